@@ -1,0 +1,18 @@
+import { z } from "zod";
+import { gaugeCsv, RECORD_START } from "@/standins/gauge";
+
+/** A made-up gauge in place of an agency's service: hourly CSV from `from` to `to`, three years at most. */
+const query = z.object({ from: z.iso.datetime({ offset: true }), to: z.iso.datetime({ offset: true }) });
+const LONGEST = 3 * 366 * 86_400_000;
+
+export function GET(request: Request): Response {
+  const given = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
+  if (!given.success) return fault("Give from and to as ISO 8601 instants.");
+  const from = Math.max(RECORD_START, Date.parse(given.data.from));
+  const to = Math.min(Date.parse(given.data.to), Date.now());
+  if (!(from <= to)) return fault("“from” must come before “to”, and neither before the record begins nor after now.");
+  if (to - from > LONGEST) return fault("Three years at most in one request.");
+  return new Response(gaugeCsv(from, to), { headers: { "content-type": "text/csv; charset=utf-8", "cache-control": "no-store" } });
+}
+
+const fault = (message: string): Response => Response.json({ error: { code: "bad-query", message } }, { status: 400 });

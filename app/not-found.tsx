@@ -1,0 +1,11 @@
+import Link from "next/link";
+
+export default function NotFound() {
+  return (
+    <main className="mx-auto max-w-md p-8">
+      <h1 className="text-2xl">There is no such page</h1>
+      <p className="mt-2 text-soft">The address may be mistyped.</p>
+      <Link href="/" className="mt-4 inline-block underline">Back to the river</Link>
+    </main>
+  );
+}

@@ -1,0 +1,5 @@
+import { Front } from "@/stations/welcome/front";
+
+export default function Page() {
+  return <Front />;
+}

@@ -1,0 +1,15 @@
+import type { Arguments, Options } from "./arguments";
+import { flow } from "./flow";
+import { gauge } from "./gauge";
+import { rates } from "./rates";
+import { read } from "./read";
+import { rig } from "./rig";
+
+export interface Command {
+  usage: string;
+  about: string;
+  options: Options;
+  run: (args: Arguments) => unknown;
+}
+
+export const commands: Record<string, Command> = { gauge, flow, read, rig, rates };

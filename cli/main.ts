@@ -1,0 +1,42 @@
+import { type Fault, InputError } from "../src/core/errors";
+import { type Command, commands } from "./commands";
+import { parseArguments } from "./arguments";
+
+/** Runs one command: its JSON on standard output and 0, or one line of JSON on standard error and 2. */
+export async function main(args: readonly string[]): Promise<number> {
+  const [name, ...rest] = args;
+  try {
+    if (!name || name === "help" || name === "--help" || name === "-h") {
+      process.stdout.write(`${help(rest[0])}\n`);
+      return 0;
+    }
+    const command = commands[name];
+    if (!command) throw new InputError("unknown-command", `“${name}” is not a command. Known: ${Object.keys(commands).join(", ")}; heron help tells more.`);
+    if (rest.includes("--help")) {
+      process.stdout.write(`${help(name)}\n`);
+      return 0;
+    }
+    const result = await command.run(parseArguments(rest, command.options));
+    await write(`${JSON.stringify(result)}\n`);
+    return 0;
+  } catch (error) {
+    process.stderr.write(`${JSON.stringify({ error: faultFor(error) })}\n`);
+    return 2;
+  }
+}
+
+const write = (text: string): Promise<void> => new Promise((done) => process.stdout.write(text, () => done()));
+
+/** Any fault as one line; a defect of ours says so, without a stack. */
+function faultFor(error: unknown): Fault {
+  if (error instanceof InputError) return error.fault;
+  return { code: "internal", message: `Something went wrong inside: ${error instanceof Error ? error.message.split("\n")[0] : String(error)}` };
+}
+
+function help(name: string | undefined): string {
+  const one: Command | undefined = name ? commands[name] : undefined;
+  if (name && !one) throw new InputError("unknown-command", `“${name}” is not a command. Known: ${Object.keys(commands).join(", ")}.`);
+  if (one) return `heron ${name} ${one.usage}\n\n${one.about}`;
+  const lines = Object.entries(commands).map(([command, { usage }]) => `  heron ${command} ${usage}`);
+  return `Low Heron without a screen. Reads files or standard input (-), writes one JSON document, SI units.\n\n${lines.join("\n")}\n\nheron help COMMAND tells more. Bad input: exit 2 and one line of JSON on standard error.`;
+}

@@ -1,0 +1,102 @@
+import { z } from "zod";
+import { InputError } from "../errors";
+
+/** The reach file, `low-heron/reach@1`. Coordinates in m: x downstream, y from the left bank to the right looking downstream, z up. */
+const finite = z.number().refine(Number.isFinite, "must be a finite number");
+const positive = finite.refine((value) => value > 0, "must be above zero");
+const size = positive.refine((value) => value <= 5000, "must be 5000 m or less");
+
+/** Things placed on the bed. Height is above the bed under them, m. */
+export const featureSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("boulder"), x: finite, y: finite, diameter: size, height: size, name: z.string().max(60).optional() }),
+  z.strictObject({ kind: z.literal("log-jam"), x: finite, y: finite, length: size, width: size, angle: finite, height: size, name: z.string().max(60).optional() }),
+  z.strictObject({ kind: z.literal("wall"), x: finite, from: finite, to: finite, thickness: size, height: size, name: z.string().max(60).optional() }),
+]);
+export type Feature = z.infer<typeof featureSchema>;
+
+export const templateSchema = z.strictObject({
+  kind: z.literal("template"),
+  template: z.literal("riffle-run-pool"),
+  /** Length of the reach, m. */
+  length: size.refine((value) => value >= 20, "must be 20 m or more"),
+  /** Width of the channel between its banks, m. */
+  width: size.refine((value) => value >= 3, "must be 3 m or more"),
+  /** Depth of the pool below the riffle's crest, m. */
+  poolDepth: positive.refine((value) => value <= 15, "must be 15 m or less"),
+  /** Fall of the bed, m per m. */
+  slope: positive.refine((value) => value <= 0.05, "must be 0.05 or less"),
+  /** How far the channel swings to each side of its middle, m. */
+  wiggle: finite.refine((value) => value >= 0 && value <= 500, "must be from 0 to 500 m").default(0),
+  /** Cell size, m. */
+  cell: finite.refine((value) => value >= 0.1 && value <= 10, "must be from 0.1 to 10 m").default(0.5),
+});
+export type Template = z.infer<typeof templateSchema>;
+
+const gridSchema = z.strictObject({
+  kind: z.literal("grid"),
+  nx: z.int().min(4).max(20_000),
+  ny: z.int().min(3).max(20_000),
+  cell: finite.refine((value) => value >= 0.05 && value <= 50, "must be from 0.05 to 50 m"),
+  z: z.array(finite),
+});
+
+export const downstreamSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("stage"), value: finite }),
+  z.strictObject({ kind: z.literal("normal"), slope: positive.refine((value) => value <= 0.2, "must be 0.2 or less") }),
+  z.strictObject({ kind: z.literal("rating"), C: positive, h0: finite, b: positive }),
+]);
+export type Downstream = z.infer<typeof downstreamSchema>;
+
+export const reachSchema = z.object({
+  schema: z.literal("low-heron/reach@1"),
+  id: z.string().min(1).max(80),
+  name: z.string().min(1).max(120),
+  bed: z.discriminatedUnion("kind", [gridSchema, templateSchema]),
+  roughness: z.union([finite.refine((value) => value >= 0 && value <= 1, "must be from 0 to 1"), z.array(finite.refine((value) => value >= 0 && value <= 1, "must be from 0 to 1"))]),
+  downstream: downstreamSchema,
+  features: z.array(featureSchema).max(500).optional(),
+  /** Where it lies, degrees: for the light. */
+  latitude: finite.refine((value) => Math.abs(value) <= 90, "must be within ±90").optional(),
+  longitude: finite.refine((value) => Math.abs(value) <= 180, "must be within ±180").optional(),
+});
+export type Reach = z.infer<typeof reachSchema>;
+
+/** Reads a reach from its JSON text; every fault is located by its path. */
+export function readReach(text: string, file?: string): Reach {
+  if (text.trim() === "") throw new InputError("empty-file", "The file is empty.", { file });
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch (error) {
+    throw new InputError("not-json", `The file is not JSON: ${(error as Error).message}`, { file, line: lineOfJsonError(text, error as Error) });
+  }
+  return checkReach(data, file);
+}
+
+export function checkReach(data: unknown, file?: string): Reach {
+  if (data && typeof data === "object" && !("downstream" in data && data.downstream)) {
+    throw new InputError("no-outlet", "The reach has no outlet: give “downstream” as a stage, a normal slope or a rating.", { file, path: "downstream" });
+  }
+  const kind = (data as { bed?: { kind?: unknown } } | null)?.bed?.kind;
+  if (kind === "soundings") throw new InputError("unsupported-bed", "Beds from soundings are not read yet: give a grid or a template.", { file, path: "bed.kind" });
+  const parsed = reachSchema.safeParse(data);
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0]!;
+    const path = issue.path.map((step) => (typeof step === "number" ? `[${step}]` : `.${String(step)}`)).join("").replace(/^\./, "");
+    throw new InputError("bad-reach", `The reach is not as it should be at ${path || "its top"}: ${issue.message}`, { file, path });
+  }
+  const reach = parsed.data;
+  if (reach.bed.kind === "grid") {
+    const cells = reach.bed.nx * reach.bed.ny;
+    if (reach.bed.z.length !== cells) throw new InputError("bad-bed", `The bed has ${reach.bed.z.length} heights, and ${reach.bed.nx} x ${reach.bed.ny} = ${cells} are needed.`, { file, path: "bed.z" });
+    if (Array.isArray(reach.roughness) && reach.roughness.length !== cells) throw new InputError("bad-roughness", `There are ${reach.roughness.length} roughness values, and ${cells} are needed.`, { file, path: "roughness" });
+  } else if (Array.isArray(reach.roughness)) {
+    throw new InputError("bad-roughness", "A template takes one Manning n, not an array.", { file, path: "roughness" });
+  }
+  return reach;
+}
+
+function lineOfJsonError(text: string, error: Error): number | undefined {
+  const position = /position (\d+)/.exec(error.message);
+  return position ? text.slice(0, Number(position[1])).split("\n").length : undefined;
+}

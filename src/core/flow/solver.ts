@@ -1,0 +1,519 @@
+import { GRAVITY } from "../quantity/provenance";
+import { type Crossing, inflow, outflow } from "./boundaries";
+import { crossFaces, Faces } from "./faces";
+import type { Grid } from "./grid";
+import { limited } from "./limiter";
+
+// Bundlers reach imports through getters, and a test sandbox its globals: the hot loops take both from here instead.
+const g = GRAVITY;
+const slope = limited;
+const crossFacesLocal = crossFaces;
+const { abs, cbrt, max, min, sqrt } = Math;
+
+/**
+ * Depth-averaged shallow-water equations with Manning friction and depth-scaled eddy viscosity:
+ *   h_t + (hu)_x + (hv)_y = 0
+ *   (hu)_t + (hu^2 + g h^2/2)_x + (huv)_y = -g h z_x - g n^2 |u| u / h^(1/3) + div(nu h grad u)
+ * Finite volumes, MUSCL on level, depth and velocity (limiter.ts), hydrostatic reconstruction and HLLC flux (faces.ts), open
+ * ends by characteristics (boundaries.ts), Heun steps with friction inside each stage. Plain arithmetic on typed arrays: no allocation in a step.
+ */
+export type Edge =
+  | { kind: "wall" }
+  | { kind: "open" }
+  /** Discharge, m3/s, spread over the wet inlet by conveyance h^(5/3)/n. */
+  | { kind: "inflow"; discharge: number }
+  /** Water level, m, held at the edge. */
+  | { kind: "level"; level: number };
+
+export interface SolverOptions {
+  upstream: Edge;
+  downstream: Edge;
+  /** nu = alpha u* h. About 0.5 keeps eddies and nearly stops shedding (common practice, no source; Elder 1959 measured 0.15-0.6). */
+  eddyViscosity?: number;
+  /** Courant number of the sum of both directions. */
+  courant?: number;
+  /** Longest step, s: needed where a dry bed sets none. */
+  longestStep?: number;
+}
+
+/** Ghost cells around the grid. */
+const G = 2;
+/** Momentum is zero below this depth, m. */
+const FILM = 1e-5;
+
+export class ShallowWater {
+  readonly nx: number;
+  readonly ny: number;
+  /** Row length with ghosts. */
+  readonly stride: number;
+  readonly z: Float64Array;
+  readonly n: Float64Array;
+  h: Float64Array;
+  hu: Float64Array;
+  hv: Float64Array;
+  /** Cell velocities of the newest state, ghosts included. */
+  readonly u: Float64Array;
+  readonly v: Float64Array;
+  time = 0;
+  steps = 0;
+  /** Volume that has come in and gone out, m3. */
+  volumeIn = 0;
+  volumeOut = 0;
+  /** Discharge out of the downstream edge during the last step, m3/s. */
+  outflowRate = 0;
+
+  private readonly cell: number;
+  private readonly alpha: number;
+  private readonly courant: number;
+  private h0: Float64Array;
+  private hu0: Float64Array;
+  private hv0: Float64Array;
+  private readonly rh: Float64Array;
+  private readonly ru: Float64Array;
+  private readonly rv: Float64Array;
+  /** nu h of each cell, m3/s: what the viscous flux is made of. */
+  private readonly nuh: Float64Array;
+  /** h^(-1/3), kept from step to step. */
+  private readonly root: Float64Array;
+  private readonly wallUp: boolean;
+  private readonly wallDown: boolean;
+  private readonly faces: Faces;
+  private readonly crossing: Crossing = { mass: 0, depth: 0 };
+  private readonly inletFlux: Float64Array;
+  /** Wet span of each row, ghosts included; empty when low > high. */
+  private readonly low: Int32Array;
+  private readonly high: Int32Array;
+  private stageIn = 0;
+  private stageOut = 0;
+  private fastest = 0;
+
+  constructor(grid: Grid, private readonly options: SolverOptions) {
+    this.nx = grid.nx;
+    this.ny = grid.ny;
+    this.cell = grid.cell;
+    this.alpha = options.eddyViscosity ?? 0.5;
+    this.courant = options.courant ?? 0.95;
+    this.stride = grid.nx + 2 * G;
+    const size = this.stride * (grid.ny + 2 * G);
+    const make = () => new Float64Array(size);
+    [this.z, this.n, this.h, this.hu, this.hv, this.u, this.v] = [make(), make(), make(), make(), make(), make(), make()];
+    [this.h0, this.hu0, this.hv0, this.rh, this.ru, this.rv, this.nuh] = [make(), make(), make(), make(), make(), make(), make()];
+    this.root = make();
+    this.wallUp = options.upstream.kind === "wall";
+    this.wallDown = options.downstream.kind === "wall";
+    this.faces = new Faces(this.stride + 1);
+    this.inletFlux = new Float64Array(grid.ny);
+    this.low = new Int32Array(grid.ny + 2 * G).fill(this.stride);
+    this.high = new Int32Array(grid.ny + 2 * G).fill(-1);
+    this.layBed(grid);
+  }
+
+  /** Index of grid cell (i, j) in the arrays with ghosts. */
+  at(i: number, j: number): number {
+    return (j + G) * this.stride + i + G;
+  }
+
+  /** Bed and roughness, with the bed slope continued into the ghosts at both ends and mirrored at the sides. */
+  private layBed(grid: Grid): void {
+    for (let j = 0; j < grid.ny; j++) {
+      for (let i = -G; i < grid.nx + G; i++) {
+        const inside = min(grid.nx - 1, max(0, i));
+        const beyond = i - inside;
+        const row = j * grid.nx;
+        const fall = beyond < 0 ? grid.z[row + 1]! - grid.z[row]! : grid.z[row + grid.nx - 1]! - grid.z[row + grid.nx - 2]!;
+        const closed = beyond < 0 ? this.wallUp : this.wallDown;
+        const mirror = beyond < 0 ? -beyond - 1 : grid.nx - beyond;
+        this.z[this.at(i, j)] = beyond === 0 ? grid.z[row + i]! : closed ? grid.z[row + mirror]! : grid.z[row + inside]! + beyond * fall;
+        this.n[this.at(i, j)] = grid.roughness[row + inside]!;
+      }
+    }
+    for (let ring = 1; ring <= G; ring++) {
+      const copy = (from: number, to: number) => {
+        for (const array of [this.z, this.n]) array.copyWithin(this.at(-G, to), this.at(-G, from), this.at(-G, from) + this.stride);
+      };
+      copy(ring - 1, -ring);
+      copy(this.ny - ring, this.ny - 1 + ring);
+    }
+  }
+
+  /** Sets the state from row-major grid arrays of depth (m) and velocity (m/s). */
+  setState(depth: ArrayLike<number>, u?: ArrayLike<number>, v?: ArrayLike<number>): void {
+    for (let j = 0; j < this.ny; j++) {
+      for (let i = 0; i < this.nx; i++) {
+        const k = this.at(i, j);
+        const c = j * this.nx + i;
+        this.h[k] = max(0, depth[c]!);
+        this.hu[k] = this.h[k]! * (u?.[c] ?? 0);
+        this.hv[k] = this.h[k]! * (v?.[c] ?? 0);
+      }
+    }
+    this.fastest = 0;
+    this.refresh();
+  }
+
+  /** Volume of water in the reach, m3. */
+  volume(): number {
+    let sum = 0;
+    for (let j = 0; j < this.ny; j++) for (let i = 0; i < this.nx; i++) sum += this.h[this.at(i, j)]!;
+    return sum * this.cell * this.cell;
+  }
+
+  /** One Heun step of the longest stable length, or of `dt` at most; returns its length, s. */
+  step(dt = Infinity): number {
+    const stable = this.fastest > 0 ? (this.courant * this.cell) / this.fastest : Infinity;
+    const length = min(dt, stable, this.options.longestStep ?? 5);
+    this.h0.set(this.h);
+    this.hu0.set(this.hu);
+    this.hv0.set(this.hv);
+    this.residual();
+    const in1 = this.stageIn;
+    const out1 = this.stageOut;
+    this.advance(length, false);
+    this.residual();
+    this.advance(length, true);
+    this.volumeIn += 0.5 * (in1 + this.stageIn) * length;
+    this.outflowRate = 0.5 * (out1 + this.stageOut);
+    this.volumeOut += this.outflowRate * length;
+    this.time += length;
+    this.steps++;
+    return length;
+  }
+
+  /** Velocities, viscosity, wet spans, fastest wave and ghost states of the present state. */
+  private refresh(): void {
+    for (let j = 0; j < this.ny; j++) this.advanceRow(j, 0, false);
+    this.finishState();
+  }
+
+  private finishState(): void {
+    for (let j = 0; j < this.ny; j++) this.fillEnds((j + G) * this.stride);
+    this.fillSides();
+  }
+
+  /** Ghosts beyond both ends: mirrored behind a wall, continued elsewhere. */
+  private fillEnds(row: number): void {
+    const first = row + G;
+    const last = row + G + this.nx - 1;
+    for (let ring = 1; ring <= G; ring++) {
+      this.fillGhost(first - ring, this.wallUp ? first + ring - 1 : first, this.wallUp);
+      this.fillGhost(last + ring, this.wallDown ? last - ring + 1 : last, this.wallDown);
+    }
+  }
+
+  private fillGhost(ghost: number, from: number, mirrored: boolean): void {
+    this.h[ghost] = this.h[from]!;
+    this.u[ghost] = mirrored ? -this.u[from]! : this.u[from]!;
+    this.v[ghost] = this.v[from]!;
+    this.nuh[ghost] = this.nuh[from]!;
+  }
+
+  /** Ghosts beside the grid: slip walls. */
+  private fillSides(): void {
+    for (let ring = 1; ring <= G; ring++) {
+      this.mirrorRow(G - ring, G + ring - 1);
+      this.mirrorRow(G + this.ny - 1 + ring, G + this.ny - ring);
+    }
+  }
+
+  private mirrorRow(to: number, from: number): void {
+    const { stride, v } = this;
+    this.h.copyWithin(to * stride, from * stride, (from + 1) * stride);
+    this.u.copyWithin(to * stride, from * stride, (from + 1) * stride);
+    this.nuh.copyWithin(to * stride, from * stride, (from + 1) * stride);
+    for (let i = 0; i < stride; i++) v[to * stride + i] = -v[from * stride + i]!;
+    this.low[to] = this.low[from]!;
+    this.high[to] = this.high[from]!;
+  }
+
+  /** d(h, hu, hv)/dt of the present state, without friction, over the wet span and one cell around it. */
+  private residual(): void {
+    this.rh.fill(0);
+    this.ru.fill(0);
+    this.rv.fill(0);
+    this.stageIn = this.stageOut = 0;
+    this.spreadInflow();
+    for (let j = 0; j < this.ny; j++) this.sweepX(j);
+    this.sweepY();
+  }
+
+  /** Unit discharge of each inlet cell, by conveyance h^(5/3)/n (of equal roughness where n is zero). */
+  private spreadInflow(): void {
+    const edge = this.options.upstream;
+    if (edge.kind !== "inflow") return;
+    let sum = 0;
+    for (let j = 0; j < this.ny; j++) {
+      const k = this.at(0, j);
+      const depth = this.h[k]!;
+      const share = depth > 0.005 ? (depth * cbrt(depth) * cbrt(depth)) / max(this.n[k]!, 1e-3) : 0;
+      this.inletFlux[j] = share;
+      sum += share;
+    }
+    const scale = sum > 0 ? edge.discharge / (sum * this.cell) : 0;
+    for (let j = 0; j < this.ny; j++) this.inletFlux[j]! *= scale;
+  }
+
+  private spanLow(j: number): number {
+    const row = j + G;
+    return max(G, min(this.low[row - 1]!, this.low[row]!, this.low[row + 1]!) - 1);
+  }
+
+  private spanHigh(j: number): number {
+    const row = j + G;
+    return min(G + this.nx - 1, max(this.high[row - 1]!, this.high[row]!, this.high[row + 1]!) + 1);
+  }
+
+  /** Fluxes across the faces of row j in x (face f lies between cells f-1 and f), bed slope in x, viscous flux in x. */
+  private sweepX(j: number): void {
+    const { stride, h, u, v, z, nuh, rh, ru, rv, faces, wallUp, wallDown } = this;
+    const { hL, zL, nL, tL, hR, zR, nR, tR, mass, momentumL, momentumR, along } = faces;
+    const row = (j + G) * stride;
+    const first = this.spanLow(j);
+    const last = this.spanHigh(j);
+    if (last < first) return;
+    const inverse = 1 / this.cell;
+    for (let i = first - 1; i <= last + 1; i++) {
+      const k = row + i;
+      const h0 = h[k]!, u0 = u[k]!, v0 = v[k]!;
+      const hm = h[k - 1]!, hp = h[k + 1]!;
+      const w0 = h0 + z[k]!;
+      const sh = 0.5 * slope(h0 - hm, hp - h0);
+      const sw = 0.5 * slope(w0 - hm - z[k - 1]!, hp + z[k + 1]! - w0);
+      const su = 0.5 * slope(u0 - u[k - 1]!, u[k + 1]! - u0);
+      const sv = 0.5 * slope(v0 - v[k - 1]!, v[k + 1]! - v0);
+      hR[i] = h0 - sh;
+      zR[i] = w0 - sw - h0 + sh;
+      nR[i] = u0 - su;
+      tR[i] = v0 - sv;
+      hL[i + 1] = h0 + sh;
+      zL[i + 1] = w0 + sw - h0 - sh;
+      nL[i + 1] = u0 + su;
+      tL[i + 1] = v0 + sv;
+    }
+    const inlet = G;
+    const outlet = G + this.nx - 1;
+    const from = first === inlet && !wallUp ? inlet + 1 : first;
+    const to = last === outlet && !wallDown ? outlet : last + 1;
+    crossFacesLocal(faces, from, to);
+    for (let f = from; f <= to; f++) {
+      const k = row + f;
+      let fu = 0, fv = 0;
+      if (h[k]! > FILM && h[k - 1]! > FILM) {
+        const nu = 0.5 * (nuh[k - 1]! + nuh[k]!) * inverse;
+        fu = nu * (u[k]! - u[k - 1]!);
+        fv = nu * (v[k]! - v[k - 1]!);
+      }
+      const m = mass[f]! * inverse, a = (along[f]! - fv) * inverse;
+      rh[k - 1]! -= m;
+      rh[k]! += m;
+      ru[k - 1]! -= (momentumL[f]! - fu) * inverse;
+      ru[k]! += (momentumR[f]! - fu) * inverse;
+      rv[k - 1]! -= a;
+      rv[k]! += a;
+    }
+    const bedForce = 0.5 * g * inverse;
+    for (let i = first; i <= last; i++) ru[row + i]! -= bedForce * (hR[i]! + hL[i + 1]!) * (zL[i + 1]! - zR[i]!);
+    if (first === inlet && !wallUp) this.crossInlet(j, row + inlet, hR[inlet]!, nR[inlet]!, v[row + inlet]!);
+    if (last === outlet && !wallDown) this.crossOutlet(row + outlet, hL[outlet + 1]!, zL[outlet + 1]!, nL[outlet + 1]!, v[row + outlet]!);
+  }
+
+  private crossInlet(j: number, k: number, depth: number, speed: number, across: number): void {
+    const edge = this.options.upstream;
+    const { crossing } = this;
+    if (edge.kind === "inflow") inflow(this.inletFlux[j]!, depth, speed, crossing);
+    else if (edge.kind === "level") {
+      // Seen from outside, a level upstream is an outflow with the axis turned.
+      outflow(edge.level - this.z[k]!, depth, -speed, crossing);
+      crossing.mass = -crossing.mass;
+    } else {
+      crossing.mass = depth * speed;
+      crossing.depth = depth;
+    }
+    if (edge.kind === "inflow" && crossing.mass === 0) crossing.depth = depth;
+    const { mass, depth: hB } = crossing;
+    const inverse = 1 / this.cell;
+    const carried = mass > 0 ? (edge.kind === "open" ? across : 0) : across;
+    this.rh[k]! += mass * inverse;
+    this.ru[k]! += ((hB > 0 ? (mass * mass) / hB : 0) + 0.5 * g * hB * hB) * inverse;
+    this.rv[k]! += mass * carried * inverse;
+    this.stageIn += mass * this.cell;
+  }
+
+  private crossOutlet(k: number, depth: number, zFace: number, speed: number, across: number): void {
+    const edge = this.options.downstream;
+    const { crossing } = this;
+    if (edge.kind === "level") outflow(edge.level - zFace, depth, speed, crossing);
+    else {
+      crossing.mass = depth * speed;
+      crossing.depth = depth;
+    }
+    const { mass, depth: hB } = crossing;
+    const inverse = 1 / this.cell;
+    this.rh[k]! -= mass * inverse;
+    this.ru[k]! -= ((hB > 0 ? (mass * mass) / hB : 0) + 0.5 * g * hB * hB) * inverse;
+    this.rv[k]! -= mass * (mass > 0 ? across : 0) * inverse;
+    this.stageOut += mass * this.cell;
+  }
+
+  /** Fluxes across all faces in y, bed slope in y, viscous flux in y: row by row, the far-side states of a row kept for the next. */
+  private sweepY(): void {
+    const { stride, h, u, v, z, nuh, rh, ru, rv, faces } = this;
+    const { hL, zL, nL, tL, hR, zR, nR, tR, mass, momentumL, momentumR, along } = faces;
+    const inverse = 1 / this.cell;
+    const bedForce = 0.5 * g * inverse;
+    let keptLow = 0;
+    let keptHigh = -1;
+    for (let j = -1; j <= this.ny; j++) {
+      const inside = j >= 0 && j < this.ny;
+      const row = (j + G) * stride;
+      const low = min(this.spanLow(max(0, j - 1)), this.spanLow(min(this.ny - 1, max(0, j))), this.spanLow(min(this.ny - 1, j + 1)));
+      const high = max(this.spanHigh(max(0, j - 1)), this.spanHigh(min(this.ny - 1, max(0, j))), this.spanHigh(min(this.ny - 1, j + 1)));
+      // Where the row before kept nothing, it is dry.
+      for (let i = low; i <= high; i++) {
+        if (i >= keptLow && i <= keptHigh) i = keptHigh + 1;
+        if (i > high) break;
+        hL[i] = nL[i] = tL[i] = 0;
+        zL[i] = z[row + i - stride]!;
+      }
+      keptLow = low;
+      keptHigh = high;
+      for (let i = low; i <= high; i++) {
+        const k = row + i;
+        const h0 = h[k]!, u0 = u[k]!, v0 = v[k]!;
+        const north = k - stride, south = k + stride;
+        const hm = h[north]!, hp = h[south]!;
+        const w0 = h0 + z[k]!;
+        const sh = 0.5 * slope(h0 - hm, hp - h0);
+        const sw = 0.5 * slope(w0 - hm - z[north]!, hp + z[south]! - w0);
+        hR[i] = h0 - sh;
+        zR[i] = w0 - sw - h0 + sh;
+        nR[i] = v0 - 0.5 * slope(v0 - v[north]!, v[south]! - v0);
+        tR[i] = u0 - 0.5 * slope(u0 - u[north]!, u[south]! - u0);
+      }
+      if (j >= 0) {
+        crossFacesLocal(faces, low, high);
+        const viscous = inside && j > 0;
+        for (let i = low; i <= high; i++) {
+          const k = row + i, north = k - stride;
+          let fu = 0, fv = 0;
+          if (viscous && h[north]! > FILM && h[k]! > FILM) {
+            const nu = 0.5 * (nuh[north]! + nuh[k]!) * inverse;
+            fu = nu * (u[k]! - u[north]!);
+            fv = nu * (v[k]! - v[north]!);
+          }
+          const m = mass[i]! * inverse, a = (along[i]! - fu) * inverse;
+          rh[north]! -= m;
+          rv[north]! -= (momentumL[i]! - fv) * inverse;
+          ru[north]! -= a;
+          rh[k]! += m;
+          rv[k]! += (momentumR[i]! - fv) * inverse;
+          ru[k]! += a;
+        }
+      }
+      for (let i = low; i <= high; i++) {
+        const k = row + i;
+        // The far side mirrors the near side about the cell's own values.
+        const h0 = h[k]!;
+        const farH = 2 * h0 - hR[i]!;
+        const farZ = 2 * z[k]! - zR[i]!;
+        if (inside) rv[k]! -= bedForce * (hR[i]! + farH) * (farZ - zR[i]!);
+        hL[i] = farH;
+        zL[i] = farZ;
+        nL[i] = 2 * v[k]! - nR[i]!;
+        tL[i] = 2 * u[k]! - tR[i]!;
+      }
+    }
+  }
+
+  /** One stage over the whole grid. Spans are read one row ahead, before the row behind overwrites them. */
+  private advance(dt: number, average: boolean): void {
+    this.fastest = 0;
+    let low = this.spanLow(0);
+    let high = this.spanHigh(0);
+    for (let j = 0; j < this.ny; j++) {
+      const nextLow = j + 1 < this.ny ? this.spanLow(j + 1) : 0;
+      const nextHigh = j + 1 < this.ny ? this.spanHigh(j + 1) : 0;
+      this.advanceRow(j, dt, average, low, high);
+      low = nextLow;
+      high = nextHigh;
+    }
+    this.finishState();
+  }
+
+  /**
+   * Row j forward by dt, friction by the exact root of q = q* - dt g n^2 |q| q / h^(7/3); the second stage is averaged
+   * with the start. Leaves velocities, nu h = alpha u* h^2 with u* = sqrt(g) n |U| / h^(1/6), the wet span and the fastest wave.
+   */
+  private advanceRow(j: number, dt: number, average: boolean, from = G, to = G + this.nx - 1): void {
+    const { stride, h, hu, hv, h0, hu0, hv0, rh, ru, rv, n, u, v, nuh, root } = this;
+    const row = (j + G) * stride;
+    const alpha = this.alpha * sqrt(g);
+    const dragScale = 4 * dt * g;
+    let fastest = this.fastest;
+    let low = stride;
+    let high = -1;
+    const last = row + to;
+    for (let k = row + from; k <= last; k++) {
+      let depth = h[k]! + dt * rh[k]!;
+      if (depth < 0) depth = 0; // rounding only: the Courant bound keeps depths positive
+      let qx = 0;
+      let qy = 0;
+      let r = root[k]!;
+      if (depth > FILM) {
+        qx = hu[k]! + dt * ru[k]!;
+        qy = hv[k]! + dt * rv[k]!;
+        const nk = n[k]!;
+        if (dt > 0 && nk > 0) {
+          r = inverseCubeRoot(depth, r);
+          const r2 = r * r;
+          const drag = dragScale * nk * nk * sqrt(qx * qx + qy * qy) * r2 * r2 * r2 * r;
+          const kept = 2 / (1 + sqrt(1 + drag));
+          qx *= kept;
+          qy *= kept;
+        }
+      }
+      if (average) {
+        depth = 0.5 * (h0[k]! + depth);
+        qx = 0.5 * (hu0[k]! + qx);
+        qy = 0.5 * (hv0[k]! + qy);
+      }
+      h[k] = depth;
+      if (depth > 0) {
+        if (low === stride) low = k - row;
+        high = k - row;
+      }
+      if (depth <= FILM) {
+        hu[k] = hv[k] = u[k] = v[k] = nuh[k] = 0;
+        continue;
+      }
+      r = inverseCubeRoot(depth, r);
+      root[k] = r;
+      const inverse = r * r * r;
+      const uk = qx * inverse;
+      const vk = qy * inverse;
+      hu[k] = qx;
+      hv[k] = qy;
+      u[k] = uk;
+      v[k] = vk;
+      const speed2 = uk * uk + vk * vk;
+      nuh[k] = alpha * n[k]! * depth * depth * sqrt(speed2 * r);
+      if (!average && dt > 0) continue; // the step's length needs the wave speed of whole steps only
+      const wave = abs(uk) + abs(vk) + 2 * sqrt(g * depth);
+      if (wave > fastest) fastest = wave;
+    }
+    this.low[j + G] = low;
+    this.high[j + G] = high;
+    this.fastest = fastest;
+  }
+}
+
+/** h^(-1/3) by Newton's method from a near value, y <- y (4 - h y^3) / 3: depths change little from step to step, so two turns do. */
+function inverseCubeRoot(value: number, near: number): number {
+  let y = near;
+  for (let turn = 0; turn < 6; turn++) {
+    const change = (1 - value * y * y * y) / 3;
+    if (!(change > -0.5 && change < 0.5)) break;
+    y += y * change;
+    if (change < 1e-6 && change > -1e-6) return y;
+  }
+  return 1 / cbrt(value);
+}

@@ -1,0 +1,176 @@
+import { InputError } from "../errors";
+import { Averaging, changeBetween, joined } from "./averaging";
+import { checkGrid, coarsen, DRY, type Field, type Grid, type Verdict } from "./grid";
+import type { Downstream } from "./reach";
+import { ShallowWater } from "./solver";
+import { columnRange, outletLevel } from "./stage";
+import { carry, firstGuess, scaled, type State } from "./start";
+
+export interface SteadyOptions {
+  discharge: number;
+  downstream: Downstream;
+  /** A field already solved on the same bed, to start from. */
+  near?: Field;
+}
+
+/** Sent between slices of work: `done` 0..1, and on each grid as it settles a first picture. */
+export interface Progress {
+  done: number;
+  cell: number;
+  seconds: number;
+  picture?: Field;
+}
+
+/** Length of an averaging window, s: wakes shed with periods of 15-20 s (physics section 2). */
+const WINDOW = 20;
+/** Most windows averaged on the finest grid before the verdict is given anyway. */
+const MOST_WINDOWS = 10;
+/** Limits of the convergence test on window means. */
+const LIMITS = { outflow: 0.005, unitDischarge: 0.01, depth: 0.002 };
+/** Solver steps between two reports. */
+const SLICE = 20;
+
+/** Grids solved before the asked one, coarsest first, as multiples of its cell: each must still have a few cells across. */
+function sequence(grid: Grid): number[] {
+  return [4, 2, 1].filter((factor) => factor === 1 || (grid.ny / factor >= 8 && grid.nx / factor >= 12));
+}
+
+/**
+ * Steady, time-averaged flow at one discharge by grid sequencing. A generator: each `next()` does a bounded slice of work, so
+ * that whoever drives it can show progress, cancel, or let other work in. Throws located faults for impossible cases.
+ */
+export function* steadyFlow(grid: Grid, options: SteadyOptions): Generator<Progress, Field> {
+  const { discharge } = options;
+  if (!Number.isFinite(discharge) || discharge <= 0) throw new InputError("bad-discharge", `The discharge must be above zero; it is ${discharge}.`, { path: "discharge" });
+  checkGrid(grid);
+  const level = outletLevel(grid, options.downstream, discharge);
+  const factors = options.near ? [1] : sequence(grid);
+  let state: State | undefined;
+  let field: Field | undefined;
+  for (const [index, factor] of factors.entries()) {
+    const own = coarsen(grid, factor);
+    const start = state ? carry(state, own) : options.near ? carry(scaled(stateOf(options.near), discharge / options.near.discharge), own) : firstGuess(own, discharge, Math.max(level, columnRange(own, own.nx - 1).lowest + 0.05));
+    demandInlet(start, own);
+    const share = { from: index === 0 ? 0 : factor === 1 ? 0.25 : 0.08, to: factor === 1 ? 1 : factor === 2 ? 0.25 : 0.08 };
+    field = yield* settle(own, start, options, level, factor === 1, share);
+    state = stateOf(field);
+    if (factor !== 1) yield { done: share.to, cell: own.cell, seconds: 0, picture: field };
+  }
+  return field!;
+}
+
+/** Runs steadyFlow to its end without a pause: for tests and the command line. */
+export function solveSteady(grid: Grid, options: SteadyOptions, onProgress?: (progress: Progress) => void): Field {
+  const work = steadyFlow(grid, options);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+    onProgress?.(step.value);
+  }
+}
+
+function demandInlet(start: State, grid: Grid): void {
+  for (let j = 0; j < grid.ny; j++) if (start.depth[j * grid.nx]! > DRY) return;
+  throw new InputError("no-inlet", "No cell of the upstream end is wet: the reach has no inlet.", { path: "bed" });
+}
+
+/** Runs one grid until its window means agree (roughly on coarse grids, to the limits on the finest). */
+function* settle(grid: Grid, start: State, options: SteadyOptions, level: number, finest: boolean, share: { from: number; to: number }): Generator<Progress, Field> {
+  const water = new ShallowWater(grid, {
+    upstream: { kind: "inflow", discharge: options.discharge },
+    downstream: { kind: "level", level },
+    longestStep: 2,
+  });
+  water.setState(start.depth, start.u, start.v);
+  const limit = finest ? 1 : 4;
+  const most = finest ? MOST_WINDOWS : 12;
+  let previous: Averaging | undefined;
+  let kept: Averaging | undefined;
+  let verdict: Verdict = "not-converged";
+  for (let window = 0; window < most; window++) {
+    const now = yield* average(water, share.from + ((share.to - share.from) * window) / most, (share.to - share.from) / most);
+    const error = Math.abs(now.meanOutflow() / options.discharge - 1);
+    if (previous) {
+      const change = changeBetween(previous, now);
+      const through = error < LIMITS.outflow * limit && change.depth < LIMITS.depth * limit;
+      if (through && change.unitDischarge < LIMITS.unitDischarge * limit) {
+        verdict = "converged";
+        kept = finest ? joined(now, previous) : now;
+        break;
+      }
+      // Storage has settled but wakes still pulse: gather means until they themselves stop moving.
+      if (through || kept) {
+        const before = kept ? means(kept) : undefined;
+        kept = kept ? joined(kept, now) : now;
+        if (before && through && drift(before, kept) < LIMITS.unitDischarge * limit) {
+          verdict = "shedding";
+          break;
+        }
+      }
+    }
+    previous = now;
+  }
+  return fieldOf(grid, kept ?? previous!, options.discharge, verdict, water.steps);
+}
+
+/** One window of averaging, in slices. */
+function* average(water: ShallowWater, from: number, span: number): Generator<Progress, Averaging> {
+  const now = new Averaging(water);
+  while (now.seconds < WINDOW) {
+    for (let k = 0; k < SLICE && now.seconds < WINDOW; k++) now.add(water.step(WINDOW - now.seconds + 1e-6));
+    if (!Number.isFinite(water.outflowRate)) throw new InputError("unstable", "The flow could not be computed on this bed: it broke down. Look for cliffs in the bed near the inlet or outlet.", { path: "bed" });
+    yield { done: from + span * Math.min(1, now.seconds / WINDOW), cell: 0, seconds: water.time };
+  }
+  return now;
+}
+
+interface Means {
+  qx: Float64Array;
+  qy: Float64Array;
+}
+
+const means = (averaging: Averaging): Means => ({
+  qx: averaging.qx.map((q) => q / averaging.seconds),
+  qy: averaging.qy.map((q) => q / averaging.seconds),
+});
+
+/** Relative change of mean unit discharge that one more window made. */
+function drift(before: Means, after: Averaging): number {
+  let change = 0;
+  let size = 0;
+  for (let c = 0; c < before.qx.length; c++) {
+    const [qx, qy] = [after.qx[c]! / after.seconds, after.qy[c]! / after.seconds];
+    change += Math.hypot(qx - before.qx[c]!, qy - before.qy[c]!);
+    size += Math.hypot(qx, qy);
+  }
+  return size > 0 ? change / size : 0;
+}
+
+function fieldOf(grid: Grid, averaging: Averaging, discharge: number, verdict: Verdict, steps: number): Field {
+  const cells = grid.nx * grid.ny;
+  const make = () => new Float32Array(cells);
+  const field: Field = {
+    nx: grid.nx, ny: grid.ny, cell: grid.cell, discharge,
+    bed: Float32Array.from(grid.z), roughness: Float32Array.from(grid.roughness),
+    depth: make(), u: make(), v: make(), unsteadiness: make(),
+    verdict, massError: Math.abs(averaging.meanOutflow() / discharge - 1), steps,
+  };
+  for (let c = 0; c < cells; c++) {
+    const h = averaging.h[c]! / averaging.seconds;
+    if (h < DRY) continue;
+    field.depth[c] = h;
+    field.u[c] = averaging.qx[c]! / averaging.seconds / h;
+    field.v[c] = averaging.qy[c]! / averaging.seconds / h;
+    field.unsteadiness[c] = averaging.speedSpread(c);
+  }
+  return field;
+}
+
+export function stateOf(field: Field): State {
+  const depth = Float64Array.from(field.depth);
+  return {
+    nx: field.nx, ny: field.ny, cell: field.cell, depth,
+    level: depth.map((h, k) => h + field.bed[k]!),
+    u: Float64Array.from(field.u), v: Float64Array.from(field.v),
+  };
+}

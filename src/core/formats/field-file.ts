@@ -1,0 +1,64 @@
+import { z } from "zod";
+import { InputError } from "../errors";
+import { type Field, MOST_CELLS } from "../flow/grid";
+
+/** The field file: row-major arrays of bed, depth, u and v, null where dry, and where its corner lies. */
+const numbers = z.array(z.number());
+const wetNumbers = z.array(z.number().nullable());
+const fieldSchema = z.object({
+  nx: z.int().min(4),
+  ny: z.int().min(3),
+  cell: z.number().positive(),
+  discharge: z.number().positive().default(1),
+  origin: z.object({ x: z.number(), y: z.number() }).optional(),
+  bed: numbers,
+  roughness: z.union([z.number(), numbers]).optional(),
+  depth: wetNumbers,
+  u: wetNumbers,
+  v: wetNumbers,
+  unsteadiness: wetNumbers.optional(),
+  verdict: z.enum(["converged", "shedding", "not-converged"]).default("converged"),
+  massError: z.number().min(0).default(0),
+});
+
+export function writeField(field: Field): string {
+  const wet = (values: Float32Array) => Array.from(values, (value, k) => (field.depth[k]! > 0 ? round(value) : null));
+  return JSON.stringify({
+    schema: "low-heron/field@1", nx: field.nx, ny: field.ny, cell: field.cell, discharge: field.discharge, origin: { x: 0, y: 0 },
+    verdict: field.verdict, massError: field.massError,
+    bed: Array.from(field.bed, round), roughness: Array.from(field.roughness, round), depth: wet(field.depth), u: wet(field.u), v: wet(field.v), unsteadiness: wet(field.unsteadiness),
+  });
+}
+
+/** Tenths of a millimetre are more than the model knows. */
+const round = (value: number): number => Math.round(value * 1e4) / 1e4;
+
+/** Reads a field file; `roughness` is used where the file gives none. */
+export function readField(text: string, roughness: number, file?: string): Field {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch (error) {
+    throw new InputError("not-json", `The field file is not JSON: ${(error as Error).message}`, { file });
+  }
+  const parsed = fieldSchema.safeParse(data);
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0]!;
+    throw new InputError("bad-field", `The field is not as it should be at ${issue.path.join(".")}: ${issue.message}`, { file, path: issue.path.join(".") });
+  }
+  const field = parsed.data;
+  const cells = field.nx * field.ny;
+  if (cells > MOST_CELLS) throw new InputError("too-large", `${cells} cells are more than can be read.`, { file, path: "nx" });
+  for (const name of ["bed", "depth", "u", "v"] as const) {
+    if (field[name].length !== cells) throw new InputError("bad-field", `“${name}” has ${field[name].length} values, and ${cells} are needed.`, { file, path: name });
+  }
+  const dense = (values: (number | null)[] | undefined) => Float32Array.from({ length: cells }, (_, k) => values?.[k] ?? 0);
+  const n = field.roughness;
+  if (Array.isArray(n) && n.length !== cells) throw new InputError("bad-field", `“roughness” has ${n.length} values, and ${cells} are needed.`, { file, path: "roughness" });
+  return {
+    nx: field.nx, ny: field.ny, cell: field.cell, discharge: field.discharge, bed: Float32Array.from(field.bed),
+    roughness: Float32Array.from({ length: cells }, (_, k) => (Array.isArray(n) ? n[k]! : (n ?? roughness))),
+    depth: dense(field.depth), u: dense(field.u), v: dense(field.v), unsteadiness: dense(field.unsteadiness),
+    verdict: field.verdict, massError: field.massError, steps: 0,
+  };
+}

@@ -1,0 +1,108 @@
+import { InputError } from "../errors";
+import type { Parameter } from "../gauge/series";
+import { type Column, demandText, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
+import { codedZone, ianaZone, readInstant, UTC, type Zone } from "./instant";
+
+/** Parameter codes of the USGS National Water Information System (parameter code dictionary). */
+const PARAMETER_CODES: Record<string, { parameter: Parameter; unitName: string }> = {
+  "00060": { parameter: "discharge", unitName: "cfs" },
+  "30208": { parameter: "discharge", unitName: "m3/s" },
+  "00065": { parameter: "stage", unitName: "ft" },
+  "30207": { parameter: "stage", unitName: "m" },
+  "00010": { parameter: "waterTemperature", unitName: "C" },
+  "00011": { parameter: "waterTemperature", unitName: "F" },
+  "63680": { parameter: "turbidity", unitName: "FNU" },
+  "00076": { parameter: "turbidity", unitName: "NTU" },
+  "00025": { parameter: "airPressure", unitName: "mmHg" },
+};
+
+/** Tab-separated RDB begins with # comments, a header row and a format row such as 5s 15s 20d. */
+export const looksLikeRdb = (text: string): boolean => /^#/.test(text.trimStart()) && /\n(agency_cd|site_no)\t/.test(text);
+
+const isFormatRow = (cells: readonly string[]): boolean => cells.every((cell) => /^\d+[sdn]$/.test(cell.trim()));
+
+interface Layout {
+  timeColumn: number;
+  zoneColumn: number;
+  siteColumn: number;
+  columns: Column[];
+}
+
+function layoutOf(headers: readonly string[], line: number, file: string | undefined, notes: string[]): Layout {
+  const timeColumn = headers.findIndex((name) => /^(datetime|date)$/i.test(name));
+  if (timeColumn < 0) throw new InputError("no-time-column", "The header row names no datetime column.", { file, line });
+  const found = headers.flatMap((name, index): Column[] => {
+    // "12345_00060" or, for daily values, "12345_00060_00003"; "…_cd" columns carry flags.
+    const match = /^(?:\d+_)?(\d{5})(?:_\d{5})?$/.exec(name);
+    const known = match && PARAMETER_CODES[match[1]!];
+    return known ? [{ index, ...known }] : [];
+  });
+  const columns = oncePerParameter(found, notes, (column) => headers[column.index]!);
+  if (columns.length === 0) throw new InputError("no-known-column", "No column carries discharge, stage, water temperature or turbidity.", { file, line });
+  return { timeColumn, zoneColumn: headers.indexOf("tz_cd"), siteColumn: headers.indexOf("site_no"), columns };
+}
+
+/** The zones of a file: its own tz_cd codes first, then the stated zone, then UTC. */
+function zoneReader(stated: string | undefined, file: string | undefined): (code: string | undefined) => Zone | undefined {
+  const fallback = stated ? ianaZone(stated) : UTC;
+  if (!fallback) throw new InputError("unknown-zone", `“${stated}” is not a time zone known here.`, { file });
+  return (code) => (code === undefined || code.trim() === "" ? fallback : codedZone(code));
+}
+
+/** "#    USGS 01234567 NAME OF STATION" in the comments. */
+function stationName(comments: readonly string[], id: string): string {
+  for (const comment of comments) {
+    const match = /^#\s+(?:\S+\s+)?(\d{6,15})\s+(\S.*)$/.exec(comment);
+    if (match && match[1] === id) return match[2]!.trim();
+  }
+  return "";
+}
+
+/** Reads RDB as public agencies publish it, in both its instantaneous and daily forms. Only the first station's rows are taken. */
+export function readGaugeRdb(text: string, options: { zone?: string; file?: string } = {}): GaugeFile {
+  const { file } = options;
+  demandText(text, file);
+  const lines = text.split(/\r?\n/);
+  const comments = lines.filter((line) => line.startsWith("#"));
+  const headerLine = lines.findIndex((line) => !line.startsWith("#") && line.trim() !== "");
+  if (headerLine < 0) throw new InputError("no-header", "The file holds only comments.", { file, line: lines.length });
+  const headers = lines[headerLine]!.split("\t").map((name) => name.trim());
+  const notes: string[] = [];
+  const layout = layoutOf(headers, headerLine + 1, file, notes);
+  const zoneFor = zoneReader(options.zone, file);
+
+  const gathering = new Gathering(layout.columns);
+  let site: string | undefined;
+  let previous = -Infinity;
+  for (let k = headerLine + 1; k < lines.length; k++) {
+    const row = lines[k]!;
+    if (row.trim() === "" || row.startsWith("#")) continue;
+    const cells = row.split("\t");
+    if (k === headerLine + 1 && isFormatRow(cells)) continue;
+    if (cells.join("\t") === headers.join("\t") || isFormatRow(cells)) continue;
+    const read = readRow(cells, headers.length, layout, zoneFor, previous);
+    if (!read.ok) {
+      gathering.reject(k + 1, read.reason);
+      continue;
+    }
+    const rowSite = layout.siteColumn < 0 ? "" : cells[layout.siteColumn]!.trim();
+    site ??= rowSite;
+    if (rowSite !== site) {
+      gathering.reject(k + 1, `the line belongs to station ${rowSite}, not ${site}`);
+      continue;
+    }
+    previous = read.time;
+    gathering.take(k + 1, read.time, cells);
+  }
+  const series = gathering.finish(file);
+  const id = site ?? "";
+  return { station: { id, name: stationName(comments, id) }, series, rejected: gathering.rejected, codes: gathering.codes, notes };
+}
+
+function readRow(cells: readonly string[], width: number, layout: Layout, zoneFor: (code: string | undefined) => Zone | undefined, previous: number) {
+  if (cells.length < width - 1) return { ok: false as const, reason: `the line has ${cells.length} of ${width} cells` };
+  const code = layout.zoneColumn < 0 ? undefined : cells[layout.zoneColumn];
+  const zone = zoneFor(code);
+  if (!zone) return { ok: false as const, reason: `time zone “${code}” is not known` };
+  return readInstant(cells[layout.timeColumn] ?? "", zone, previous);
+}

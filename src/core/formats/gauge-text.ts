@@ -1,0 +1,133 @@
+import { InputError } from "../errors";
+import { PARAMETERS, type Parameter, type Series, seriesFrom, UNIT_OF } from "../gauge/series";
+import type { GaugeRecord } from "../gauge/summary";
+import { type Dimension, findUnit, toSI } from "../quantity/units";
+
+/** A line that was not taken, with its number in the file (from 1) and why. */
+export interface Rejection {
+  line: number;
+  reason: string;
+}
+
+export interface GaugeFile extends GaugeRecord {
+  rejected: Rejection[];
+  /** Codes that stood in place of numbers, and how often: counted as gaps. */
+  codes: Record<string, number>;
+  /** Things worth knowing that cost no data. */
+  notes: string[];
+}
+
+/** Files larger than this are refused, bytes: ten years of quarter hours with four parameters is about 25 MB. */
+export const LARGEST_FILE = 64 * 1024 * 1024;
+
+/** Codes that agencies write in place of a number (USGS NWIS help: "Ice", "Eqp", "Dis", "Rat", "Mnt", "Bkw", "Ssn", "***" ...). */
+const CODES = new Set(["ice", "eqp", "dis", "rat", "mnt", "bkw", "ssn", "***", "zfl", "pr", "dry", "fld", "tst", "pmp", "--", "-", "na", "n/a", "null", "m", "missing", "-999999", "-9999", "-999"]);
+
+const DIMENSION_OF: Partial<Record<Parameter, Dimension>> = {
+  discharge: "discharge",
+  stage: "length",
+  waterTemperature: "temperature",
+  turbidity: "turbidity",
+  airPressure: "pressure",
+};
+
+/** Refuses what is not text: empty, or holding bytes that no text file holds. */
+export function demandText(text: string, file?: string): void {
+  if (text.trim() === "") throw new InputError("empty-file", "The file is empty.", { file });
+  if (text.length > LARGEST_FILE) throw new InputError("too-large", `The file is larger than ${LARGEST_FILE / 1048576} MB.`, { file });
+  const head = text.slice(0, 4096);
+  let odd = 0;
+  for (const char of head) {
+    const code = char.codePointAt(0)!;
+    if (code === 0) throw new InputError("binary-file", "The file is not text: it holds binary data.", { file, line: 1 });
+    if ((code < 32 && code !== 9 && code !== 10 && code !== 13) || code === 0xfffd) odd++;
+  }
+  if (odd > head.length * 0.02) throw new InputError("binary-file", "The file is not text: it holds binary data.", { file, line: 1 });
+}
+
+export interface Column {
+  index: number;
+  parameter: Parameter;
+  unitName: string;
+}
+
+/** Gathers the readings of a file column by column, and what was refused. */
+export class Gathering {
+  readonly rejected: Rejection[] = [];
+  readonly codes: Record<string, number> = {};
+  private readonly readings: [number, number][][];
+  private readonly units;
+
+  constructor(private readonly columns: readonly Column[]) {
+    this.readings = columns.map(() => []);
+    this.units = columns.map((column) => findUnit(column.unitName));
+  }
+
+  reject(line: number, reason: string): void {
+    this.rejected.push({ line, reason });
+  }
+
+  /** Takes one row's cells at `time`. A bad cell is refused and becomes a gap; the others of the row are kept. */
+  take(line: number, time: number, cells: readonly (string | undefined)[]): void {
+    this.columns.forEach((column, k) => {
+      const value = this.valueOf(line, column, (cells[column.index] ?? "").trim(), k);
+      this.readings[k]!.push([time, value]);
+    });
+  }
+
+  private valueOf(line: number, column: Column, cell: string, k: number): number {
+    if (cell === "") return NaN;
+    if (CODES.has(cell.toLowerCase())) {
+      this.codes[cell] = (this.codes[cell] ?? 0) + 1;
+      return NaN;
+    }
+    const number = /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(cell) ? Number(cell) : NaN;
+    if (!Number.isFinite(number)) {
+      this.reject(line, `${column.parameter} “${cell.slice(0, 40)}” is not a number`);
+      return NaN;
+    }
+    const unit = this.units[k];
+    const value = unit ? toSI(number, unit) : number;
+    const fault = impossible(column.parameter, value);
+    if (fault) {
+      this.reject(line, `${column.parameter} ${cell} ${fault}`);
+      return NaN;
+    }
+    return value;
+  }
+
+  /** The series with at least one true reading; with none at all the file is refused. */
+  finish(file?: string): Series[] {
+    const series = this.columns
+      .map((column, k) => ({ ...seriesFrom(column.parameter, this.readings[k]!), unit: UNIT_OF[column.parameter] || column.unitName }))
+      .filter((entry) => entry.values.some((value) => !Number.isNaN(value)));
+    if (series.length === 0) {
+      const first = this.rejected[0];
+      throw new InputError("no-readings", `The file holds no usable reading${first ? `: line ${first.line}, ${first.reason}` : ""}.`, { file, line: first?.line });
+    }
+    return series;
+  }
+}
+
+/** Why a reading cannot be, or undefined. Bounds are wide: they catch wrong units and broken sensors, not floods. */
+function impossible(parameter: Parameter, value: number): string | undefined {
+  if (parameter === "discharge" && value < 0) return "is negative";
+  if (parameter === "discharge" && value > 400_000) return "is more than any river carries";
+  if (parameter === "turbidity" && (value < 0 || value > 100_000)) return "is not a turbidity";
+  if (parameter === "waterTemperature" && (value < -3 || value > 50)) return "is not a river's temperature";
+  if (parameter === "airPressure" && (value < 500 || value > 1100)) return "is not an air pressure";
+  return undefined;
+}
+
+/** The first column wins when two carry the same parameter; the others become a note. */
+export function oncePerParameter(columns: readonly Column[], notes: string[], nameOf: (column: Column) => string): Column[] {
+  const taken = new Set<Parameter>();
+  return columns.filter((column) => {
+    if (!taken.has(column.parameter)) return Boolean(taken.add(column.parameter));
+    notes.push(`Column “${nameOf(column)}” was left out: another column already gives ${column.parameter}.`);
+    return false;
+  });
+}
+
+export const isParameter = (name: string): name is Parameter => (PARAMETERS as readonly string[]).includes(name);
+export const dimensionOf = (parameter: Parameter): Dimension | undefined => DIMENSION_OF[parameter];

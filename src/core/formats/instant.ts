@@ -1,0 +1,78 @@
+/** Reading instants: ISO 8601 with an offset, or local clock time in a stated IANA zone or fixed offset. */
+
+export type Instant = { ok: true; time: number } | { ok: false; reason: string };
+
+const CLOCK = /^(\d{4})-(\d{2})-(\d{2})(?:[T ](\d{1,2}):(\d{2})(?::(\d{2})(?:\.(\d{1,3})\d*)?)?)?\s*(Z|UTC|GMT|[+-]\d{2}:?\d{2}|[+-]\d{2})?$/i;
+
+/** A zone turns a clock reading (as if it were UTC, ms) into the instants at which clocks there showed it: none, one or two. */
+export type Zone = (clock: number) => number[];
+
+export const fixedZone = (offsetMinutes: number): Zone => (clock) => [clock - offsetMinutes * 60_000];
+export const UTC = fixedZone(0);
+
+/** A zone of the IANA database by name; undefined when there is none of that name. */
+export function ianaZone(name: string): Zone | undefined {
+  let format: Intl.DateTimeFormat;
+  try {
+    format = new Intl.DateTimeFormat("en-GB", {
+      timeZone: name, hourCycle: "h23",
+      year: "numeric", month: "numeric", day: "numeric", hour: "numeric", minute: "numeric", second: "numeric",
+    });
+  } catch {
+    return undefined;
+  }
+  const cache = new Map<number, number>();
+  /** Offset in ms at a UTC instant; zones change on quarter hours at the finest. */
+  const offsetAt = (time: number): number => {
+    const quarter = Math.floor(time / 900_000);
+    let offset = cache.get(quarter);
+    if (offset === undefined) {
+      const start = quarter * 900_000;
+      const part = Object.fromEntries(format.formatToParts(start).map((piece) => [piece.type, Number(piece.value)]));
+      offset = Date.UTC(part.year!, part.month! - 1, part.day!, part.hour!, part.minute!, part.second!) - start;
+      cache.set(quarter, offset);
+    }
+    return offset;
+  };
+  return (clock) => {
+    const offsets = new Set([offsetAt(clock - 86_400_000), offsetAt(clock + 86_400_000)]);
+    return [...offsets].map((offset) => clock - offset).filter((time) => offsetAt(time) === clock - time).sort((a, b) => a - b);
+  };
+}
+
+/**
+ * Reads one instant. A text with its own offset needs no zone. In the hour that clocks repeat in autumn the first
+ * pass is taken unless it is not after `previous`; an hour that clocks skip in spring is refused.
+ */
+export function readInstant(text: string, zone: Zone, previous = -Infinity): Instant {
+  const match = CLOCK.exec(text.trim());
+  if (!match) return { ok: false, reason: `“${text.trim().slice(0, 40)}” is not an ISO 8601 time` };
+  const [, year, month, day, hour = "0", minute = "0", second = "0", fraction = "0", offset] = match;
+  const parts = [year, month, day, hour, minute, second].map(Number) as [number, number, number, number, number, number];
+  const clock = Date.UTC(parts[0], parts[1] - 1, parts[2], parts[3], parts[4], parts[5], Number(fraction.padEnd(3, "0")));
+  const back = new Date(clock);
+  const isTrue = back.getUTCMonth() === parts[1] - 1 && back.getUTCDate() === parts[2] && back.getUTCHours() === parts[3] && back.getUTCMinutes() === parts[4];
+  if (!isTrue) return { ok: false, reason: `“${text.trim()}” is not a date in the calendar` };
+  if (offset) return { ok: true, time: clock - offsetMinutes(offset) * 60_000 };
+  const candidates = zone(clock);
+  if (candidates.length === 0) return { ok: false, reason: `“${text.trim()}” was skipped by the clocks of this zone` };
+  return { ok: true, time: candidates.find((time) => time > previous) ?? candidates[0]! };
+}
+
+function offsetMinutes(text: string): number {
+  if (/^(Z|UTC|GMT)$/i.test(text)) return 0;
+  const digits = text.slice(1).replace(":", "");
+  const minutes = Number(digits.slice(0, 2)) * 60 + Number(digits.slice(2) || "0");
+  return text[0] === "-" ? -minutes : minutes;
+}
+
+/** Offsets of the time-zone codes that North American agencies print, minutes east (IANA tzdata, northamerica). */
+const CODES: Record<string, number> = {
+  UTC: 0, GMT: 0, AST: -240, ADT: -180, EST: -300, EDT: -240, CST: -360, CDT: -300, MST: -420, MDT: -360,
+  PST: -480, PDT: -420, AKST: -540, AKDT: -480, HST: -600, NST: -210, NDT: -150,
+};
+
+export const codedZone = (code: string): Zone | undefined => {
+  const minutes = CODES[code.trim().toUpperCase()];
+  return minutes === undefined ? undefined : fixedZone(minutes);
+};

@@ -1,0 +1,57 @@
+import { COMMON_PRACTICE, FROM_MEMORY, sourced } from "../quantity/provenance";
+
+export type ClarityClass = "muddy" | "coloured" | "green" | "clear" | "gin-clear";
+
+/** Upper limits of visible depth, m. */
+export const CLARITY_CLASSES = sourced(
+  [
+    { name: "muddy", below: 0.3 },
+    { name: "coloured", below: 0.6 },
+    { name: "green", below: 1.2 },
+    { name: "clear", below: 2.5 },
+    { name: "gin-clear", below: Infinity },
+  ] as const,
+  "m",
+  COMMON_PRACTICE,
+);
+
+/** Visible depth = a NTU^b, m: an order of magnitude until the angler's own pairs refit it. */
+export const VISIBLE_DEPTH_FIT = sourced({ a: 3.4, b: -0.71 }, "m from NTU", FROM_MEMORY);
+
+/** No river shows its bed deeper than this, m; keeps the fit finite at zero turbidity. Common practice, no source. */
+const CLEAREST = 6;
+
+/** Visible depth, m, from turbidity, NTU or FNU. */
+export function visibleDepthFromTurbidity(turbidity: number): number {
+  const { a, b } = VISIBLE_DEPTH_FIT.value;
+  return Math.min(CLEAREST, a * Math.max(turbidity, 1e-3) ** b);
+}
+
+/** The inverse of the fit: NTU at a visible depth, m. */
+export function turbidityFromVisibleDepth(visibleDepth: number): number {
+  const { a, b } = VISIBLE_DEPTH_FIT.value;
+  return (visibleDepth / a) ** (1 / b);
+}
+
+export const clarityClass = (visibleDepth: number): ClarityClass =>
+  CLARITY_CLASSES.value.find((entry) => visibleDepth < entry.below)!.name;
+
+/** Depths of a wader's body marks, m, for an angler of 1.75 m; they scale with height. */
+export const BODY_MARKS = sourced(
+  [
+    { name: "ankle", depth: 0.1 },
+    { name: "shin", depth: 0.3 },
+    { name: "knee", depth: 0.5 },
+    { name: "thigh", depth: 0.75 },
+    { name: "waist", depth: 1.0 },
+  ] as const,
+  "m",
+  COMMON_PRACTICE,
+);
+
+/** "seen to the knee", the deepest mark that can still be seen. */
+export function seenTo(visibleDepth: number): string {
+  if (visibleDepth > 1.3) return "seen past the waist";
+  const mark = BODY_MARKS.value.filter((entry) => entry.depth <= visibleDepth + 0.1).at(-1);
+  return mark ? `seen to the ${mark.name}` : "not seen to the ankle";
+}

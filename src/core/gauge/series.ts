@@ -1,0 +1,83 @@
+import { InputError } from "../errors";
+
+export const PARAMETERS = ["discharge", "stage", "waterTemperature", "turbidity", "airPressure", "other"] as const;
+export type Parameter = (typeof PARAMETERS)[number];
+
+/**
+ * One parameter of one station. `times` are milliseconds since 1970 UTC, strictly ascending;
+ * `values` are SI (m3/s, m, degC, NTU, hPa) and NaN where the gauge gave none: a gap is a gap.
+ */
+export interface Series {
+  parameter: Parameter;
+  unit: string;
+  times: Float64Array;
+  values: Float64Array;
+}
+
+export const UNIT_OF: Record<Parameter, string> = {
+  discharge: "m3/s",
+  stage: "m",
+  waterTemperature: "degC",
+  turbidity: "NTU",
+  airPressure: "hPa",
+  other: "",
+};
+
+export const HOUR = 3_600_000;
+export const DAY = 24 * HOUR;
+
+/** Builds a series from readings in any order; of two readings at one instant the later one given wins. */
+export function seriesFrom(parameter: Parameter, readings: readonly (readonly [number, number])[]): Series {
+  const byTime = new Map<number, number>();
+  for (const [time, value] of readings) {
+    if (!Number.isFinite(time)) throw new InputError("bad-time", "A reading has no valid time.");
+    byTime.set(time, value);
+  }
+  const ordered = [...byTime].sort((a, b) => a[0] - b[0]);
+  return {
+    parameter,
+    unit: UNIT_OF[parameter],
+    times: Float64Array.from(ordered, (pair) => pair[0]),
+    values: Float64Array.from(ordered, (pair) => pair[1]),
+  };
+}
+
+/** Index of the last reading at or before `at`, or -1. */
+export function indexAtOrBefore(series: Series, at: number): number {
+  let low = 0;
+  let high = series.times.length;
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if (series.times[middle]! <= at) low = middle + 1;
+    else high = middle;
+  }
+  return low - 1;
+}
+
+/** A reading older than this says nothing about now. Common practice, no source. */
+export const STALE_AFTER = 6 * HOUR;
+
+/** The last true reading at or before `at` that is not stale, or null. */
+export function readingAt(series: Series | undefined, at: number, staleAfter = STALE_AFTER): number | null {
+  if (!series) return null;
+  for (let k = indexAtOrBefore(series, at); k >= 0 && at - series.times[k]! <= staleAfter; k--) {
+    if (!Number.isNaN(series.values[k]!)) return series.values[k]!;
+  }
+  return null;
+}
+
+/** Two records of one parameter as one, without duplicates: `newer` wins at equal instants. */
+export function mergeSeries(older: Series, newer: Series): Series {
+  const both: [number, number][] = [];
+  for (const series of [older, newer]) {
+    for (let k = 0; k < series.times.length; k++) both.push([series.times[k]!, series.values[k]!]);
+  }
+  return seriesFrom(older.parameter, both);
+}
+
+/** The true readings with from <= time <= to. */
+export function* readingsBetween(series: Series, from: number, to: number): Generator<[number, number]> {
+  for (let k = Math.max(0, indexAtOrBefore(series, from - 1) + 1); k < series.times.length && series.times[k]! <= to; k++) {
+    if (!Number.isNaN(series.values[k]!)) yield [series.times[k]!, series.values[k]!];
+  }
+}

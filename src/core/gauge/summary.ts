@@ -1,0 +1,125 @@
+import { type ClarityClass, clarityClass, visibleDepthFromTurbidity } from "./clarity";
+import { exceedance, seasonRecord } from "./exceedance";
+import { type Recession, recession } from "./recession";
+import { type Parameter, readingAt, type Series } from "./series";
+import { type Trend, trendAt } from "./trend";
+
+export interface Station {
+  id: string;
+  name: string;
+}
+
+export interface GaugeRecord {
+  station: Station;
+  series: Series[];
+}
+
+/** What the river is doing at one instant. SI; null where the record does not say. */
+export interface GaugeNow {
+  at: string;
+  discharge: number | null;
+  stage: number | null;
+  waterTemperature: number | null;
+  turbidity: number | null;
+  /** m, by the turbidity fit. */
+  visibleDepth: number | null;
+  clarity: ClarityClass | null;
+  /** Fraction of the season's record at or above this discharge. */
+  exceedance: number | null;
+  trend: Trend["limb"] | null;
+  /** d(ln Q)/dt, 1/h. */
+  ratePerHour: number | null;
+  /** Hours on this limb. */
+  trendHours: number | null;
+}
+
+export interface SeriesSummary {
+  parameter: Parameter;
+  unit: string;
+  count: number;
+  first: string | null;
+  last: string | null;
+  min: number | null;
+  max: number | null;
+  missing: number;
+}
+
+export const seriesOf = (record: GaugeRecord, parameter: Parameter): Series | undefined =>
+  record.series.find((series) => series.parameter === parameter);
+
+/** The last instant at which any parameter was truly read, ms; null for an empty record. */
+export function lastInstant(record: GaugeRecord): number | null {
+  let last = -Infinity;
+  for (const series of record.series) {
+    for (let k = series.times.length - 1; k >= 0; k--) {
+      if (Number.isNaN(series.values[k]!)) continue;
+      last = Math.max(last, series.times[k]!);
+      break;
+    }
+  }
+  return last === -Infinity ? null : last;
+}
+
+/** The state of the river at `at` (ms). A parameter whose last reading is stale is null. */
+export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
+  const discharge = seriesOf(record, "discharge");
+  const q = readingAt(discharge, at);
+  const turbidity = readingAt(seriesOf(record, "turbidity"), at);
+  const visibleDepth = turbidity === null ? null : visibleDepthFromTurbidity(turbidity);
+  const trend = discharge && q !== null ? trendAt(discharge, at) : null;
+  return {
+    at: new Date(at).toISOString(),
+    discharge: q,
+    stage: readingAt(seriesOf(record, "stage"), at),
+    waterTemperature: readingAt(seriesOf(record, "waterTemperature"), at),
+    turbidity,
+    visibleDepth,
+    clarity: visibleDepth === null ? null : clarityClass(visibleDepth),
+    exceedance: discharge && q !== null ? exceedance(seasonRecord(discharge, at), q) : null,
+    trend: trend?.limb ?? null,
+    ratePerHour: trend?.ratePerHour ?? null,
+    trendHours: trend?.hours ?? null,
+  };
+}
+
+export function summariseSeries(series: Series): SeriesSummary {
+  let count = 0;
+  let min = Infinity;
+  let max = -Infinity;
+  for (const value of series.values) {
+    if (Number.isNaN(value)) continue;
+    count++;
+    min = Math.min(min, value);
+    max = Math.max(max, value);
+  }
+  const iso = (time: number | undefined) => (time === undefined ? null : new Date(time).toISOString());
+  return {
+    parameter: series.parameter,
+    unit: series.unit,
+    count,
+    first: iso(series.times[0]),
+    last: iso(series.times.at(-1)),
+    min: count ? min : null,
+    max: count ? max : null,
+    missing: series.values.length - count,
+  };
+}
+
+export interface GaugeSummary {
+  station: Station;
+  series: SeriesSummary[];
+  now: GaugeNow | null;
+  recession: Recession | null;
+}
+
+/** Everything the gauge command and the import preview say of a record: one function, so that they cannot differ. */
+export function summariseGauge(record: GaugeRecord, at?: number): GaugeSummary {
+  const instant = at ?? lastInstant(record);
+  const discharge = seriesOf(record, "discharge");
+  return {
+    station: record.station,
+    series: record.series.map(summariseSeries),
+    now: instant === null ? null : gaugeNow(record, instant),
+    recession: discharge ? recession(discharge) : null,
+  };
+}

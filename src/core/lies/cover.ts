@@ -1,0 +1,99 @@
+import { type Field, speedAt } from "../flow/grid";
+import type { Feature } from "../flow/reach";
+import { components, maskedBlur, smoothstep } from "./smooth";
+
+/** What hides a fish, each 0..1 by cell. Thresholds are common practice, no source. */
+export interface Cover {
+  depth: Float32Array;
+  brokenSurface: Float32Array;
+  wood: Float32Array;
+  stone: Float32Array;
+  /** 1 - product of (1 - part). */
+  total: Float32Array;
+}
+
+/** A break found on the bed or placed by the angler. */
+export interface Break {
+  x: number;
+  y: number;
+  /** Half its size, m. */
+  radius: number;
+  kind: "stone" | "wood" | "wall";
+  name?: string;
+}
+
+/** How far a break's shelter reaches from its edge, m. */
+const SHELTER = 1.5;
+
+/** The breaks of a reach: its features, or on a bare grid the humps that stand clear of both banks. */
+export function breaksOf(field: Field, features: readonly Feature[] | undefined): Break[] {
+  if (features?.length) return features.map(breakOf);
+  const { nx, ny, cell } = field;
+  const all = new Uint8Array(nx * ny).fill(1);
+  const around = maskedBlur(field.bed, all, nx, ny, 2.5 / cell);
+  const proud = Uint8Array.from(field.bed, (z, k) => (z - around[k]! > 0.3 || field.depth[k] === 0 ? 1 : 0));
+  return components(proud, nx, ny)
+    .filter((group) => group.every((k) => k >= nx && k < nx * (ny - 1)) && group.length * cell * cell <= 80 && group.length * cell * cell >= 0.5)
+    .map((group) => ({
+      x: (group.reduce((sum, k) => sum + (k % nx), 0) / group.length + 0.5) * cell,
+      y: (group.reduce((sum, k) => sum + Math.floor(k / nx), 0) / group.length + 0.5) * cell,
+      radius: Math.sqrt((group.length * cell * cell) / Math.PI),
+      kind: "stone" as const,
+    }));
+}
+
+function breakOf(feature: Feature): Break {
+  if (feature.kind === "boulder") return { x: feature.x, y: feature.y, radius: feature.diameter / 2, kind: "stone", name: feature.name };
+  if (feature.kind === "log-jam") return { x: feature.x, y: feature.y, radius: Math.max(feature.length, feature.width) / 2, kind: "wood", name: feature.name };
+  // A wall breaks the current at its end in the river; its root is in the bank.
+  return { x: feature.x, y: Math.abs(feature.to) > Math.abs(feature.from) ? feature.to : feature.from, radius: Math.max(0.5, feature.thickness), kind: "wall", name: feature.name };
+}
+
+export const froude = (depth: number, speed: number): number => (depth > 0 ? speed / Math.sqrt(9.81 * depth) : 0);
+
+/** Cover of every wet cell for water that can be seen into to `visibleDepth` m. */
+export function coverOf(field: Field, breaks: readonly Break[], visibleDepth: number): Cover {
+  const { nx, ny, cell } = field;
+  const make = () => new Float32Array(nx * ny);
+  const cover: Cover = { depth: make(), brokenSurface: make(), wood: make(), stone: make(), total: make() };
+  for (let k = 0; k < nx * ny; k++) {
+    const h = field.depth[k]!;
+    if (h <= 0) continue;
+    const [x, y] = [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell];
+    cover.depth[k] = smoothstep(0.5, 1.3, h / visibleDepth) * smoothstep(0.25, 0.6, h);
+    cover.brokenSurface[k] = smoothstep(0.35, 0.7, froude(h, speedAt(field, k)));
+    for (const one of breaks) {
+      const apart = Math.hypot(x - one.x, y - one.y) - one.radius;
+      if (apart > SHELTER) continue;
+      const near = 1 - smoothstep(0.3, SHELTER, apart);
+      if (one.kind === "wood") cover.wood[k] = Math.max(cover.wood[k]!, near);
+      else cover.stone[k] = Math.max(cover.stone[k]!, 0.6 * near);
+    }
+    cover.total[k] = 1 - (1 - cover.depth[k]!) * (1 - cover.brokenSurface[k]!) * (1 - cover.wood[k]!) * (1 - cover.stone[k]!);
+  }
+  return cover;
+}
+
+/** Best hiding place within `reach` m of each cell, 0..1: depth, wood or stone to bolt to. */
+export function refugeOf(field: Field, cover: Cover, reach = 4): Float32Array {
+  const { nx, ny, cell } = field;
+  const radius = Math.max(1, Math.round(reach / cell));
+  const hide = Float32Array.from(cover.depth, (depth, k) => Math.max(depth, cover.wood[k]!, cover.stone[k]!));
+  // Greatest value in a square window, rows then columns.
+  const rows = slidingMax(hide, nx, ny, radius, 1);
+  return slidingMax(rows, nx, ny, radius, nx);
+}
+
+function slidingMax(values: Float32Array, nx: number, ny: number, radius: number, step: number): Float32Array {
+  const out = new Float32Array(values.length);
+  for (let j = 0; j < ny; j++) {
+    for (let i = 0; i < nx; i++) {
+      const [at, size] = step === 1 ? [i, nx] : [j, ny];
+      const k = j * nx + i;
+      let most = 0;
+      for (let d = -Math.min(radius, at); d <= Math.min(radius, size - 1 - at); d++) most = Math.max(most, values[k + d * step]!);
+      out[k] = most;
+    }
+  }
+  return out;
+}

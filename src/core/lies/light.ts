@@ -1,0 +1,13 @@
+import { getPosition } from "suncalc";
+import type { Light } from "./foraging";
+
+/** Sun's altitude, degrees above the horizon, by the suncalc library. */
+export function sunAltitude(at: number, latitude: number, longitude: number): number {
+  return getPosition(new Date(at), latitude, longitude).altitude;
+}
+
+/** Day while the upper rim is up (apparent altitude of the middle -0.27 degrees), twilight to 6 degrees under it (civil), night below. */
+export function lightAt(at: number, latitude: number, longitude: number): Light {
+  const altitude = sunAltitude(at, latitude, longitude);
+  return altitude > -0.27 ? "day" : altitude > -6 ? "twilight" : "night";
+}

@@ -1,0 +1,241 @@
+import { turbidityFromVisibleDepth } from "../gauge/clarity";
+import { type Field, speedAt } from "../flow/grid";
+import type { Feature } from "../flow/reach";
+import { type Break, breaksOf, type Cover, coverOf, froude, refugeOf } from "./cover";
+import { driftConcentration } from "./drift";
+import { type Eddy, findEddies } from "./eddies";
+import { foragerOf, type Light } from "./foraging";
+import { focalHeightIn, netEnergy } from "./net-energy";
+import type { Reason } from "./reasons";
+import { findSeams, nearestSeam, type Seam } from "./seams";
+import type { Species } from "./species";
+import { type Wading, wadingZones } from "./wading";
+
+export type LieKind = "feeding" | "resting" | "prime";
+
+/** A place to hold, m and m/s. Scores compare places of one species on one day; they are not chances of a fish. */
+export interface Lie {
+  rank: number;
+  x: number;
+  y: number;
+  kind: LieKind;
+  /** Where it is, in words. */
+  place: string;
+  score: number;
+  /** What the score is made of: net energy (W) x cover factor x refuge factor. */
+  factors: { netEnergy: number; cover: number; refuge: number };
+  depth: number;
+  focalHeight: number;
+  focalSpeed: number;
+  adjacentSpeed: number;
+  meanSpeed: number;
+  /** Unit vector up-current. */
+  upCurrent: [number, number];
+  seamDistance: number | null;
+  cover: number;
+  drift: number;
+  reasons: Reason[];
+}
+
+export interface Reading {
+  seams: Seam[];
+  eddies: Eddy[];
+  lies: Lie[];
+  wading: Wading;
+  /** Median score over the wet cells that a fish can hold in. */
+  medianScore: number;
+}
+
+export interface ReadOptions {
+  species: Species;
+  /** m */
+  visibleDepth: number;
+  /** degC */
+  temperature: number;
+  light: Light;
+  features?: readonly Feature[];
+  most?: number;
+}
+
+/** Weights of cover and refuge: a place without either keeps this share of its energy's worth. Common practice, no source. */
+const BARE = { cover: 0.65, refuge: 0.85 };
+/** Resting water: focal speed under this, m/s, and cover over that. Common practice, no source. */
+const RESTING = { speed: 0.18, cover: 0.55 };
+const ARM = 0.75;
+
+/** Reads a field: seams, eddies, wading zones, and the lies of a drift-feeding species in order of rank. */
+export function readWater(field: Field, options: ReadOptions): Reading {
+  const { species } = options;
+  const seams = findSeams(field);
+  const breaks = breaksOf(field, options.features);
+  const drift = driftConcentration(field);
+  const fish = foragerOf(species, { temperature: options.temperature, turbidity: turbidityFromVisibleDepth(options.visibleDepth), light: options.light });
+  const energy = netEnergy(field, drift, fish, species);
+  const cover = coverOf(field, breaks, options.visibleDepth);
+  const refuge = refugeOf(field, cover);
+  const coverFactor = (k: number) => BARE.cover + (1 - BARE.cover) * cover.total[k]!;
+  const refugeFactor = (k: number) => BARE.refuge + (1 - BARE.refuge) * refuge[k]!;
+  const score = energy.net.map((net, k) => (Number.isNaN(net) ? NaN : Math.max(0, net) * coverFactor(k) * refugeFactor(k)));
+  const medianScore = medianOf(score.filter((value) => value > 0));
+  const medianNet = medianOf(energy.net.filter((value) => value > 0));
+
+  const most = options.most ?? 9;
+  const chosen = peaks(score, field, species.territory, most, []);
+  const shelter = Float64Array.from(cover.total, (total, k) => (Number.isNaN(score[k]!) || energy.focalSpeed[k]! > RESTING.speed || total < RESTING.cover ? NaN : total * refuge[k]! * (1 - energy.focalSpeed[k]! / RESTING.speed)));
+  const resting = peaks(shelter, field, species.territory * 1.5, 3, chosen);
+  const best = score[chosen[0]!] ?? 0;
+
+  const lies = [...chosen, ...resting].map((k): Lie => {
+    const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
+    const near = seamFor(seams, x, y);
+    const speed = speedAt(field, k);
+    const feeds = score[k]! >= 0.45 * best;
+    const sheltered = cover.total[k]! >= RESTING.cover;
+    const upCurrent: [number, number] = speed > 1e-6 ? [-field.u[k]! / speed, -field.v[k]! / speed] : [-1, 0];
+    const adjacentSpeed = fastestNear(field, x, y, ARM);
+    const found = { x, y, depth: field.depth[k]!, focalSpeed: energy.focalSpeed[k]!, adjacentSpeed, cover: cover.total[k]!, drift: drift[k]! };
+    const neighbour = nearestBreak(breaks, x, y);
+    return {
+      ...found,
+      rank: 0,
+      kind: feeds && sheltered ? "prime" : feeds ? "feeding" : "resting",
+      place: placeName(field, k, near, neighbour, upCurrent),
+      score: score[k]!,
+      factors: { netEnergy: energy.net[k]!, cover: coverFactor(k), refuge: refugeFactor(k) },
+      focalHeight: focalHeightIn(species, found.depth),
+      meanSpeed: speed,
+      upCurrent,
+      seamDistance: Number.isFinite(near.distance) ? near.distance : null,
+      reasons: reasonsFor(found, { near, neighbour, cover, k, refuge: refuge[k]!, field, net: energy.net[k]!, medianNet, visibleDepth: options.visibleDepth, slowSide: onSlowSide(near.seam, x, y) }),
+    };
+  });
+  // The list is in order of score, so that rank and score never disagree.
+  lies.sort((a, b) => b.score - a.score).forEach((lie, index) => (lie.rank = index + 1));
+  return { seams, eddies: findEddies(field), lies, wading: wadingZones(field), medianScore };
+}
+
+/** Highest cells of a surface, best first, none within `apart` m of another or of those already taken. */
+function peaks(values: Float64Array, field: Field, apart: number, most: number, taken: readonly number[]): number[] {
+  const { nx, ny, cell } = field;
+  const inside = (k: number) => k % nx > 1 && k % nx < nx - 2 && k >= 2 * nx && k < nx * (ny - 2);
+  const order = Array.from(values.keys()).filter((k) => values[k]! > 0 && inside(k)).sort((a, b) => values[b]! - values[a]!);
+  const chosen: number[] = [];
+  const clear = (k: number, other: number) => Math.hypot((k % nx) - (other % nx), Math.floor(k / nx) - Math.floor(other / nx)) * cell >= apart;
+  for (const k of order) {
+    if (chosen.length >= most) break;
+    if (isLocalPeak(values, k, nx) && [...chosen, ...taken].every((other) => clear(k, other))) chosen.push(k);
+  }
+  return chosen;
+}
+
+const isLocalPeak = (values: Float64Array, k: number, nx: number): boolean =>
+  [-1, 1, -nx, nx, -nx - 1, -nx + 1, nx - 1, nx + 1].every((step) => !(values[k + step]! > values[k]!));
+
+function fastestNear(field: Field, x: number, y: number, radius: number): number {
+  const { nx, ny, cell } = field;
+  let most = 0;
+  const reach = Math.ceil(radius / cell);
+  const [i, j] = [Math.floor(x / cell), Math.floor(y / cell)];
+  for (let b = Math.max(0, j - reach); b <= Math.min(ny - 1, j + reach); b++) {
+    for (let a = Math.max(0, i - reach); a <= Math.min(nx - 1, i + reach); a++) {
+      if (Math.hypot(a - i, b - j) * cell <= radius + 1e-9) most = Math.max(most, speedAt(field, b * nx + a));
+    }
+  }
+  return most;
+}
+
+/** The seam a lie belongs to: the nearest one whose slow side it is on, within 2 m, or else the nearest. */
+function seamFor(seams: readonly Seam[], x: number, y: number): { distance: number; seam: Seam | undefined } {
+  const beside = nearestSeam(seams.filter((seam) => onSlowSide(seam, x, y)), x, y);
+  return beside.distance <= 2 ? beside : nearestSeam(seams, x, y);
+}
+
+/** The break nearest by its edge, within 4 m. */
+function nearestBreak(breaks: readonly Break[], x: number, y: number): { one: Break; distance: number } | undefined {
+  let best: { one: Break; distance: number } | undefined;
+  for (const one of breaks) {
+    const distance = Math.max(0, Math.hypot(x - one.x, y - one.y) - one.radius);
+    if (distance < 4 && (!best || distance < best.distance)) best = { one, distance };
+  }
+  return best;
+}
+
+const COMMON_NAME = { stone: "stone", wood: "log jam", wall: "wall" } as const;
+const nameOf = (one: Break): string => `the ${one.name ?? COMMON_NAME[one.kind]}`;
+
+/** Is (x, y) on the slow side of its nearest seam? */
+function onSlowSide(seam: Seam | undefined, x: number, y: number): boolean {
+  if (!seam) return false;
+  let best = 1;
+  let least = Infinity;
+  for (let k = 1; k < seam.points.length; k++) {
+    const d = Math.hypot(x - seam.points[k]![0], y - seam.points[k]![1]);
+    if (d < least) {
+      least = d;
+      best = k;
+    }
+  }
+  const [[ax, ay], [bx, by]] = [seam.points[best - 1]!, seam.points[best]!];
+  // y grows to the right bank, so a positive cross product lies to the right looking down-current.
+  const right = (bx - ax) * (y - ay) - (by - ay) * (x - ax) > 0;
+  return right === (seam.slowSide === "right");
+}
+
+function placeName(field: Field, k: number, near: { distance: number; seam: Seam | undefined }, neighbour: { one: Break; distance: number } | undefined, upCurrent: [number, number]): string {
+  if (neighbour && neighbour.distance < 3) {
+    const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
+    const [dx, dy] = [x - neighbour.one.x, y - neighbour.one.y];
+    const above = (dx * upCurrent[0] + dy * upCurrent[1]) / Math.max(Math.hypot(dx, dy), 1e-6);
+    if (above > 0.6) return `Cushion above ${nameOf(neighbour.one)}`;
+    return above < -0.5 ? `Slack below ${nameOf(neighbour.one)}` : `Beside ${nameOf(neighbour.one)}`;
+  }
+  if (near.distance < 1.5) return `${near.seam!.slowSide === "left" ? "Left" : "Right"}-hand seam edge`;
+  const deepest = field.depth.reduce((most, h) => Math.max(most, h), 0);
+  const bank = Math.min(Math.floor(k / field.nx), field.ny - 1 - Math.floor(k / field.nx));
+  if (field.depth[k]! > 0.75 * deepest) return "Deep of the pool";
+  if (froude(field.depth[k]!, speedAt(field, k)) > 0.35) return "Pocket in the riffle";
+  return bankNear(field, k) ? `Soft edge by the ${Math.floor(k / field.nx) === bank ? "left" : "right"} bank` : "Even run";
+}
+
+/** Is dry ground within 3 m across? */
+function bankNear(field: Field, k: number): boolean {
+  const reach = Math.round(3 / field.cell);
+  for (let d = 1; d <= reach; d++) {
+    if (!(field.depth[k - d * field.nx]! > 0) || !(field.depth[k + d * field.nx]! > 0)) return true;
+  }
+  return false;
+}
+
+interface Surroundings {
+  near: { distance: number; seam: Seam | undefined };
+  neighbour: { one: Break; distance: number } | undefined;
+  cover: Cover;
+  k: number;
+  refuge: number;
+  field: Field;
+  net: number;
+  medianNet: number;
+  visibleDepth: number;
+  slowSide: boolean;
+}
+
+function reasonsFor(lie: { depth: number; focalSpeed: number; adjacentSpeed: number; cover: number; drift: number }, at: Surroundings): Reason[] {
+  const reasons: Reason[] = [
+    { kind: "speeds", focal: lie.focalSpeed, adjacent: lie.adjacentSpeed },
+    at.near.seam && at.near.distance < 3 ? { kind: "seam", distance: at.near.distance, difference: at.near.seam.speedDifference, slowSide: at.slowSide } : { kind: "noSeam" },
+    { kind: "drift", share: lie.drift },
+    { kind: "depth", depth: lie.depth, visibleDepth: at.visibleDepth },
+  ];
+  if (at.neighbour && at.neighbour.distance < 3) reasons.push({ kind: "break", name: nameOf(at.neighbour.one), distance: at.neighbour.distance });
+  if (at.cover.brokenSurface[at.k]! > 0.3) reasons.push({ kind: "brokenSurface", froude: froude(lie.depth, speedAt(at.field, at.k)) });
+  if (lie.cover < 0.2) reasons.push({ kind: "exposed" });
+  else reasons.push({ kind: "refuge", share: at.refuge });
+  reasons.push({ kind: "energy", net: at.net, timesMedian: at.medianNet > 0 ? at.net / at.medianNet : 0 });
+  return reasons;
+}
+
+function medianOf(values: Float64Array): number {
+  if (values.length === 0) return 0;
+  const sorted = Float64Array.from(values).sort();
+  return sorted[Math.floor(sorted.length / 2)]!;
+}

@@ -1,0 +1,58 @@
+import { findUnit, fromSI, type UnitSystem } from "./units";
+
+/** What is being shown; each has a customary unit and rounding in both systems. */
+export type Shown =
+  | "depth" | "distance" | "discharge" | "speed" | "temperature" | "temperatureDifference"
+  | "shotMass" | "lureMass" | "fishMass" | "fishLength" | "smallLength" | "turbidity" | "area";
+
+interface Style {
+  unit: string;
+  label: string;
+  digits: number;
+}
+
+const STYLES: Record<Exclude<Shown, "temperatureDifference" | "area">, Record<UnitSystem, Style>> = {
+  depth: { metric: { unit: "m", label: "m", digits: 2 }, us: { unit: "ft", label: "ft", digits: 1 } },
+  distance: { metric: { unit: "m", label: "m", digits: 1 }, us: { unit: "ft", label: "ft", digits: 0 } },
+  discharge: { metric: { unit: "m3/s", label: "m³/s", digits: 1 }, us: { unit: "cfs", label: "cfs", digits: 0 } },
+  speed: { metric: { unit: "m/s", label: "m/s", digits: 2 }, us: { unit: "ft/s", label: "ft/s", digits: 1 } },
+  temperature: { metric: { unit: "C", label: "°C", digits: 1 }, us: { unit: "F", label: "°F", digits: 0 } },
+  shotMass: { metric: { unit: "g", label: "g", digits: 2 }, us: { unit: "g", label: "g", digits: 2 } },
+  lureMass: { metric: { unit: "g", label: "g", digits: 1 }, us: { unit: "oz", label: "oz", digits: 3 } },
+  fishMass: { metric: { unit: "kg", label: "kg", digits: 2 }, us: { unit: "lb", label: "lb", digits: 1 } },
+  fishLength: { metric: { unit: "cm", label: "cm", digits: 0 }, us: { unit: "in", label: "in", digits: 1 } },
+  smallLength: { metric: { unit: "cm", label: "cm", digits: 0 }, us: { unit: "in", label: "in", digits: 1 } },
+  turbidity: { metric: { unit: "NTU", label: "NTU", digits: 1 }, us: { unit: "NTU", label: "NTU", digits: 1 } },
+};
+
+/** Small flows need more figures than large ones: 0.84, 6.5, 42. */
+function dischargeDigits(value: number, system: UnitSystem): number {
+  if (system === "us") return value < 10 ? 1 : 0;
+  if (value < 1) return 2;
+  return value < 100 ? 1 : 0;
+}
+
+/** Figure and unit label of an SI value in the wanted system. Missing values show as a dash. */
+export function show(value: number | null | undefined, kind: Shown, system: UnitSystem): { figure: string; unit: string; text: string } {
+  if (kind === "temperatureDifference") {
+    const scaled = value == null ? value : system === "us" ? value * 1.8 : value;
+    return join(scaled, system === "us" ? 0 : 1, system === "us" ? "°F" : "°C");
+  }
+  if (kind === "area") return join(value == null ? value : system === "us" ? value / 0.3048 ** 2 : value, 0, system === "us" ? "ft²" : "m²");
+  const style = STYLES[kind][system];
+  const converted = value == null || Number.isNaN(value) ? null : fromSI(value, findUnit(style.unit)!);
+  const digits = kind === "discharge" && converted != null ? dischargeDigits(converted, system) : style.digits;
+  return join(converted, digits, style.label);
+}
+
+function join(value: number | null | undefined, digits: number, unit: string) {
+  const figure = value == null || !Number.isFinite(value) ? "–" : value.toFixed(digits).replace("-", "−");
+  return { figure, unit, text: `${figure} ${unit}` };
+}
+
+export const showText = (value: number | null | undefined, kind: Shown, system: UnitSystem): string => show(value, kind, system).text;
+
+/** The unit a bare number is read in, for each kind and system. */
+export function entryUnit(kind: Exclude<Shown, "temperatureDifference" | "area">, system: UnitSystem): string {
+  return STYLES[kind][system].unit;
+}

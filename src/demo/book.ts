@@ -1,0 +1,70 @@
+import { type Book, type Catch, type RiverState, type SeriesRecord, type Session } from "../core/book/records";
+import { riverState } from "../core/book/river-state";
+import { readGaugeCsv } from "../core/formats/gauge-csv";
+import { DAY, HOUR } from "../core/gauge/series";
+import type { GaugeRecord } from "../core/gauge/summary";
+import { gaugeCsv } from "../standins/gauge";
+import { poisson, stream } from "../standins/seeded";
+import { DEMO_REACHES, DEMO_STATION } from "./river";
+
+/** Two years of record and a made-up season of sessions, blanks among them, up to `now` (ms). The same for the same instant. */
+const YEARS = 2;
+const SESSIONS = 42;
+const LIES: Record<string, readonly string[]> = {
+  "demo-kiln-glide": ["Cushion above the split stone", "Slack below the flat stone", "Beside the log jam", "Deep of the pool"],
+  "demo-alder-bend": ["Beside the alder jam", "Slack below the sunk stone", "Left-hand seam edge"],
+};
+const LURES = ["small jig, black", "small jig, brown", "natural bait", "worm", "small jig, green"];
+
+/** The made-up truth behind the season: fish an hour peaks near 6 m3/s and falls off both ways. */
+const trueRate = (discharge: number): number => 0.75 * Math.exp(-0.5 * (Math.log(discharge / 6) / 0.55) ** 2) + 0.04;
+
+export function demoGauge(now: number): GaugeRecord {
+  const to = Math.floor(now / HOUR) * HOUR;
+  const { series } = readGaugeCsv(gaugeCsv(to - YEARS * 365 * DAY, to));
+  return { station: { id: DEMO_STATION.id, name: DEMO_STATION.name }, series };
+}
+
+export function demoBook(now: number): Book {
+  const gauge = demoGauge(now);
+  const updatedAt = new Date(now).toISOString();
+  const mark = { updatedAt, demo: true };
+  const next = stream(41);
+  const sessions: Session[] = [];
+  const catches: Catch[] = [];
+  for (let k = 0; k < SESSIONS; k++) {
+    const day = Math.floor((now - (236 - k * 5.6 + 2.5 * next()) * DAY) / DAY) * DAY;
+    const start = day + (6 + Math.floor(next() * 12)) * HOUR + Math.floor(next() * 4) * 15 * 60_000;
+    const hours = 1 + Math.round(next() * 10) / 4;
+    const reach = next() < 0.65 ? "demo-kiln-glide" : "demo-alder-bend";
+    const river = riverState(gauge, start);
+    if (start + hours * HOUR > now || river.discharge === null || river.discharge > 28) continue;
+    const id = `demo-session-${String(k + 1).padStart(2, "0")}`;
+    sessions.push({
+      schema: "low-heron/session@1", id, ...mark, reach, start: new Date(start).toISOString(), end: new Date(start + hours * HOUR).toISOString(),
+      rods: 1, species: "brown-trout", notes: "", river,
+    });
+    const count = poisson(trueRate(river.discharge) * hours, next);
+    for (let fish = 0; fish < count; fish++) catches.push(demoCatch(`${id}-fish-${fish + 1}`, id, reach, start + next() * hours * HOUR, gauge, mark, next));
+  }
+  const series = gauge.series.map((one): SeriesRecord => ({
+    schema: "low-heron/series@1", id: `${DEMO_STATION.id}-${one.parameter}`, ...mark, station: DEMO_STATION.id, parameter: one.parameter, unit: one.unit,
+    times: Array.from(one.times), values: Array.from(one.values, (value) => (Number.isNaN(value) ? null : value)),
+  }));
+  return {
+    stations: [{ schema: "low-heron/station@1", ...DEMO_STATION, ...mark, source: "stand-in" }],
+    series,
+    reaches: DEMO_REACHES.map((reach) => ({ schema: "low-heron/reach-record@1", id: reach.id, ...mark, station: DEMO_STATION.id, reach })),
+    sessions,
+    catches,
+  };
+}
+
+function demoCatch(id: string, session: string, reach: string, at: number, gauge: GaugeRecord, mark: { updatedAt: string; demo: boolean }, next: () => number): Catch {
+  const river: RiverState = riverState(gauge, at);
+  const pick = <T>(items: readonly T[]): T => items[Math.floor(next() * items.length)]!;
+  return {
+    schema: "low-heron/catch@1", id, ...mark, session, at: new Date(at).toISOString(), species: "brown-trout",
+    length: Math.round((18 + 26 * next() * next() + 6 * next())) / 100, lie: pick(LIES[reach]!), lure: pick(LURES), notes: "", river,
+  };
+}

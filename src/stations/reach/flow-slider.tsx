@@ -1,0 +1,63 @@
+"use client";
+import { Slider } from "radix-ui";
+import { useEffect } from "react";
+import { show } from "../../core/quantity/show";
+import { findUnit, fromSI, toSI, type UnitSystem } from "../../core/quantity/units";
+
+/** The flow to look at, on a log scale: the season's usual band behind it, dots where the flow is solved already. */
+export function FlowSlider({ flow, range, band, solved, now, system, onChange, onNow }: {
+  flow: number; range: readonly [number, number]; band: readonly [number, number] | null; solved: readonly number[]; now: number | null; system: UnitSystem; onChange: (flow: number) => void; onNow: () => void;
+}) {
+  const [low, high] = range;
+  const place = (q: number) => Math.min(1, Math.max(0, Math.log(q / low) / Math.log(high / low)));
+  const at = (t: number) => low * (high / low) ** t;
+  const shown = show(flow, "discharge", system);
+  const step = (factor: number) => onChange(Number(Math.min(high, Math.max(low, flow * factor)).toPrecision(3)));
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if ((event.target as HTMLElement).closest("input, textarea, [role=dialog]") || event.ctrlKey || event.metaKey) return;
+      if (event.key === "[") step(1 / 1.1);
+      if (event.key === "]") step(1.1);
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
+
+  return (
+    <div className="pt-1">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <p className="text-lg font-semibold" id="flow-label">Look at {shown.text}</p>
+        <p className="text-sm text-soft">
+          {now !== null && Math.abs(now / flow - 1) > 0.005 && <button type="button" className="mr-4 min-h-8 underline" onClick={onNow}>back to now, {show(now, "discharge", system).text}</button>}
+          {band && "shaded: usual for the season · "}dots: solved
+        </p>
+      </div>
+      <div className="relative mt-1 h-14">
+        {band && <div aria-hidden className="absolute top-1 h-4 bg-reed-soft" style={{ left: `${place(band[0]) * 100}%`, right: `${(1 - place(band[1])) * 100}%` }} />}
+        <Slider.Root className="absolute inset-x-0 top-0 flex h-6 touch-none items-center" min={0} max={1000} step={1} value={[Math.round(place(flow) * 1000)]} onValueChange={([value]) => onChange(Number(at(value! / 1000).toPrecision(3)))}>
+          <Slider.Track className="relative h-[2px] w-full bg-ink" />
+          <Slider.Thumb aria-labelledby="flow-label" aria-valuetext={shown.text} className="block size-6 cursor-grab rounded-full border-4 border-paper bg-ochre shadow" />
+        </Slider.Root>
+        {solved.filter((q) => q >= low && q <= high).map((q) => <span key={q} aria-hidden className="pointer-events-none absolute top-[8px] size-[8px] -translate-x-1/2 rounded-full bg-ink" style={{ left: `${place(q) * 100}%` }} />)}
+        {ticks(low, high, system).map(({ q, label }) => (
+          <span key={label} aria-hidden className="absolute top-6 -translate-x-1/2 text-sm text-soft" style={{ left: `${place(q) * 100}%` }}>{label}</span>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** Round flows of the 1-2-5 scale within the range, in the shown unit. */
+function ticks(low: number, high: number, system: UnitSystem): { q: number; label: string }[] {
+  const unit = findUnit(system === "us" ? "cfs" : "m3/s")!;
+  const [a, b] = [fromSI(low, unit), fromSI(high, unit)];
+  const out: { q: number; label: string }[] = [];
+  for (let decade = Math.floor(Math.log10(a)); decade <= Math.log10(b); decade++) {
+    for (const one of [1, 2, 5]) {
+      const value = one * 10 ** decade;
+      if (value >= a * 1.02 && value <= b * 0.98) out.push({ q: toSI(value, unit), label: String(Number(value.toPrecision(2))) });
+    }
+  }
+  return out;
+}

@@ -1,0 +1,69 @@
+"use client";
+import { useEffect, useRef } from "react";
+import { type Field, sample } from "../../core/flow/grid";
+import type { Colours } from "../../ui/colours";
+
+const COUNT = 130;
+/** Motion runs faster than the river so that it can be followed. */
+const QUICKENED = 3;
+
+interface Bubble {
+  x: number;
+  y: number;
+  age: number;
+  r: number;
+}
+
+/** Foam: small open circles drifting on the solved field. Still for those who ask for less motion. */
+export function Foam({ field, scale, colours }: { field: Field; scale: number; colours: Colours }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const context = canvas.current?.getContext("2d");
+    if (!context) return;
+    const { nx, ny, cell } = field;
+    const still = window.matchMedia("(prefers-reduced-motion: reduce)").matches;
+    const wet = Array.from(field.depth.keys()).filter((k) => field.depth[k]! > 0.15);
+    if (wet.length === 0) return;
+    const place = (age: number): Bubble => {
+      const k = wet[Math.floor(Math.random() * wet.length)]!;
+      return { x: ((k % nx) + Math.random()) * cell, y: (Math.floor(k / nx) + Math.random()) * cell, age, r: 1.4 + 1.6 * Math.random() };
+    };
+    const bubbles = Array.from({ length: COUNT }, () => place(Math.random() * 12));
+    const move = (dt: number) => {
+      for (const bubble of bubbles) {
+        const at = (values: Float32Array) => sample(values, nx, ny, cell, bubble.x, bubble.y);
+        bubble.x += at(field.u) * 1.15 * dt * QUICKENED;
+        bubble.y += at(field.v) * 1.15 * dt * QUICKENED;
+        bubble.age += dt;
+        if (bubble.age > 14 || at(field.depth) < 0.08 || bubble.x > nx * cell || bubble.x < 0) Object.assign(bubble, place(0));
+      }
+    };
+    const draw = () => {
+      context.clearRect(0, 0, context.canvas.width, context.canvas.height);
+      context.strokeStyle = colours.ink;
+      context.lineWidth = 1.1;
+      for (const bubble of bubbles) {
+        context.globalAlpha = 0.55 * Math.min(1, bubble.age, 14 - bubble.age);
+        context.beginPath();
+        context.arc(bubble.x * scale, bubble.y * scale, bubble.r, 0, 2 * Math.PI);
+        context.stroke();
+      }
+    };
+    if (still) {
+      for (const bubble of bubbles) bubble.age = 6;
+      draw();
+      return;
+    }
+    let frame = 0;
+    let last = performance.now();
+    const tick = (now: number) => {
+      move(Math.min(0.1, (now - last) / 1000));
+      last = now;
+      draw();
+      frame = requestAnimationFrame(tick);
+    };
+    frame = requestAnimationFrame(tick);
+    return () => cancelAnimationFrame(frame);
+  }, [field, scale, colours]);
+  return <canvas ref={canvas} width={Math.round(field.nx * field.cell * scale)} height={Math.round(field.ny * field.cell * scale)} aria-hidden className="pointer-events-none absolute inset-0 size-full" />;
+}

@@ -1,0 +1,161 @@
+"use client";
+import { contours } from "d3-contour";
+import { useEffect, useMemo, useRef, useState } from "react";
+import type { Field } from "../../core/flow/grid";
+import type { Feature, Reach } from "../../core/flow/reach";
+import type { Reading } from "../../core/lies/read";
+import type { Seam } from "../../core/lies/seams";
+import type { Wading } from "../../core/lies/wading";
+import { showText } from "../../core/quantity/show";
+import type { UnitSystem } from "../../core/quantity/units";
+import { useColours } from "../../ui/colours";
+import { Foam } from "./foam";
+import { Footprint } from "./footprint";
+import { WaterCanvas } from "./water-canvas";
+
+/** The river from above. Flow runs to the right; the left bank is on top, as it is to someone looking down-current. */
+export function Plan({ field, reach, reading, chosen, onChoose, showWading, system }: {
+  field: Field; reach: Reach; reading: Reading | undefined; chosen: number | undefined; onChoose: (rank: number) => void; showWading: boolean; system: UnitSystem;
+}) {
+  const colours = useColours();
+  const box = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(0);
+  const [length, breadth] = [field.nx * field.cell, field.ny * field.cell];
+  useEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => setWidth(entry!.contentRect.width));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  // A phone shows part of the reach and scrolls; a desk shows it whole.
+  const scale = Math.max(width / length, 6);
+  const chosenLie = reading?.lies.find((lie) => lie.rank === chosen);
+  useEffect(() => {
+    const element = box.current;
+    if (element && chosenLie && element.scrollWidth > element.clientWidth + 4) element.scrollTo({ left: chosenLie.x * scale - element.clientWidth / 2, behavior: "smooth" });
+  }, [chosenLie, scale]);
+  return (
+    <div ref={box} className="overflow-x-auto" tabIndex={0} role="group" aria-label={`The reach from above, ${showText(length, "distance", system)} long; the list of lies below says the same in words`}>
+      {width > 0 && (
+        <div className="relative" style={{ width: length * scale, height: breadth * scale }}>
+          <Banks field={field} scale={scale} />
+          <WaterCanvas field={field} scale={scale} colours={colours} />
+          <Foam field={field} scale={scale} colours={colours} />
+          <svg width={length * scale} height={breadth * scale} className="absolute inset-0">
+            <Patterns />
+            {showWading && reading && <WadingCells wading={reading.wading} field={field} scale={scale} />}
+            <Features features={reach.features ?? []} scale={scale} />
+            {reading?.eddies.slice(0, 6).map((eddy, k) => <Curl key={k} x={eddy.x * scale} y={eddy.y * scale} size={Math.min(1.6, Math.sqrt(eddy.area) / 4)} />)}
+            {reading?.seams.map((seam, k) => <Stitches key={k} seam={seam} scale={scale} />)}
+            {reading && [...reading.lies].reverse().map((lie) => (
+              <g key={lie.rank} transform={`translate(${lie.x * scale} ${lie.y * scale})`} role="button" tabIndex={0} aria-label={`Lie ${lie.rank}, ${lie.kind}: ${lie.place}`} aria-pressed={lie.rank === chosen} className="cursor-pointer" onClick={() => onChoose(lie.rank)} onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && (event.preventDefault(), onChoose(lie.rank))}>
+                <circle r={22} fill="transparent" />
+                <Footprint rank={lie.rank} kind={lie.kind} size={lie.rank === chosen ? 1.2 : lie.rank <= 3 ? 1 : 0.85} chosen={lie.rank === chosen} upCurrent={lie.upCurrent} />
+              </g>
+            ))}
+            <g transform={`translate(12 18)`} fill="var(--ink-soft)" fontSize={13}><text>left bank</text></g>
+            <text x={12} y={breadth * scale - 10} fill="var(--ink-soft)" fontSize={13}>flow →</text>
+            <ScaleBar x={length * scale - 16} y={breadth * scale - 12} scale={scale} system={system} />
+          </svg>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Patterns() {
+  return (
+    <defs>
+      <pattern id="wade-careful" width="7" height="7" patternUnits="userSpaceOnUse"><circle cx="3.5" cy="3.5" r="1.1" fill="var(--ochre)" /></pattern>
+      <pattern id="wade-strong" width="5" height="5" patternUnits="userSpaceOnUse"><circle cx="2.5" cy="2.5" r="1.4" fill="var(--ochre)" /></pattern>
+      <pattern id="wade-out" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7" stroke="var(--clay)" strokeWidth="2.6" /></pattern>
+    </defs>
+  );
+}
+
+/** Land by its height: a few quiet contour lines above the water. */
+function Banks({ field, scale }: { field: Field; scale: number }) {
+  const lines = useMemo(() => {
+    const { nx, ny, cell, bed, depth } = field;
+    // Height above the water's own level, carried sideways from the wet part of each column.
+    const height = new Float64Array(nx * ny);
+    for (let i = 0; i < nx; i++) {
+      let [sum, count] = [0, 0];
+      for (let j = 0; j < ny; j++) if (depth[j * nx + i]! > 0) {
+        sum += bed[j * nx + i]! + depth[j * nx + i]!;
+        count++;
+      }
+      for (let j = 0; j < ny; j++) height[j * nx + i] = count ? bed[j * nx + i]! - sum / count : 0;
+    }
+    const path = (level: number) => contours().size([nx, ny]).thresholds([level])(Array.from(height))[0]!.coordinates
+      .map((polygon) => polygon.map((ring) => `M${ring.map(([x, y]) => `${(x! * cell * scale).toFixed(1)},${(y! * cell * scale).toFixed(1)}`).join("L")}`).join("")).join("");
+    return [0.25, 0.6, 1, 1.4].map(path);
+  }, [field, scale]);
+  const [width, heightPx] = [field.nx * field.cell * scale, field.ny * field.cell * scale];
+  return <svg width={width} height={heightPx} aria-hidden className="absolute inset-0">{lines.map((d, k) => <path key={k} d={d} fill="none" stroke="var(--line)" strokeWidth={1.2} strokeDasharray={k === 0 ? undefined : "2 4"} />)}</svg>;
+}
+
+/** A seam: a double thread of stitches, tighter where the seam is sharper. */
+function Stitches({ seam, scale }: { seam: Seam; scale: number }) {
+  const d = `M${seam.points.map(([x, y]) => `${(x * scale).toFixed(1)} ${(y * scale).toFixed(1)}`).join("L")}`;
+  const stitch = Math.max(3, Math.min(11, 4 / Math.max(0.3, seam.sharpness)));
+  return (
+    <g fill="none" strokeLinejoin="round">
+      <path d={d} stroke="var(--water-slow)" strokeWidth={5.5} strokeOpacity={0.85} />
+      <path d={d} stroke="var(--water-fast)" strokeWidth={2.4} strokeDasharray={`${stitch} ${stitch * 0.7}`} data-thread />
+    </g>
+  );
+}
+
+function Curl({ x, y, size }: { x: number; y: number; size: number }) {
+  return <path transform={`translate(${x} ${y}) scale(${Math.max(0.7, size)})`} d="M-11 2C-10 -8 6 -11 10 -3C13 5 3 10 -2 6C-6 3 -3 -3 2 -2" fill="none" stroke="var(--water-fast)" strokeOpacity={0.85} strokeWidth={1.8} strokeLinecap="round" />;
+}
+
+function Features({ features, scale }: { features: readonly Feature[]; scale: number }) {
+  return (
+    <g aria-hidden>
+      {features.map((feature, k) => {
+        if (feature.kind === "boulder") return <circle key={k} cx={feature.x * scale} cy={feature.y * scale} r={(feature.diameter / 2) * scale * 0.86} fill="var(--stone)" stroke="var(--paper)" strokeOpacity={0.5} strokeWidth={1} />;
+        if (feature.kind === "wall") return <rect key={k} x={(feature.x - feature.thickness / 2) * scale} y={Math.min(feature.from, feature.to) * scale} width={feature.thickness * scale} height={Math.abs(feature.to - feature.from) * scale} fill="var(--stone)" />;
+        return (
+          <g key={k} transform={`translate(${feature.x * scale} ${feature.y * scale}) rotate(${feature.angle})`} stroke="var(--stone)" strokeLinecap="round">
+            {[-0.32, 0, 0.32].map((across, n) => (
+              <path key={across} d={`M${(-feature.length / 2 + 0.3 * n) * scale} ${across * feature.width * scale}L${(feature.length / 2 - 0.4 * n) * scale} ${(across + 0.12 * (n - 1)) * feature.width * scale}`} strokeWidth={Math.max(3, feature.width * scale * 0.26)} />
+            ))}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** Wading: easy water is left clear; dots for care, close dots for strong water, hatching for stay out. */
+function WadingCells({ wading, field, scale }: { wading: Wading; field: Field; scale: number }) {
+  const paths = useMemo(() => {
+    const { nx, ny, cell } = field;
+    const d = ["", "", "", "", ""];
+    const s = cell * scale;
+    for (let j = 0; j < ny; j++) {
+      for (let i = 0; i < nx; ) {
+        const kind = wading.classes[j * nx + i]!;
+        let end = i + 1;
+        while (end < nx && wading.classes[j * nx + end] === kind) end++;
+        if (kind >= 2) d[kind] += `M${(i * s).toFixed(1)} ${(j * s).toFixed(1)}h${((end - i) * s).toFixed(1)}v${s.toFixed(1)}h${(-(end - i) * s).toFixed(1)}z`;
+        i = end;
+      }
+    }
+    return d;
+  }, [wading, field, scale]);
+  return <g aria-hidden><path d={paths[2]} fill="url(#wade-careful)" /><path d={paths[3]} fill="url(#wade-strong)" /><path d={paths[4]} fill="url(#wade-out)" /></g>;
+}
+
+function ScaleBar({ x, y, scale, system }: { x: number; y: number; scale: number; system: UnitSystem }) {
+  const metres = system === "us" ? 30 * 0.3048 : 10;
+  return (
+    <g stroke="var(--ink)" strokeWidth={1.5} aria-hidden>
+      <path d={`M${x - metres * scale} ${y}H${x}`} />
+      <text x={x - (metres * scale) / 2} y={y - 6} textAnchor="middle" fontSize={13} stroke="none" fill="var(--ink-soft)">{system === "us" ? "30 ft" : "10 m"}</text>
+    </g>
+  );
+}

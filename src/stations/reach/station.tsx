@@ -1,0 +1,144 @@
+"use client";
+import Link from "next/link";
+import { useMemo, useState } from "react";
+import { exceedanceInWords } from "../../core/gauge/exceedance";
+import { seasonBand } from "../../core/gauge/exceedance";
+import { seriesOf } from "../../core/gauge/summary";
+import { tellReason } from "../../core/lies/reasons";
+import { SPECIES } from "../../core/lies/species";
+import { showText } from "../../core/quantity/show";
+import { Button, FaultNote, Panel, Select } from "../../ui/parts";
+import { useSettings } from "../../ui/settings";
+import { roundFlow } from "../../ui/use-field";
+import { type LieView, useLieView } from "../../ui/use-lie";
+import { FlowSlider } from "./flow-slider";
+import { LieList } from "./lie-list";
+import { NewReach } from "./new-reach";
+import { Plan } from "./plan";
+import { Section } from "./section";
+
+/** Reach: the river from above at a flow, its seams, its lies. */
+export function ReachStation() {
+  const view = useLieView();
+  const { system, showWading, species, set } = useSettings();
+  const [building, setBuilding] = useState(false);
+  const { river, field, reading, lie, flow } = view;
+  const reach = river.reach?.reach;
+  const scale = useFlowScale(view);
+  const bare = !reach;
+  return (
+    <div className="mx-auto max-w-[1400px]">
+      <div className="mb-3 flex flex-wrap items-end gap-3">
+        {river.reaches.length > 0 && <Select label="Reach" hideLabel className="w-48" value={river.reach?.id ?? ""} onChange={(id) => set({ reach: id, lie: 1 })} choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))} />}
+        <Select label="Fish" hideLabel className="w-44" value={species} onChange={(id) => set({ species: id, lie: 1 })} choices={SPECIES.map(({ id, name }) => ({ value: id, label: name }))} />
+        <button type="button" aria-pressed={showWading} onClick={() => set({ showWading: !showWading })} className={`min-h-11 rounded-md border border-line px-3 ${showWading ? "bg-ink text-paper" : "hover:bg-deep"}`}>Wading</button>
+        <Button className="ml-auto" onClick={() => setBuilding(true)}>Make a reach</Button>
+      </div>
+      {bare && <p className="rounded-md border border-line p-4">No reach in the book yet. Make one from a template, or open a reach file.</p>}
+      {reach && (
+        <>
+          <h1 className="sr-only">{reach.name} at {showText(flow, "discharge", system)}</h1>
+          <div className="-mx-4 lg:-mx-6">
+            {field.field
+              ? <Plan field={field.field} reach={reach} reading={reading} chosen={lie?.rank} onChoose={(rank) => set({ lie: rank })} showWading={showWading} system={system} />
+              : <div className="grid h-60 place-items-center text-soft">{field.fault ? "" : "Working out the flow …"}</div>}
+          </div>
+          <Status view={view} />
+          {showWading && reading && <WadingKey view={view} />}
+          <FlowSlider flow={flow} range={scale.range} band={scale.band} solved={field.solved.map((one) => one.discharge)} now={river.now?.discharge ?? null} system={system} onChange={(q) => set({ flow: q })} onNow={() => set({ flow: null })} />
+          {reading && reading.lies.length === 0 && <p className="mt-4 rounded-md border border-line p-4">No water here that a {SPECIES.find((one) => one.id === species)?.name.toLowerCase()} could hold in at this flow.</p>}
+          {reading && lie && field.field && (
+            <div className="mt-4 grid gap-x-8 gap-y-6 lg:grid-cols-[1.15fr_1.1fr_1fr]">
+              <Panel title={`Lies for ${SPECIES.find((one) => one.id === species)!.name.toLowerCase()}`}>
+                <LieList lies={reading.lies} chosen={lie.rank} onChoose={(rank) => set({ lie: rank })} system={system} />
+              </Panel>
+              <Panel title={`Across the river at lie ${lie.rank}`}>
+                <Section field={field.field} lie={lie} visibleDepth={view.look.visibleDepth} system={system} />
+                <p className="mt-1 text-sm text-soft">Looking down-current. Dotted: seen to here. Depth is drawn larger than width.</p>
+                <SeamTable view={view} />
+              </Panel>
+              <Panel title={`Why lie ${lie.rank}`}>
+                <ul className="grid gap-2">{lie.reasons.map((reason) => <li key={reason.kind}>{tellReason(reason, system)}</li>)}</ul>
+                <p className="mt-2 text-sm text-soft">Score {(lie.score * 1000).toFixed(0)} = net energy {(lie.factors.netEnergy * 1000).toFixed(0)} mW × cover {lie.factors.cover.toFixed(2)} × refuge {lie.factors.refuge.toFixed(2)}. It compares places on this day; it is no chance of a fish.</p>
+                <Link href="/rig" className="mt-4 flex min-h-12 items-center justify-between rounded-md bg-ink px-4 font-semibold text-paper">Rig for lie {lie.rank}<span aria-hidden>→</span></Link>
+              </Panel>
+            </div>
+          )}
+        </>
+      )}
+      <NewReach open={building} onOpenChange={setBuilding} stations={river.stations} />
+    </div>
+  );
+}
+
+/** Range of the flow slider and the season's middle half, from the record where there is one. */
+function useFlowScale({ river, flow }: LieView): { range: [number, number]; band: [number, number] | null } {
+  const discharge = river.gauge && seriesOf(river.gauge, "discharge");
+  const at = river.now?.at;
+  const own = useMemo(() => {
+    if (!discharge || !at) return { low: 0.5, high: 40, band: null };
+    const flows = discharge.values.filter((q) => q > 0).sort();
+    const time = Date.parse(at);
+    const levels = seasonBand(discharge, time, time)[0]?.levels;
+    return { low: (flows[0] ?? 0.5) * 0.8, high: flows[Math.floor(flows.length * 0.995)] ?? 40, band: levels ? ([levels[1]!, levels[3]!] as [number, number]) : null };
+  }, [discharge, at]);
+  return { range: [Math.min(own.low, flow), Math.max(own.high, flow, own.low * 4)], band: own.band };
+}
+
+/** What is being shown, and how sure it is. */
+function Status({ view }: { view: LieView }) {
+  const { field, flow, river, isNow } = view;
+  const system = useSettings((settings) => settings.system);
+  if (field.fault) return <div className="my-3"><FaultNote message={field.fault.message} todo={field.fault.path ? `Look at ${field.fault.path} of the reach, or pick another flow.` : "Pick another flow."} /></div>;
+  const shown = field.field;
+  const text = !shown ? "" : !field.exact ? `Shown: ${showText(shown.discharge, "discharge", system)}, the nearest solved.` : !field.settled ? `First picture, ${showText(shown.cell, "distance", system)} cells: edges are soft.` : verdictWords(shown.verdict);
+  return (
+    <div className="mb-1 flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 text-sm text-soft">
+      {field.progress !== undefined ? (
+        <>
+          <span role="status">Solving {showText(roundFlow(flow), "discharge", system)} …</span>
+          <progress value={field.progress} max={1} aria-label="Solving" className="h-2 w-32 accent-(--ochre)" />
+          <button type="button" className="min-h-8 underline" onClick={field.cancel}>stop</button>
+        </>
+      ) : field.cancelled && !field.settled ? <button type="button" className="min-h-8 underline" onClick={field.retry}>Stopped. Solve {showText(roundFlow(flow), "discharge", system)}</button> : null}
+      <span>{text}</span>
+      {field.settled && shown && shown.massError > 0.005 && <span className="font-semibold text-clay">▲ {(shown.massError * 100).toFixed(1)} % of the water is unaccounted for.</span>}
+      {isNow && river.now?.exceedance != null && <span className="ml-auto hidden md:inline">{exceedanceInWords(river.now.exceedance)}</span>}
+    </div>
+  );
+}
+
+function verdictWords(verdict: string): string {
+  if (verdict === "converged") return "Settled. Eddy outlines are soft by about a metre.";
+  return verdict === "shedding" ? "Settled on average; wakes pulse, so seams wander by about a metre." : "Not settled: take this as a rough picture.";
+}
+
+function WadingKey({ view }: { view: LieView }) {
+  const { safe, caution, stayOut } = view.reading!.wading;
+  const system = useSettings((settings) => settings.system);
+  return (
+    <div className="mb-2 border-l-4 border-double border-clay pl-3 text-sm">
+      <p>Clear: easy wading, {showText(safe, "area", system)}. Dotted: with care, {showText(caution, "area", system)}, closer dots stronger. Hatched: stay out, {showText(stayOut, "area", system)}.</p>
+      <p className="text-soft">By depth × speed at this flow, over an even bed. A staff, a belt, a way out; never alone in cold or high water; out at once when it rises.</p>
+    </div>
+  );
+}
+
+/** The seams in words: the stitches' twin. */
+function SeamTable({ view }: { view: LieView }) {
+  const system = useSettings((settings) => settings.system);
+  const seams = view.reading!.seams.slice(0, 6);
+  if (seams.length === 0) return <p className="mt-3 text-soft">No seam stands out at this flow.</p>;
+  return (
+    <details className="mt-3">
+      <summary className="min-h-9 font-semibold">{view.reading!.seams.length} seams, {view.reading!.eddies.length} eddies in words</summary>
+      <ul className="mt-1 grid gap-1 text-sm">
+        {seams.map((seam, k) => {
+          const [from, to] = [seam.points[0]!, seam.points.at(-1)!];
+          return <li key={k}>{showText(from[0], "distance", system)} to {showText(to[0], "distance", system)} down the reach, about {showText((from[1] + to[1]) / 2, "distance", system)} from the left edge: {showText(seam.speedDifference, "speed", system)} across it, slow on its {seam.slowSide}.</li>;
+        })}
+        {view.reading!.eddies.slice(0, 4).map((eddy, k) => <li key={`e${k}`}>Eddy at {showText(eddy.x, "distance", system)} down, {showText(eddy.y, "distance", system)} across: {showText(eddy.area, "area", system)}, turning back at up to {showText(eddy.returnSpeed, "speed", system)}.</li>)}
+      </ul>
+    </details>
+  );
+}

@@ -1,0 +1,130 @@
+"use client";
+import Link from "next/link";
+import { useEffect, useState } from "react";
+import { sample } from "../../core/flow/grid";
+import { roughnessHeight } from "../../core/flow/profile";
+import type { Lie } from "../../core/lies/read";
+import { show, showText } from "../../core/quantity/show";
+import type { RigAdvice, RigRequest } from "../../core/rig/advise";
+import type { Metal } from "../../core/rig/drag";
+import type { Shotting } from "../../core/rig/shot";
+import { FaultNote, Panel, Select } from "../../ui/parts";
+import { useSettings } from "../../ui/settings";
+import { type LieView, useLieView } from "../../ui/use-lie";
+import { readWorker } from "../../workers/clients";
+import { SideView } from "./side-view";
+import { Swatch } from "./swatch";
+
+interface Tackle {
+  capacity: string;
+  line: string;
+  leader: string;
+  metal: Metal;
+  shotting: "" | Shotting;
+}
+
+/** Rig: what to tie on for the chosen lie, and how deep. */
+export function RigStation() {
+  const view = useLieView();
+  const { system, set } = useSettings();
+  const [tackle, setTackle] = useState<Tackle>({ capacity: "2", line: "0.2", leader: "0.4", metal: "tin", shotting: "" });
+  const { lie, reading, field, river } = view;
+  const roughness = lie && field.field ? sample(field.field.roughness, field.field.nx, field.field.ny, field.field.cell, lie.x, lie.y) : 0.035;
+  const { advice, fault } = useAdvice(view, lie, roughness, tackle);
+  if (!river.reach) return <p className="rounded-md border border-line p-4">No reach in the book yet. <Link href="/reach" className="underline">Make one on Reach.</Link></p>;
+  if (field.fault) return <FaultNote message={field.fault.message} todo="Pick another flow on Reach." />;
+  if (!lie || !reading) return <p role="status" className="p-6 text-soft">Working out the flow and the lies …</p>;
+  return (
+    <div className="mx-auto max-w-6xl">
+      <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h1 className="text-2xl">Lie {lie.rank}: {lie.place}</h1>
+          <p className="text-soft">{river.reach.reach.name} at {showText(field.field!.discharge, "discharge", system)}{view.isNow ? ", the flow now" : ""}{field.settled ? "" : "; the flow is still being worked out"}</p>
+        </div>
+        <Select label="Lie" className="w-72" value={String(lie.rank)} onChange={(rank) => set({ lie: Number(rank) })} choices={reading.lies.map((one) => ({ value: String(one.rank), label: `${one.rank}. ${one.place}` }))} />
+      </div>
+      {fault && <FaultNote message={fault} todo="Change the tackle, or pick another lie." />}
+      {advice && (
+        <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[1.25fr_1fr]">
+          <div>
+            <SideView lie={lie} rig={advice} roughness={roughness} visibleDepth={view.look.visibleDepth} system={system} />
+            <p className="mt-1 text-sm text-soft">To scale. Left: how the current runs from bed to surface (log profile). Darker below: not seen from above.</p>
+            <TackleForm tackle={tackle} onChange={setTackle} />
+          </div>
+          <Card lie={lie} advice={advice} />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Advice for the lie and the tackle, from the worker. */
+function useAdvice(view: LieView, lie: Lie | undefined, roughness: number, tackle: Tackle): { advice: RigAdvice | undefined; fault: string | undefined } {
+  const system = useSettings((settings) => settings.system);
+  const [state, setState] = useState<{ advice: RigAdvice | undefined; fault: string | undefined }>({ advice: undefined, fault: undefined });
+  const { species, visibleDepth, temperature, light } = view.look;
+  const number = (text: string) => (text.trim() === "" ? NaN : Number(text.replace(",", ".")));
+  const request: RigRequest | undefined = lie && {
+    method: "float", species, light,
+    water: { depth: lie.depth, meanSpeed: lie.meanSpeed, bedRoughness: roughnessHeight(roughness, lie.depth), visibleDepth, temperature },
+    tackle: { capacity: number(tackle.capacity), lineDiameter: number(tackle.line) / 1000, leader: number(tackle.leader), metal: tackle.metal },
+    style: tackle.shotting ? { shotting: tackle.shotting } : {},
+  };
+  const key = JSON.stringify(request);
+  useEffect(() => {
+    if (!key) return;
+    let gone = false;
+    void readWorker().rig(JSON.parse(key) as RigRequest, system).then((answer) => {
+      if (gone) return;
+      setState(answer.ok ? { advice: answer.value, fault: undefined } : { advice: undefined, fault: answer.fault.message });
+    });
+    return () => {
+      gone = true;
+    };
+  }, [key, system]);
+  return state;
+}
+
+/** What to tie on and how deep: to be read at arm's length. */
+function Card({ lie, advice }: { lie: Lie; advice: RigAdvice }) {
+  const system = useSettings((settings) => settings.system);
+  const setting = show(advice.setting, "depth", system);
+  return (
+    <section aria-label="Rig card" className="rounded-lg border-2 border-ink p-5">
+      {advice.cautions.map((text) => <p key={text} className="mb-3 border-l-4 border-double border-clay pl-3 font-semibold"><span aria-hidden>▲ </span>{text}</p>)}
+      <p className="text-soft">Float to lowest shot</p>
+      <p className="text-5xl font-bold" data-testid="setting">{setting.figure}<span className="ml-2 text-2xl font-normal">{setting.unit}</span></p>
+      <p className="mt-1">in {showText(lie.depth, "depth", system)} of water{advice.holdBack > 0 ? `; hold back to ${Math.round((1 - advice.holdBack) * 100)} % of the surface pace` : "; let it run free"}</p>
+      <h2 className="mt-4 text-lg">{advice.lure.category}</h2>
+      <p>{advice.lure.size}</p>
+      <ol className="mt-2 flex flex-wrap gap-x-4 gap-y-1" aria-label="Colours, best first">
+        {advice.lure.colours.map((colour, k) => <li key={colour} className="flex items-center gap-2"><Swatch colour={colour} />{k + 1}. {colour}</li>)}
+      </ol>
+      <h2 className="mt-4 text-lg">Shot, {advice.shotting}</h2>
+      <table className="w-full text-left">
+        <thead><tr className="text-sm text-soft"><th className="font-normal">Shot</th><th className="font-normal">Under the float</th><th className="text-right font-normal">Weight</th></tr></thead>
+        <tbody>{advice.shot.map((shot, k) => <tr key={k} className="border-t border-line"><td className="py-1">{shot.count} × {shot.size}</td><td>{showText(shot.below, "depth", system)}</td><td className="text-right">{showText((shot.grams * shot.count) / 1000, "shotMass", system)}</td></tr>)}</tbody>
+      </table>
+      <h2 className="mt-4 text-lg">Why</h2>
+      <ul className="mt-1 grid gap-1.5 text-[15px]">{advice.reasons.map((reason) => <li key={reason}>{reason}</li>)}</ul>
+      <p className="mt-3 text-sm text-soft">Float: line in equilibrium with the log profile. Lure: rules of the craft. Your own log outranks both.</p>
+    </section>
+  );
+}
+
+function TackleForm({ tackle, onChange }: { tackle: Tackle; onChange: (tackle: Tackle) => void }) {
+  const input = (key: "capacity" | "line" | "leader", label: string) => (
+    <label className="block"><span className="mb-1 block text-sm text-soft">{label}</span><input inputMode="decimal" value={tackle[key]} onChange={(event) => onChange({ ...tackle, [key]: event.target.value })} className="min-h-11 w-full rounded-md border border-line bg-paper px-3" /></label>
+  );
+  return (
+    <Panel title="Your tackle" className="mt-5">
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-5">
+        {input("capacity", "Float carries, g")}
+        {input("line", "Line, mm")}
+        {input("leader", "Leader, m")}
+        <Select label="Shot of" value={tackle.metal} onChange={(metal) => onChange({ ...tackle, metal: metal as Metal })} choices={["tin", "tungsten", "bismuth", "lead"].map((value) => ({ value, label: value }))} />
+        <Select label="Shotting" value={tackle.shotting || "auto"} onChange={(value) => onChange({ ...tackle, shotting: value === "auto" ? "" : (value as Shotting) })} choices={[{ value: "auto", label: "by the water" }, { value: "tapered", label: "tapered" }, { value: "bulk", label: "bulk" }, { value: "even", label: "even" }]} />
+      </div>
+    </Panel>
+  );
+}

@@ -1,0 +1,57 @@
+"use client";
+import { useEffect, useState } from "react";
+import { loadDemo } from "../../ui/demo";
+import { Button } from "../../ui/parts";
+import { useDemoWanted } from "../../ui/providers";
+import { useSettings } from "../../ui/settings";
+import { ImportGauge } from "../water/import-gauge";
+import { NewReach } from "../reach/new-reach";
+
+/** An empty book: start with the made-up river, a gauge file, or a reach. */
+export function Welcome() {
+  const wanted = useDemoWanted();
+  const removed = useSettings((settings) => settings.demoRemoved);
+  const [loading, setLoading] = useState(false);
+  const [importing, setImporting] = useState(false);
+  const [building, setBuilding] = useState(false);
+
+  const load = () => {
+    setLoading(true);
+    // A frame first, so that the press is seen before a second of made-up weather is worked out.
+    requestAnimationFrame(() => setTimeout(() => void loadDemo().finally(() => setLoading(false)), 0));
+  };
+
+  useEffect(() => {
+    if (wanted && !removed) load();
+  }, [wanted, removed]);
+
+  return (
+    <div className="mx-auto max-w-2xl pt-6 lg:pt-16">
+      <h1 className="text-3xl lg:text-4xl">The book is empty</h1>
+      <p className="mt-3 max-w-xl text-lg text-soft">Low Heron works out where the seams lie at the flow the river has, where trout would hold in it, and how deep to set a float there. Then it keeps your catches by flow.</p>
+      <ul className="mt-8 grid gap-3">
+        <Row title="Look around first" text="A made-up river with two years of gauge record, two reaches and a season of sessions. It goes again with one press.">
+          <Button tone="next" onClick={load} disabled={loading}>{loading ? "Loading …" : "Load the made-up river"}</Button>
+        </Row>
+        <Row title="Your river’s gauge" text="A CSV or RDB file with stage, discharge, temperature or turbidity.">
+          <Button onClick={() => setImporting(true)}>Open a gauge file</Button>
+        </Row>
+        <Row title="A reach of your own" text="Shape one from a template, or open a reach file.">
+          <Button onClick={() => setBuilding(true)}>Make a reach</Button>
+        </Row>
+      </ul>
+      <p className="mt-8 text-sm text-soft">Everything stays in this browser. Local rules, closed seasons and landowners stand above anything shown here.</p>
+      <ImportGauge open={importing} onOpenChange={setImporting} stations={[]} />
+      <NewReach open={building} onOpenChange={setBuilding} stations={[]} />
+    </div>
+  );
+}
+
+function Row({ title, text, children }: { title: string; text: string; children: React.ReactNode }) {
+  return (
+    <li className="flex flex-col gap-3 rounded-lg border border-line p-4 sm:flex-row sm:items-center">
+      <div className="flex-1"><h2 className="text-lg">{title}</h2><p className="text-soft">{text}</p></div>
+      {children}
+    </li>
+  );
+}

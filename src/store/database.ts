@@ -1,0 +1,50 @@
+import Dexie, { type EntityTable } from "dexie";
+import type { Catch, ReachRecord, Session, StationRecord } from "../core/book/records";
+import type { Field } from "../core/flow/grid";
+import type { Parameter } from "../core/gauge/series";
+
+/** A series as the browser keeps it: typed arrays, NaN for gaps. */
+export interface StoredSeries {
+  id: string;
+  station: string;
+  parameter: Parameter;
+  unit: string;
+  times: Float64Array;
+  values: Float64Array;
+  updatedAt: string;
+  demo?: boolean;
+}
+
+/** A solved field kept for next time. `bed` tells which reach it belongs to and in which state. */
+export interface StoredField {
+  id: string;
+  bed: string;
+  field: Field;
+  solvedAt: string;
+}
+
+/** Everything in the browser. Strict durability: a write that has been acknowledged is on the disk. */
+export class Database extends Dexie {
+  stations!: EntityTable<StationRecord, "id">;
+  series!: EntityTable<StoredSeries, "id">;
+  reaches!: EntityTable<ReachRecord, "id">;
+  sessions!: EntityTable<Session, "id">;
+  catches!: EntityTable<Catch, "id">;
+  fields!: EntityTable<StoredField, "id">;
+
+  constructor(name = "low-heron") {
+    super(name, { chromeTransactionDurability: "strict" });
+    this.version(1).stores({
+      stations: "id",
+      series: "id, station",
+      reaches: "id, station",
+      sessions: "id, reach, start",
+      catches: "id, session, at",
+      fields: "id, bed, solvedAt",
+    });
+  }
+}
+
+let shared: Database | undefined;
+/** The one database of this browser. */
+export const database = (): Database => (shared ??= new Database());

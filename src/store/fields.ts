@@ -1,0 +1,41 @@
+import type { Field } from "../core/flow/grid";
+import type { Reach } from "../core/flow/reach";
+import type { Database } from "./database";
+
+/** Fields kept at most; the oldest go first. One at 0.5 m is about half a megabyte. */
+const MOST_KEPT = 60;
+
+/** A short name for the bed's present state: fields of another state are not used. */
+export function bedKey(reach: Reach): string {
+  const { bed, roughness, downstream, features } = reach;
+  const text = JSON.stringify([bed, roughness, downstream, features ?? []]);
+  // FNV-1a, 2 x 32 bits: a name, not a seal.
+  let [a, b] = [0x811c9dc5, 0x1000193];
+  for (let k = 0; k < text.length; k++) {
+    a = Math.imul(a ^ text.charCodeAt(k), 0x01000193);
+    b = Math.imul(b ^ text.charCodeAt(k), 0x01000197);
+  }
+  return `${reach.id}-${(a >>> 0).toString(36)}${(b >>> 0).toString(36)}`;
+}
+
+const fieldId = (bed: string, discharge: number, cell: number): string => `${bed}|${discharge.toPrecision(4)}|${cell}`;
+
+export const keptField = async (db: Database, bed: string, discharge: number, cell: number): Promise<Field | undefined> =>
+  (await db.fields.get(fieldId(bed, discharge, cell)))?.field;
+
+export async function keepField(db: Database, bed: string, field: Field): Promise<void> {
+  await db.transaction("rw", db.fields, async () => {
+    await db.fields.put({ id: fieldId(bed, field.discharge, field.cell), bed, field, solvedAt: new Date().toISOString() });
+    const surplus = (await db.fields.count()) - MOST_KEPT;
+    if (surplus > 0) await db.fields.bulkDelete(await db.fields.orderBy("solvedAt").limit(surplus).primaryKeys());
+  });
+}
+
+/** Discharges already solved for a bed, with their cell, m3/s. */
+export async function solvedFlows(db: Database, bed: string): Promise<{ discharge: number; cell: number }[]> {
+  const ids = (await db.fields.where("bed").equals(bed).primaryKeys()) as string[];
+  return ids.map((id) => {
+    const [, discharge, cell] = id.split("|");
+    return { discharge: Number(discharge), cell: Number(cell) };
+  });
+}

@@ -1,0 +1,58 @@
+"use client";
+import { useLiveQuery } from "dexie-react-hooks";
+import { useEffect, useMemo, useState } from "react";
+import type { ReachRecord, StationRecord } from "../core/book/records";
+import { STALE_AFTER } from "../core/gauge/series";
+import { gaugeNow, type GaugeNow, type GaugeRecord, lastInstant } from "../core/gauge/summary";
+import { type Light } from "../core/lies/foraging";
+import { lightAt } from "../core/lies/light";
+import { database } from "../store/database";
+import { gaugeOf } from "../store/river";
+import { useSettings } from "./settings";
+
+/** The present minute, ms; ticks. */
+export function useMinute(): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 60_000);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}
+
+export interface River {
+  /** False until the browser's database has answered. */
+  ready: boolean;
+  reaches: ReachRecord[];
+  stations: StationRecord[];
+  reach: ReachRecord | undefined;
+  station: StationRecord | undefined;
+  gauge: GaugeRecord | undefined;
+  /** What the gauge says, at the present minute or, when the record has ended, at its last reading. */
+  now: GaugeNow | undefined;
+  /** The record ended more than six hours ago. */
+  stale: boolean;
+  light: Light;
+  minute: number;
+}
+
+/** The chosen reach with its gauge, and the state of the river. */
+export function useRiver(): River {
+  const chosen = useSettings((settings) => settings.reach);
+  const minute = useMinute();
+  const lists = useLiveQuery(async () => ({ reaches: (await database().reaches.toArray()).filter((one) => !one.deleted), stations: await database().stations.toArray() }), []);
+  const reach = lists?.reaches.find((one) => one.id === chosen) ?? lists?.reaches[0];
+  const stationId = reach ? reach.station : (lists?.stations[0]?.id ?? null);
+  const station = lists?.stations.find((one) => one.id === stationId);
+  const gauge = useLiveQuery(() => gaugeOf(database(), stationId), [stationId]);
+  const state = useMemo(() => {
+    if (!gauge) return { now: undefined, stale: false };
+    const last = lastInstant(gauge);
+    if (last === null) return { now: undefined, stale: false };
+    const stale = minute - last > STALE_AFTER;
+    return { now: gaugeNow(gauge, stale ? last : minute), stale };
+  }, [gauge, minute]);
+  const place = reach?.reach.latitude !== undefined && reach.reach.longitude !== undefined ? { latitude: reach.reach.latitude, longitude: reach.reach.longitude } : station?.latitude != null && station.longitude != null ? { latitude: station.latitude, longitude: station.longitude } : undefined;
+  const light = place ? lightAt(minute, place.latitude, place.longitude) : "day";
+  return { ready: lists !== undefined, reaches: lists?.reaches ?? [], stations: lists?.stations ?? [], reach, station, gauge, ...state, light, minute };
+}

@@ -1,0 +1,26 @@
+"use client";
+import { create } from "zustand";
+import { persist } from "zustand/middleware";
+import type { UnitSystem } from "../core/quantity/units";
+
+/** What this angler prefers and is looking at; kept in this browser, apart from the book. */
+interface Settings {
+  system: UnitSystem;
+  reach: string | null;
+  species: string;
+  /** Flow that the Reach and Rig stations look at, m3/s; null means the river's own flow now. */
+  flow: number | null;
+  /** Rank of the chosen lie. */
+  lie: number;
+  showWading: boolean;
+  /** The made-up river was sent away: do not bring it back by itself. */
+  demoRemoved: boolean;
+  set: (change: Partial<Omit<Settings, "set">>) => void;
+}
+
+export const useSettings = create<Settings>()(
+  persist(
+    (set) => ({ system: "metric", reach: null, species: "brown-trout", flow: null, lie: 1, showWading: false, demoRemoved: false, set: (change) => set(change) }),
+    { name: "low-heron-settings", partialize: ({ system, reach, species, showWading, demoRemoved }) => ({ system, reach, species, showWading, demoRemoved }) },
+  ),
+);
