@@ -5,6 +5,7 @@ export default [
   { ignores: [".next/**", "node_modules/**", "next-env.d.ts", "test-results/**", "playwright-report/**", ".shots/**"] },
   ...next,
   ...typescript,
+  { files: ["*.mjs"], rules: { "import/no-anonymous-default-export": "off" } },
   {
     files: ["**/*.ts", "**/*.tsx"],
     ignores: ["**/*.test.ts", "e2e/**", "scripts/**"],

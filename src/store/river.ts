@@ -51,7 +51,7 @@ async function stateFor(db: Database, reach: string, at: number): Promise<RiverS
   return gauge ? riverState(gauge, at) : null;
 }
 
-export async function startSession(db: Database, reach: string, species: string, now: number): Promise<Session> {
+export async function startSession(db: Database, reach: string, species: string, now = Date.now()): Promise<Session> {
   const session: Session = {
     schema: "low-heron/session@1", id: newId(now), updatedAt: iso(now), reach, start: iso(now), end: null, rods: 1, species, notes: "",
     river: await stateFor(db, reach, now),
@@ -75,7 +75,7 @@ export async function addPastSession(db: Database, given: Pick<Session, "reach" 
 }
 
 /** Logs a fish. Resolves only when it is on the disk. */
-export async function logCatch(db: Database, session: Session, fish: Partial<Pick<Catch, "length" | "lie" | "lure" | "notes" | "species">>, at: number): Promise<Catch> {
+export async function logCatch(db: Database, session: Session, fish: Partial<Pick<Catch, "length" | "lie" | "lure" | "notes" | "species">>, at = Date.now()): Promise<Catch> {
   const one: Catch = {
     schema: "low-heron/catch@1", id: newId(at), updatedAt: iso(Date.now()), session: session.id, at: iso(at), species: fish.species ?? session.species,
     length: fish.length ?? null, lie: fish.lie ?? "", lure: fish.lure ?? "", notes: fish.notes ?? "", river: await stateFor(db, session.reach, at),

@@ -1,6 +1,7 @@
 "use client";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
+import type { Light } from "../core/lies/foraging";
 import type { UnitSystem } from "../core/quantity/units";
 
 /** What this angler prefers and is looking at; kept in this browser, apart from the book. */
@@ -12,6 +13,8 @@ interface Settings {
   flow: number | null;
   /** Rank of the chosen lie. */
   lie: number;
+  /** Light the reach is read in; auto is the light now, or daylight when it is dark. */
+  light: "auto" | Light;
   showWading: boolean;
   /** The made-up river was sent away: do not bring it back by itself. */
   demoRemoved: boolean;
@@ -20,7 +23,7 @@ interface Settings {
 
 export const useSettings = create<Settings>()(
   persist(
-    (set) => ({ system: "metric", reach: null, species: "brown-trout", flow: null, lie: 1, showWading: false, demoRemoved: false, set: (change) => set(change) }),
-    { name: "low-heron-settings", partialize: ({ system, reach, species, showWading, demoRemoved }) => ({ system, reach, species, showWading, demoRemoved }) },
+    (set) => ({ system: "metric", reach: null, species: "brown-trout", flow: null, lie: 1, light: "auto", showWading: false, demoRemoved: false, set: (change) => set(change) }),
+    { name: "low-heron-settings", partialize: ({ system, reach, species, light, showWading, demoRemoved }) => ({ system, reach, species, light, showWading, demoRemoved }) },
   ),
 );

@@ -22,9 +22,9 @@ export interface LieView {
 /** Reach, flow, field, reading and chosen lie: what the Reach and Rig stations share. */
 export function useLieView(): LieView {
   const river = useRiver();
-  const { flow: chosen, species, lie: rank } = useSettings();
+  const { flow: chosen, species, lie: rank, light: wantedLight } = useSettings();
   const flow = chosen ?? river.now?.discharge ?? MIDDLING.flow;
-  const look: Look = { species, visibleDepth: river.now?.visibleDepth ?? MIDDLING.visibleDepth, temperature: river.now?.waterTemperature ?? MIDDLING.temperature, light: river.light };
+  const look: Look = { species, visibleDepth: river.now?.visibleDepth ?? MIDDLING.visibleDepth, temperature: river.now?.waterTemperature ?? MIDDLING.temperature, light: wantedLight !== "auto" ? wantedLight : river.light === "night" ? "day" : river.light };
   // Until the gauge has been read its flow is not known: nothing is solved for a guess.
   const known = river.ready && (chosen !== null || river.reach?.station == null || river.gauge !== undefined);
   const field = useField(river.reach?.reach, known ? flow : undefined);

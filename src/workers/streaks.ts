@@ -22,11 +22,13 @@ export function streaks(field: Field, pixelsPerMetre: number): StreakImage {
   const count = width * height;
   const [us, vs, hs] = [new Float32Array(count), new Float32Array(count), new Float32Array(count)];
   let fastest = 0.3;
+  const level = levels(field);
   for (let y = 0; y < height; y++) {
     for (let x = 0; x < width; x++) {
       const p = y * width + x;
       const [mx, my] = [(x + 0.5) / pixelsPerMetre, (y + 0.5) / pixelsPerMetre];
-      hs[p] = sample(field.depth, nx, ny, cell, mx, my);
+      // The edge of the water is where its level meets the bed: smoother than the cells.
+      hs[p] = sample(level, nx, ny, cell, mx, my) - sample(field.bed, nx, ny, cell, mx, my);
       if (hs[p]! <= 0) continue;
       us[p] = sample(field.u, nx, ny, cell, mx, my);
       vs[p] = sample(field.v, nx, ny, cell, mx, my);
@@ -48,6 +50,32 @@ export function streaks(field: Field, pixelsPerMetre: number): StreakImage {
     image.streak[p] = integral(p, width, height, us, vs, speeds, noise, fastest) * 255;
   }
   return image;
+}
+
+/** Water level of every cell, carried a few cells on to dry ground. */
+function levels({ nx, ny, depth, bed }: Field): Float32Array {
+  let level = Float32Array.from(depth, (h, k) => (h > 0 ? h + bed[k]! : NaN));
+  for (let pass = 0; pass < 3; pass++) {
+    const next = Float32Array.from(level);
+    for (let j = 0; j < ny; j++) {
+      for (let i = 0; i < nx; i++) {
+        const k = j * nx + i;
+        if (!Number.isNaN(level[k]!)) continue;
+        let [sum, count] = [0, 0];
+        for (let b = Math.max(0, j - 1); b <= Math.min(ny - 1, j + 1); b++) {
+          for (let a = Math.max(0, i - 1); a <= Math.min(nx - 1, i + 1); a++) {
+            const other = level[b * nx + a]!;
+            if (Number.isNaN(other)) continue;
+            sum += other;
+            count++;
+          }
+        }
+        if (count > 0) next[k] = sum / count;
+      }
+    }
+    level = next;
+  }
+  return level.map((w, k) => (Number.isNaN(w) ? bed[k]! - 1 : w));
 }
 
 function integral(start: number, width: number, height: number, us: Float32Array, vs: Float32Array, speeds: Float32Array, noise: Float32Array, fastest: number): number {

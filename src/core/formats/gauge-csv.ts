@@ -43,6 +43,7 @@ export function readGaugeCsv(text: string, options: { zone?: string; file?: stri
   const parsed = Papa.parse<string[]>(text, { delimitersToGuess: [",", ";", "\t", "|"], skipEmptyLines: false });
   const rows = parsed.data;
   const headerRow = rows.findIndex((row) => row.some((cell) => cell.trim() !== "") && !row[0]!.startsWith("#"));
+  if (headerRow < 0) throw new InputError("no-header", "The file holds only comments.", { file, line: 1 });
   const headers = (rows[headerRow] ?? []).map(readHeader);
   const timeColumn = headers.findIndex((header) => kindOf(header.name) === "time");
   const where = { file, line: headerRow + 1 };

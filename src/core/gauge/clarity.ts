@@ -52,6 +52,6 @@ export const BODY_MARKS = sourced(
 /** "seen to the knee", the deepest mark that can still be seen. */
 export function seenTo(visibleDepth: number): string {
   if (visibleDepth > 1.3) return "seen past the waist";
-  const mark = BODY_MARKS.value.filter((entry) => entry.depth <= visibleDepth + 0.1).at(-1);
+  const mark = BODY_MARKS.value.filter((entry) => entry.depth <= visibleDepth * 1.1).at(-1);
   return mark ? `seen to the ${mark.name}` : "not seen to the ankle";
 }

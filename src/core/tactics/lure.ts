@@ -60,7 +60,7 @@ export function chooseLure(water: LureWater): LureChoice {
   }
   reasons.push(cold ? "Cold water slows them: smaller and slower." : warm ? "Warm water, keen fish: a size up is worth a try." : "Middling water temperature: the usual size.");
 
-  const category: LureCategory = dirty ? "worm under a float" : cold || clarity === "gin-clear" ? "natural bait under a float" : "small jig under a float";
+  const category: LureCategory = dirty ? "worm under a float" : clarity === "gin-clear" ? "natural bait under a float" : "small jig under a float";
   if (category === "worm under a float") reasons.push("A worm smells and moves where little can be seen.");
   return { category, size: sizeOf(category, cold, warm), colours, reasons };
 }

@@ -32,13 +32,13 @@ export function LearnStation() {
   return (
     <div className="mx-auto max-w-5xl">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <div>
+        <div className="min-w-64 flex-1">
           <h1 className="text-2xl">Fish an hour, by {KIND_NAMES[kind]}</h1>
-          <p className="text-soft">{rates.total.hours.toFixed(0)} rod-hours, {rates.total.events} fish{made ? "; made-up sessions are among them" : ""}.{best && ` Most so far: ${labelOf(best, kind, system)}, ${best.rate!.toFixed(2)} an hour (80 %: ${best.interval![0].toFixed(2)} to ${best.interval![1].toFixed(2)}).`}</p>
+          <p className="text-soft">{rates.total.hours.toFixed(0)} rod-hours, {rates.total.events} fish{made ? "; made-up sessions are among them" : ""}.{best && ` Most so far: ${labelOf(best, kind, system)}, ${best.rate!.toFixed(2)} an hour (80 %: ${best.interval![0].toFixed(2)} to ${best.interval![1].toFixed(2)}).`}</p>
         </div>
-        <div className="flex gap-3">
-          <Select label="By" className="w-48" value={kind} onChange={(value) => setKind(value as RateKind)} choices={RATE_KINDS.map((value) => ({ value, label: KIND_NAMES[value] }))} />
-          <Select label="Reach" className="w-44" value={reach} onChange={setReach} choices={[{ value: "all", label: "All reaches" }, ...river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))]} />
+        <div className="flex w-full flex-wrap gap-3 sm:w-auto">
+          <Select label="By" className="min-w-36 flex-1 sm:w-48" value={kind} onChange={(value) => setKind(value as RateKind)} choices={RATE_KINDS.map((value) => ({ value, label: KIND_NAMES[value] }))} />
+          <Select label="Reach" className="min-w-36 flex-1 sm:w-44" value={reach} onChange={setReach} choices={[{ value: "all", label: "All reaches" }, ...river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))]} />
         </div>
       </div>
       <div className="h-[340px]"><RateChart classes={rates.classes} labels={labels} /></div>
@@ -60,7 +60,7 @@ export function LearnStation() {
 /** A class in the angler's own units. */
 function labelOf(one: RateClass, kind: RateKind, system: UnitSystem): string {
   if (one.low === null || one.high === null) return one.label;
-  if (kind === "flow") return `${show(one.low, "discharge", system).figure} to ${show(one.high, "discharge", system).figure}`;
+  if (kind === "flow") return [one.low, one.high].map((q) => String(Number(show(q, "discharge", system).figure))).join(" to ");
   if (kind === "temperature" && system === "us") return `${show(Math.max(0, one.low), "temperature", system).figure} to ${showText(one.high, "temperature", system)}`;
   return one.label;
 }

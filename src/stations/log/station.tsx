@@ -63,7 +63,7 @@ function Running({ river, book, onOpen }: { river: River; book: BookView; onOpen
       <section aria-label="Session">
         <h1 className="text-2xl">Nobody is fishing</h1>
         <p className="mt-1 text-soft">{river.reach!.reach.name}{river.now && !river.stale ? `: ${showText(river.now.discharge, "discharge", system)}${river.now.trend ? `, ${river.now.trend}` : ""}` : ""}. Check the local rules and the way out before wading.</p>
-        <Button tone="next" className="mt-3 min-h-16 w-full text-xl sm:w-80" onClick={() => void startSession(database(), river.reach!.id, species, Date.now())}>Start a session</Button>
+        <Button tone="next" className="mt-3 min-h-16 w-full text-xl sm:w-80" onClick={() => void startSession(database(), river.reach!.id, species)}>Start a session</Button>
       </section>
     );
   }
@@ -72,14 +72,14 @@ function Running({ river, book, onOpen }: { river: River; book: BookView; onOpen
   const seen = [...new Set(book.catches.filter((one) => one.lie && book.sessions.find((session) => session.id === one.session)?.reach === running.reach).map((one) => one.lie))].slice(0, 5);
   const log = async (lie: string) => {
     setChoosing(false);
-    const one = await logCatch(database(), running, { lie }, Date.now());
+    const one = await logCatch(database(), running, { lie });
     say(`Fish ${fish.length + 1} is in the book${one.river?.discharge != null ? ` at ${showText(one.river.discharge, "discharge", system)}` : ""}.`, { label: "Undo", run: () => void database().catches.update(one.id, { deleted: true, updatedAt: new Date().toISOString() }) });
   };
   return (
     <section aria-label="Session" className="rounded-lg border-2 border-ink p-4">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <h1 className="text-2xl">Fishing {name(running.reach)}</h1>
-        <p className="text-lg">{rodHours(running, river.minute).toFixed(1)} h · {fish.length} {fish.length === 1 ? "fish" : "fish"}</p>
+        <p className="text-lg">{rodHours(running, river.minute).toFixed(1)} h · {fish.length} fish</p>
       </div>
       <p className="text-soft">Since {dayAndTime(running.start)}{running.river?.discharge != null ? ` at ${showText(running.river.discharge, "discharge", system)}` : "; no gauge reading then"}</p>
       {!choosing ? (
@@ -116,10 +116,10 @@ function SessionRow({ session, catches, river, system, onOpen }: { session: Sess
     say("The session is out of the book.", { label: "Undo", run: () => void database().sessions.update(session.id, { deleted: undefined, updatedAt: new Date().toISOString() }) });
   };
   return (
-    <li className="grid gap-x-4 gap-y-1 py-3 sm:grid-cols-[13rem_14rem_1fr_auto]">
+    <li className="grid grid-cols-[1fr_1fr_auto] gap-x-4 gap-y-1 py-3 sm:grid-cols-[13rem_14rem_1fr_auto]">
       <div><p className="font-semibold">{dayAndTime(session.start)}</p><p className="text-sm text-soft">{river.reaches.find((one) => one.id === session.reach)?.reach.name ?? "reach gone"}, {rodHours(session, river.minute).toFixed(1)} h</p></div>
       <div>{state?.discharge != null ? <p>{showText(state.discharge, "discharge", system)} {state.trend && <><span aria-hidden>{ARROW[state.trend]}</span><span className="sr-only">{state.trend}</span></>}</p> : <p className="text-soft">no gauge reading</p>}<p className="text-sm text-soft">{[clarity, state?.waterTemperature == null ? null : showText(state.waterTemperature, "temperature", system)].filter(Boolean).join(", ")}</p></div>
-      <div>{catches.length === 0 ? <p className="text-soft">blank</p> : <ul>{catches.sort((a, b) => a.at.localeCompare(b.at)).map((fish) => <li key={fish.id}><FishButton fish={fish} system={system} onOpen={onOpen} /></li>)}</ul>}</div>
+      <div className="order-last col-span-3 sm:order-none sm:col-span-1">{catches.length === 0 ? <p className="text-soft">blank</p> : <ul>{catches.sort((a, b) => a.at.localeCompare(b.at)).map((fish) => <li key={fish.id}><FishButton fish={fish} system={system} onOpen={onOpen} /></li>)}</ul>}</div>
       <button type="button" onClick={() => void remove()} className="min-h-10 self-start px-2 text-sm text-soft underline" aria-label={`Remove the session of ${dayAndTime(session.start)}`}>remove</button>
     </li>
   );

@@ -37,7 +37,7 @@ export function FlowSlider({ flow, range, band, solved, now, system, onChange, o
         {band && <div aria-hidden className="absolute top-1 h-4 bg-reed-soft" style={{ left: `${place(band[0]) * 100}%`, right: `${(1 - place(band[1])) * 100}%` }} />}
         <Slider.Root className="absolute inset-x-0 top-0 flex h-6 touch-none items-center" min={0} max={1000} step={1} value={[Math.round(place(flow) * 1000)]} onValueChange={([value]) => onChange(Number(at(value! / 1000).toPrecision(3)))}>
           <Slider.Track className="relative h-[2px] w-full bg-ink" />
-          <Slider.Thumb aria-labelledby="flow-label" aria-valuetext={shown.text} className="block size-6 cursor-grab rounded-full border-4 border-paper bg-ochre shadow" />
+          <Slider.Thumb aria-labelledby="flow-label" aria-valuetext={shown.text} className="relative z-10 block size-6 cursor-grab rounded-full border-4 border-paper bg-ochre shadow" />
         </Slider.Root>
         {solved.filter((q) => q >= low && q <= high).map((q) => <span key={q} aria-hidden className="pointer-events-none absolute top-[8px] size-[8px] -translate-x-1/2 rounded-full bg-ink" style={{ left: `${place(q) * 100}%` }} />)}
         {ticks(low, high, system).map(({ q, label }) => (

@@ -4,12 +4,12 @@ import type { LieKind } from "../../core/lies/read";
 export function Footprint({ rank, kind, size, chosen, upCurrent = [1, 0] }: { rank: number; kind: LieKind; size: number; chosen: boolean; upCurrent?: readonly [number, number] }) {
   const angle = (Math.atan2(upCurrent[1], upCurrent[0]) * 180) / Math.PI;
   const ink = chosen ? "var(--ochre)" : "var(--ink)";
-  const heel = 8.5;
+  const heel = 8;
   return (
     <g transform={`scale(${size})`}>
       <g transform={`rotate(${angle})`} fill="none" strokeLinecap="round" strokeLinejoin="round">
-        {[["var(--paper)", 6.5], [ink, 3]].map(([stroke, width]) => (
-          <path key={stroke} d="M7 0H25M8 0 19 -8.5M8 0 19 8.5M-7 0H-13" stroke={stroke as string} strokeWidth={width as number} />
+        {[["var(--paper)", 5.6], [ink, 2.8]].map(([stroke, width]) => (
+          <path key={stroke} d="M7 0H20.5M8 0 16 -7M8 0 16 7M-7 0H-11.5" stroke={stroke as string} strokeWidth={width as number} />
         ))}
       </g>
       <circle r={heel} fill="var(--paper)" stroke={ink} strokeWidth={2} />

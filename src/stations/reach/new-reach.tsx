@@ -24,7 +24,9 @@ export function NewReach({ open, onOpenChange, stations }: { open: boolean; onOp
   const [fall, setFall] = useState("3");
   const [stones, setStones] = useState("3");
   const [jam, setJam] = useState("left");
-  const [station, setStation] = useState(stations[0]?.id ?? none);
+  const [chosenStation, setStation] = useState<string | undefined>();
+  // The list of gauges arrives after this form is first laid out.
+  const station = chosenStation ?? stations[0]?.id ?? none;
   const [fault, setFault] = useState<string | undefined>();
   const picker = useRef<HTMLInputElement>(null);
 

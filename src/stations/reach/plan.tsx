@@ -51,7 +51,7 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, syst
             {reading && [...reading.lies].reverse().map((lie) => (
               <g key={lie.rank} transform={`translate(${lie.x * scale} ${lie.y * scale})`} role="button" tabIndex={0} aria-label={`Lie ${lie.rank}, ${lie.kind}: ${lie.place}`} aria-pressed={lie.rank === chosen} className="cursor-pointer" onClick={() => onChoose(lie.rank)} onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && (event.preventDefault(), onChoose(lie.rank))}>
                 <circle r={22} fill="transparent" />
-                <Footprint rank={lie.rank} kind={lie.kind} size={lie.rank === chosen ? 1.2 : lie.rank <= 3 ? 1 : 0.85} chosen={lie.rank === chosen} upCurrent={lie.upCurrent} />
+                <Footprint rank={lie.rank} kind={lie.kind} size={lie.rank === chosen ? 1.15 : lie.rank <= 3 ? 1 : 0.84} chosen={lie.rank === chosen} upCurrent={lie.upCurrent} />
               </g>
             ))}
             <g transform={`translate(12 18)`} fill="var(--ink-soft)" fontSize={13}><text>left bank</text></g>
@@ -67,9 +67,9 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, syst
 function Patterns() {
   return (
     <defs>
-      <pattern id="wade-careful" width="7" height="7" patternUnits="userSpaceOnUse"><circle cx="3.5" cy="3.5" r="1.1" fill="var(--ochre)" /></pattern>
-      <pattern id="wade-strong" width="5" height="5" patternUnits="userSpaceOnUse"><circle cx="2.5" cy="2.5" r="1.4" fill="var(--ochre)" /></pattern>
-      <pattern id="wade-out" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0V7" stroke="var(--clay)" strokeWidth="2.6" /></pattern>
+      <pattern id="wade-careful" width="7" height="7" patternUnits="userSpaceOnUse"><circle cx="3.5" cy="3.5" r="1.5" fill="var(--ochre)" stroke="var(--paper)" strokeOpacity="0.6" strokeWidth="0.7" /></pattern>
+      <pattern id="wade-strong" width="5" height="5" patternUnits="userSpaceOnUse"><circle cx="2.5" cy="2.5" r="1.7" fill="var(--ochre)" stroke="var(--paper)" strokeOpacity="0.6" strokeWidth="0.6" /></pattern>
+      <pattern id="wade-out" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M2 0V7" stroke="var(--paper)" strokeWidth="3.4" strokeOpacity="0.55" /><path d="M2 0V7" stroke="var(--clay)" strokeWidth="2" /></pattern>
     </defs>
   );
 }
@@ -89,11 +89,17 @@ function Banks({ field, scale }: { field: Field; scale: number }) {
       for (let j = 0; j < ny; j++) height[j * nx + i] = count ? bed[j * nx + i]! - sum / count : 0;
     }
     const path = (level: number) => contours().size([nx, ny]).thresholds([level])(Array.from(height))[0]!.coordinates
-      .map((polygon) => polygon.map((ring) => `M${ring.map(([x, y]) => `${(x! * cell * scale).toFixed(1)},${(y! * cell * scale).toFixed(1)}`).join("L")}`).join("")).join("");
+      .flatMap((polygon) => polygon.map((ring) => inside(ring as [number, number][], nx, ny).map(([pen, x, y]) => `${pen}${(x * cell * scale).toFixed(1)},${(y * cell * scale).toFixed(1)}`).join(""))).join("");
     return [0.25, 0.6, 1, 1.4].map(path);
   }, [field, scale]);
   const [width, heightPx] = [field.nx * field.cell * scale, field.ny * field.cell * scale];
   return <svg width={width} height={heightPx} aria-hidden className="absolute inset-0">{lines.map((d, k) => <path key={k} d={d} fill="none" stroke="var(--line)" strokeWidth={1.2} strokeDasharray={k === 0 ? undefined : "2 4"} />)}</svg>;
+}
+
+/** A contour without the stretches where it only closes along the frame. */
+function inside(ring: readonly [number, number][], nx: number, ny: number): ["M" | "L", number, number][] {
+  const framed = ([x, y]: readonly [number, number]) => x <= 0.51 || y <= 0.51 || x >= nx - 0.51 || y >= ny - 0.51;
+  return ring.map((point, k) => [k === 0 || (framed(point) && framed(ring[k - 1]!)) ? "M" : "L", point[0], point[1]]);
 }
 
 /** A seam: a double thread of stitches, tighter where the seam is sharper. */
@@ -120,6 +126,7 @@ function Features({ features, scale }: { features: readonly Feature[]; scale: nu
         if (feature.kind === "wall") return <rect key={k} x={(feature.x - feature.thickness / 2) * scale} y={Math.min(feature.from, feature.to) * scale} width={feature.thickness * scale} height={Math.abs(feature.to - feature.from) * scale} fill="var(--stone)" />;
         return (
           <g key={k} transform={`translate(${feature.x * scale} ${feature.y * scale}) rotate(${feature.angle})`} stroke="var(--stone)" strokeLinecap="round">
+            <rect x={(-feature.length / 2) * scale} y={(-feature.width / 2) * scale} width={feature.length * scale} height={feature.width * scale} rx={5} fill="var(--water-slow)" stroke="none" />
             {[-0.32, 0, 0.32].map((across, n) => (
               <path key={across} d={`M${(-feature.length / 2 + 0.3 * n) * scale} ${across * feature.width * scale}L${(feature.length / 2 - 0.4 * n) * scale} ${(across + 0.12 * (n - 1)) * feature.width * scale}`} strokeWidth={Math.max(3, feature.width * scale * 0.26)} />
             ))}

@@ -1,8 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useMemo, useState } from "react";
-import { exceedanceInWords } from "../../core/gauge/exceedance";
-import { seasonBand } from "../../core/gauge/exceedance";
+import { exceedanceInWords, seasonBand } from "../../core/gauge/exceedance";
 import { seriesOf } from "../../core/gauge/summary";
 import { tellReason } from "../../core/lies/reasons";
 import { SPECIES } from "../../core/lies/species";
@@ -20,7 +19,7 @@ import { Section } from "./section";
 /** Reach: the river from above at a flow, its seams, its lies. */
 export function ReachStation() {
   const view = useLieView();
-  const { system, showWading, species, set } = useSettings();
+  const { system, showWading, species, light, set } = useSettings();
   const [building, setBuilding] = useState(false);
   const { river, field, reading, lie, flow } = view;
   const reach = river.reach?.reach;
@@ -29,10 +28,11 @@ export function ReachStation() {
   return (
     <div className="mx-auto max-w-[1400px]">
       <div className="mb-3 flex flex-wrap items-end gap-3">
-        {river.reaches.length > 0 && <Select label="Reach" hideLabel className="w-48" value={river.reach?.id ?? ""} onChange={(id) => set({ reach: id, lie: 1 })} choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))} />}
-        <Select label="Fish" hideLabel className="w-44" value={species} onChange={(id) => set({ species: id, lie: 1 })} choices={SPECIES.map(({ id, name }) => ({ value: id, label: name }))} />
+        {river.reaches.length > 0 && <Select label="Reach" hideLabel className="min-w-36 flex-1 sm:w-48 sm:flex-none" value={river.reach?.id ?? ""} onChange={(id) => set({ reach: id, lie: 1 })} choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))} />}
+        <Select label="Fish" hideLabel className="min-w-36 flex-1 sm:w-44 sm:flex-none" value={species} onChange={(id) => set({ species: id, lie: 1 })} choices={SPECIES.map(({ id, name }) => ({ value: id, label: name }))} />
+        <Select label="Light" hideLabel className="min-w-36 flex-1 sm:w-44 sm:flex-none" value={light} onChange={(value) => set({ light: value as typeof light, lie: 1 })} choices={[{ value: "auto", label: river.light === "day" ? "Light as now" : river.light === "twilight" ? "Dusk or dawn, as now" : "Dark now: by day" }, { value: "day", label: "By day" }, { value: "twilight", label: "Dusk or dawn" }, { value: "night", label: "By night" }]} />
         <button type="button" aria-pressed={showWading} onClick={() => set({ showWading: !showWading })} className={`min-h-11 rounded-md border border-line px-3 ${showWading ? "bg-ink text-paper" : "hover:bg-deep"}`}>Wading</button>
-        <Button className="ml-auto" onClick={() => setBuilding(true)}>Make a reach</Button>
+        <Button className="sm:ml-auto" onClick={() => setBuilding(true)}>Make a reach</Button>
       </div>
       {bare && <p className="rounded-md border border-line p-4">No reach in the book yet. Make one from a template, or open a reach file.</p>}
       {reach && (

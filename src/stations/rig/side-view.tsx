@@ -7,7 +7,7 @@ import type { RigAdvice } from "../../core/rig/advise";
 
 const W = 560;
 const H = 380;
-const TOP = 54;
+const TOP = 64;
 const BOTTOM = 46;
 const PROFILE = 132;
 
@@ -51,11 +51,11 @@ export function SideView({ lie, rig, roughness, visibleDepth, system }: { lie: L
         return <circle key={k} cx={x(at)} cy={y(at.z) + (rig.shot.slice(0, k).filter((other) => other.below === shot.below).length * 9)} r={2.5 + 3.2 * Math.cbrt(shot.grams * shot.count)} fill="var(--paper)" stroke="var(--ink)" />;
       })}
       <circle cx={x(hook)} cy={y(Math.max(0, hook.z))} r={4} fill="var(--ochre)" stroke="var(--paper)" />
-      <g fontSize={14} fill="var(--ink)">
-        <text x={12} y={22}>surface {showText(rig.surfaceSpeed, "speed", system)}</text>
-        <text x={floatX} y={22} textAnchor="middle">float {showText(rig.floatSpeed, "speed", system)} →</text>
+      <g className="text-[22px] sm:text-[14px]" fill="var(--ink)">
+        <text x={12} y={26}>surface {showText(rig.surfaceSpeed, "speed", system)}</text>
+        <text x={floatX} y={26} textAnchor="middle">float {showText(rig.floatSpeed, "speed", system)} →</text>
       </g>
-      <g fontSize={14} fill="var(--paper)">
+      <g className="text-[22px] sm:text-[14px]" fill="var(--paper)">
         <text x={12} y={H - 16}>{showText(lie.depth, "depth", system)} deep</text>
         <text x={W - 12} y={H - 16} textAnchor="end">bait {showText(rig.baitHeight, "depth", system)} off the bed</text>
       </g>

@@ -41,12 +41,12 @@ export function RigStation() {
           <h1 className="text-2xl">Lie {lie.rank}: {lie.place}</h1>
           <p className="text-soft">{river.reach.reach.name} at {showText(field.field!.discharge, "discharge", system)}{view.isNow ? ", the flow now" : ""}{field.settled ? "" : "; the flow is still being worked out"}</p>
         </div>
-        <Select label="Lie" className="w-72" value={String(lie.rank)} onChange={(rank) => set({ lie: Number(rank) })} choices={reading.lies.map((one) => ({ value: String(one.rank), label: `${one.rank}. ${one.place}` }))} />
+        <Select label="Lie" className="w-full sm:w-72" value={String(lie.rank)} onChange={(rank) => set({ lie: Number(rank) })} choices={reading.lies.map((one) => ({ value: String(one.rank), label: `${one.rank}. ${one.place}` }))} />
       </div>
       {fault && <FaultNote message={fault} todo="Change the tackle, or pick another lie." />}
       {advice && (
         <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[1.25fr_1fr]">
-          <div>
+          <div className="order-last lg:order-none">
             <SideView lie={lie} rig={advice} roughness={roughness} visibleDepth={view.look.visibleDepth} system={system} />
             <p className="mt-1 text-sm text-soft">To scale. Left: how the current runs from bed to surface (log profile). Darker below: not seen from above.</p>
             <TackleForm tackle={tackle} onChange={setTackle} />

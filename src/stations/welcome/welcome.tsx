@@ -16,9 +16,11 @@ export function Welcome() {
   const [building, setBuilding] = useState(false);
 
   const load = () => {
-    setLoading(true);
     // A frame first, so that the press is seen before a second of made-up weather is worked out.
-    requestAnimationFrame(() => setTimeout(() => void loadDemo().finally(() => setLoading(false)), 0));
+    requestAnimationFrame(() => {
+      setLoading(true);
+      setTimeout(() => void loadDemo().finally(() => setLoading(false)), 0);
+    });
   };
 
   useEffect(() => {

@@ -1,0 +1,82 @@
+import { execFileSync, spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { writeArchive } from "../src/core/formats/archive";
+import { demoBook } from "../src/demo/book";
+import { gaugeCsv } from "../src/standins/gauge";
+
+const heron = join(__dirname, "heron.mjs");
+let folder: string;
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), "heron-"));
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const file = (name: string, content: string | Uint8Array) => {
+  const path = join(folder, name);
+  writeFileSync(path, content);
+  return path;
+};
+const run = (...args: string[]) => JSON.parse(execFileSync("node", [heron, ...args], { encoding: "utf8" })) as Record<string, unknown>;
+const refuse = (...args: string[]) => {
+  const { status, stdout, stderr } = spawnSync("node", [heron, ...args], { encoding: "utf8" });
+  expect(status).toBe(2);
+  expect(stdout).toBe("");
+  expect(stderr.trim().split("\n")).toHaveLength(1);
+  return (JSON.parse(stderr) as { error: { code: string; message: string; file?: string; line?: number; path?: string } }).error;
+};
+
+const now = Date.UTC(2026, 9, 1, 12);
+const channel = () => {
+  const [nx, ny] = [80, 22];
+  const z = Array.from({ length: nx * ny }, (_, k) => 0.003 * (nx - (k % nx)) + (Math.floor(k / nx) < 1 || Math.floor(k / nx) > ny - 2 ? 3 : 0) + (k % nx >= 24 && k % nx <= 25 && Math.floor(k / nx) < 8 ? 4 : 0));
+  return { schema: "low-heron/reach@1", id: "w", name: "Wall", bed: { kind: "grid", nx, ny, cell: 1, z }, roughness: 0.03, downstream: { kind: "normal", slope: 0.003 } };
+};
+
+test("gauge: the contract's fields, SI", () => {
+  const out = run("gauge", file("g.csv", gaugeCsv(now - 90 * 86_400_000, now)), "--at", "2026-10-01T12:00:00Z") as unknown as { series: { parameter: string; unit: string; count: number }[]; now: Record<string, unknown>; recession: { lambdaPerDay: number; events: number } };
+  expect(out.series.map((one) => [one.parameter, one.unit])).toEqual([["discharge", "m3/s"], ["stage", "m"], ["waterTemperature", "degC"], ["turbidity", "NTU"]]);
+  expect(Object.keys(out.now)).toEqual(expect.arrayContaining(["at", "discharge", "stage", "waterTemperature", "turbidity", "visibleDepth", "exceedance", "trend", "ratePerHour"]));
+  expect(out.recession.lambdaPerDay).toBeGreaterThan(0);
+});
+
+test("flow and read: a wall turns the water back; the field file serves read again; lies have their reasons", () => {
+  const reach = file("reach.json", JSON.stringify(channel()));
+  const field = join(folder, "field.json");
+  const out = run("flow", reach, "--discharge", "14", "--field", field) as unknown as { nx: number; ny: number; cell: number; converged: boolean; massError: number; iterations: number };
+  expect(out).toMatchObject({ nx: 80, ny: 22, cell: 1, converged: true });
+  expect(out.massError).toBeLessThan(0.005);
+  const written = JSON.parse(readFileSync(field, "utf8")) as { depth: (number | null)[]; u: (number | null)[]; origin: unknown };
+  expect(written.depth).toHaveLength(80 * 22);
+  expect(written.depth.some((h) => h === null)).toBe(true);
+  expect(written.u.filter((u) => u !== null && u < -0.05).length).toBeGreaterThan(20);
+  const read = run("read", reach, "--discharge", "14", "--species", "brown-trout", "--field", field) as unknown as { lies: { rank: number; reasons: string[] }[]; seams: { slowSide: string }[]; wading: { safe: number } };
+  expect(read.seams[0]!.slowSide).toBe("left");
+  expect(read.lies[0]!.reasons.length).toBeGreaterThan(3);
+  expect(refuse("read", reach, "--discharge", "3", "--species", "brown-trout", "--field", field).code).toBe("other-discharge");
+}, 90_000);
+
+test("rig: a float from JSON on the line, and rates from an archive", async () => {
+  const rig = run("rig", JSON.stringify({ method: "float", species: "brown-trout", water: { depth: 1.2, meanSpeed: 0.4, bedRoughness: 0.15, visibleDepth: 1, temperature: 10 } })) as unknown as { setting: number; shot: { size: string; count: number; below: number }[]; lure: { colours: string[] } };
+  expect(rig.setting).toBeGreaterThan(0.7);
+  expect(rig.shot[0]).toEqual(expect.objectContaining({ size: expect.any(String), count: expect.any(Number), below: expect.any(Number) }));
+  const archive = await writeArchive(demoBook(now), new Date(now).toISOString(), (bytes) => Promise.resolve(createHash("sha256").update(bytes).digest("hex")));
+  const rates = run("rates", file("book.zip", archive), "--by", "flow") as unknown as { classes: { label: string; hours: number; events: number }[]; total: { hours: number; events: number } };
+  expect(rates.classes.reduce((sum, one) => sum + one.events, 0)).toBe(rates.total.events);
+});
+
+test("bad input: exit 2, one line of JSON, located, nothing on standard output", () => {
+  expect(refuse("gauge", file("empty.csv", "")).code).toBe("empty-file");
+  expect(refuse("gauge", file("bin.csv", Uint8Array.from([80, 75, 3, 4, 0, 0, 1])))).toMatchObject({ code: "binary-file", line: 1 });
+  expect(refuse("gauge", join(folder, "none.csv")).code).toBe("unreadable");
+  const { downstream, ...open } = channel();
+  void downstream;
+  expect(refuse("flow", file("open.json", JSON.stringify(open)), "--discharge", "5")).toMatchObject({ code: "no-outlet", path: "downstream" });
+  expect(refuse("flow", file("ok.json", JSON.stringify(channel())), "--discharge", "-5").code).toBe("bad-discharge");
+  expect(refuse("flow", file("ok.json", JSON.stringify(channel()))).code).toBe("missing-option");
+  expect(refuse("flow", file("ok.json", JSON.stringify(channel())), "--discharge", "5", "--colour", "red").code).toBe("unknown-option");
+  expect(refuse("dance").code).toBe("unknown-command");
+  expect(refuse("rates", file("not.zip", "hello")).code).toBe("not-an-archive");
+}, 60_000);

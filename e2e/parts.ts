@@ -1,0 +1,28 @@
+import { expect, type Page } from "@playwright/test";
+import { gaugeCsv } from "../src/standins/gauge";
+
+/** A year of the stand-in's gauge up to this hour, as a file an angler might have. */
+export const gaugeText = (): string => gaugeCsv(Date.now() - 365 * 86_400_000, Date.now());
+
+export async function loadDemo(page: Page): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Load the made-up river" }).click();
+  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
+}
+
+/** Gives the gauge dialog a file. */
+export async function chooseGauge(page: Page, name: string, content: string | Buffer): Promise<void> {
+  await page.getByLabel("File", { exact: true }).setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(content) });
+}
+
+/** Makes a small reach from the template, so that it is solved quickly. */
+export async function makeSmallReach(page: Page, name: string): Promise<void> {
+  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByLabel("Name", { exact: true }).fill(name);
+  await page.getByLabel("Length", { exact: true }).fill("60 m");
+  await page.getByLabel("Width of the channel").fill("33 ft");
+  await page.getByRole("button", { name: "Make it" }).click();
+  await expect(page.getByRole("dialog")).toBeHidden();
+}
+
+export const settled = (page: Page) => expect(page.getByText(/^(Settled|Not settled)/)).toBeVisible({ timeout: 120_000 });

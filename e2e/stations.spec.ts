@@ -1,0 +1,133 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, type Page, test } from "@playwright/test";
+import { chooseGauge, loadDemo, settled } from "./parts";
+
+const STATIONS = ["water", "reach", "rig", "log", "learn"] as const;
+
+async function noFaults(page: Page, name: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((one) => `${name}: ${one.id}: ${one.nodes[0]?.html}`)).toEqual([]);
+}
+
+test("bad gauge files get a located error, and nothing is changed", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Open a gauge file" }).click();
+  for (const [content, said] of [
+    ["", "The file is empty"],
+    [Buffer.from([80, 75, 3, 4, 0, 0, 7]), "not text"],
+    ["a,b\n1,2\n", "No column is named as a time"],
+    ["time,discharge (m3/s)\n2026-01-01T00:00Z,-3\n2026-01-01T01:00Z,NaN\n", "line 2"],
+  ] as const) {
+    await chooseGauge(page, "bad.csv", content as string);
+    await expect(page.getByRole("dialog").getByRole("alert")).toContainText(said);
+    await expect(page.getByRole("button", { name: "Keep this record" })).toBeHidden();
+  }
+  // Some bad lines: told by number, the rest kept.
+  await chooseGauge(page, "some.csv", "time,discharge (m3/s)\n2026-01-01T00:00Z,3\n2026-01-01T01:00Z,three\n2026-01-01T02:00Z,Ice\n");
+  await expect(page.getByText("line 3: discharge “three” is not a number")).toBeVisible();
+  await expect(page.getByText("Ice × 1")).toBeVisible();
+  await page.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
+});
+
+test("a reach without an outlet is refused by name, and nothing is changed", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByLabel("Reach file").setInputFiles({ name: "r.json", mimeType: "application/json", buffer: Buffer.from(JSON.stringify({ schema: "low-heron/reach@1", id: "x", name: "x", roughness: 0.03, bed: { kind: "grid", nx: 4, ny: 3, cell: 1, z: new Array(12).fill(0) } })) });
+  await expect(page.getByRole("dialog").getByRole("alert")).toContainText("no outlet");
+  await page.getByLabel("Width of the channel").fill("wide");
+  await page.getByRole("button", { name: "Make it" }).click();
+  await expect(page.getByRole("dialog").getByRole("alert")).toContainText("does not start with a number");
+  await page.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
+});
+
+test("the made-up river: labelled, looked at in both units and by keys, removed and brought back", async ({ page }) => {
+  await loadDemo(page);
+  await expect(page.getByText("made-up river", { exact: true })).toBeVisible();
+  const strip = page.getByRole("banner");
+  await expect(strip).toContainText("m³/s");
+  await page.keyboard.press("u");
+  await expect(strip).toContainText("cfs");
+  await page.keyboard.press("5");
+  await expect(page.getByRole("heading", { level: 1, name: /Fish an hour/ })).toBeVisible();
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Book and settings" }).click();
+  await page.getByRole("button", { name: "Remove the made-up river" }).click();
+  await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: /Fish an hour/ })).toBeVisible();
+});
+
+test("an archive goes out and comes back in after everything was removed", async ({ page }) => {
+  await loadDemo(page);
+  await page.getByRole("button", { name: "Book and settings" }).click();
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save archive" }).click()]);
+  const path = await download.path();
+  await page.getByRole("button", { name: "Remove the made-up river" }).click();
+  await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
+  await page.getByRole("button", { name: "Book and settings" }).click();
+  await page.getByLabel("Archive file").setInputFiles(path);
+  await expect(page.getByText(/sessions: \d+ new/)).toBeVisible();
+  await page.getByRole("button", { name: "Take it in" }).click();
+  await page.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
+});
+
+test("every station stands up to axe at the desk, and fits a phone without sideways scrolling", async ({ page }) => {
+  await loadDemo(page);
+  await page.goto("/reach");
+  await settled(page);
+  for (const name of STATIONS) {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto(`/${name}`);
+    if (name === "reach") await settled(page);
+    if (name === "rig") await expect(page.getByTestId("setting")).toBeVisible({ timeout: 60_000 });
+    await page.waitForTimeout(400);
+    await noFaults(page, name);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.waitForTimeout(200);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), name).toBeLessThanOrEqual(390);
+  }
+});
+
+test("the flow slider: a new flow is solved, the old one stays solved, and solving can be stopped", async ({ page }) => {
+  await loadDemo(page);
+  await page.goto("/reach");
+  await settled(page);
+  const first = await page.getByText(/^Look at/).textContent();
+  for (let press = 0; press < 4; press++) await page.keyboard.press("]");
+  await expect(page.getByText(/^Look at/)).not.toHaveText(first!);
+  await expect(page.getByText(/^Solving/)).toBeVisible();
+  await expect(page.getByText(/the nearest solved/)).toBeVisible();
+  await page.getByRole("button", { name: "stop" }).click();
+  await expect(page.getByRole("button", { name: /^Stopped/ })).toBeVisible();
+  await page.getByRole("button", { name: /^back to now/ }).click();
+  await settled(page);
+  await expect(page.getByText(/^Look at/)).toHaveText(first!);
+});
+
+test("the stand-in gauge answers the same for the same hours, and refuses bad questions", async ({ request }) => {
+  const url = "/api/stand-in/gauge?from=2025-01-01T00:00:00Z&to=2025-01-03T00:00:00Z";
+  const [one, two] = [await (await request.get(url)).text(), await (await request.get(url)).text()];
+  expect(one).toBe(two);
+  expect(one.split("\n")).toHaveLength(51);
+  for (const query of ["", "?from=yesterday&to=now", "?from=2025-01-03T00:00:00Z&to=2025-01-01T00:00:00Z", "?from=2020-01-01T00:00:00Z&to=2039-01-01T00:00:00Z"]) {
+    const status = (await request.get(`/api/stand-in/gauge${query}`)).status();
+    expect([200, 400]).toContain(status);
+    if (!query.includes("2020")) expect(status).toBe(400);
+  }
+});
+
+test("pages carry a strict content security policy and ask nothing of anyone else", async ({ page }) => {
+  const elsewhere: string[] = [];
+  page.on("request", (request) => !request.url().startsWith("http://localhost") && !/^(blob|data):/.test(request.url()) && elsewhere.push(request.url()));
+  const answer = await page.goto("/");
+  expect(answer!.headers()["content-security-policy"]).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
+  await loadDemo(page);
+  await page.goto("/reach");
+  await page.waitForTimeout(1500);
+  expect(elsewhere).toEqual([]);
+});

@@ -1,0 +1,19 @@
+import { defineConfig } from "@playwright/test";
+
+const port = 3987;
+
+/** The real interface in Debian's Chromium, against a production server. One worker: two cores are all there is. */
+export default defineConfig({
+  testDir: "e2e",
+  workers: 1,
+  timeout: 150_000,
+  expect: { timeout: 20_000 },
+  reporter: "list",
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: "reduce",
+    launchOptions: { executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"] },
+  },
+  webServer: { command: `npx next start -p ${port}`, port, reuseExistingServer: false, timeout: 60_000 },
+});

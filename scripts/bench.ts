@@ -1,0 +1,42 @@
+/** Times the solver: nanoseconds per wet cell and step, and a plain loop of the same size in the same run as a baseline. */
+import { layReach } from "../src/core/flow/lay";
+import { checkReach } from "../src/core/flow/reach";
+import { ShallowWater } from "../src/core/flow/solver";
+import { outletLevel } from "../src/core/flow/stage";
+import { firstGuess } from "../src/core/flow/start";
+import { solveSteady } from "../src/core/flow/steady";
+
+const reach = checkReach({
+  schema: "low-heron/reach@1", id: "bench", name: "bench", roughness: 0.035, downstream: { kind: "normal", slope: 0.003 },
+  bed: { kind: "template", template: "riffle-run-pool", length: 160, width: 30, poolDepth: 1.4, slope: 0.003, wiggle: 2.5, cell: 0.5 },
+  features: [{ kind: "boulder", x: 70, y: 20, diameter: 3, height: 1.6 }, { kind: "boulder", x: 90, y: 16, diameter: 3, height: 1.2 }],
+});
+
+/** A plain loop: one square root, one division and five multiplications a cell. */
+function baseline(cells: number, rounds: number): number {
+  const [a, b] = [Float64Array.from({ length: cells }, (_, k) => 1 + (k % 7)), new Float64Array(cells)];
+  const start = performance.now();
+  for (let round = 0; round < rounds; round++) for (let k = 1; k < cells; k++) b[k] = (Math.sqrt(a[k]!) * a[k - 1]! * 1.5 + a[k]! * b[k - 1]! * 0.3) / (1 + a[k]! * 0.5);
+  return ((performance.now() - start) * 1e6) / (cells * rounds);
+}
+
+for (const cell of [1, 0.5]) {
+  const grid = layReach(reach, cell);
+  const level = outletLevel(grid, reach.downstream, 12);
+  const state = firstGuess(grid, 12, level);
+  const water = new ShallowWater(grid, { upstream: { kind: "inflow", discharge: 12 }, downstream: { kind: "level", level } });
+  water.setState(state.depth, state.u, state.v);
+  for (let k = 0; k < 100; k++) water.step();
+  const wet = water.h.filter((h) => h > 0.01).length;
+  const start = performance.now();
+  const steps = cell === 1 ? 400 : 150;
+  for (let k = 0; k < steps; k++) water.step();
+  const nanoseconds = ((performance.now() - start) * 1e6) / (wet * steps);
+  const plain = baseline(wet, steps);
+  const settle = performance.now();
+  let first = 0;
+  const field = solveSteady(grid, { discharge: 12, downstream: reach.downstream }, (step) => {
+    if (step.picture && !first) first = performance.now() - settle;
+  });
+  process.stdout.write(`${cell} m: ${wet} wet cells, ${nanoseconds.toFixed(0)} ns per cell and step, ${(nanoseconds / plain).toFixed(0)} x a plain loop (${plain.toFixed(1)} ns); settled in ${((performance.now() - settle) / 1000).toFixed(1)} s (${field.verdict}), first picture ${(first / 1000).toFixed(1)} s\n`);
+}

@@ -1,0 +1,57 @@
+/** Takes the pictures of docs/screenshots (or, with --out DIR, throwaway ones) from the demo river of a running application. */
+import { chromium } from "@playwright/test";
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { root } from "./ensure.mjs";
+
+const args = process.argv.slice(2);
+const option = (name, fallback) => (args.includes(name) ? args[args.indexOf(name) + 1] : fallback);
+const base = option("--url", "http://localhost:3000");
+const out = option("--out", join(root, "docs", "screenshots"));
+const only = option("--only", "");
+mkdirSync(out, { recursive: true });
+
+export const launch = { executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"] };
+const sizes = { desk: { width: 1280, height: 800 }, bank: { width: 390, height: 844 } };
+
+async function settled(page) {
+  // The Reach and Rig stations show when the finest grid is done.
+  await page.getByText(/^Settled|^Not settled/).waitFor({ timeout: 180_000 });
+  await page.waitForTimeout(1500);
+}
+
+const views = [
+  { name: "water", path: "/water", sizes: ["desk", "bank"] },
+  { name: "reach", path: "/reach", sizes: ["desk", "bank"], ready: settled },
+  { name: "reach-wading", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); await page.getByRole("button", { name: "Wading" }).click(); await page.waitForTimeout(500); } },
+  { name: "rig", path: "/rig", sizes: ["desk", "bank"], ready: async (page) => { await page.getByTestId("setting").waitFor({ timeout: 180_000 }); await page.waitForTimeout(500); } },
+  { name: "log", path: "/log", sizes: ["desk", "bank"] },
+  { name: "learn", path: "/learn", sizes: ["desk", "bank"] },
+];
+
+const browser = await chromium.launch(launch);
+const context = await browser.newContext({ viewport: sizes.desk, reducedMotion: "reduce" });
+const page = await context.newPage();
+const faults = [];
+page.on("console", (message) => message.type() === "error" && faults.push(message.text()));
+page.on("pageerror", (error) => faults.push(String(error)));
+await page.goto(base);
+const load = page.getByRole("button", { name: "Load the made-up river" });
+await Promise.race([load.waitFor(), page.waitForURL("**/water")]);
+if (await load.isVisible()) {
+  if (!only || only === "welcome") await page.screenshot({ path: join(out, "welcome-desk.png") });
+  await load.click();
+}
+await page.waitForURL("**/water", { timeout: 60_000 });
+for (const view of views) {
+  if (only && !only.split(",").includes(view.name)) continue;
+  for (const size of view.sizes) {
+    await page.setViewportSize(sizes[size]);
+    await page.goto(base + view.path);
+    await page.waitForTimeout(1200);
+    await view.ready?.(page);
+    await page.screenshot({ path: join(out, `${view.name}-${size}.png`) });
+  }
+}
+await browser.close();
+process.stdout.write(faults.length ? `console errors:\n${faults.join("\n")}\n` : "no console errors\n");

@@ -1,0 +1,62 @@
+/** `npm test`: installs what is missing (Chromium too), then lint, types, unit and interface tests. Last line: N passed, N failed. Plain Node. */
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { ensureBuild, ensureChromium, ensurePackages, root } from "./ensure.mjs";
+
+ensurePackages();
+ensureChromium();
+
+let passed = 0;
+let failed = 0;
+const step = (name, command, args, env = {}) => {
+  process.stdout.write(`\n— ${name}\n`);
+  const done = spawnSync(command, args, { cwd: root, stdio: ["ignore", 1, 1], env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ...env } });
+  return done.status === 0;
+};
+const check = (name, command, args) => (step(name, command, args) ? passed++ : failed++);
+
+check("lint", "npx", ["eslint", ".", "--max-warnings", "0"]);
+check("arrows", "node", ["scripts/arrows.mjs"]);
+
+const folder = mkdtempSync(join(tmpdir(), "low-heron-"));
+try {
+  const unit = join(folder, "unit.json");
+  const unitRan = step("unit tests", "npx", ["jest", "--json", `--outputFile=${unit}`]);
+  count(() => {
+    const report = JSON.parse(readFileSync(unit, "utf8"));
+    // A file that could not even load counts as one failure.
+    return [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites, report.numTotalTests];
+  }, unitRan);
+
+  // The build needs Next's own types, and type-checks them and everything else on the way.
+  process.stdout.write("\n— build\n");
+  ensureBuild();
+  passed++;
+  check("types", "npx", ["tsc", "--noEmit"]);
+
+  const e2e = join(folder, "e2e.json");
+  const e2eRan = step("interface tests", "npx", ["playwright", "test", "--reporter=list,json"], { PLAYWRIGHT_JSON_OUTPUT_NAME: e2e });
+  count(() => {
+    const { stats } = JSON.parse(readFileSync(e2e, "utf8"));
+    return [stats.expected + stats.flaky, stats.unexpected, stats.expected + stats.flaky + stats.unexpected];
+  }, e2eRan);
+} finally {
+  rmSync(folder, { recursive: true, force: true });
+}
+
+function count(read, ran) {
+  try {
+    const [good, bad, total] = read();
+    passed += good;
+    failed += bad;
+    if (!ran && bad === 0) failed++;
+    if (total === 0) failed++;
+  } catch {
+    failed++;
+  }
+}
+
+process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+process.exit(failed > 0 ? 1 : 0);

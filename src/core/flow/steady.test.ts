@@ -1,0 +1,88 @@
+import { findEddies } from "../lies/eddies";
+import { InputError } from "../errors";
+import type { Field } from "./grid";
+import { layReach } from "./lay";
+import { checkReach, readReach, type Reach } from "./reach";
+import { solveSteady, steadyFlow } from "./steady";
+import { conveyed, normalLevel } from "./stage";
+
+const channel = (change: Partial<Reach> = {}): Reach => {
+  const [nx, ny, cell] = [60, 18, 1];
+  const z = Array.from({ length: nx * ny }, (_, k) => 0.003 * (nx - (k % nx)) + (Math.floor(k / nx) === 0 || Math.floor(k / nx) === ny - 1 ? 3 : 0));
+  return { schema: "low-heron/reach@1", id: "t", name: "t", bed: { kind: "grid", nx, ny, cell, z }, roughness: 0.03, downstream: { kind: "normal", slope: 0.003 }, ...change };
+};
+const solve = (reach: Reach, discharge: number): Field => solveSteady(layReach(reach), { discharge, downstream: reach.downstream });
+const faultOf = (work: () => unknown) => {
+  try {
+    work();
+  } catch (error) {
+    if (error instanceof InputError) return error.fault;
+    throw error;
+  }
+  throw new Error("nothing was thrown");
+};
+
+test("an even channel settles at Manning's depth and passes what it is given", () => {
+  const field = solve(channel(), 12);
+  expect(field.verdict).toBe("converged");
+  expect(field.massError).toBeLessThan(0.005);
+  // Manning 1891 for 16 m of width, slip walls.
+  const normal = ((12 / 16) * 0.03 / Math.sqrt(0.003)) ** 0.6;
+  const middle = Array.from({ length: 30 }, (_, i) => field.depth[9 * 60 + 15 + i]!);
+  for (const depth of middle) expect(Math.abs(depth / normal - 1)).toBeLessThan(0.02);
+});
+
+test("behind a wall across part of the channel the water turns back over several lengths of the wall", () => {
+  const reach = channel({ features: [{ kind: "wall", x: 18.5, from: 0, to: 6, thickness: 2, height: 4 }] });
+  const field = solve(reach, 12);
+  expect(field.massError).toBeLessThan(0.005);
+  const [eddy] = findEddies(field).filter((one) => one.x > 19);
+  const columns = new Set(eddy!.cells.map((k) => k % 60));
+  // Groyne wakes are many groyne lengths long in shallow rough water (about 5 to 12; common practice, no source): 5 m of it stand in the channel.
+  expect(columns.size).toBeGreaterThan(10);
+  expect(eddy!.returnSpeed).toBeGreaterThan(0.05);
+});
+
+test("a neighbour's field is a start that leads to the same water", () => {
+  const reach = channel();
+  const cold = solve(reach, 9);
+  const warm = solveSteady(layReach(reach), { discharge: 9, downstream: reach.downstream, near: solve(reach, 7) });
+  const mean = (field: Field) => field.depth.reduce((sum, h) => sum + h, 0) / field.depth.filter((h) => h > 0).length;
+  expect(Math.abs(mean(warm) / mean(cold) - 1)).toBeLessThan(0.005);
+});
+
+test("progress runs from 0 to 1 and shows first pictures on coarser grids", () => {
+  const reach = channel();
+  const work = steadyFlow(layReach(reach), { discharge: 9, downstream: reach.downstream });
+  const seen: number[] = [];
+  const pictures: number[] = [];
+  for (let step = work.next(); !step.done; step = work.next()) {
+    seen.push(step.value.done);
+    if (step.value.picture) pictures.push(step.value.cell);
+  }
+  expect(seen.every((done, k) => done >= 0 && done <= 1 && (k === 0 || done >= seen[k - 1]! - 1e-9))).toBe(true);
+  expect(pictures).toEqual([2]);
+});
+
+test("normal depth is the level that conveys the discharge", () => {
+  const grid = layReach(channel());
+  const level = normalLevel(grid, 30, 8, 0.003);
+  expect(conveyed(grid, 30, level, 0.003)).toBeCloseTo(8, 2);
+});
+
+test.each<[string, () => unknown, string]>([
+  ["no discharge", () => solve(channel(), 0), "bad-discharge"],
+  ["a negative discharge", () => solve(channel(), -3), "bad-discharge"],
+  ["a discharge that is no number", () => solve(channel(), NaN), "bad-discharge"],
+  ["a stage under the bed", () => solve(channel({ downstream: { kind: "stage", value: -5 } }), 5), "stage-under-bed"],
+  ["a feature off the reach", () => layReach(channel({ features: [{ kind: "boulder", x: 500, y: 5, diameter: 2, height: 1 }] })), "feature-off-reach"],
+  ["a feature smaller than a cell", () => layReach(channel({ features: [{ kind: "boulder", x: 20, y: 5, diameter: 0.2, height: 1 }] })), "feature-too-small"],
+  ["a reach without an outlet", () => checkReach({ ...channel(), downstream: undefined }), "no-outlet"],
+  ["too few heights", () => checkReach({ ...channel(), bed: { kind: "grid", nx: 60, ny: 18, cell: 1, z: [1, 2] } }), "bad-bed"],
+  ["NaN in the bed (null in JSON)", () => readReach(JSON.stringify({ ...channel(), bed: { kind: "grid", nx: 60, ny: 18, cell: 1, z: [NaN] } })), "bad-reach"],
+  ["text that is no JSON", () => readReach("{\n  nope"), "not-json"],
+  ["nothing", () => readReach(""), "empty-file"],
+  ["a number in place of a reach", () => checkReach(5), "bad-reach"],
+])("%s is refused with its code", (_, work, code) => {
+  expect(faultOf(work).code).toBe(code);
+});

@@ -1,0 +1,94 @@
+import "fake-indexeddb/auto";
+import { demoBook } from "../demo/book";
+import { emptyBook } from "../core/book/records";
+import { readGaugeCsv } from "../core/formats/gauge-csv";
+import { gaugeCsv } from "../standins/gauge";
+import { planMerge, readBook, removeDemo, writeBook } from "./book";
+import { Database } from "./database";
+import { bedKey, keepField, keptField, solvedFlows } from "./fields";
+import { newId } from "./identity";
+import { addPastSession, endSession, gaugeOf, keepGauge, logCatch, startSession } from "./river";
+
+const now = Date.UTC(2026, 9, 1, 12);
+const book = demoBook(now);
+let db: Database;
+let count = 0;
+beforeEach(() => {
+  db = new Database(`test-${count++}`);
+});
+afterEach(() => db.delete());
+
+test("a book comes back as it went in", async () => {
+  await writeBook(db, book);
+  const back = await readBook(db);
+  expect(back.catches).toEqual([...book.catches].sort((a, b) => a.id.localeCompare(b.id)));
+  expect(back.series[0]).toEqual(book.series.find((one) => one.id === back.series[0]!.id));
+});
+
+test("a write that fails half-way leaves nothing behind", async () => {
+  const broken = { ...book, catches: [...book.catches, { ...book.catches[0]!, id: undefined as unknown as string }] };
+  await expect(writeBook(db, broken)).rejects.toBeTruthy();
+  expect((await readBook(db)).stations).toHaveLength(0);
+});
+
+test("merging: newer wins, older is left alone, and the plan says so before anything is written", async () => {
+  await writeBook(db, { ...emptyBook(), sessions: book.sessions.slice(0, 2) });
+  const [a, b, c] = book.sessions;
+  const plan = await planMerge(db, { ...emptyBook(), sessions: [{ ...a!, notes: "newer", updatedAt: "2030-01-01T00:00:00Z" }, { ...b!, notes: "older", updatedAt: "2020-01-01T00:00:00Z" }, c!] });
+  expect(plan.parts.sessions).toEqual({ added: 1, replaced: 1, kept: 1 });
+  expect((await db.sessions.get(a!.id))!.notes).toBe("");
+  await writeBook(db, plan.take);
+  expect((await db.sessions.get(a!.id))!.notes).toBe("newer");
+  expect((await db.sessions.get(b!.id))!.notes).toBe("");
+});
+
+test("the made-up river goes, with what was logged on it, own records stay, and undo brings it back", async () => {
+  await writeBook(db, book);
+  await keepGauge(db, readGaugeCsv("time,discharge (m3/s)\n2026-09-01T00:00Z,5\n"), { name: "Mine", zone: "UTC", latitude: null, longitude: null });
+  const gone = await removeDemo(db);
+  const left = await readBook(db);
+  expect(left.stations.map((one) => one.name)).toEqual(["Mine"]);
+  expect([left.reaches.length, left.sessions.length, left.catches.length]).toEqual([0, 0, 0]);
+  await writeBook(db, gone);
+  expect((await readBook(db)).sessions).toHaveLength(book.sessions.length);
+});
+
+test("a session and a catch take the river from the gauge at their own times", async () => {
+  await writeBook(db, { ...book, sessions: [], catches: [] });
+  const at = now - 30 * 3_600_000;
+  const session = await startSession(db, "demo-kiln-glide", "brown-trout", at);
+  const caught = await logCatch(db, session, { lie: "Deep of the pool" }, at + 3_600_000);
+  const discharge = (await gaugeOf(db, session.reach && "demo-ostrel-corbel"))!.series.find((one) => one.parameter === "discharge")!;
+  const read = (time: number) => discharge.values[discharge.times.findLastIndex((one) => one <= time)];
+  expect(session.river!.discharge).toBe(read(at));
+  expect(caught.river!.discharge).toBe(read(at + 3_600_000));
+  expect(caught.river!.trend).not.toBeNull();
+  await endSession(db, session.id, at + 7_200_000);
+  expect((await db.sessions.get(session.id))!.end).toBe(new Date(at + 7_200_000).toISOString());
+  const past = await addPastSession(db, { reach: "demo-alder-bend", species: "brown-trout", rods: 2, notes: "", start: at - 9e6, end: at - 1e6 });
+  expect(past.river!.discharge).toBe(read(at - 9e6));
+});
+
+test("importing more of one gauge joins it without duplicates", async () => {
+  await writeBook(db, { ...emptyBook(), stations: book.stations });
+  const target = { station: "demo-ostrel-corbel", name: "", zone: "UTC", latitude: null, longitude: null };
+  const part = (from: number, to: number) => readGaugeCsv(gaugeCsv(now - from * 3_600_000, now - to * 3_600_000));
+  await keepGauge(db, part(48, 20), target);
+  await keepGauge(db, part(30, 0), target);
+  const [series] = (await gaugeOf(db, target.station))!.series;
+  expect(series!.times).toHaveLength(49);
+});
+
+test("fields are kept by bed and flow, and another bed does not see them", async () => {
+  const reach = book.reaches[0]!.reach;
+  const field = { nx: 4, ny: 3, cell: 1, discharge: 6.5, bed: new Float32Array(12), roughness: new Float32Array(12), depth: new Float32Array(12), u: new Float32Array(12), v: new Float32Array(12), unsteadiness: new Float32Array(12), verdict: "converged" as const, massError: 0, steps: 1 };
+  await keepField(db, bedKey(reach), field);
+  expect((await keptField(db, bedKey(reach), 6.5, 1))!.discharge).toBe(6.5);
+  expect(await solvedFlows(db, bedKey(reach))).toEqual([{ discharge: 6.5, cell: 1 }]);
+  expect(bedKey({ ...reach, roughness: 0.04 })).not.toBe(bedKey(reach));
+});
+
+test("ids sort by age and do not meet", () => {
+  expect(newId(1000) < newId(2000)).toBe(true);
+  expect(new Set(Array.from({ length: 500 }, () => newId(5))).size).toBe(500);
+});
