@@ -12,6 +12,7 @@ import { Button, Dialog, FaultNote, Select } from "../ui/parts";
 import type { River } from "../ui/river";
 import { useSettings } from "../ui/settings";
 import { say } from "../ui/toasts";
+import { Holdings } from "./holdings";
 
 /** The book as a whole: units, look, archive out and in, the made-up river. */
 export function BookDialog({ open, onOpenChange, river }: { open: boolean; onOpenChange: (open: boolean) => void; river: River }) {
@@ -72,6 +73,7 @@ export function BookDialog({ open, onOpenChange, river }: { open: boolean; onOpe
             </div>
           )}
         </section>
+        <Holdings river={river} />
         <section>
           <h3 className="mb-1">Made-up river</h3>
           {hasDemo

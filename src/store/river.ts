@@ -44,6 +44,25 @@ export async function keepGauge(db: Database, file: GaugeFile, target: GaugeTarg
   return id;
 }
 
+/** Takes a reach out of the book (its sessions stay); the second call brings it back. */
+export async function markReach(db: Database, id: string, deleted: boolean): Promise<void> {
+  await db.reaches.update(id, { deleted: deleted || undefined, updatedAt: new Date().toISOString() });
+}
+
+/** Takes a gauge and its record out, in one transaction, and gives back the way to undo it. */
+export async function removeGauge(db: Database, id: string): Promise<() => Promise<void>> {
+  return db.transaction("rw", [db.stations, db.series], async () => {
+    const station = await db.stations.get(id);
+    const series = await db.series.where("station").equals(id).toArray();
+    await db.series.bulkDelete(series.map((one) => one.id));
+    await db.stations.delete(id);
+    return () => db.transaction("rw", [db.stations, db.series], async () => {
+      if (station) await db.stations.put(station);
+      await db.series.bulkPut(series);
+    });
+  });
+}
+
 /** State of the river for a reach at an instant, from its own gauge; null without one. */
 async function stateFor(db: Database, reach: string, at: number): Promise<RiverState | null> {
   const record = await db.reaches.get(reach);

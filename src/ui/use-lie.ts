@@ -26,7 +26,7 @@ export function useLieView(): LieView {
   const flow = chosen ?? river.now?.discharge ?? MIDDLING.flow;
   const look: Look = { species, visibleDepth: river.now?.visibleDepth ?? MIDDLING.visibleDepth, temperature: river.now?.waterTemperature ?? MIDDLING.temperature, light: wantedLight !== "auto" ? wantedLight : river.light === "night" ? "day" : river.light };
   // Until the gauge has been read its flow is not known: nothing is solved for a guess.
-  const known = river.ready && (chosen !== null || river.reach?.station == null || river.gauge !== undefined);
+  const known = river.ready && (chosen !== null || river.station === undefined || river.gauge !== undefined);
   const field = useField(river.reach?.reach, known ? flow : undefined);
   const { reading } = useReading(field.field, river.reach?.reach, look);
   return { river, flow, isNow: chosen === null && river.now?.discharge != null, look, field, reading, lie: reading?.lies.find((one) => one.rank === rank) ?? reading?.lies[0] };

@@ -1,4 +1,5 @@
 import { GRAVITY } from "../quantity/provenance";
+import { ghostIndex } from "./ghosts";
 
 const { abs, cbrt, max, sqrt } = Math;
 const g = GRAVITY;
@@ -56,4 +57,18 @@ export function outflow(hOut: number, h: number, u: number, out: Crossing): void
   }
   out.depth = (cOut * cOut) / g;
   out.mass = out.depth * speed;
+}
+
+/** Unit discharge of each inlet cell, m2/s: spread by conveyance h^(5/3)/n over the wet inlet (evenly rough where n is zero). */
+export function spreadInflow(discharge: number, h: Float64Array, n: Float64Array, stride: number, ny: number, cell: number, out: Float64Array): void {
+  let sum = 0;
+  for (let j = 0; j < ny; j++) {
+    const k = ghostIndex(stride, 0, j);
+    const depth = h[k]!;
+    const root = cbrt(depth);
+    out[j] = depth > 0.005 ? (depth * root * root) / max(n[k]!, 1e-3) : 0;
+    sum += out[j]!;
+  }
+  const scale = sum > 0 ? discharge / (sum * cell) : 0;
+  for (let j = 0; j < ny; j++) out[j]! *= scale;
 }

@@ -76,7 +76,7 @@ function bumpError(nx: number): number {
   const grid = strip(nx, 25, bed);
   const water = new ShallowWater(grid, { upstream: { kind: "inflow", discharge: q * 3 * grid.cell }, downstream: { kind: "level", level: hOut } });
   water.setState(grid.z.map((z) => hOut - z), new Float64Array(nx * 3).fill(q / hOut));
-  runTo(water, 200);
+  runTo(water, 120);
   const energy = q ** 2 / (2 * g * hOut ** 2) + hOut;
   const truth = Array.from({ length: nx }, (_, i) => {
     let h = hOut;
@@ -90,6 +90,39 @@ test("subcritical flow over a bump: Bernoulli, and second order", () => {
   const [coarse, fine] = [bumpError(100), bumpError(200)];
   expect(fine).toBeLessThan(2e-4);
   expect(Math.log2(coarse / fine)).toBeGreaterThan(1.6);
+});
+
+test("transcritical flow over the bump: Bernoulli through the critical point at its top (Goutal & Maurel 1997, q = 1.53, 0.66 m)", () => {
+  const [q, hOut, nx] = [1.53, 0.66, 200];
+  const bed = (x: number) => Math.max(0, 0.2 - 0.05 * (x - 10) ** 2);
+  const grid = strip(nx, 25, bed);
+  const water = new ShallowWater(grid, { upstream: { kind: "inflow", discharge: q * 3 * grid.cell }, downstream: { kind: "open" } });
+  water.setState(grid.z.map((z) => hOut - z), new Float64Array(nx * 3).fill(q / hOut));
+  runTo(water, 120);
+  const critical = Math.cbrt(q * q / g);
+  const energy = q * q / (2 * g * critical * critical) + critical + 0.2;
+  const truth = Array.from({ length: nx }, (_, i) => {
+    // The cubic has a deep root above the top and a shallow one below it.
+    let h = (i + 0.5) * grid.cell < 10 ? 1.2 : 0.25;
+    for (let k = 0; k < 60; k++) h -= (h ** 3 + (grid.z[i]! - energy) * h * h + q * q / (2 * g)) / (3 * h * h + 2 * (grid.z[i]! - energy) * h);
+    return h;
+  });
+  expect(relativeL1(middleRow(water, water.h), truth)).toBeLessThan(5e-3);
+});
+
+test("Thacker 1981: water swings in a parabolic valley and is back after one period, its shores drying and wetting", () => {
+  const [nx, length, a, h0] = [100, 4, 1, 0.5];
+  const bed = (x: number) => h0 * ((x - length / 2) ** 2 / a ** 2 - 1);
+  const grid = strip(nx, length, bed);
+  const omega = Math.sqrt(2 * g * h0) / a;
+  const depthAt = (x: number, t: number) => Math.max(0, -h0 * (((x - length / 2) + 0.5 * Math.cos(omega * t) / a) ** 2 / a ** 2 - 1));
+  const water = new ShallowWater(grid, { upstream: wall, downstream: wall });
+  const start = Float64Array.from({ length: nx * 3 }, (_, k) => depthAt(((k % nx) + 0.5) * grid.cell, 0));
+  water.setState(start);
+  const volume = water.volume();
+  runTo(water, (2 * Math.PI) / omega);
+  expect(relativeL1(middleRow(water, water.h), Array.from(start.slice(0, nx)))).toBeLessThan(0.04);
+  expect(Math.abs(water.volume() / volume - 1)).toBeLessThan(1e-10);
 });
 
 test("a uniform sloping channel runs at Manning's normal depth", () => {

@@ -1,14 +1,17 @@
 import { GRAVITY } from "../quantity/provenance";
-import { type Crossing, inflow, outflow } from "./boundaries";
-import { crossFaces, Faces } from "./faces";
+import { type Crossing, inflow, outflow, spreadInflow } from "./boundaries";
+import { Faces } from "./faces";
+import { ghostIndex, layWithGhosts, RINGS, strideOf } from "./ghosts";
 import type { Grid } from "./grid";
-import { limited } from "./limiter";
+import { inverseCubeRoot } from "./cube-root";
+import { FILM, type Sweepable, sweepX, sweepY } from "./sweeps";
 
 // Bundlers reach imports through getters, and a test sandbox its globals: the hot loops take both from here instead.
 const g = GRAVITY;
-const slope = limited;
-const crossFacesLocal = crossFaces;
-const { abs, cbrt, max, min, sqrt } = Math;
+const alongRow = sweepX;
+const acrossRows = sweepY;
+const rootOf = inverseCubeRoot;
+const { abs, max, min, sqrt } = Math;
 
 /**
  * Depth-averaged shallow-water equations with Manning friction and depth-scaled eddy viscosity:
@@ -36,12 +39,9 @@ export interface SolverOptions {
   longestStep?: number;
 }
 
-/** Ghost cells around the grid. */
-const G = 2;
-/** Momentum is zero below this depth, m. */
-const FILM = 1e-5;
+const G = RINGS;
 
-export class ShallowWater {
+export class ShallowWater implements Sweepable {
   readonly nx: number;
   readonly ny: number;
   /** Row length with ghosts. */
@@ -62,22 +62,22 @@ export class ShallowWater {
   /** Discharge out of the downstream edge during the last step, m3/s. */
   outflowRate = 0;
 
-  private readonly cell: number;
+  readonly cell: number;
   private readonly alpha: number;
   private readonly courant: number;
   private h0: Float64Array;
   private hu0: Float64Array;
   private hv0: Float64Array;
-  private readonly rh: Float64Array;
-  private readonly ru: Float64Array;
-  private readonly rv: Float64Array;
+  readonly rh: Float64Array;
+  readonly ru: Float64Array;
+  readonly rv: Float64Array;
   /** nu h of each cell, m3/s: what the viscous flux is made of. */
-  private readonly nuh: Float64Array;
+  readonly nuh: Float64Array;
   /** h^(-1/3), kept from step to step. */
   private readonly root: Float64Array;
   private readonly wallUp: boolean;
   private readonly wallDown: boolean;
-  private readonly faces: Faces;
+  readonly faces: Faces;
   private readonly crossing: Crossing = { mass: 0, depth: 0 };
   private readonly inletFlux: Float64Array;
   /** Wet span of each row, ghosts included; empty when low > high. */
@@ -93,7 +93,7 @@ export class ShallowWater {
     this.cell = grid.cell;
     this.alpha = options.eddyViscosity ?? 0.5;
     this.courant = options.courant ?? 0.95;
-    this.stride = grid.nx + 2 * G;
+    this.stride = strideOf(grid);
     const size = this.stride * (grid.ny + 2 * G);
     const make = () => new Float64Array(size);
     [this.z, this.n, this.h, this.hu, this.hv, this.u, this.v] = [make(), make(), make(), make(), make(), make(), make()];
@@ -105,35 +105,12 @@ export class ShallowWater {
     this.inletFlux = new Float64Array(grid.ny);
     this.low = new Int32Array(grid.ny + 2 * G).fill(this.stride);
     this.high = new Int32Array(grid.ny + 2 * G).fill(-1);
-    this.layBed(grid);
+    layWithGhosts(grid, this.wallUp, this.wallDown, this.z, this.n);
   }
 
   /** Index of grid cell (i, j) in the arrays with ghosts. */
   at(i: number, j: number): number {
-    return (j + G) * this.stride + i + G;
-  }
-
-  /** Bed and roughness, with the bed slope continued into the ghosts at both ends and mirrored at the sides. */
-  private layBed(grid: Grid): void {
-    for (let j = 0; j < grid.ny; j++) {
-      for (let i = -G; i < grid.nx + G; i++) {
-        const inside = min(grid.nx - 1, max(0, i));
-        const beyond = i - inside;
-        const row = j * grid.nx;
-        const fall = beyond < 0 ? grid.z[row + 1]! - grid.z[row]! : grid.z[row + grid.nx - 1]! - grid.z[row + grid.nx - 2]!;
-        const closed = beyond < 0 ? this.wallUp : this.wallDown;
-        const mirror = beyond < 0 ? -beyond - 1 : grid.nx - beyond;
-        this.z[this.at(i, j)] = beyond === 0 ? grid.z[row + i]! : closed ? grid.z[row + mirror]! : grid.z[row + inside]! + beyond * fall;
-        this.n[this.at(i, j)] = grid.roughness[row + inside]!;
-      }
-    }
-    for (let ring = 1; ring <= G; ring++) {
-      const copy = (from: number, to: number) => {
-        for (const array of [this.z, this.n]) array.copyWithin(this.at(-G, to), this.at(-G, from), this.at(-G, from) + this.stride);
-      };
-      copy(ring - 1, -ring);
-      copy(this.ny - ring, this.ny - 1 + ring);
-    }
+    return ghostIndex(this.stride, i, j);
   }
 
   /** Sets the state from row-major grid arrays of depth (m) and velocity (m/s). */
@@ -231,89 +208,37 @@ export class ShallowWater {
     this.ru.fill(0);
     this.rv.fill(0);
     this.stageIn = this.stageOut = 0;
-    this.spreadInflow();
-    for (let j = 0; j < this.ny; j++) this.sweepX(j);
-    this.sweepY();
+    const { upstream } = this.options;
+    if (upstream.kind === "inflow") spreadInflow(upstream.discharge, this.h, this.n, this.stride, this.ny, this.cell, this.inletFlux);
+    for (let j = 0; j < this.ny; j++) this.crossRow(j);
+    acrossRows(this);
   }
 
-  /** Unit discharge of each inlet cell, by conveyance h^(5/3)/n (of equal roughness where n is zero). */
-  private spreadInflow(): void {
-    const edge = this.options.upstream;
-    if (edge.kind !== "inflow") return;
-    let sum = 0;
-    for (let j = 0; j < this.ny; j++) {
-      const k = this.at(0, j);
-      const depth = this.h[k]!;
-      const share = depth > 0.005 ? (depth * cbrt(depth) * cbrt(depth)) / max(this.n[k]!, 1e-3) : 0;
-      this.inletFlux[j] = share;
-      sum += share;
-    }
-    const scale = sum > 0 ? edge.discharge / (sum * this.cell) : 0;
-    for (let j = 0; j < this.ny; j++) this.inletFlux[j]! *= scale;
-  }
-
-  private spanLow(j: number): number {
+  /** First column of row j that can change: one cell beyond the wet span of it and its neighbours. */
+  spanLow(j: number): number {
     const row = j + G;
     return max(G, min(this.low[row - 1]!, this.low[row]!, this.low[row + 1]!) - 1);
   }
 
-  private spanHigh(j: number): number {
+  spanHigh(j: number): number {
     const row = j + G;
     return min(G + this.nx - 1, max(this.high[row - 1]!, this.high[row]!, this.high[row + 1]!) + 1);
   }
 
-  /** Fluxes across the faces of row j in x (face f lies between cells f-1 and f), bed slope in x, viscous flux in x. */
-  private sweepX(j: number): void {
-    const { stride, h, u, v, z, nuh, rh, ru, rv, faces, wallUp, wallDown } = this;
-    const { hL, zL, nL, tL, hR, zR, nR, tR, mass, momentumL, momentumR, along } = faces;
-    const row = (j + G) * stride;
+  /** Row j across its x-faces, then what crosses its open ends. */
+  private crossRow(j: number): void {
+    const row = (j + G) * this.stride;
     const first = this.spanLow(j);
     const last = this.spanHigh(j);
     if (last < first) return;
-    const inverse = 1 / this.cell;
-    for (let i = first - 1; i <= last + 1; i++) {
-      const k = row + i;
-      const h0 = h[k]!, u0 = u[k]!, v0 = v[k]!;
-      const hm = h[k - 1]!, hp = h[k + 1]!;
-      const w0 = h0 + z[k]!;
-      const sh = 0.5 * slope(h0 - hm, hp - h0);
-      const sw = 0.5 * slope(w0 - hm - z[k - 1]!, hp + z[k + 1]! - w0);
-      const su = 0.5 * slope(u0 - u[k - 1]!, u[k + 1]! - u0);
-      const sv = 0.5 * slope(v0 - v[k - 1]!, v[k + 1]! - v0);
-      hR[i] = h0 - sh;
-      zR[i] = w0 - sw - h0 + sh;
-      nR[i] = u0 - su;
-      tR[i] = v0 - sv;
-      hL[i + 1] = h0 + sh;
-      zL[i + 1] = w0 + sw - h0 - sh;
-      nL[i + 1] = u0 + su;
-      tL[i + 1] = v0 + sv;
-    }
     const inlet = G;
     const outlet = G + this.nx - 1;
-    const from = first === inlet && !wallUp ? inlet + 1 : first;
-    const to = last === outlet && !wallDown ? outlet : last + 1;
-    crossFacesLocal(faces, from, to);
-    for (let f = from; f <= to; f++) {
-      const k = row + f;
-      let fu = 0, fv = 0;
-      if (h[k]! > FILM && h[k - 1]! > FILM) {
-        const nu = 0.5 * (nuh[k - 1]! + nuh[k]!) * inverse;
-        fu = nu * (u[k]! - u[k - 1]!);
-        fv = nu * (v[k]! - v[k - 1]!);
-      }
-      const m = mass[f]! * inverse, a = (along[f]! - fv) * inverse;
-      rh[k - 1]! -= m;
-      rh[k]! += m;
-      ru[k - 1]! -= (momentumL[f]! - fu) * inverse;
-      ru[k]! += (momentumR[f]! - fu) * inverse;
-      rv[k - 1]! -= a;
-      rv[k]! += a;
-    }
-    const bedForce = 0.5 * g * inverse;
-    for (let i = first; i <= last; i++) ru[row + i]! -= bedForce * (hR[i]! + hL[i + 1]!) * (zL[i + 1]! - zR[i]!);
-    if (first === inlet && !wallUp) this.crossInlet(j, row + inlet, hR[inlet]!, nR[inlet]!, v[row + inlet]!);
-    if (last === outlet && !wallDown) this.crossOutlet(row + outlet, hL[outlet + 1]!, zL[outlet + 1]!, nL[outlet + 1]!, v[row + outlet]!);
+    const openUp = first === inlet && !this.wallUp;
+    const openDown = last === outlet && !this.wallDown;
+    alongRow(this, row, first, last, openUp, openDown);
+    const { hL, zL, nL, hR, nR } = this.faces;
+    if (openUp) this.crossInlet(j, row + inlet, hR[inlet]!, nR[inlet]!, this.v[row + inlet]!);
+    if (openDown) this.crossOutlet(row + outlet, hL[outlet + 1]!, zL[outlet + 1]!, nL[outlet + 1]!, this.v[row + outlet]!);
   }
 
   private crossInlet(j: number, k: number, depth: number, speed: number, across: number): void {
@@ -352,76 +277,6 @@ export class ShallowWater {
     this.ru[k]! -= ((hB > 0 ? (mass * mass) / hB : 0) + 0.5 * g * hB * hB) * inverse;
     this.rv[k]! -= mass * (mass > 0 ? across : 0) * inverse;
     this.stageOut += mass * this.cell;
-  }
-
-  /** Fluxes across all faces in y, bed slope in y, viscous flux in y: row by row, the far-side states of a row kept for the next. */
-  private sweepY(): void {
-    const { stride, h, u, v, z, nuh, rh, ru, rv, faces } = this;
-    const { hL, zL, nL, tL, hR, zR, nR, tR, mass, momentumL, momentumR, along } = faces;
-    const inverse = 1 / this.cell;
-    const bedForce = 0.5 * g * inverse;
-    let keptLow = 0;
-    let keptHigh = -1;
-    for (let j = -1; j <= this.ny; j++) {
-      const inside = j >= 0 && j < this.ny;
-      const row = (j + G) * stride;
-      const low = min(this.spanLow(max(0, j - 1)), this.spanLow(min(this.ny - 1, max(0, j))), this.spanLow(min(this.ny - 1, j + 1)));
-      const high = max(this.spanHigh(max(0, j - 1)), this.spanHigh(min(this.ny - 1, max(0, j))), this.spanHigh(min(this.ny - 1, j + 1)));
-      // Where the row before kept nothing, it is dry.
-      for (let i = low; i <= high; i++) {
-        if (i >= keptLow && i <= keptHigh) i = keptHigh + 1;
-        if (i > high) break;
-        hL[i] = nL[i] = tL[i] = 0;
-        zL[i] = z[row + i - stride]!;
-      }
-      keptLow = low;
-      keptHigh = high;
-      for (let i = low; i <= high; i++) {
-        const k = row + i;
-        const h0 = h[k]!, u0 = u[k]!, v0 = v[k]!;
-        const north = k - stride, south = k + stride;
-        const hm = h[north]!, hp = h[south]!;
-        const w0 = h0 + z[k]!;
-        const sh = 0.5 * slope(h0 - hm, hp - h0);
-        const sw = 0.5 * slope(w0 - hm - z[north]!, hp + z[south]! - w0);
-        hR[i] = h0 - sh;
-        zR[i] = w0 - sw - h0 + sh;
-        nR[i] = v0 - 0.5 * slope(v0 - v[north]!, v[south]! - v0);
-        tR[i] = u0 - 0.5 * slope(u0 - u[north]!, u[south]! - u0);
-      }
-      if (j >= 0) {
-        crossFacesLocal(faces, low, high);
-        const viscous = inside && j > 0;
-        for (let i = low; i <= high; i++) {
-          const k = row + i, north = k - stride;
-          let fu = 0, fv = 0;
-          if (viscous && h[north]! > FILM && h[k]! > FILM) {
-            const nu = 0.5 * (nuh[north]! + nuh[k]!) * inverse;
-            fu = nu * (u[k]! - u[north]!);
-            fv = nu * (v[k]! - v[north]!);
-          }
-          const m = mass[i]! * inverse, a = (along[i]! - fu) * inverse;
-          rh[north]! -= m;
-          rv[north]! -= (momentumL[i]! - fv) * inverse;
-          ru[north]! -= a;
-          rh[k]! += m;
-          rv[k]! += (momentumR[i]! - fv) * inverse;
-          ru[k]! += a;
-        }
-      }
-      for (let i = low; i <= high; i++) {
-        const k = row + i;
-        // The far side mirrors the near side about the cell's own values.
-        const h0 = h[k]!;
-        const farH = 2 * h0 - hR[i]!;
-        const farZ = 2 * z[k]! - zR[i]!;
-        if (inside) rv[k]! -= bedForce * (hR[i]! + farH) * (farZ - zR[i]!);
-        hL[i] = farH;
-        zL[i] = farZ;
-        nL[i] = 2 * v[k]! - nR[i]!;
-        tL[i] = 2 * u[k]! - tR[i]!;
-      }
-    }
   }
 
   /** One stage over the whole grid. Spans are read one row ahead, before the row behind overwrites them. */
@@ -463,7 +318,7 @@ export class ShallowWater {
         qy = hv[k]! + dt * rv[k]!;
         const nk = n[k]!;
         if (dt > 0 && nk > 0) {
-          r = inverseCubeRoot(depth, r);
+          r = rootOf(depth, r);
           const r2 = r * r;
           const drag = dragScale * nk * nk * sqrt(qx * qx + qy * qy) * r2 * r2 * r2 * r;
           const kept = 2 / (1 + sqrt(1 + drag));
@@ -485,7 +340,7 @@ export class ShallowWater {
         hu[k] = hv[k] = u[k] = v[k] = nuh[k] = 0;
         continue;
       }
-      r = inverseCubeRoot(depth, r);
+      r = rootOf(depth, r);
       root[k] = r;
       const inverse = r * r * r;
       const uk = qx * inverse;
@@ -504,16 +359,4 @@ export class ShallowWater {
     this.high[j + G] = high;
     this.fastest = fastest;
   }
-}
-
-/** h^(-1/3) by Newton's method from a near value, y <- y (4 - h y^3) / 3: depths change little from step to step, so two turns do. */
-function inverseCubeRoot(value: number, near: number): number {
-  let y = near;
-  for (let turn = 0; turn < 6; turn++) {
-    const change = (1 - value * y * y * y) / 3;
-    if (!(change > -0.5 && change < 0.5)) break;
-    y += y * change;
-    if (change < 1e-6 && change > -1e-6) return y;
-  }
-  return 1 / cbrt(value);
 }

@@ -27,37 +27,49 @@ export function dayOfYear(time: number): number {
   return Math.round((leapless - Date.UTC(2023, 0, 1)) / DAY);
 }
 
-const seasonDistance = (a: number, b: number): number => {
-  const apart = Math.abs(a - b);
-  return Math.min(apart, 365 - apart);
-};
-
-/** The true readings within +-15 days of the date, in any year. */
-export function seasonRecord(series: Series, at: number): Float64Array {
-  const day = dayOfYear(at);
-  const near = new Uint8Array(365).map((_, other) => (seasonDistance(other, day) <= SEASON_HALF_DAYS ? 1 : 0));
-  const out: number[] = [];
+/** The true readings of a record by day of the year: one pass over the record, however many dates are asked about. */
+function byDay(series: Series): number[][] {
+  const days: number[][] = Array.from({ length: 365 }, () => []);
+  // Readings come many to a day: the calendar is asked once a day, not once a reading.
+  let [dayStart, day] = [NaN, 0];
   for (let k = 0; k < series.times.length; k++) {
     const value = series.values[k]!;
-    if (!Number.isNaN(value) && near[dayOfYear(series.times[k]!)]) out.push(value);
+    if (Number.isNaN(value)) continue;
+    const start = Math.floor(series.times[k]! / DAY) * DAY;
+    if (start !== dayStart) [dayStart, day] = [start, dayOfYear(start)];
+    days[day]!.push(value);
   }
-  return Float64Array.from(out);
+  return days;
 }
 
+const seasonOf = (days: readonly number[][], day: number): Float64Array =>
+  Float64Array.from(Array.from({ length: 2 * SEASON_HALF_DAYS + 1 }, (_, k) => days[(day + k - SEASON_HALF_DAYS + 365) % 365]!).flat());
+
+/** The true readings within +-15 days of the date, in any year. */
+export const seasonRecord = (series: Series, at: number): Float64Array => seasonOf(byDay(series), dayOfYear(at));
+
 export const BAND_QUANTILES = [0.1, 0.25, 0.5, 0.75, 0.9] as const;
+/** A season with fewer readings than this has no usual range. */
+const LEAST_READINGS = 48;
 export interface SeasonBand {
   time: number;
-  /** Discharges at the non-exceedance fractions of BAND_QUANTILES; null where the record is too thin (under 48 readings). */
+  /** Discharges at the non-exceedance fractions of BAND_QUANTILES; null where the record is too thin (under LEAST_READINGS). */
   levels: readonly number[] | null;
 }
 
 /** The usual range for each day from `from` to `to`. */
 export function seasonBand(series: Series, from: number, to: number): SeasonBand[] {
+  const days = byDay(series);
+  const known = new Map<number, readonly number[] | null>();
+  const levelsOn = (day: number): readonly number[] | null => {
+    if (!known.has(day)) {
+      const record = seasonOf(days, day).sort();
+      known.set(day, record.length < LEAST_READINGS ? null : BAND_QUANTILES.map((q) => quantileSorted(record as unknown as number[], q)));
+    }
+    return known.get(day)!;
+  };
   const band: SeasonBand[] = [];
-  for (let time = Math.floor(from / DAY) * DAY; time <= to; time += DAY) {
-    const record = seasonRecord(series, time).sort();
-    band.push({ time, levels: record.length < 48 ? null : BAND_QUANTILES.map((q) => quantileSorted(Array.from(record), q)) });
-  }
+  for (let time = Math.floor(from / DAY) * DAY; time <= to; time += DAY) band.push({ time, levels: levelsOn(dayOfYear(time)) });
   return band;
 }
 

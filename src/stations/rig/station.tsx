@@ -5,6 +5,7 @@ import { sample } from "../../core/flow/grid";
 import { roughnessHeight } from "../../core/flow/profile";
 import type { Lie } from "../../core/lies/read";
 import { show, showText } from "../../core/quantity/show";
+import { type Parsed, parseQuantity } from "../../core/quantity/units";
 import type { RigAdvice, RigRequest } from "../../core/rig/advise";
 import type { Metal } from "../../core/rig/drag";
 import type { Shotting } from "../../core/rig/shot";
@@ -27,7 +28,7 @@ interface Tackle {
 export function RigStation() {
   const view = useLieView();
   const { system, set } = useSettings();
-  const [tackle, setTackle] = useState<Tackle>({ capacity: "2", line: "0.2", leader: "0.4", metal: "tin", shotting: "" });
+  const [tackle, setTackle] = useState<Tackle>({ capacity: "2 g", line: "0.2 mm", leader: "0.4 m", metal: "tin", shotting: "" });
   const { lie, reading, field, river } = view;
   const roughness = lie && field.field ? sample(field.field.roughness, field.field.nx, field.field.ny, field.field.cell, lie.x, lie.y) : 0.035;
   const { advice, fault } = useAdvice(view, lie, roughness, tackle);
@@ -44,6 +45,7 @@ export function RigStation() {
         <Select label="Lie" className="w-full sm:w-72" value={String(lie.rank)} onChange={(rank) => set({ lie: Number(rank) })} choices={reading.lies.map((one) => ({ value: String(one.rank), label: `${one.rank}. ${one.place}` }))} />
       </div>
       {fault && <FaultNote message={fault} todo="Change the tackle, or pick another lie." />}
+      {!advice && fault && <TackleForm tackle={tackle} onChange={setTackle} />}
       {advice && (
         <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[1.25fr_1fr]">
           <div className="order-last lg:order-none">
@@ -63,11 +65,17 @@ function useAdvice(view: LieView, lie: Lie | undefined, roughness: number, tackl
   const system = useSettings((settings) => settings.system);
   const [state, setState] = useState<{ advice: RigAdvice | undefined; fault: string | undefined }>({ advice: undefined, fault: undefined });
   const { species, visibleDepth, temperature, light } = view.look;
-  const number = (text: string) => (text.trim() === "" ? NaN : Number(text.replace(",", ".")));
-  const request: RigRequest | undefined = lie && {
+  const entries = {
+    capacity: parseQuantity(tackle.capacity, "mass", "g"),
+    lineDiameter: parseQuantity(tackle.line, "length", "mm"),
+    leader: parseQuantity(tackle.leader, "length", system === "us" ? "ft" : "m"),
+  };
+  const wrong = Object.entries(entries).find(([, entry]) => !entry.ok);
+  const value = (entry: Parsed) => (entry.ok ? entry.value : NaN);
+  const request: RigRequest | undefined = wrong ? undefined : lie && {
     method: "float", species, light,
     water: { depth: lie.depth, meanSpeed: lie.meanSpeed, bedRoughness: roughnessHeight(roughness, lie.depth), visibleDepth, temperature },
-    tackle: { capacity: number(tackle.capacity), lineDiameter: number(tackle.line) / 1000, leader: number(tackle.leader), metal: tackle.metal },
+    tackle: { capacity: value(entries.capacity) * 1000, lineDiameter: value(entries.lineDiameter), leader: value(entries.leader), metal: tackle.metal },
     style: tackle.shotting ? { shotting: tackle.shotting } : {},
   };
   const key = JSON.stringify(request);
@@ -82,8 +90,11 @@ function useAdvice(view: LieView, lie: Lie | undefined, roughness: number, tackl
       gone = true;
     };
   }, [key, system]);
+  if (wrong && !wrong[1].ok) return { advice: undefined, fault: `${TACKLE_NAMES[wrong[0] as keyof typeof entries]}: ${wrong[1].message}` };
   return state;
 }
+
+const TACKLE_NAMES = { capacity: "Float carries", lineDiameter: "Line", leader: "Leader" };
 
 /** What to tie on and how deep: to be read at arm's length. */
 function Card({ lie, advice }: { lie: Lie; advice: RigAdvice }) {
@@ -114,14 +125,14 @@ function Card({ lie, advice }: { lie: Lie; advice: RigAdvice }) {
 
 function TackleForm({ tackle, onChange }: { tackle: Tackle; onChange: (tackle: Tackle) => void }) {
   const input = (key: "capacity" | "line" | "leader", label: string) => (
-    <label className="block"><span className="mb-1 block text-sm text-soft">{label}</span><input inputMode="decimal" value={tackle[key]} onChange={(event) => onChange({ ...tackle, [key]: event.target.value })} className="min-h-11 w-full rounded-md border border-line bg-paper px-3" /></label>
+    <label className="block"><span className="mb-1 block text-sm text-soft">{label}</span><input value={tackle[key]} onChange={(event) => onChange({ ...tackle, [key]: event.target.value })} className="min-h-11 w-full rounded-md border border-line bg-paper px-3" /></label>
   );
   return (
     <Panel title="Your tackle" className="mt-5">
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-5">
-        {input("capacity", "Float carries, g")}
-        {input("line", "Line, mm")}
-        {input("leader", "Leader, m")}
+        {input("capacity", "Float carries")}
+        {input("line", "Line")}
+        {input("leader", "Leader")}
         <Select label="Shot of" value={tackle.metal} onChange={(metal) => onChange({ ...tackle, metal: metal as Metal })} choices={["tin", "tungsten", "bismuth", "lead"].map((value) => ({ value, label: value }))} />
         <Select label="Shotting" value={tackle.shotting || "auto"} onChange={(value) => onChange({ ...tackle, shotting: value === "auto" ? "" : (value as Shotting) })} choices={[{ value: "auto", label: "by the water" }, { value: "tapered", label: "tapered" }, { value: "bulk", label: "bulk" }, { value: "even", label: "even" }]} />
       </div>

@@ -1,0 +1,188 @@
+import { InputError } from "../errors";
+import { inflow, outflow, type Crossing } from "./boundaries";
+import { inverseCubeRoot } from "./cube-root";
+import { crossFaces, Faces } from "./faces";
+import { within } from "./features";
+import { checkGrid, coarsen, type Grid, resample, sample } from "./grid";
+import { layReach } from "./lay";
+import { limited } from "./limiter";
+import type { Reach } from "./reach";
+import { outletLevel } from "./stage";
+import { carry, firstGuess, scaled } from "./start";
+import { centreline, layTemplate, templateSize } from "./template";
+
+const g = 9.81;
+const template = { kind: "template", template: "riffle-run-pool", length: 120, width: 20, poolDepth: 1.5, slope: 0.003, wiggle: 4, cell: 1 } as const;
+const reach = (change: Partial<Reach> = {}): Reach => ({ schema: "low-heron/reach@1", id: "t", name: "t", bed: template, roughness: 0.035, downstream: { kind: "normal", slope: 0.003 }, ...change });
+const plane = (nx: number, ny: number, cell: number): Grid => ({ nx, ny, cell, z: Float64Array.from({ length: nx * ny }, (_, k) => 2 * ((k % nx) + 0.5) * cell - (Math.floor(k / nx) + 0.5) * cell), roughness: new Float64Array(nx * ny).fill(0.03) });
+
+describe("template", () => {
+  const grid = layTemplate(template, 0.035);
+  const thalweg = (i: number) => Math.min(...Array.from({ length: grid.ny }, (_, j) => grid.z[j * grid.nx + i]!)) - template.slope * (template.length - i - 0.5);
+
+  test("fills its own size, and both banks stand above the riffle's crest", () => {
+    expect([grid.nx, grid.ny]).toEqual([120, Math.round(templateSize(template).breadth)]);
+    for (let i = 0; i < grid.nx; i++) for (const j of [0, grid.ny - 1]) expect(grid.z[j * grid.nx + i]! - template.slope * (template.length - i)).toBeGreaterThan(1);
+  });
+
+  test("riffle shallow, pool as deep below its crest as asked, tail shallowing", () => {
+    const pool = Math.min(...Array.from({ length: 120 }, (_, i) => thalweg(i)));
+    expect(-pool).toBeGreaterThan(template.poolDepth * 0.95);
+    expect(-pool).toBeLessThan(template.poolDepth * 1.15);
+    expect(thalweg(14)).toBeGreaterThan(-0.3);
+    expect(thalweg(118)).toBeGreaterThan(-0.75);
+  });
+
+  test("the channel swings by its wiggle, and the deepest line leans to the outside of the bend", () => {
+    expect(centreline(template, 30)).toBeCloseTo(centreline(template, 0) - 4, 6);
+    const i = 75;
+    const column = Array.from({ length: grid.ny }, (_, j) => grid.z[j * grid.nx + i]!);
+    const deepest = column.indexOf(Math.min(...column)) + 0.5;
+    expect(deepest).toBeGreaterThan(centreline(template, i) + 0.5);
+  });
+
+  test("finer cells give the same bed (steep banks are what differs)", () => {
+    const fine = layTemplate({ ...template, cell: 0.5 }, 0.035);
+    const apart: number[] = [];
+    for (let j = 4; j < grid.ny - 4; j++) for (let i = 4; i < grid.nx - 4; i++) apart.push(Math.abs(sample(fine.z, fine.nx, fine.ny, 0.5, i + 0.5, j + 0.5) - grid.z[j * grid.nx + i]!));
+    expect(apart.reduce((sum, d) => sum + d, 0) / apart.length).toBeLessThan(0.02);
+  });
+});
+
+describe("features", () => {
+  test("a boulder is a dome of its height, a jam is rough wood, a wall crosses where it says", () => {
+    const bare = layReach(reach());
+    const laid = layReach(reach({ features: [{ kind: "boulder", x: 40, y: 16, diameter: 4, height: 1.2 }, { kind: "log-jam", x: 60, y: 12, length: 6, width: 2, angle: 90, height: 2 }, { kind: "wall", x: 90.5, from: 0, to: 10, thickness: 1, height: 3 }] }));
+    const at = (x: number, y: number) => Math.floor(y) * laid.nx + Math.floor(x);
+    const rise = (x: number, y: number) => laid.z[at(x, y)]! - bare.z[at(x, y)]!;
+    expect(rise(40, 16)).toBeGreaterThan(1);
+    expect(rise(44, 16)).toBe(0);
+    expect(rise(60, 14)).toBe(2);
+    expect(laid.roughness[at(60, 14)]).toBe(0.15);
+    expect(laid.roughness[at(60, 18)]).toBe(0.035);
+    expect([rise(90.5, 5), rise(90.5, 12)]).toEqual([3, 0]);
+  });
+
+  test("inside and outside of a turned jam", () => {
+    const jam = { kind: "log-jam", x: 0, y: 0, length: 10, width: 2, angle: 90, height: 1 } as const;
+    expect(within(jam, 0, 4)).toBeLessThan(1);
+    expect(within(jam, 4, 0)).toBeGreaterThan(1);
+  });
+});
+
+describe("grids", () => {
+  test("a plane is sampled exactly between its cells, and survives coarsening and resampling", () => {
+    const fine = plane(40, 20, 0.5);
+    expect(sample(fine.z, 40, 20, 0.5, 7.3, 4.1)).toBeCloseTo(2 * 7.3 - 4.1, 10);
+    const coarse = coarsen(fine, 2);
+    expect([coarse.nx, coarse.ny, coarse.cell]).toEqual([20, 10, 1]);
+    expect(sample(coarse.z, 20, 10, 1, 7.3, 4.1)).toBeCloseTo(2 * 7.3 - 4.1, 10);
+    expect(sample(resample(fine, 0.8).z, 25, 13, 0.8, 7.3, 4.1)).toBeCloseTo(2 * 7.3 - 4.1, 1);
+    expect(resample(fine, 0.5)).toBe(fine);
+  });
+
+  test.each<[string, (grid: Grid) => void, string]>([
+    ["NaN in the bed", (grid) => (grid.z[45] = NaN), "bad-bed"],
+    ["negative roughness", (grid) => (grid.roughness[3] = -1), "bad-roughness"],
+  ])("%s is refused with its cell", (_, spoil, code) => {
+    const grid = plane(40, 20, 0.5);
+    spoil(grid);
+    expect(() => checkGrid(grid)).toThrow(InputError);
+    try {
+      checkGrid(grid);
+    } catch (error) {
+      expect((error as InputError).fault).toMatchObject({ code, path: expect.stringMatching(/\[\d+\]$/) as string });
+    }
+  });
+});
+
+describe("levels and starts", () => {
+  test("a rating gives the outlet's level: Q = C (h - h0)^b backwards", () => {
+    const grid = layReach(reach());
+    expect(outletLevel(grid, { kind: "rating", C: 10, h0: 0.2, b: 1.5 }, 27 ** 0.5 * 10)).toBeCloseTo(0.2 + 3, 10);
+  });
+
+  test("the first guess never falls upstream, carries the discharge, and survives being carried to finer cells", () => {
+    const grid = layReach(reach());
+    const start = firstGuess(grid, 8, outletLevel(grid, { kind: "normal", slope: 0.003 }, 8));
+    for (let i = 1; i < grid.nx; i++) expect(start.level[i - 1]!).toBeGreaterThanOrEqual(start.level[i]! - 1e-9);
+    const through = (i: number) => Array.from({ length: grid.ny }, (_, j) => start.depth[j * grid.nx + i]! * start.u[j * grid.nx + i]!).reduce((sum, q) => sum + q, 0);
+    for (const i of [5, 60, 110]) expect(through(i)).toBeCloseTo(8, 5);
+    const fine = layReach(reach(), 0.5);
+    const carried = carry(start, fine);
+    const volume = (depth: Float64Array, cell: number) => depth.reduce((sum, h) => sum + h, 0) * cell * cell;
+    expect(volume(carried.depth, 0.5) / volume(start.depth, 1)).toBeCloseTo(1, 1);
+  });
+
+  test("scaling to another flow keeps Manning's powers: depth^0.6, speed^0.4", () => {
+    const grid = layReach(reach());
+    const start = firstGuess(grid, 8, outletLevel(grid, { kind: "normal", slope: 0.003 }, 8));
+    const twice = scaled(start, 2);
+    const k = start.depth.indexOf(Math.max(...start.depth));
+    expect(twice.depth[k]! / start.depth[k]!).toBeCloseTo(2 ** 0.6, 10);
+    expect((twice.depth[k]! * twice.u[k]!) / (start.depth[k]! * start.u[k]!)).toBeCloseTo(2, 10);
+  });
+});
+
+describe("pieces of the solver", () => {
+  const face = (left: [number, number, number], right: [number, number, number], tangential: [number, number] = [0, 0]) => {
+    const faces = new Faces(1);
+    [faces.hL[0], faces.zL[0], faces.nL[0]] = left;
+    [faces.hR[0], faces.zR[0], faces.nR[0]] = right;
+    [faces.tL[0], faces.tR[0]] = tangential;
+    crossFaces(faces, 0, 0);
+    return faces;
+  };
+
+  test("equal states pass their own physical flux (consistency)", () => {
+    const faces = face([1.2, 0, 0.7], [1.2, 0, 0.7], [0.3, 0.3]);
+    expect(faces.mass[0]).toBeCloseTo(1.2 * 0.7, 12);
+    expect(faces.momentumL[0]).toBeCloseTo(1.2 * 0.49 + 0.5 * g * 1.44, 12);
+    expect(faces.along[0]).toBeCloseTo(1.2 * 0.7 * 0.3, 12);
+  });
+
+  test("still water over a step passes nothing and pushes each side by its own depth (Audusse et al. 2004)", () => {
+    const faces = face([1, 0, 0], [0.4, 0.6, 0]);
+    expect(faces.mass[0]).toBeCloseTo(0, 14);
+    expect(faces.momentumL[0]).toBeCloseTo(0.5 * g, 12);
+    expect(faces.momentumR[0]).toBeCloseTo(0.5 * g * 0.16, 12);
+    expect(face([0.4, 0, 0], [0, 1, 0]).mass[0]).toBe(0);
+  });
+
+  test("mirrored states pass mirrored fluxes, and momentum along comes from where the mass comes from", () => {
+    const [one, two] = [face([1, 0, 0.5], [0.6, 0, -0.2], [0.9, 0.1]), face([0.6, 0, 0.2], [1, 0, -0.5], [0.1, 0.9])];
+    expect(one.mass[0]).toBeCloseTo(-two.mass[0]!, 12);
+    expect(one.momentumL[0]).toBeCloseTo(two.momentumR[0]!, 12);
+    expect(one.along[0]! / one.mass[0]!).toBeCloseTo(0.9, 12);
+  });
+
+  test("the limiter: zero at an extremum, exact on a line, between the two slopes elsewhere (van Leer 1974)", () => {
+    expect(limited(1, -2)).toBe(0);
+    expect(limited(0, 3)).toBe(0);
+    expect(limited(2, 2)).toBe(2);
+    expect(limited(1, 3)).toBeCloseTo(1.5, 12);
+  });
+
+  test("outflow keeps u + 2c to the held level, goes critical over a drop, and passes supercritical water as it is", () => {
+    const out: Crossing = { mass: 0, depth: 0 };
+    outflow(0.9, 1, 0.5, out);
+    expect(out.mass / out.depth + 2 * Math.sqrt(g * out.depth)).toBeCloseTo(0.5 + 2 * Math.sqrt(g), 10);
+    outflow(0.05, 1, 0.5, out);
+    expect(out.mass / out.depth / Math.sqrt(g * out.depth)).toBeCloseTo(1, 10);
+    outflow(0.9, 0.2, 3, out);
+    expect([out.depth, out.mass]).toEqual([0.2, 0.2 * 3]);
+  });
+
+  test("inflow passes exactly its discharge and keeps u - 2c; never under critical depth (q^2/g)^(1/3)", () => {
+    const out: Crossing = { mass: 0, depth: 0 };
+    inflow(0.8, 1.1, 0.6, out);
+    expect(out.mass).toBe(0.8);
+    expect(0.8 / out.depth - 2 * Math.sqrt(g * out.depth)).toBeCloseTo(0.6 - 2 * Math.sqrt(g * 1.1), 8);
+    inflow(4, 0.05, 0, out);
+    expect(out.depth).toBeGreaterThanOrEqual((16 / g) ** (1 / 3) - 1e-9);
+  });
+
+  test("h^(-1/3) from any start, near or far", () => {
+    for (const h of [1e-4, 0.3, 1, 7]) for (const near of [0, 0.1, 1, 50, h ** (-1 / 3) * 1.01]) expect(inverseCubeRoot(h, near) / h ** (-1 / 3)).toBeCloseTo(1, 9);
+  });
+});

@@ -1,0 +1,96 @@
+import type { Field } from "../flow/grid";
+import { breaksOf, coverOf, froude, refugeOf } from "./cover";
+import { findEddies } from "./eddies";
+import { lightAt, sunAltitude } from "./light";
+import { type Reason, tellReason } from "./reasons";
+import { components, maskedBlur, smoothstep } from "./smooth";
+import { speciesById } from "./species";
+
+function pool(change: (x: number, y: number) => Partial<{ depth: number; u: number; v: number; bed: number }> = () => ({})): Field {
+  const [nx, ny, cell] = [60, 30, 0.5];
+  const field: Field = { nx, ny, cell, discharge: 1, bed: new Float32Array(nx * ny), roughness: new Float32Array(nx * ny).fill(0.03), depth: new Float32Array(nx * ny), u: new Float32Array(nx * ny), v: new Float32Array(nx * ny), unsteadiness: new Float32Array(nx * ny), verdict: "converged", massError: 0, steps: 0 };
+  for (let k = 0; k < nx * ny; k++) {
+    const one = { depth: 0.8, u: 0.4, v: 0, bed: 0, ...change(((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell) };
+    [field.depth[k], field.u[k], field.v[k], field.bed[k]] = [one.depth, one.u, one.v, one.bed];
+  }
+  return field;
+}
+const at = (field: Field, x: number, y: number) => Math.floor(y / field.cell) * field.nx + Math.floor(x / field.cell);
+
+test("an eddy is found by its return current, with its place, area and speed; a slack patch is none", () => {
+  const field = pool((x, y) => (Math.hypot(x - 10, y - 5) < 2 ? { u: -0.2 } : Math.hypot(x - 20, y - 5) < 2 ? { u: 0 } : {}));
+  const eddies = findEddies(field);
+  expect(eddies).toHaveLength(1);
+  expect(eddies[0]!.x).toBeCloseTo(10, 1);
+  expect(eddies[0]!.y).toBeCloseTo(5, 1);
+  expect(Math.abs(eddies[0]!.area / (Math.PI * 4) - 1)).toBeLessThan(0.1);
+  expect(eddies[0]!.returnSpeed).toBeCloseTo(0.2, 6);
+});
+
+test("cover: deep against what can be seen, broken surface, wood and stone, each by itself; together never less than the best", () => {
+  const field = pool((x) => (x < 10 ? { depth: 0.5 } : x > 20 ? { depth: 0.3, u: 1.4 } : { depth: 1.5 }));
+  const cover = coverOf(field, [{ x: 5, y: 10, radius: 1, kind: "wood" }, { x: 5, y: 3, radius: 1, kind: "stone" }], 1);
+  const [shallow, deep, riffle, wood, stone] = [at(field, 2, 7), at(field, 15, 7), at(field, 25, 7), at(field, 5, 8.6), at(field, 5, 4.3)];
+  expect(cover.depth[shallow]).toBeLessThan(0.1);
+  expect(cover.depth[deep]).toBe(1);
+  expect(cover.brokenSurface[riffle]).toBeGreaterThan(0.9);
+  expect(cover.brokenSurface[deep]).toBe(0);
+  expect(cover.wood[wood]).toBeGreaterThan(0.5);
+  expect(cover.stone[stone]).toBeGreaterThan(0.3);
+  for (const k of [shallow, deep, riffle, wood, stone]) expect(cover.total[k]).toBeGreaterThanOrEqual(Math.max(cover.depth[k]!, cover.wood[k]!, cover.stone[k]!, cover.brokenSurface[k]!) - 1e-6);
+  const refuge = refugeOf(field, cover);
+  expect(refuge[at(field, 8, 7)]).toBe(1);
+  expect(froude(1, Math.sqrt(9.81))).toBeCloseTo(1, 12);
+});
+
+test("clearer water gives less cover at the same depth", () => {
+  const field = pool();
+  const total = (visible: number) => coverOf(field, [], visible).total[at(field, 15, 7)]!;
+  expect(total(0.5)).toBeGreaterThan(total(1));
+  expect(total(1)).toBeGreaterThan(total(2));
+});
+
+test("on a bare grid the stones that stand in the stream are breaks; the banks are not", () => {
+  const field = pool((x, y) => (Math.hypot(x - 12, y - 7) < 1.2 ? { bed: 1, depth: 0 } : y < 1 || y > 14 ? { bed: 2, depth: 0 } : {}));
+  const breaks = breaksOf(field, undefined);
+  expect(breaks).toHaveLength(1);
+  expect(Math.hypot(breaks[0]!.x - 12, breaks[0]!.y - 7)).toBeLessThan(0.5);
+  expect(breaksOf(field, [{ kind: "wall", x: 5, from: 0, to: 6, thickness: 1, height: 2, name: "old weir" }])).toEqual([{ x: 5, y: 6, radius: 1, kind: "wall", name: "old weir" }]);
+});
+
+test("blurring over water leaves an even field even to the edge, and keeps dry ground out", () => {
+  const mask = Uint8Array.from({ length: 100 }, (_, k) => (k % 10 < 6 ? 1 : 0));
+  const out = maskedBlur(Float64Array.from(mask, (wet) => (wet ? 3 : 99)), mask, 10, 10, 1.5);
+  out.forEach((value, k) => expect(value).toBeCloseTo(mask[k] ? 3 : 0, 10));
+});
+
+test("groups touch by their corners too", () => {
+  const set = Uint8Array.from([1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 1]);
+  expect(components(set, 4, 4).map((group) => group.length).sort()).toEqual([2, 2]);
+  expect([smoothstep(0, 1, -1), smoothstep(0, 1, 0.5), smoothstep(0, 1, 2)]).toEqual([0, 0.5, 1]);
+});
+
+test("light: noon is day, midnight night, just after sunset twilight (53.2 N in June)", () => {
+  const [latitude, longitude] = [53.2, -7.4];
+  expect(lightAt(Date.UTC(2026, 5, 21, 12, 30), latitude, longitude)).toBe("day");
+  expect(lightAt(Date.UTC(2026, 0, 15, 0), latitude, longitude)).toBe("night");
+  expect(lightAt(Date.UTC(2026, 5, 21, 21, 20), latitude, longitude)).toBe("twilight");
+  // At noon on the solstice the sun stands at 90 - latitude + 23.44 degrees (spherical astronomy).
+  expect(sunAltitude(Date.UTC(2026, 5, 21, 12, 31), latitude, longitude)).toBeCloseTo(90 - latitude + 23.44, 0);
+});
+
+test("every reason is told in both systems, with its numbers", () => {
+  const reasons: Reason[] = [
+    { kind: "speeds", focal: 0.25, adjacent: 0.6 }, { kind: "seam", distance: 0.5, difference: 0.4, slowSide: true }, { kind: "noSeam" }, { kind: "drift", share: 1.4 }, { kind: "drift", share: 0.4 },
+    { kind: "energy", net: 0.9, timesMedian: 2.1 }, { kind: "depth", depth: 1.2, visibleDepth: 0.8 }, { kind: "depth", depth: 0.5, visibleDepth: 0.8 }, { kind: "break", name: "the split stone", distance: 0.7 },
+    { kind: "brokenSurface", froude: 0.55 }, { kind: "refuge", share: 0.9 }, { kind: "exposed" },
+  ];
+  for (const reason of reasons) for (const system of ["metric", "us"] as const) expect(tellReason(reason, system)).toMatch(/^[A-Z0-9].*\.$/);
+  expect(tellReason(reasons[0]!, "metric")).toBe("0.25 m/s at the fish, 0.60 m/s an arm's length away.");
+  expect(tellReason(reasons[0]!, "us")).toContain("0.8 ft/s");
+  expect(tellReason(reasons[8]!, "metric")).toBe("The split stone 0.7 m off for shelter.");
+});
+
+test("an unknown fish is refused with the known ones named", () => {
+  expect(() => speciesById("pike")).toThrow(/brown-trout, rainbow-trout/);
+});
