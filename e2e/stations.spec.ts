@@ -131,3 +131,65 @@ test("pages carry a strict content security policy and ask nothing of anyone els
   await page.waitForTimeout(1500);
   expect(elsewhere).toEqual([]);
 });
+
+test("on the bank, by thumb: a session on a phone, a blank, undo, and figures in US units", async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await loadDemo(page);
+  await page.getByRole("link", { name: "Log" }).click();
+  const start = page.getByRole("button", { name: "Start a session" });
+  expect((await start.boundingBox())!.height).toBeGreaterThanOrEqual(56);
+  await start.click();
+  await page.getByRole("button", { name: "Fish landed" }).click();
+  await page.getByRole("button", { name: "Slack below the flat stone", exact: true }).click();
+  await expect(page.getByRole("button", { name: /\d\d:\d\d Slack below the flat stone$/ })).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("0 fish", { exact: false }).first()).toBeVisible();
+  await page.getByRole("button", { name: "End the session" }).click();
+  await expect(page.getByRole("heading", { name: "Nobody is fishing" })).toBeVisible();
+  await expect(page.getByText("A blank is in the book", { exact: false }).first()).toBeVisible();
+  await page.getByRole("button", { name: "Book and settings" }).click();
+  await page.getByRole("combobox", { name: "Units" }).click();
+  await page.getByRole("option", { name: "US customary" }).click();
+  await page.getByRole("button", { name: "Close" }).click();
+  await expect(page.getByRole("banner")).toContainText("cfs");
+  await page.reload();
+  await expect(page.getByRole("banner")).toContainText("cfs");
+});
+
+test("a session and a reach taken out come back by undo; a reach goes out as a file and comes in again", async ({ page }) => {
+  await loadDemo(page);
+  await page.goto("/log");
+  const first = page.getByRole("button", { name: /^Remove the session/ }).first();
+  const name = (await first.getAttribute("aria-label"))!;
+  await first.click();
+  await expect(page.getByRole("button", { name })).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("button", { name })).toHaveCount(1);
+  await page.goto("/water");
+  await page.getByRole("button", { name: "Book and settings" }).click();
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save Alder Bend as a reach file" }).click()]);
+  await page.getByRole("button", { name: "Remove Alder Bend" }).click();
+  await expect(page.getByRole("button", { name: "Remove Alder Bend" })).toBeHidden();
+  await page.getByRole("button", { name: "Close" }).click();
+  await page.goto("/reach");
+  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByLabel("Reach file").setInputFiles(await download.path());
+  await expect(page.getByText("Alder Bend is in the book.").first()).toBeVisible();
+  await expect(page.getByRole("combobox", { name: "Reach" })).toContainText("Alder Bend");
+});
+
+test("the rig follows the tackle: bad entries are told, more line drag lifts the bait, units are either", async ({ page }) => {
+  await loadDemo(page);
+  await page.goto("/rig");
+  await expect(page.getByTestId("setting")).toBeVisible({ timeout: 120_000 });
+  await page.getByLabel("Leader", { exact: true }).fill("long");
+  await expect(page.getByRole("alert").filter({ hasText: "Leader" })).toContainText("does not start with a number");
+  await page.getByLabel("Leader", { exact: true }).fill("8 in");
+  const setting = page.getByTestId("setting");
+  await expect(setting).toBeVisible();
+  const short = parseFloat((await setting.textContent())!);
+  await page.getByLabel("Leader", { exact: true }).fill("0.6 m");
+  await expect.poll(async () => parseFloat((await setting.textContent())!)).not.toBe(short);
+  await page.getByLabel("Float carries", { exact: true }).fill("900 g");
+  await expect(page.getByRole("alert").filter({ hasText: "capacity" })).toBeVisible();
+});

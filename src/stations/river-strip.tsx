@@ -22,9 +22,9 @@ export function RiverStrip({ river }: { river: River }) {
   return (
     <header className="sticky top-0 z-20 flex items-center gap-2 border-b border-line bg-paper pr-2 pl-4 lg:px-6">
       <Link href="/water" aria-label={`${name}: to Water`} className="flex min-w-0 flex-1 items-center gap-x-4 overflow-hidden sm:gap-x-7 py-2 whitespace-nowrap lg:gap-x-10">
-        <Cell className="max-w-32 sm:max-w-none" main={name} sub={reach && station ? station.name : "the river now"} />
-        {now && <Cell main={<>{flow.figure}<span className="ml-1 text-sm font-normal">{flow.unit}</span> {now.trend && <span aria-hidden>{ARROW[now.trend]}</span>}</>} sub={river.stale ? `last read ${dayOnly(now.at)}` : trendWords(now)} title={now.exceedance === null ? undefined : exceedanceInWords(now.exceedance)} />}
-        {clarity && <Cell main={clarity.word} sub={clarity.seen} />}
+        <Cell className="shrink sm:shrink-0" main={name} sub={reach && station ? station.name : "the river now"} />
+        {now && <Cell className="shrink-0" main={<>{flow.figure}<span className="ml-1 text-sm font-normal">{flow.unit}</span> {now.trend && <span aria-hidden>{ARROW[now.trend]}</span>}</>} sub={river.stale ? `last read ${dayOnly(now.at)}` : trendWords(now)} title={now.exceedance === null ? undefined : exceedanceInWords(now.exceedance)} />}
+        {clarity && <Cell className="shrink-0" main={clarity.word} sub={clarity.seen} />}
         {now && <Cell className="hidden md:block" main={show(now.waterTemperature, "temperature", system).text} sub="water" />}
         {!river.stale && <LightLeft river={river} />}
       </Link>

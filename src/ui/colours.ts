@@ -22,5 +22,8 @@ export function useColours(): Colours {
   return colours;
 }
 
-/** "#rrggbb" as three numbers. */
-export const rgb = (hex: string): [number, number, number] => [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)) as [number, number, number];
+/** "#rrggbb", or "#rgb" as style sheets are shortened, as three numbers. */
+export function rgb(hex: string): [number, number, number] {
+  const long = hex.length === 4 ? `#${[...hex.slice(1)].map((digit) => digit + digit).join("")}` : hex;
+  return [1, 3, 5].map((at) => parseInt(long.slice(at, at + 2), 16)) as [number, number, number];
+}

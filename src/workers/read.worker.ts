@@ -7,7 +7,6 @@ import { type GaugeSummary, summariseGauge } from "../core/gauge/summary";
 import { type Reading, type ReadOptions, readWater } from "../core/lies/read";
 import { adviseRig, type RigAdvice, type RigRequest } from "../core/rig/advise";
 import type { UnitSystem } from "../core/quantity/units";
-import { streaks, type StreakImage } from "./streaks";
 
 export type Answer<T> = { ok: true; value: T } | { ok: false; fault: Fault };
 
@@ -27,7 +26,6 @@ const api = {
       return { file, summary: summariseGauge(file) };
     }),
   rig: (request: RigRequest, system: UnitSystem): Answer<RigAdvice> => answer(() => adviseRig(request, system)),
-  streaks: (field: Field, pixelsPerMetre: number): StreakImage => streaks(field, pixelsPerMetre),
 };
 
 export type ReadApi = typeof api;

@@ -34,7 +34,15 @@ export function streaks(field: Field, pixelsPerMetre: number): StreakImage {
       vs[p] = sample(field.v, nx, ny, cell, mx, my);
     }
   }
-  const speeds = Float32Array.from(us, (u, p) => Math.hypot(u, vs[p]!));
+  const speeds = new Float32Array(count);
+  for (let p = 0; p < count; p++) {
+    const speed = Math.sqrt(us[p]! * us[p]! + vs[p]! * vs[p]!);
+    if (speed < 1e-4) continue;
+    speeds[p] = speed;
+    // From here on only the direction is needed.
+    us[p]! /= speed;
+    vs[p]! /= speed;
+  }
   const sorted = speeds.filter((_, p) => hs[p]! > 0.03).sort();
   fastest = Math.max(fastest, sorted[Math.floor(sorted.length * 0.985)] ?? 0);
   const noise = new Float32Array(count);
@@ -87,13 +95,12 @@ function integral(start: number, width: number, height: number, us: Float32Array
     let x = (start % width) + 0.5;
     let y = Math.floor(start / width) + 0.5;
     for (let step = 0; step < reach; step++) {
-      const p = Math.floor(y) * width + Math.floor(x);
-      const speed = speeds[p]!;
-      if (speed < 1e-4) break;
-      x += (sign * us[p]!) / speed;
-      y += (sign * vs[p]!) / speed;
+      const p = (y | 0) * width + (x | 0);
+      if (speeds[p] === 0) break;
+      x += sign * us[p]!;
+      y += sign * vs[p]!;
       if (x < 0 || y < 0 || x >= width || y >= height) break;
-      sum += noise[Math.floor(y) * width + Math.floor(x)]!;
+      sum += noise[(y | 0) * width + (x | 0)]!;
       weight++;
     }
   }

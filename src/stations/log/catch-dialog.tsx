@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { Catch } from "../../core/book/records";
+import { SPECIES } from "../../core/lies/species";
 import { entryUnit, show, showText } from "../../core/quantity/show";
 import { parseQuantity } from "../../core/quantity/units";
 import { database } from "../../store/database";
@@ -34,7 +35,7 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
   }
 
   return (
-    <Dialog open onOpenChange={(open) => !open && onClose()} title={`${fish.species.replace("-", " ")}, ${dayAndTime(fish.at)}`} about={river ? `From the gauge: ${showText(river.discharge, "discharge", system)}, ${river.trend ?? "trend unknown"}, seen to ${showText(river.visibleDepth, "depth", system)}, water ${showText(river.waterTemperature, "temperature", system)}.` : "No gauge reading at that time."}>
+    <Dialog open onOpenChange={(open) => !open && onClose()} title={`${SPECIES.find((one) => one.id === fish.species)?.name ?? fish.species}, ${dayAndTime(fish.at)}`} about={river ? `From the gauge: ${showText(river.discharge, "discharge", system)}, ${river.trend ?? "trend unknown"}, seen to ${showText(river.visibleDepth, "depth", system)}, water ${showText(river.waterTemperature, "temperature", system)}.` : "No gauge reading at that time."}>
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField label="Length" value={length} onChange={(event) => setLength(event.target.value)} error={error} hint={`Such as ${system === "us" ? "14 in" : "36 cm"}`} />
         <TextField label="Lure or bait" value={lure} onChange={(event) => setLure(event.target.value)} maxLength={120} />

@@ -9,7 +9,7 @@ export function Footprint({ rank, kind, size, chosen, upCurrent = [1, 0] }: { ra
     <g transform={`scale(${size})`}>
       <g transform={`rotate(${angle})`} fill="none" strokeLinecap="round" strokeLinejoin="round">
         {[["var(--paper)", 5.6], [ink, 2.8]].map(([stroke, width]) => (
-          <path key={stroke} d="M7 0H20.5M8 0 16 -7M8 0 16 7M-7 0H-11.5" stroke={stroke as string} strokeWidth={width as number} />
+          <path key={stroke} d="M7 0H17.5M8 0 14 -6.5M8 0 14 6.5M-7 0H-11" stroke={stroke as string} strokeWidth={width as number} />
         ))}
       </g>
       <circle r={heel} fill="var(--paper)" stroke={ink} strokeWidth={2} />

@@ -2,7 +2,7 @@
 import { useEffect, useRef, useState } from "react";
 import type { Field } from "../../core/flow/grid";
 import { type Colours, rgb } from "../../ui/colours";
-import { readWorker } from "../../workers/clients";
+import { pictureWorker } from "../../workers/clients";
 import type { StreakImage } from "../../workers/streaks";
 
 /** The water from above, drawn from the solved field: slow is dark and still, fast is pale and streaked. Never a hue ramp. */
@@ -11,7 +11,7 @@ export function WaterCanvas({ field, scale, colours, onPainted }: { field: Field
   const [image, setImage] = useState<StreakImage | undefined>();
   useEffect(() => {
     let gone = false;
-    void readWorker().streaks(field, Math.min(scale * Math.min(2, window.devicePixelRatio || 1), 12)).then((answer) => {
+    void pictureWorker().streaks(field, Math.min(scale * Math.min(2, window.devicePixelRatio || 1), 12)).then((answer) => {
       if (!gone) setImage(answer);
     });
     return () => {
