@@ -23,8 +23,9 @@ export interface Progress {
 
 /** Length of an averaging window, s: wakes shed with periods of 15-20 s (physics section 2). */
 const WINDOW = 20;
-/** Most windows averaged on the finest grid before the verdict is given anyway. */
-const MOST_WINDOWS = 10;
+/** Most windows averaged before the verdict is given anyway; twice as many while storage is still filling. Coarse grids are cheap. */
+const MOST_WINDOWS = 12;
+const MOST_COARSE_WINDOWS = 30;
 /** Limits of the convergence test on window means. */
 const LIMITS = { outflow: 0.005, unitDischarge: 0.01, depth: 0.002 };
 /** Solver steps between two reports. */
@@ -82,31 +83,28 @@ function* settle(grid: Grid, start: State, options: SteadyOptions, level: number
     longestStep: 2,
   });
   water.setState(start.depth, start.u, start.v);
-  const limit = finest ? 1 : 4;
-  const most = finest ? MOST_WINDOWS : 12;
+  const limit = finest ? 1 : 2;
+  const most = finest ? MOST_WINDOWS : MOST_COARSE_WINDOWS;
   let previous: Averaging | undefined;
   let kept: Averaging | undefined;
   let verdict: Verdict = "not-converged";
-  for (let window = 0; window < most; window++) {
-    const now = yield* average(water, share.from + ((share.to - share.from) * window) / most, (share.to - share.from) / most);
-    const error = Math.abs(now.meanOutflow() / options.discharge - 1);
+  const error = (averaging: Averaging) => Math.abs(averaging.meanOutflow() / options.discharge - 1);
+  for (let window = 0; window < (kept ? most : 2 * most); window++) {
+    const now = yield* average(water, share.from + (share.to - share.from) * (1 - 0.75 ** window), (share.to - share.from) * 0.25 * 0.75 ** window);
     if (previous) {
       const change = changeBetween(previous, now);
-      const through = error < LIMITS.outflow * limit && change.depth < LIMITS.depth * limit;
-      if (through && change.unitDischarge < LIMITS.unitDischarge * limit) {
-        verdict = "converged";
-        kept = finest ? joined(now, previous) : now;
-        break;
+      if (Math.max(error(now), error(previous)) < LIMITS.outflow * limit && change.depth < LIMITS.depth * limit && change.unitDischarge < LIMITS.unitDischarge * limit) {
+        return fieldOf(grid, joined(now, previous), options.discharge, "converged", water.steps);
       }
-      // Storage has settled but wakes still pulse: gather means until they themselves stop moving.
-      if (through || kept) {
-        const before = kept ? means(kept) : undefined;
+      // Storage has settled but wakes still pulse: gather means until they themselves stop moving. Unsettled windows are not gathered.
+      if (error(now) < 2 * LIMITS.outflow * limit && change.depth < 2 * LIMITS.depth * limit) {
+        const before = kept && means(kept);
         kept = kept ? joined(kept, now) : now;
-        if (before && through && drift(before, kept) < LIMITS.unitDischarge * limit) {
+        if (before && error(kept) < LIMITS.outflow * limit && drift(before, kept) < LIMITS.unitDischarge * limit) {
           verdict = "shedding";
           break;
         }
-      }
+      } else kept = undefined;
     }
     previous = now;
   }
