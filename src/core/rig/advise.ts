@@ -5,7 +5,7 @@ import { speciesById } from "../lies/species";
 import { showText } from "../quantity/show";
 import type { UnitSystem } from "../quantity/units";
 import { chooseLure, type LureChoice, tooWarmForTrout } from "../tactics/lure";
-import { FLOAT_TACKLE, type FloatRig, type FloatTackle, setFloat } from "./float";
+import { FLOAT_TACKLE, floatFor, type FloatRig, type FloatTackle, setFloat } from "./float";
 
 const number = z.number().refine(Number.isFinite, "must be a finite number");
 
@@ -31,6 +31,8 @@ export type RigRequest = z.input<typeof rigRequestSchema>;
 
 export interface RigAdvice extends Omit<FloatRig, "shape"> {
   method: "float";
+  /** g of shot that the float carries: as given, or chosen for the lure. */
+  capacity: number;
   shape: FloatRig["shape"];
   lure: Pick<LureChoice, "category" | "size" | "colours">;
   reasons: string[];
@@ -58,11 +60,12 @@ export function adviseRig(request: RigRequest, system: UnitSystem = "metric"): R
   if (method !== "float") throw new InputError("unsupported-method", `Only the float can be worked out so far; not yet “${method}”.`, { path: "method" });
   if (!(water.visibleDepth > 0)) throw new InputError("bad-water", "visibleDepth must be above zero.", { path: "water.visibleDepth" });
   const species = speciesById(parsed.data.species);
-  const full: FloatTackle = { ...FLOAT_TACKLE.value, ...defined(tackle) };
-  const rig = setFloat(water, full, defined(style));
   const lure = chooseLure({ visibleDepth: water.visibleDepth, temperature: water.temperature, light: light as Light });
+  const chosen: FloatTackle = { ...FLOAT_TACKLE.value, ...defined(tackle), bait: lure.body };
+  const full = tackle.capacity === undefined ? { ...chosen, capacity: floatFor(chosen) } : chosen;
+  const rig = setFloat(water, full, defined(style));
   const cautions = tooWarmForTrout(water.temperature, species.restAbove) ? [`${showText(water.temperature, "temperature", system)}: leave trout alone in water this warm. Local rules stand above anything here.`] : [];
-  return { method, ...rig, lure: { category: lure.category, size: lure.size, colours: lure.colours }, reasons: [...floatReasons(rig, water.depth, full, system), ...lure.reasons], cautions };
+  return { method, capacity: full.capacity, ...rig, lure: { category: lure.category, size: lure.size, colours: lure.colours }, reasons: [...floatReasons(rig, water.depth, full, system), ...lure.reasons], cautions };
 }
 
 function floatReasons(rig: FloatRig, depth: number, tackle: FloatTackle, system: UnitSystem): string[] {

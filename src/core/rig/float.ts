@@ -85,6 +85,13 @@ function checkWater(water: Water): void {
   }
 }
 
+/** What the bait takes of the float's capacity, in grams of shot of its metal. */
+export const carriedBy = ({ bait, metal }: FloatTackle): number =>
+  (Math.max(0, submergedWeight(bait.grams / 1000, bait.density)) / submergedWeight(0.001, DENSITY[metal]));
+
+/** The float for a bait: the usual one, or the next half gram that leaves it a gram and a half of shot. Common practice, no source. */
+export const floatFor = (tackle: FloatTackle): number => Math.max(FLOAT_TACKLE.value.capacity, Math.ceil((carriedBy(tackle) + 1.5) * 2) / 2);
+
 interface Weighted {
   length: number;
   weights: Weight[];
@@ -107,7 +114,7 @@ export function fishFloat(water: Water, tackle: FloatTackle, setting: number, sh
   const ks = Math.min(water.bedRoughness, 0.5 * water.depth);
   const speed = (z: number) => speedAtHeight(water.meanSpeed, water.depth, ks, z);
   const surface = surfaceSpeed(water.meanSpeed, water.depth, ks);
-  const plan = shotPlan(tackle.capacity, shotting, setting);
+  const plan = shotPlan(tackle.capacity - carriedBy(tackle), shotting, setting);
   const { length, weights } = weighted(setting, tackle, plan);
   const at = (floatSpeed: number) => hang({ speed, floatSpeed, depth: water.depth, length, lineDiameter: tackle.lineDiameter, weights });
   const body = floatDiameter(tackle.capacity);
@@ -132,6 +139,7 @@ const push = (diameter: number, relative: number): number => 0.5 * WATER_DENSITY
  */
 export function setFloat(water: Water, tackle: FloatTackle = FLOAT_TACKLE.value, style: FloatStyle = {}): FloatRig {
   checkWater(water);
+  if (carriedBy(tackle) > 0.9 * tackle.capacity) throw new InputError("float-too-small", `A float that carries ${tackle.capacity} g is too small for this bait, which takes ${carriedBy(tackle).toFixed(1)} g of it.`, { path: "tackle.capacity" });
   const shotting = style.shotting ?? shottingFor(water);
   const wanted = style.shotHeight ?? WANTED;
   if (wanted >= water.depth - 0.05) throw new InputError("too-shallow", `The water is too shallow to fish the shot ${wanted} m off the bed.`, { path: "water.depth" });

@@ -84,6 +84,7 @@ test("more depth, more setting; the shot ends where it was wanted and never in t
 test("shot fills the float to the hundredth where the box can, with whole shot only", () => {
   for (const capacity of [0.4, 1, 2, 3.5, 6]) for (const style of ["tapered", "bulk", "even"] as const) {
     const plan = shotPlan(capacity, style, 1);
+    expect(new Set(plan.map((shot) => shot.below)).size).toBeLessThanOrEqual(capacity < 1.2 ? 2 : 4);
     expect(Math.abs(shotMass(plan) - capacity)).toBeLessThanOrEqual(0.031);
     for (const shot of plan) expect(SHOT_SIZES.value.some((one) => one.size === shot.size)).toBe(true);
   }
@@ -105,6 +106,15 @@ test("colours in clear water: black, brown, green, pink, chartreuse; dark first 
   expect(adviseRig(request({ visibleDepth: 3 }, { light: "twilight" })).lure.colours[0]).toBe("black");
 });
 
+test("the lure hangs on the line as what it is: a jig takes its share of the float from the shot, and sinks the leader", () => {
+  const jig = adviseRig(request());
+  const bait = adviseRig(request({ visibleDepth: 3 }));
+  expect(jig.lure.category).toBe("small jig under a float");
+  expect(jig.capacity - shotMass(jig.shot)).toBeGreaterThan(0.9);
+  expect(bait.capacity - shotMass(bait.shot)).toBeLessThan(0.15);
+  expect(jig.setting).toBeLessThan(bait.setting);
+});
+
 test("warm water brings the caution, cold water a smaller size", () => {
   expect(adviseRig(request({ temperature: 21 })).cautions).toHaveLength(1);
   expect(adviseRig(request({ temperature: 18 })).lure.size).toContain("1/16");
@@ -119,6 +129,7 @@ test.each<[unknown, string]>([
   [request({ depth: 0.15 }), "too-shallow"],
   [request({ visibleDepth: 0 }), "bad-water"],
   [{ ...request(), tackle: { capacity: 500 } }, "bad-rig"],
+  [{ ...request(), tackle: { capacity: 0.5 } }, "float-too-small"],
 ])("bad request %# is refused", (bad, code) => {
   expect.assertions(1);
   try {

@@ -29,6 +29,9 @@ const GROUPS: Record<Shotting, readonly { at: number; share: number }[]> = {
   even: [{ at: 0.25, share: 0.25 }, { at: 0.5, share: 0.25 }, { at: 0.75, share: 0.25 }, { at: 1, share: 0.25 }],
 };
 
+/** Under this much shot, g, two groups do: nobody pinches on a string of dust. Common practice, no source. */
+const LITTLE = { grams: 1.2, groups: [{ at: 0.6, share: 0.65 }, { at: 1, share: 0.35 }] };
+
 /**
  * The whole shot whose sum comes nearest under `target` g with the fewest pieces: exact search over the box in hundredths of a
  * gram (a bounded knapsack; at most `mostEach` of a size). Returns counts by size, heaviest first.
@@ -64,7 +67,7 @@ export function fill(target: number, sizes: readonly { size: string; grams: numb
 export function shotPlan(capacityGrams: number, style: Shotting, setting: number): Placed[] {
   const placed: Placed[] = [];
   let carried = 0;
-  for (const group of GROUPS[style]) {
+  for (const group of capacityGrams < LITTLE.grams ? LITTLE.groups : GROUPS[style]) {
     carried += group.share * capacityGrams;
     const soFar = placed.reduce((sum, shot) => sum + shot.grams * shot.count, 0);
     for (const shot of fill(carried - soFar)) placed.push({ ...shot, below: group.at * setting });

@@ -9,6 +9,14 @@ export interface LureChoice {
   /** Best first. Always words; the swatch only repeats them. */
   colours: Colour[];
   reasons: string[];
+  /** What it is to the water: mass, g, density, kg/m3, and the sphere that drags like it, m. */
+  body: LureBody;
+}
+
+export interface LureBody {
+  grams: number;
+  density: number;
+  diameter: number;
 }
 
 export type LureCategory = "natural bait under a float" | "small jig under a float" | "worm under a float";
@@ -62,14 +70,18 @@ export function chooseLure(water: LureWater): LureChoice {
 
   const category: LureCategory = dirty ? "worm under a float" : clarity === "gin-clear" ? "natural bait under a float" : "small jig under a float";
   if (category === "worm under a float") reasons.push("A worm smells and moves where little can be seen.");
-  return { category, size: sizeOf(category, cold, warm), colours, reasons };
+  return { category, ...sizeOf(category, cold, warm), colours, reasons };
 }
 
-/** Usual sizes (common practice, no source): trout minis 1/32 to 1/16 oz. */
-function sizeOf(category: LureCategory, cold: boolean, warm: boolean): string {
-  if (category === "worm under a float") return warm ? "hook 8, a whole worm" : "hook 10, half a worm";
-  if (category === "natural bait under a float") return cold ? "hook 14, one grub or nymph" : "hook 12, one grub or nymph";
-  return warm ? "1/16 oz (1.8 g), 4 cm" : "1/32 oz (0.9 g), 3 cm";
+/** Usual sizes (common practice, no source): trout minis 1/32 to 1/16 oz. Bodies: head or hook with what is on it, estimated; from memory. */
+function sizeOf(category: LureCategory, cold: boolean, warm: boolean): Pick<LureChoice, "size" | "body"> {
+  if (category === "worm under a float") {
+    return warm ? { size: "hook 8, a whole worm", body: { grams: 1.2, density: 1120, diameter: 0.015 } } : { size: "hook 10, half a worm", body: { grams: 0.6, density: 1150, diameter: 0.012 } };
+  }
+  if (category === "natural bait under a float") {
+    return cold ? { size: "hook 14, one grub or nymph", body: { grams: 0.12, density: 1400, diameter: 0.006 } } : { size: "hook 12, one grub or nymph", body: { grams: 0.2, density: 1400, diameter: 0.007 } };
+  }
+  return warm ? { size: "1/16 oz (1.8 g), 4 cm", body: { grams: 2.3, density: 4200, diameter: 0.013 } } : { size: "1/32 oz (0.9 g), 3 cm", body: { grams: 1.2, density: 4000, diameter: 0.011 } };
 }
 
 /** When trout should be left alone: the usual caution at about 20 C; local rules stand. */

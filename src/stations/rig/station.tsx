@@ -28,7 +28,7 @@ interface Tackle {
 export function RigStation() {
   const view = useLieView();
   const { system, set } = useSettings();
-  const [tackle, setTackle] = useState<Tackle>({ capacity: "2 g", line: "0.2 mm", leader: "0.4 m", metal: "tin", shotting: "" });
+  const [tackle, setTackle] = useState<Tackle>({ capacity: "", line: "0.2 mm", leader: "0.4 m", metal: "tin", shotting: "" });
   const { lie, reading, field, river } = view;
   const roughness = lie && field.field ? sample(field.field.roughness, field.field.nx, field.field.ny, field.field.cell, lie.x, lie.y) : 0.035;
   const { advice, fault } = useAdvice(view, lie, roughness, tackle);
@@ -66,7 +66,7 @@ function useAdvice(view: LieView, lie: Lie | undefined, roughness: number, tackl
   const [state, setState] = useState<{ advice: RigAdvice | undefined; fault: string | undefined }>({ advice: undefined, fault: undefined });
   const { species, visibleDepth, temperature, light } = view.look;
   const entries = {
-    capacity: parseQuantity(tackle.capacity, "mass", "g"),
+    capacity: tackle.capacity.trim() === "" ? { ok: true as const, value: NaN } : parseQuantity(tackle.capacity, "mass", "g"),
     lineDiameter: parseQuantity(tackle.line, "length", "mm"),
     leader: parseQuantity(tackle.leader, "length", system === "us" ? "ft" : "m"),
   };
@@ -75,7 +75,7 @@ function useAdvice(view: LieView, lie: Lie | undefined, roughness: number, tackl
   const request: RigRequest | undefined = wrong ? undefined : lie && {
     method: "float", species, light,
     water: { depth: lie.depth, meanSpeed: lie.meanSpeed, bedRoughness: roughnessHeight(roughness, lie.depth), visibleDepth, temperature },
-    tackle: { capacity: value(entries.capacity) * 1000, lineDiameter: value(entries.lineDiameter), leader: value(entries.leader), metal: tackle.metal },
+    tackle: { ...(tackle.capacity.trim() === "" ? {} : { capacity: value(entries.capacity) * 1000 }), lineDiameter: value(entries.lineDiameter), leader: value(entries.leader), metal: tackle.metal },
     style: tackle.shotting ? { shotting: tackle.shotting } : {},
   };
   const key = JSON.stringify(request);
@@ -111,7 +111,7 @@ function Card({ lie, advice }: { lie: Lie; advice: RigAdvice }) {
       <ol className="mt-2 flex flex-wrap gap-x-4 gap-y-1" aria-label="Colours, best first">
         {advice.lure.colours.map((colour, k) => <li key={colour} className="flex items-center gap-2"><Swatch colour={colour} />{k + 1}. {colour}</li>)}
       </ol>
-      <h2 className="mt-4 text-lg">Shot, {advice.shotting}</h2>
+      <h2 className="mt-4 text-lg">Shot, {advice.shotting}, under a float that carries {showText(advice.capacity / 1000, "lureMass", system)}</h2>
       <table className="w-full text-left">
         <thead><tr className="text-sm text-soft"><th className="font-normal">Shot</th><th className="font-normal">Under the float</th><th className="text-right font-normal">Weight</th></tr></thead>
         <tbody>{advice.shot.map((shot, k) => <tr key={k} className="border-t border-line"><td className="py-1">{shot.count} × {shot.size}</td><td>{showText(shot.below, "depth", system)}</td><td className="text-right">{showText((shot.grams * shot.count) / 1000, "shotMass", system)}</td></tr>)}</tbody>
@@ -125,7 +125,7 @@ function Card({ lie, advice }: { lie: Lie; advice: RigAdvice }) {
 
 function TackleForm({ tackle, onChange }: { tackle: Tackle; onChange: (tackle: Tackle) => void }) {
   const input = (key: "capacity" | "line" | "leader", label: string) => (
-    <label className="block"><span className="mb-1 block text-sm text-soft">{label}</span><input value={tackle[key]} onChange={(event) => onChange({ ...tackle, [key]: event.target.value })} className="min-h-11 w-full rounded-md border border-line bg-paper px-3" /></label>
+    <label className="block"><span className="mb-1 block text-sm text-soft">{label}</span><input value={tackle[key]} placeholder={key === "capacity" ? "auto" : undefined} onChange={(event) => onChange({ ...tackle, [key]: event.target.value })} className="min-h-11 w-full rounded-md border border-line bg-paper px-3" /></label>
   );
   return (
     <Panel title="Your tackle" className="mt-5">
@@ -134,7 +134,7 @@ function TackleForm({ tackle, onChange }: { tackle: Tackle; onChange: (tackle: T
         {input("line", "Line")}
         {input("leader", "Leader")}
         <Select label="Shot of" value={tackle.metal} onChange={(metal) => onChange({ ...tackle, metal: metal as Metal })} choices={["tin", "tungsten", "bismuth", "lead"].map((value) => ({ value, label: value }))} />
-        <Select label="Shotting" value={tackle.shotting || "auto"} onChange={(value) => onChange({ ...tackle, shotting: value === "auto" ? "" : (value as Shotting) })} choices={[{ value: "auto", label: "by the water" }, { value: "tapered", label: "tapered" }, { value: "bulk", label: "bulk" }, { value: "even", label: "even" }]} />
+        <Select label="Shotting" value={tackle.shotting || "auto"} onChange={(value) => onChange({ ...tackle, shotting: value === "auto" ? "" : (value as Shotting) })} choices={[{ value: "auto", label: "auto" }, { value: "tapered", label: "tapered" }, { value: "bulk", label: "bulk" }, { value: "even", label: "even" }]} />
       </div>
     </Panel>
   );
