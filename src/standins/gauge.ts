@@ -93,11 +93,16 @@ export function simulateGauge(from: number, to: number): GaugeHour[] {
 
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));
 
-/** The hours as the CSV that the stand-in serves: a few days a year its sensor is out, as sensors are. */
+/** When its flow sensor was out, as sensors are: from, and for how many hours. */
+const OUTAGES: readonly (readonly [number, number])[] = [
+  [Date.UTC(2024, 1, 9, 18), 30], [Date.UTC(2024, 10, 20, 3), 12], [Date.UTC(2025, 6, 14, 9), 8], [Date.UTC(2025, 11, 23), 30], [Date.UTC(2026, 0, 27), 30], [Date.UTC(2026, 3, 5, 18), 20],
+];
+
+/** The hours as the CSV that the stand-in serves. */
 export function gaugeCsv(from: number, to: number): string {
   const lines = ["time,discharge (m3/s),stage (m),water temperature (C),turbidity (NTU)"];
   for (const hour of simulateGauge(from, to)) {
-    const out = hash01(SEED + 9, Math.floor(hour.time / HOUR / 30)) < 0.006;
+    const out = OUTAGES.some(([from, hours]) => hour.time >= from && hour.time < from + hours * HOUR);
     lines.push([new Date(hour.time).toISOString(), out ? "Eqp" : hour.discharge, out ? "Eqp" : hour.stage, hour.waterTemperature, hour.turbidity].join(","));
   }
   return `${lines.join("\n")}\n`;

@@ -110,11 +110,11 @@ function weighted(setting: number, tackle: FloatTackle, plan: readonly Placed[])
 }
 
 /** How a float of a given setting fishes. A free float runs at the speed at which the water pushes it no more than its line drags it. */
-export function fishFloat(water: Water, tackle: FloatTackle, setting: number, shotting: Shotting, holdBack = 0): FloatRig {
+export function fishFloat(water: Water, tackle: FloatTackle, setting: number, shotting: Shotting, holdBack = 0, whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1)): FloatRig {
   const ks = Math.min(water.bedRoughness, 0.5 * water.depth);
   const speed = (z: number) => speedAtHeight(water.meanSpeed, water.depth, ks, z);
   const surface = surfaceSpeed(water.meanSpeed, water.depth, ks);
-  const plan = shotPlan(tackle.capacity - carriedBy(tackle), shotting, setting);
+  const plan = whole.map((shot) => ({ ...shot, below: shot.below * setting }));
   const { length, weights } = weighted(setting, tackle, plan);
   const at = (floatSpeed: number) => hang({ speed, floatSpeed, depth: water.depth, length, lineDiameter: tackle.lineDiameter, weights });
   const body = floatDiameter(tackle.capacity);
@@ -143,12 +143,13 @@ export function setFloat(water: Water, tackle: FloatTackle = FLOAT_TACKLE.value,
   const shotting = style.shotting ?? shottingFor(water);
   const wanted = style.shotHeight ?? WANTED;
   if (wanted >= water.depth - 0.05) throw new InputError("too-shallow", `The water is too shallow to fish the shot ${wanted} m off the bed.`, { path: "water.depth" });
+  const whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1);
   const settle = (holdBack: number): FloatRig => {
     const over = (length: number) => {
-      const rig = fishFloat(water, tackle, length, shotting, holdBack);
+      const rig = fishFloat(water, tackle, length, shotting, holdBack, whole);
       return Math.min(rig.shotHeight - wanted, rig.shape[0]!.z - BAIT_CLEAR);
     };
-    return fishFloat(water, tackle, root(over, 0.05, water.depth + 1.2, 1e-3), shotting, holdBack);
+    return fishFloat(water, tackle, root(over, 0.05, water.depth + 1.2, 1e-3), shotting, holdBack, whole);
   };
   if (style.holdBack !== undefined) return settle(Math.min(0.6, Math.max(0, style.holdBack)));
   let rig = settle(0);

@@ -21,58 +21,75 @@ export interface Placed {
   below: number;
 }
 
-/** Shot by the number of groups on the line: bulk goes low in one group with a small dropper; even and tapered spread. */
-const GROUPS: Record<Shotting, readonly { at: number; share: number }[]> = {
-  // `at` is the share of the way from float to the lowest shot, `share` that group's share of the weight.
-  tapered: [{ at: 0.25, share: 0.4 }, { at: 0.5, share: 0.3 }, { at: 0.75, share: 0.2 }, { at: 1, share: 0.1 }],
-  bulk: [{ at: 0.75, share: 0.85 }, { at: 1, share: 0.15 }],
-  even: [{ at: 0.25, share: 0.25 }, { at: 0.5, share: 0.25 }, { at: 0.75, share: 0.25 }, { at: 1, share: 0.25 }],
-};
+/** Most pieces pinched on besides the heaviest, and how near their sum must come to the float's capacity, g. Common practice, no source. */
+const MOST_PIECES = 6;
+const NEAR = 0.03;
 
-/** Under this much shot, g, two groups do: nobody pinches on a string of dust. Common practice, no source. */
-const LITTLE = { grams: 1.2, groups: [{ at: 0.6, share: 0.65 }, { at: 1, share: 0.35 }] };
-
-/**
- * The whole shot whose sum comes nearest under `target` g with the fewest pieces: exact search over the box in hundredths of a
- * gram (a bounded knapsack; at most `mostEach` of a size). Returns counts by size, heaviest first.
- */
-export function fill(target: number, sizes: readonly { size: string; grams: number }[] = SHOT_SIZES.value, mostEach = 6): { size: string; grams: number; count: number }[] {
-  const units = Math.round(target * 100 + 1e-6);
-  if (units <= 0) return [];
-  // fewest[w]: least pieces that weigh w exactly; from[w]: the last size taken to get there.
-  const fewest = new Float64Array(units + 1).fill(Infinity);
-  const taken: (Map<number, number> | undefined)[] = new Array(units + 1);
-  fewest[0] = 0;
-  taken[0] = new Map();
-  sizes.forEach((one, index) => {
-    const weight = Math.round(one.grams * 100);
-    const before = Float64Array.from(fewest);
-    const beforeTaken = taken.slice();
-    for (let w = 0; w <= units; w++) {
-      for (let count = 1; count <= mostEach && count * weight <= w; count++) {
-        const pieces = before[w - count * weight]! + count;
-        if (pieces < fewest[w]!) {
-          fewest[w] = pieces;
-          taken[w] = new Map(beforeTaken[w - count * weight]).set(index, count);
-        }
-      }
-    }
-  });
-  let best = units;
-  while (best > 0 && !Number.isFinite(fewest[best]!)) best--;
-  return [...(taken[best] ?? [])].sort((a, b) => a[0] - b[0]).map(([index, count]) => ({ ...sizes[index]!, count }));
+interface Shape {
+  /** Wanted share of the weight of piece i of n, heaviest (nearest the float) first. */
+  share: (i: number, n: number) => number;
+  /** Its place: share of the way from float to lowest shot. */
+  at: (i: number, n: number) => number;
+  fewest: number;
 }
 
-/** A shot plan that fills a float: heavier under the float, lighter to the hook (tapered), together and low (bulk), or alike (even). */
-export function shotPlan(capacityGrams: number, style: Shotting, setting: number): Placed[] {
-  const placed: Placed[] = [];
-  let carried = 0;
-  for (const group of capacityGrams < LITTLE.grams ? LITTLE.groups : GROUPS[style]) {
-    carried += group.share * capacityGrams;
-    const soFar = placed.reduce((sum, shot) => sum + shot.grams * shot.count, 0);
-    for (const shot of fill(carried - soFar)) placed.push({ ...shot, below: group.at * setting });
-  }
+/** Tapered: heavier under the float, lighter to the hook. Bulk: together and low, one small dropper. Even: alike. Common practice, no source. */
+const SHAPES: Record<Shotting, Shape> = {
+  tapered: { share: (i, n) => (2 * (n - i)) / (n * (n + 1)), at: (i, n) => (i + 1) / n, fewest: 3 },
+  bulk: { share: (i, n) => (i === n - 1 ? 0.12 : 0.88 / (n - 1)), at: (i, n) => (i === n - 1 ? 1 : 0.75), fewest: 2 },
+  even: { share: (_, n) => 1 / n, at: (i, n) => (i + 1) / n, fewest: 3 },
+};
+
+/**
+ * Whole shot that fills a float, placed by the style; `below` for a float-to-shot length of `setting` m. Exact search over all
+ * choices of at most six pieces from the box: of those that fill the float, the one nearest the wanted shares, fewer pieces first.
+ * What six pieces cannot carry sits as the heaviest shot right under the float.
+ */
+export function shotPlan(capacityGrams: number, style: Shotting, setting: number, box: readonly { size: string; grams: number }[] = SHOT_SIZES.value): Placed[] {
+  const sizes = [...box].sort((a, b) => b.grams - a.grams);
+  const heaviest = sizes[0]!;
+  const spare = Math.max(0, Math.ceil((capacityGrams - 0.6 * MOST_PIECES * heaviest.grams) / heaviest.grams));
+  const target = capacityGrams - spare * heaviest.grams;
+  const shape = SHAPES[style];
+  const pieces = bestPieces(target, sizes, shape);
+  const placed: Placed[] = spare ? [{ ...heaviest, count: spare, below: Math.min(0.1, 0.2 * setting) }] : [];
+  pieces.forEach((piece, i) => {
+    const below = shape.at(i, pieces.length) * setting;
+    const last = placed.at(-1);
+    if (last && last.size === piece.size && last.below === below) last.count++;
+    else placed.push({ ...piece, count: 1, below });
+  });
   return placed;
+}
+
+/** The non-increasing run of at most six shot that fills the target best; the nearest sum under it where none comes near. */
+function bestPieces(target: number, sizes: readonly { size: string; grams: number }[], shape: Shape): { size: string; grams: number }[] {
+  let best: { size: string; grams: number }[] = [];
+  let least = Infinity;
+  const judge = (run: readonly { size: string; grams: number }[], sum: number) => {
+    const miss = target - sum;
+    const n = run.length;
+    // A float that is not filled is worse than any shape; then shape; then number of pieces.
+    let cost = (miss > NEAR ? 100 * miss : 0) + 0.004 * n + (n < shape.fewest ? 0.05 : 0);
+    for (let i = 0; i < n; i++) cost += (run[i]!.grams / target - shape.share(i, n)) ** 2;
+    if (cost < least) {
+      least = cost;
+      best = [...run];
+    }
+  };
+  const run: { size: string; grams: number }[] = [];
+  const grow = (from: number, sum: number) => {
+    if (run.length > 0) judge(run, sum);
+    if (run.length === MOST_PIECES) return;
+    for (let k = from; k < sizes.length; k++) {
+      if (sum + sizes[k]!.grams > target + NEAR) continue;
+      run.push(sizes[k]!);
+      grow(k, sum + sizes[k]!.grams);
+      run.pop();
+    }
+  };
+  if (target > 0) grow(0, 0);
+  return best;
 }
 
 export const shotMass = (plan: readonly Placed[]): number => plan.reduce((sum, shot) => sum + shot.grams * shot.count, 0);

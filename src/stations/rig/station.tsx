@@ -108,6 +108,7 @@ function Card({ lie, advice }: { lie: Lie; advice: RigAdvice }) {
       <p className="mt-1">in {showText(lie.depth, "depth", system)} of water{advice.holdBack > 0 ? `; hold back to ${Math.round((1 - advice.holdBack) * 100)} % of the surface pace` : "; let it run free"}</p>
       <h2 className="mt-4 text-lg">{advice.lure.category}</h2>
       <p>{advice.lure.size}</p>
+      {advice.lure.category !== "small jig under a float" && <p className="mt-1 text-sm text-soft">Dressing the hook, or changing to a jig: colours in this order.</p>}
       <ol className="mt-2 flex flex-wrap gap-x-4 gap-y-1" aria-label="Colours, best first">
         {advice.lure.colours.map((colour, k) => <li key={colour} className="flex items-center gap-2"><Swatch colour={colour} />{k + 1}. {colour}</li>)}
       </ol>
