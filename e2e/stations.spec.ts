@@ -139,8 +139,10 @@ test("on the bank, by thumb: a session on a phone, a blank, undo, and figures in
   const start = page.getByRole("button", { name: "Start a session" });
   expect((await start.boundingBox())!.height).toBeGreaterThanOrEqual(56);
   await start.click();
-  await page.getByRole("button", { name: "Fish landed" }).click();
+  await page.goto("/water");
+  await page.keyboard.press("l");
   await page.getByRole("button", { name: "Slack below the flat stone", exact: true }).click();
+  await expect(page.getByRole("button", { name: "Fish landed" })).toBeVisible();
   await expect(page.getByRole("button", { name: /\d\d:\d\d Slack below the flat stone$/ })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByText("0 fish", { exact: false }).first()).toBeVisible();

@@ -1,5 +1,6 @@
 "use client";
 import Link from "next/link";
+import { useRouter, useSearchParams } from "next/navigation";
 import { useState } from "react";
 import { rodHours } from "../../core/book/effort";
 import type { Catch, Session } from "../../core/book/records";
@@ -54,7 +55,15 @@ export function LogStation() {
 /** The running session: start, fish, end. Big targets; a catch is two taps, the fish and the place. */
 function Running({ river, book, onOpen }: { river: River; book: BookView; onOpen: (fish: Catch) => void }) {
   const { species, system } = useSettings();
-  const [choosing, setChoosing] = useState(false);
+  const router = useRouter();
+  // The L key comes here with ?fish=1 from any station.
+  const asked = useSearchParams().get("fish") === "1";
+  const [pressed, setPressed] = useState(false);
+  const choosing = pressed || asked;
+  const setChoosing = (open: boolean) => {
+    setPressed(open);
+    if (!open && asked) router.replace("/log");
+  };
   const { running } = book;
   const name = (id: string) => river.reaches.find((one) => one.id === id)?.reach.name ?? "a reach no longer in the book";
 

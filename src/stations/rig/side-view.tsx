@@ -42,7 +42,7 @@ export function SideView({ lie, rig, roughness, visibleDepth, system }: { lie: L
         return <path key={t} d={`M20 ${y(t * lie.depth)}H${end}m-5 -3 5 3-5 3`} fill="none" stroke="var(--water-fast)" strokeOpacity={0.8} strokeWidth={1.2} />;
       })}
       <path d={`M0 ${y(lie.depth)}H${W}`} stroke="var(--water-fast)" strokeWidth={1.5} />
-      <g transform={`translate(${Math.min(W - 70, x(hook) + 90)} ${y(lie.focalHeight + 0.05)})`}><path d="M-34 0C-20 -13 8 -13 26 0C8 13 -20 13 -34 0ZM-31 0L-48 -11V11Z" transform="scale(-1 1)" fill="var(--stone)" stroke="var(--water-fast)" strokeWidth={1.2} /></g>
+      <g transform={`translate(${Math.min(W - 60, floatX + 90)} ${y(lie.focalHeight + 0.05)})`}><path d="M-34 0C-20 -13 8 -13 26 0C8 13 -20 13 -34 0ZM-31 0L-48 -11V11Z" transform="scale(-1 1)" fill="var(--stone)" stroke="var(--water-fast)" strokeWidth={1.2} /></g>
       <path d={line} fill="none" stroke="var(--water-fast)" strokeWidth={1.6} />
       <path d={`M${floatX} ${y(lie.depth) - 30}V${y(lie.depth) + 8}`} stroke="var(--ink)" strokeWidth={2} />
       <ellipse cx={floatX} cy={y(lie.depth) + 2} rx={6} ry={13} fill="var(--ochre)" stroke="var(--paper)" />

@@ -1,0 +1,61 @@
+import { exceedanceInWords, seasonBand } from "./exceedance";
+import { DAY, HOUR, type Parameter, seriesFrom } from "./series";
+import { gaugeNow, type GaugeRecord, lastInstant, seriesOf, summariseGauge, summariseSeries } from "./summary";
+
+const start = Date.UTC(2024, 0, 1);
+const series = (parameter: Parameter, of: (hour: number) => number, hours = 24 * 800) => seriesFrom(parameter, Array.from({ length: hours }, (_, k) => [start + k * HOUR, of(k)] as const));
+const record: GaugeRecord = {
+  station: { id: "1", name: "Test" },
+  series: [series("discharge", (k) => 5 + 3 * Math.sin((2 * Math.PI * k) / (24 * 365))), series("stage", () => 0.8), series("turbidity", () => 8), series("waterTemperature", (k) => (k < 24 * 799 ? 11 : NaN))],
+};
+const end = start + (24 * 800 - 1) * HOUR;
+
+test("now is what the gauge says now, each parameter by itself; what has gone stale is null", () => {
+  const now = gaugeNow(record, end);
+  expect(now.at).toBe(new Date(end).toISOString());
+  expect(now.stage).toBe(0.8);
+  expect(now.turbidity).toBe(8);
+  expect(now.visibleDepth).toBeCloseTo(3.4 * 8 ** -0.71, 10);
+  expect(now.clarity).toBe("green");
+  expect(now.waterTemperature).toBeNull();
+  expect(now.exceedance).toBeGreaterThan(0);
+  expect(now.exceedance).toBeLessThan(1);
+  const long = gaugeNow(record, end + 2 * DAY);
+  expect([long.discharge, long.stage, long.exceedance, long.trend, long.clarity]).toEqual([null, null, null, null, null]);
+});
+
+test("a station without discharge still tells the rest", () => {
+  const now = gaugeNow({ ...record, series: record.series.slice(1) }, end);
+  expect([now.discharge, now.trend, now.exceedance]).toEqual([null, null, null]);
+  expect(now.stage).toBe(0.8);
+});
+
+test("the summary counts readings and gaps, with their ends", () => {
+  expect(summariseSeries(seriesOf(record, "waterTemperature")!)).toMatchObject({ parameter: "waterTemperature", unit: "degC", count: 24 * 799, missing: 24, min: 11, max: 11, first: "2024-01-01T00:00:00.000Z" });
+  expect(summariseSeries(seriesFrom("stage", []))).toEqual({ parameter: "stage", unit: "m", count: 0, missing: 0, min: null, max: null, first: null, last: null });
+  expect(lastInstant(record)).toBe(end);
+  expect(lastInstant({ ...record, series: [] })).toBeNull();
+  expect(summariseGauge({ ...record, series: [] }).now).toBeNull();
+});
+
+test("the season's band follows the year: high in spring and low in autumn of a made sine, quantiles in order", () => {
+  const band = seasonBand(record.series[0]!, Date.UTC(2025, 0, 1), Date.UTC(2025, 11, 31));
+  expect(band).toHaveLength(365);
+  const median = (month: number) => band.find((day) => day.time === Date.UTC(2025, month, 1))!.levels![2]!;
+  expect(median(3)).toBeCloseTo(8, 0);
+  expect(median(9)).toBeCloseTo(2, 0);
+  for (const { levels } of band) levels!.forEach((level, k) => k > 0 && expect(level).toBeGreaterThanOrEqual(levels![k - 1]!));
+});
+
+test("a season with hardly a reading has no usual range", () => {
+  const thin = seriesFrom("discharge", Array.from({ length: 40 }, (_, k) => [start + k * HOUR, 5] as const));
+  expect(seasonBand(thin, start, start + DAY)[0]!.levels).toBeNull();
+});
+
+test("both conventions in one sentence: exceeded 5 % of the time is very high, 95 % very low", () => {
+  expect(exceedanceInWords(0.05)).toBe("very high for the season: exceeded only 5 % of the time");
+  expect(exceedanceInWords(0.2)).toMatch(/^high/);
+  expect(exceedanceInWords(0.5)).toMatch(/^usual/);
+  expect(exceedanceInWords(0.8)).toMatch(/^low/);
+  expect(exceedanceInWords(0.95)).toMatch(/^very low/);
+});
