@@ -42,6 +42,13 @@ test("gauge: the contract's fields, SI", () => {
   expect(out.recession.lambdaPerDay).toBeGreaterThan(0);
 });
 
+test("gauge: several files are one record", () => {
+  const [a, b] = [file("a.csv", gaugeCsv(now - 60 * 3_600_000, now - 20 * 3_600_000)), file("b.csv", `${gaugeCsv(now - 30 * 3_600_000, now)}nonsense,1,1,1,1\n`)];
+  const out = run("gauge", a, b) as unknown as { series: { count: number }[]; rejected: { line: number; file: string }[] };
+  expect(out.series[0]!.count).toBe(61);
+  expect(out.rejected).toEqual([expect.objectContaining({ line: 33, file: b })]);
+});
+
 test("flow and read: a wall turns the water back; the field file serves read again; lies have their reasons", () => {
   const reach = file("reach.json", JSON.stringify(channel()));
   const field = join(folder, "field.json");

@@ -85,7 +85,7 @@ test("every station stands up to axe at the desk, and fits a phone without sidew
     await page.goto(`/${name}`);
     if (name === "reach") await settled(page);
     if (name === "rig") await expect(page.getByTestId("setting")).toBeVisible({ timeout: 60_000 });
-    await page.waitForTimeout(400);
+    await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
     await noFaults(page, name);
     await page.setViewportSize({ width: 390, height: 844 });
     await page.waitForTimeout(200);
@@ -139,7 +139,9 @@ test("on the bank, by thumb: a session on a phone, a blank, undo, and figures in
   const start = page.getByRole("button", { name: "Start a session" });
   expect((await start.boundingBox())!.height).toBeGreaterThanOrEqual(56);
   await start.click();
+  await expect(page.getByRole("heading", { name: /^Fishing/ })).toBeVisible();
   await page.goto("/water");
+  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
   await page.keyboard.press("l");
   await page.getByRole("button", { name: "Slack below the flat stone", exact: true }).click();
   await expect(page.getByRole("button", { name: "Fish landed" })).toBeVisible();
@@ -177,7 +179,7 @@ test("a session and a reach taken out come back by undo; a reach goes out as a f
   await page.getByRole("button", { name: "Make a reach" }).click();
   await page.getByLabel("Reach file").setInputFiles(await download.path());
   await expect(page.getByText("Alder Bend is in the book.").first()).toBeVisible();
-  await expect(page.getByRole("combobox", { name: "Reach" })).toContainText("Alder Bend");
+  await expect(page.getByRole("combobox", { name: "Reach", exact: true })).toContainText("Alder Bend");
 });
 
 test("the rig follows the tackle: bad entries are told, more line drag lifts the bait, units are either", async ({ page }) => {

@@ -49,6 +49,11 @@ export async function markReach(db: Database, id: string, deleted: boolean): Pro
   await db.reaches.update(id, { deleted: deleted || undefined, updatedAt: new Date().toISOString() });
 }
 
+/** Says which gauge a reach goes by. */
+export async function setGauge(db: Database, reach: string, station: string | null): Promise<void> {
+  await db.reaches.update(reach, { station, updatedAt: new Date().toISOString() });
+}
+
 /** Takes a gauge and its record out, in one transaction, and gives back the way to undo it. */
 export async function removeGauge(db: Database, id: string): Promise<() => Promise<void>> {
   return db.transaction("rw", [db.stations, db.series], async () => {

@@ -36,13 +36,14 @@ export interface River {
   minute: number;
 }
 
-/** The chosen reach with its gauge, and the state of the river. */
-export function useRiver(): River {
+/** The chosen reach with its gauge, and the state of the river; or with another gauge where one is asked for. */
+export function useRiver(otherStation: string | null = null): River {
   const chosen = useSettings((settings) => settings.reach);
   const minute = useMinute();
   const lists = useLiveQuery(async () => ({ reaches: (await database().reaches.toArray()).filter((one) => !one.deleted), stations: await database().stations.toArray() }), []);
   const reach = lists?.reaches.find((one) => one.id === chosen) ?? lists?.reaches[0];
-  const stationId = reach ? reach.station : (lists?.stations[0]?.id ?? null);
+  const own = reach ? reach.station : (lists?.stations[0]?.id ?? null);
+  const stationId = otherStation && lists?.stations.some((one) => one.id === otherStation) ? otherStation : own;
   const station = lists?.stations.find((one) => one.id === stationId);
   const gauge = useLiveQuery(() => gaugeOf(database(), stationId), [stationId]);
   const state = useMemo(() => {

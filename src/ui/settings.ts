@@ -8,6 +8,8 @@ import type { UnitSystem } from "../core/quantity/units";
 interface Settings {
   system: UnitSystem;
   reach: string | null;
+  /** Gauge that Water looks at; null means the chosen reach's own. */
+  station: string | null;
   species: string;
   /** Flow that the Reach and Rig stations look at, m3/s; null means the river's own flow now. */
   flow: number | null;
@@ -23,7 +25,7 @@ interface Settings {
 
 export const useSettings = create<Settings>()(
   persist(
-    (set) => ({ system: "metric", reach: null, species: "brown-trout", flow: null, lie: 1, light: "auto", showWading: false, demoRemoved: false, set: (change) => set(change) }),
-    { name: "low-heron-settings", partialize: ({ system, reach, species, light, showWading, demoRemoved }) => ({ system, reach, species, light, showWading, demoRemoved }) },
+    (set) => ({ system: "metric", reach: null, station: null, species: "brown-trout", flow: null, lie: 1, light: "auto", showWading: false, demoRemoved: false, set: (change) => set(change) }),
+    { name: "low-heron-settings", partialize: ({ system, reach, station, species, light, showWading, demoRemoved }) => ({ system, reach, station, species, light, showWading, demoRemoved }) },
   ),
 );

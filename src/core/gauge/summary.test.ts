@@ -1,6 +1,6 @@
 import { exceedanceInWords, seasonBand } from "./exceedance";
 import { DAY, HOUR, type Parameter, seriesFrom } from "./series";
-import { gaugeNow, type GaugeRecord, lastInstant, seriesOf, summariseGauge, summariseSeries } from "./summary";
+import { gaugeNow, type GaugeRecord, joinRecords, lastInstant, seriesOf, summariseGauge, summariseSeries } from "./summary";
 
 const start = Date.UTC(2024, 0, 1);
 const series = (parameter: Parameter, of: (hour: number) => number, hours = 24 * 800) => seriesFrom(parameter, Array.from({ length: hours }, (_, k) => [start + k * HOUR, of(k)] as const));
@@ -36,6 +36,13 @@ test("the summary counts readings and gaps, with their ends", () => {
   expect(lastInstant(record)).toBe(end);
   expect(lastInstant({ ...record, series: [] })).toBeNull();
   expect(summariseGauge({ ...record, series: [] }).now).toBeNull();
+});
+
+test("files of one station join into one record, the later winning", () => {
+  const part = (hours: number, value: number): GaugeRecord => ({ station: record.station, series: [series("stage", () => value, hours)] });
+  const joined = joinRecords([part(10, 1), part(5, 2), { station: record.station, series: [series("turbidity", () => 4, 3)] }]);
+  expect(joined.series.map((one) => one.parameter)).toEqual(["stage", "turbidity"]);
+  expect(Array.from(joined.series[0]!.values)).toEqual([2, 2, 2, 2, 2, 1, 1, 1, 1, 1]);
 });
 
 test("the season's band follows the year: high in spring and low in autumn of a made sine, quantiles in order", () => {

@@ -1,7 +1,8 @@
 import { type ClarityClass, clarityClass, visibleDepthFromTurbidity } from "./clarity";
 import { exceedance, seasonRecord } from "./exceedance";
 import { type Recession, recession } from "./recession";
-import { type Parameter, readingAt, type Series } from "./series";
+import { InputError } from "../errors";
+import { mergeSeries, type Parameter, readingAt, type Series } from "./series";
 import { type Trend, trendAt } from "./trend";
 
 export interface Station {
@@ -46,6 +47,21 @@ export interface SeriesSummary {
 
 export const seriesOf = (record: GaugeRecord, parameter: Parameter): Series | undefined =>
   record.series.find((series) => series.parameter === parameter);
+
+/** Several records of one station as one, without duplicates: at equal instants the later record wins. */
+export function joinRecords(records: readonly GaugeRecord[]): GaugeRecord {
+  const [first, ...rest] = records;
+  if (!first) throw new InputError("no-record", "There is no record to join.");
+  const joined: GaugeRecord = { station: first.station, series: [...first.series] };
+  for (const record of rest) {
+    for (const series of record.series) {
+      const at = joined.series.findIndex((own) => own.parameter === series.parameter);
+      if (at < 0) joined.series.push(series);
+      else joined.series[at] = mergeSeries(joined.series[at]!, series);
+    }
+  }
+  return joined;
+}
 
 /** The last instant at which any parameter was truly read, ms; null for an empty record. */
 export function lastInstant(record: GaugeRecord): number | null {

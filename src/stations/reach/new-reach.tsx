@@ -33,7 +33,7 @@ export function NewReach({ open, onOpenChange, stations }: { open: boolean; onOp
   async function keep(reach: Reach): Promise<void> {
     layReach(reach); // lays the bed once: a fault in it is told here, not on the plan
     await database().reaches.put({ schema: "low-heron/reach-record@1", id: reach.id, updatedAt: new Date().toISOString(), station: station === none ? null : station, reach });
-    set({ reach: reach.id, flow: null, lie: 1 });
+    set({ reach: reach.id, station: null, flow: null, lie: 1 });
     say(`${reach.name} is in the book.`);
     setFault(undefined);
     onOpenChange(false);

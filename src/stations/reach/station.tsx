@@ -6,6 +6,8 @@ import { seriesOf } from "../../core/gauge/summary";
 import { tellReason } from "../../core/lies/reasons";
 import { SPECIES } from "../../core/lies/species";
 import { showText } from "../../core/quantity/show";
+import { database } from "../../store/database";
+import { setGauge } from "../../store/river";
 import { Button, FaultNote, Panel, Select } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
 import { roundFlow } from "../../ui/use-field";
@@ -15,6 +17,8 @@ import { LieList } from "./lie-list";
 import { NewReach } from "./new-reach";
 import { Plan } from "./plan";
 import { Section } from "./section";
+
+const NO_GAUGE = "none";
 
 /** Reach: the river from above at a flow, its seams, its lies. */
 export function ReachStation() {
@@ -28,7 +32,8 @@ export function ReachStation() {
   return (
     <div className="mx-auto max-w-[1400px]">
       <div className="mb-3 flex flex-wrap items-end gap-3">
-        {river.reaches.length > 0 && <Select label="Reach" hideLabel className="min-w-36 flex-1 sm:w-48 sm:flex-none" value={river.reach?.id ?? ""} onChange={(id) => set({ reach: id, lie: 1 })} choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))} />}
+        {river.reaches.length > 0 && <Select label="Reach" hideLabel className="min-w-36 flex-1 sm:w-48 sm:flex-none" value={river.reach?.id ?? ""} onChange={(id) => set({ reach: id, station: null, flow: null, lie: 1 })} choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))} />}
+        {river.reach && !river.reach.demo && river.stations.length > 0 && <Select label="Gauge of this reach" hideLabel className="min-w-36 flex-1 sm:w-48 sm:flex-none" value={river.reach.station ?? NO_GAUGE} onChange={(id) => void setGauge(database(), river.reach!.id, id === NO_GAUGE ? null : id)} choices={[{ value: NO_GAUGE, label: "No gauge" }, ...river.stations.map((one) => ({ value: one.id, label: one.name }))]} />}
         <Select label="Fish" hideLabel className="min-w-36 flex-1 sm:w-44 sm:flex-none" value={species} onChange={(id) => set({ species: id, lie: 1 })} choices={SPECIES.map(({ id, name }) => ({ value: id, label: name }))} />
         <Select label="Light" hideLabel className="min-w-36 flex-1 sm:w-44 sm:flex-none" value={light} onChange={(value) => set({ light: value as typeof light, lie: 1 })} choices={[{ value: "auto", label: river.light === "day" ? "Light as now" : river.light === "twilight" ? "Dusk or dawn, as now" : "Dark now: by day" }, { value: "day", label: "By day" }, { value: "twilight", label: "Dusk or dawn" }, { value: "night", label: "By night" }]} />
         <button type="button" aria-pressed={showWading} onClick={() => set({ showWading: !showWading })} className={`min-h-11 rounded-md border border-line px-3 ${showWading ? "bg-ink text-paper" : "hover:bg-deep"}`}>Wading</button>

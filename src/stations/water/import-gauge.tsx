@@ -60,7 +60,8 @@ export function ImportGauge({ open, onOpenChange, stations }: { open: boolean; o
 
   async function keep(): Promise<void> {
     if (!found || placeFault) return;
-    await keepGauge(database(), found.file, { station: target === "new" ? undefined : target, name: name.trim() || "My gauge", zone, latitude, longitude });
+    const id = await keepGauge(database(), found.file, { station: target === "new" ? undefined : target, name: name.trim() || "My gauge", zone, latitude, longitude });
+    useSettings.getState().set({ station: id });
     say(`${found.fileName} is in the book.`);
     setFound(undefined);
     setName("");

@@ -6,7 +6,7 @@ import { DAY } from "../../core/gauge/series";
 import { type GaugeNow, seriesOf } from "../../core/gauge/summary";
 import { show, showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
-import { Button, Figure, Panel } from "../../ui/parts";
+import { Button, Figure, Panel, Select } from "../../ui/parts";
 import { type River, useRiver } from "../../ui/river";
 import { useSettings } from "../../ui/settings";
 import { ARROW, clarityWords, dayAndTime, trendWords } from "../../ui/words";
@@ -17,8 +17,8 @@ const SPANS = [{ days: 14, label: "14 days" }, { days: 90, label: "90 days" }, {
 
 /** Water: what the river is doing. */
 export function WaterStation() {
-  const river = useRiver();
-  const system = useSettings((settings) => settings.system);
+  const { system, station: picked, set } = useSettings();
+  const river = useRiver(picked);
   const [importing, setImporting] = useState(false);
   const [span, setSpan] = useState<number>(14);
   const discharge = river.gauge && seriesOf(river.gauge, "discharge");
@@ -32,7 +32,10 @@ export function WaterStation() {
           <h1 className="text-2xl">{river.station?.name ?? "No gauge for this reach"}</h1>
           {river.now && <p className="mt-1 text-lg">{sentence(river.now, river.stale, system)}</p>}
         </div>
-        <Button onClick={() => setImporting(true)}>Open a gauge file</Button>
+        <div className="flex flex-wrap items-end gap-3">
+          {river.stations.length > 1 && river.station && <Select label="Gauge" hideLabel className="w-56" value={river.station.id} onChange={(id) => set({ station: id })} choices={river.stations.map((one) => ({ value: one.id, label: one.name }))} />}
+          <Button onClick={() => setImporting(true)}>Open a gauge file</Button>
+        </div>
       </div>
       {river.now && <Cautions now={river.now} system={system} />}
       {river.now && <NowFigures river={river} system={system} />}
