@@ -2,6 +2,7 @@ import type { Arguments, Options } from "./arguments";
 import { flow } from "./flow";
 import { gauge } from "./gauge";
 import { rates } from "./rates";
+import { rating } from "./rating";
 import { read } from "./read";
 import { rig } from "./rig";
 
@@ -12,4 +13,4 @@ export interface Command {
   run: (args: Arguments) => unknown;
 }
 
-export const commands: Record<string, Command> = { gauge, flow, read, rig, rates };
+export const commands: Record<string, Command> = { gauge, rating, flow, read, rig, rates };

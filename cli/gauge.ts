@@ -1,31 +1,34 @@
 import { InputError } from "../src/core/errors";
-import { type GaugeFormat, readGaugeFile } from "../src/core/formats/gauge-file";
-import { joinRecords, summariseGauge } from "../src/core/gauge/summary";
+import { GAUGE_FORMATS, type GaugeFormat, readGaugeFile } from "../src/core/formats/gauge-file";
+import { backtest } from "../src/core/gauge/backtest";
+import { joinRecords, seriesOf, summariseGauge } from "../src/core/gauge/summary";
 import { instantOption, readText } from "./arguments";
 import type { Command } from "./commands";
 
-const FORMATS = ["auto", "csv", "rdb"];
-
 export const gauge: Command = {
-  usage: "FILE… [--format auto|csv|rdb] [--at ISO] [--zone IANA]",
+  usage: "FILE… [--format auto|csv|rdb|waterml2] [--at ISO] [--zone IANA] [--backtest]",
   about: `Reads a gauge file and says what the river is doing. Output: station, series[], rejected[], codes, notes, now, recession.
 exceedance is the fraction (0..1) of the season's record at or above the discharge; ratePerHour is d(ln Q)/dt, 1/h.
+--backtest adds backtest[]: the five-day forecast tried on the held-out last year (errors are medians of |forecast - truth|/truth).
 Times without an offset are read in --zone, or as UTC. Several files are joined into one record; of two readings at one instant the later file wins. Bad lines are listed in rejected; agency codes such as Ice count as missing.`,
-  options: { format: true, at: true, zone: true },
+  options: { format: true, at: true, zone: true, backtest: false },
   run: (args) => {
     if (args.positional.length === 0) throw new InputError("missing-argument", "Give a gauge file, or several of one station.");
     const format = args.values.format ?? "auto";
-    if (!FORMATS.includes(format)) throw new InputError("unknown-format", `--format must be one of ${FORMATS.join(", ")}.`, { path: "--format" });
+    if (!(GAUGE_FORMATS as readonly string[]).includes(format)) throw new InputError("unknown-format", `--format must be one of ${GAUGE_FORMATS.join(", ")}.`, { path: "--format" });
     const at = instantOption(args, "at");
     const files = args.positional.map((file) => ({ file, record: readGaugeFile(readText(file), { format: format as GaugeFormat, zone: args.values.zone, file }) }));
     const named = files.length > 1 ? (file: string) => ({ file }) : () => ({});
-    const { station, series, now, recession } = summariseGauge(joinRecords(files.map(({ record }) => record)), at);
+    const joined = joinRecords(files.map(({ record }) => record));
+    const { station, series, now, recession } = summariseGauge(joined, at);
+    const discharge = seriesOf(joined, "discharge");
     return {
       station, series,
       rejected: files.flatMap(({ file, record }) => record.rejected.map((one) => ({ ...one, ...named(file) }))),
       codes: files.map(({ record }) => record.codes).reduce((sum, codes) => Object.fromEntries([...new Set([...Object.keys(sum), ...Object.keys(codes)])].map((code) => [code, (sum[code] ?? 0) + (codes[code] ?? 0)]))),
       notes: [...new Set(files.flatMap(({ record }) => record.notes))],
       now, recession,
+      ...(args.flags.has("backtest") ? { backtest: discharge ? backtest(discharge) : [] } : {}),
     };
   },
 };

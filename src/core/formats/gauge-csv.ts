@@ -31,29 +31,70 @@ export function readHeader(cell: string): Header {
   return { name, unit: inside && findUnit(inside) ? inside : undefined, zone: inside && !findUnit(inside) ? inside : undefined };
 }
 
-const kindOf = (name: string): Parameter | "time" | undefined => NAMES.find(([pattern]) => pattern.test(name))?.[1];
+/** What a column of that name holds. */
+export const kindOfColumn = (name: string): Parameter | "time" | undefined => NAMES.find(([pattern]) => pattern.test(name))?.[1];
 
-/**
- * A CSV of readings: columns matched by name and unit, one of them a time. Delimiter found by itself.
- * `zone` is the IANA zone of clock times without an offset; without it they are read as UTC and the notes say so.
- */
-export function readGaugeCsv(text: string, options: { zone?: string; file?: string } = {}): GaugeFile {
-  const { file } = options;
-  demandText(text, file);
-  const parsed = Papa.parse<string[]>(text, { delimitersToGuess: [",", ";", "\t", "|"], skipEmptyLines: false });
-  const rows = parsed.data;
+/** What the angler says a column holds, where its name does not tell. */
+export interface ColumnMatch {
+  as: Parameter | "time" | "leave";
+  /** Unit of a parameter. */
+  unit?: string;
+}
+
+export interface CsvOptions {
+  zone?: string;
+  file?: string;
+  /** One entry a column, in their order; without it columns are known by name. */
+  columns?: readonly ColumnMatch[];
+}
+
+const DELIMITERS = [",", ";", "\t", "|"];
+
+/** Rows of a CSV, its delimiter found by itself, and which of them is the first that is neither empty nor a comment. */
+export function csvRows(text: string, file: string | undefined, preview = 0): { rows: string[][]; headerRow: number } {
+  const rows = Papa.parse<string[]>(text.trimEnd(), { delimitersToGuess: DELIMITERS, skipEmptyLines: false, preview }).data;
   const headerRow = rows.findIndex((row) => row.some((cell) => cell.trim() !== "") && !row[0]!.startsWith("#"));
   if (headerRow < 0) throw new InputError("no-header", "The file holds only comments.", { file, line: 1 });
+  return { rows, headerRow };
+}
+
+/** Lines looked at for a preview. */
+const PREVIEW = 400;
+
+/** The columns of a CSV as its header names them, what each is taken for by name, and a cell of each: for matching them by hand. */
+export function previewCsv(text: string, file?: string): { name: string; sample: string; match: ColumnMatch }[] {
+  demandText(text, file);
+  const { rows, headerRow } = csvRows(text, file, PREVIEW);
+  const first = rows.slice(headerRow + 1).find((row) => row.length > 1 && !row[0]!.startsWith("#"));
+  return rows[headerRow]!.map((cell, index) => {
+    const header = readHeader(cell);
+    const kind = kindOfColumn(header.name);
+    const match: ColumnMatch = kind === "time" ? { as: "time" } : kind ? { as: kind, unit: header.unit ?? defaultUnit(kind) } : { as: "leave" };
+    return { name: cell.trim(), sample: (first?.[index] ?? "").trim(), match };
+  });
+}
+
+/**
+ * A CSV of readings: columns matched by name and unit, or as the angler says, one of them a time. Delimiter found by itself.
+ * `zone` is the IANA zone of clock times without an offset; without it they are read as UTC and the notes say so.
+ */
+export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile {
+  const { file } = options;
+  demandText(text, file);
+  const { rows, headerRow } = csvRows(text, file);
   const headers = (rows[headerRow] ?? []).map(readHeader);
-  const timeColumn = headers.findIndex((header) => kindOf(header.name) === "time");
+  const said = options.columns;
+  if (said && said.length !== headers.length) throw new InputError("wrong-columns", `${said.length} columns were matched, and the file has ${headers.length}.`, { file, line: headerRow + 1 });
+  const timeColumn = headers.findIndex((header, index) => (said ? said[index]!.as : kindOfColumn(header.name)) === "time");
   const where = { file, line: headerRow + 1 };
   if (timeColumn < 0) throw new InputError("no-time-column", `No column is named as a time (time, datetime, timestamp). The columns are: ${listed(headers)}.`, where);
 
   const notes: string[] = [];
   const columns = oncePerParameter(headers.flatMap((header, index): Column[] => {
-    const kind = kindOf(header.name);
-    if (!kind || kind === "time") return [];
-    return [{ index, parameter: kind, unitName: unitFor(kind, header, where, notes) }];
+    const match = said?.[index];
+    const kind = match ? match.as : kindOfColumn(header.name);
+    if (!kind || kind === "time" || kind === "leave") return [];
+    return [{ index, parameter: kind, unitName: unitFor(kind, match?.unit ? { ...header, unit: match.unit, zone: findUnit(match.unit) ? undefined : match.unit } : header, where, notes) }];
   }), notes, (column) => headers[column.index]!.name);
   if (columns.length === 0) throw new InputError("no-known-column", `No column gives discharge, stage, water temperature or turbidity. The columns are: ${listed(headers)}.`, where);
 
@@ -65,23 +106,24 @@ export function readGaugeCsv(text: string, options: { zone?: string; file?: stri
   let previous = -Infinity;
   let unzoned = 0;
   // Papa keeps one row a line unless a quoted cell holds a line break; count those too so that line numbers stay true.
+  const quoted = text.includes('"');
   let line = headerRow + 1;
-  for (const row of rows.slice(headerRow + 1)) {
+  for (let r = headerRow + 1; r < rows.length; r++) {
+    const row = rows[r]!;
     line++;
     const here = line;
-    line += row.reduce((breaks, cell) => breaks + (cell.match(/\n/g)?.length ?? 0), 0);
-    if (row.every((cell) => cell.trim() === "") || row[0]!.startsWith("#")) continue;
+    if (quoted) line += row.reduce((breaks, cell) => breaks + (cell.match(/\n/g)?.length ?? 0), 0);
+    if (row[0]!.startsWith("#") || row.every((cell) => cell.trim() === "")) continue;
     if (row.length < headers.length) {
       gathering.reject(here, `the line has ${row.length} of ${headers.length} cells`);
       continue;
     }
-    const stamp = row[timeColumn]!;
-    const instant = readInstant(stamp, zone, previous);
+    const instant = readInstant(row[timeColumn]!, zone, previous);
     if (!instant.ok) {
       gathering.reject(here, instant.reason);
       continue;
     }
-    if (!/(Z|UTC|GMT|[+-]\d{2}:?\d{2})\s*$/i.test(stamp.replace(/^\d{4}-\d{2}-\d{2}/, ""))) unzoned++;
+    if (!instant.zoned) unzoned++;
     previous = instant.time;
     gathering.take(here, instant.time, row);
   }
@@ -92,14 +134,16 @@ export function readGaugeCsv(text: string, options: { zone?: string; file?: stri
 
 function unitFor(parameter: Parameter, header: Header, where: { file?: string; line: number }, notes: string[]): string {
   const dimension = dimensionOf(parameter);
-  if (header.unit) {
+  if (header.unit && !header.zone) {
     if (findUnit(header.unit)!.dimension !== dimension) throw new InputError("wrong-unit", `Column “${header.name}” is in ${header.unit}, which does not measure ${parameter}.`, where);
     return header.unit;
   }
   if (header.zone) throw new InputError("unknown-unit", `Column “${header.name}” is in “${header.zone}”, a unit not known here.`, where);
-  const assumed = parameter === "waterTemperature" ? "C" : UNIT_OF[parameter];
+  const assumed = defaultUnit(parameter);
   notes.push(`Column “${header.name}” names no unit: ${assumed} was taken.`);
   return assumed;
 }
+
+const defaultUnit = (parameter: Parameter): string => (parameter === "waterTemperature" ? "C" : UNIT_OF[parameter]);
 
 const listed = (headers: readonly Header[]): string => headers.map((header) => header.name || "(empty)").slice(0, 12).join(", ");

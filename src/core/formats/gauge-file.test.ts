@@ -73,7 +73,7 @@ test("clocks: a skipped hour is refused, a repeated one read in order (IANA tzda
   const second = readInstant("2026-10-25 01:30", zone, (first as { time: number }).time);
   expect([first, second].map((one) => new Date((one as { time: number }).time).toISOString())).toEqual(["2026-10-25T00:30:00.000Z", "2026-10-25T01:30:00.000Z"]);
   expect(readInstant("2026-02-30 10:00", UTC)).toMatchObject({ ok: false });
-  expect(readInstant("2026-07-01T12:00:00.5-0330", UTC)).toEqual({ ok: true, time: Date.UTC(2026, 6, 1, 15, 30, 0, 500) });
+  expect(readInstant("2026-07-01T12:00:00.5-0330", UTC)).toEqual({ ok: true, zoned: true, time: Date.UTC(2026, 6, 1, 15, 30, 0, 500) });
 });
 
 test.each([

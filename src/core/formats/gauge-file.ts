@@ -1,16 +1,21 @@
 import { InputError } from "../errors";
-import { readGaugeCsv } from "./gauge-csv";
+import { type CsvOptions, readGaugeCsv } from "./gauge-csv";
 import { looksLikeRdb, readGaugeRdb } from "./gauge-rdb";
-import type { GaugeFile } from "./gauge-text";
-import { demandText } from "./gauge-text";
+import { demandText, type GaugeFile } from "./gauge-text";
+import { looksLikeWaterML2, readGaugeWaterML2 } from "./gauge-waterml2";
 
-export type GaugeFormat = "auto" | "csv" | "rdb";
+export const GAUGE_FORMATS = ["auto", "csv", "rdb", "waterml2"] as const;
+export type GaugeFormat = (typeof GAUGE_FORMATS)[number];
 
-/** Reads a gauge file of either format; with "auto" the text itself tells which. */
-export function readGaugeFile(text: string, options: { format?: GaugeFormat; zone?: string; file?: string } = {}): GaugeFile {
+/** The format of a text by its first lines. */
+const formatOf = (text: string): Exclude<GaugeFormat, "auto"> => (looksLikeWaterML2(text) ? "waterml2" : looksLikeRdb(text) ? "rdb" : "csv");
+
+/** Reads a gauge file of any format; with "auto" the text itself tells which. */
+export function readGaugeFile(text: string, options: CsvOptions & { format?: GaugeFormat } = {}): GaugeFile {
   demandText(text, options.file);
-  const format = options.format ?? "auto";
-  if (format === "rdb" || (format === "auto" && looksLikeRdb(text))) return readGaugeRdb(text, options);
-  if (format === "csv" || format === "auto") return readGaugeCsv(text, options);
-  throw new InputError("unknown-format", `“${String(format)}” is not a gauge format read here: auto, csv or rdb.`, { file: options.file });
+  const stated = options.format ?? "auto";
+  if (!GAUGE_FORMATS.includes(stated)) throw new InputError("unknown-format", `“${String(stated)}” is not a gauge format read here: ${GAUGE_FORMATS.join(", ")}.`, { file: options.file });
+  const format = stated === "auto" ? formatOf(text) : stated;
+  if (format === "waterml2") return readGaugeWaterML2(text, options);
+  return format === "rdb" ? readGaugeRdb(text, options) : readGaugeCsv(text, options);
 }

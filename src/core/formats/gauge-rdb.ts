@@ -1,20 +1,7 @@
 import { InputError } from "../errors";
-import type { Parameter } from "../gauge/series";
 import { type Column, demandText, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
+import { PARAMETER_CODES } from "./parameter-codes";
 import { codedZone, ianaZone, readInstant, UTC, type Zone } from "./instant";
-
-/** Parameter codes of the USGS National Water Information System (parameter code dictionary). */
-const PARAMETER_CODES: Record<string, { parameter: Parameter; unitName: string }> = {
-  "00060": { parameter: "discharge", unitName: "cfs" },
-  "30208": { parameter: "discharge", unitName: "m3/s" },
-  "00065": { parameter: "stage", unitName: "ft" },
-  "30207": { parameter: "stage", unitName: "m" },
-  "00010": { parameter: "waterTemperature", unitName: "C" },
-  "00011": { parameter: "waterTemperature", unitName: "F" },
-  "63680": { parameter: "turbidity", unitName: "FNU" },
-  "00076": { parameter: "turbidity", unitName: "NTU" },
-  "00025": { parameter: "airPressure", unitName: "mmHg" },
-};
 
 /** Tab-separated RDB begins with # comments, a header row and a format row such as 5s 15s 20d. */
 export const looksLikeRdb = (text: string): boolean => /^#/.test(text.trimStart()) && /\n(agency_cd|site_no)\t/.test(text);

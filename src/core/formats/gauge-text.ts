@@ -1,5 +1,5 @@
 import { InputError } from "../errors";
-import { PARAMETERS, type Parameter, type Series, seriesFrom, UNIT_OF } from "../gauge/series";
+import { PARAMETERS, type Parameter, type Series, seriesFromColumns, UNIT_OF } from "../gauge/series";
 import type { GaugeRecord } from "../gauge/summary";
 import { type Dimension, findUnit, toSI } from "../quantity/units";
 
@@ -55,7 +55,8 @@ export interface Column {
 export class Gathering {
   readonly rejected: Rejection[] = [];
   readonly codes: Record<string, number> = {};
-  private readonly readings: [number, number][][];
+  private readonly times: number[] = [];
+  private readonly readings: number[][];
   private readonly units;
 
   constructor(private readonly columns: readonly Column[]) {
@@ -63,25 +64,34 @@ export class Gathering {
     this.units = columns.map((column) => findUnit(column.unitName));
   }
 
-  reject(line: number, reason: string): void {
-    this.rejected.push({ line, reason });
+  /** `line` may be a way to find it, where finding costs something. */
+  reject(line: number | (() => number), reason: string): void {
+    this.rejected.push({ line: typeof line === "number" ? line : line(), reason });
   }
 
   /** Takes one row's cells at `time`. A bad cell is refused and becomes a gap; the others of the row are kept. */
-  take(line: number, time: number, cells: readonly (string | undefined)[]): void {
-    this.columns.forEach((column, k) => {
-      const value = this.valueOf(line, column, (cells[column.index] ?? "").trim(), k);
-      this.readings[k]!.push([time, value]);
-    });
+  take(line: number | (() => number), time: number, cells: readonly (string | undefined)[]): void {
+    this.times.push(time);
+    for (let k = 0; k < this.columns.length; k++) {
+      const column = this.columns[k]!;
+      this.readings[k]!.push(this.valueOf(line, column, (cells[column.index] ?? "").trim(), k));
+    }
   }
 
-  private valueOf(line: number, column: Column, cell: string, k: number): number {
+  /** A reading that the gauge gave as missing, and its reason. */
+  missing(time: number, reason: string): void {
+    this.codes[reason] = (this.codes[reason] ?? 0) + 1;
+    this.times.push(time);
+    for (const readings of this.readings) readings.push(NaN);
+  }
+
+  private valueOf(line: number | (() => number), column: Column, cell: string, k: number): number {
     if (cell === "") return NaN;
-    if (CODES.has(cell.toLowerCase())) {
+    const number = /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(cell) ? Number(cell) : NaN;
+    if ((Number.isNaN(number) || number <= -999) && CODES.has(cell.toLowerCase())) {
       this.codes[cell] = (this.codes[cell] ?? 0) + 1;
       return NaN;
     }
-    const number = /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(cell) ? Number(cell) : NaN;
     if (!Number.isFinite(number)) {
       this.reject(line, `${column.parameter} “${cell.slice(0, 40)}” is not a number`);
       return NaN;
@@ -98,14 +108,19 @@ export class Gathering {
 
   /** The series with at least one true reading; with none at all the file is refused. */
   finish(file?: string): Series[] {
-    const series = this.columns
-      .map((column, k) => ({ ...seriesFrom(column.parameter, this.readings[k]!), unit: UNIT_OF[column.parameter] || column.unitName }))
-      .filter((entry) => entry.values.some((value) => !Number.isNaN(value)));
+    const series = this.series();
     if (series.length === 0) {
       const first = this.rejected[0];
       throw new InputError("no-readings", `The file holds no usable reading${first ? `: line ${first.line}, ${first.reason}` : ""}.`, { file, line: first?.line });
     }
     return series;
+  }
+
+  /** The series with at least one true reading. */
+  series(): Series[] {
+    return this.columns
+      .map((column, k) => ({ ...seriesFromColumns(column.parameter, this.times, this.readings[k]!), unit: UNIT_OF[column.parameter] || column.unitName }))
+      .filter((entry) => entry.values.some((value) => !Number.isNaN(value)));
   }
 }
 

@@ -1,6 +1,6 @@
 /** Reading instants: ISO 8601 with an offset, or local clock time in a stated IANA zone or fixed offset. */
 
-export type Instant = { ok: true; time: number } | { ok: false; reason: string };
+export type Instant = { ok: true; time: number; /** It carried its own offset. */ zoned: boolean } | { ok: false; reason: string };
 
 const CLOCK = /^(\d{4})-(\d{2})-(\d{2})(?:[T ](\d{1,2}):(\d{2})(?::(\d{2})(?:\.(\d{1,3})\d*)?)?)?\s*(Z|UTC|GMT|[+-]\d{2}:?\d{2}|[+-]\d{2})?$/i;
 
@@ -22,8 +22,20 @@ export function ianaZone(name: string): Zone | undefined {
     return undefined;
   }
   const cache = new Map<number, number>();
-  /** Offset in ms at a UTC instant; zones change on quarter hours at the finest. */
-  const offsetAt = (time: number): number => {
+  const days = new Map<number, number | null>();
+  /** Offset of a whole UTC day, or null on a day when clocks change. */
+  const offsetOfDay = (day: number): number | null => {
+    let offset = days.get(day);
+    if (offset === undefined) {
+      const [start, end] = [offsetOfQuarter(day * 86_400_000), offsetOfQuarter((day + 1) * 86_400_000)];
+      days.set(day, (offset = start === end ? start : null));
+    }
+    return offset;
+  };
+  /** Offset in ms at a UTC instant. */
+  const offsetAt = (time: number): number => offsetOfDay(Math.floor(time / 86_400_000)) ?? offsetOfQuarter(time);
+  /** Zones change on quarter hours at the finest. */
+  const offsetOfQuarter = (time: number): number => {
     const quarter = Math.floor(time / 900_000);
     let offset = cache.get(quarter);
     if (offset === undefined) {
@@ -35,8 +47,9 @@ export function ianaZone(name: string): Zone | undefined {
     return offset;
   };
   return (clock) => {
-    const offsets = new Set([offsetAt(clock - 86_400_000), offsetAt(clock + 86_400_000)]);
-    return [...offsets].map((offset) => clock - offset).filter((time) => offsetAt(time) === clock - time).sort((a, b) => a - b);
+    const [before, after] = [offsetAt(clock - 86_400_000), offsetAt(clock + 86_400_000)];
+    if (before === after) return [clock - before];
+    return [before, after].map((offset) => clock - offset).filter((time) => offsetAt(time) === clock - time).sort((a, b) => a - b);
   };
 }
 
@@ -45,6 +58,8 @@ export function ianaZone(name: string): Zone | undefined {
  * pass is taken unless it is not after `previous`; an hour that clocks skip in spring is refused.
  */
 export function readInstant(text: string, zone: Zone, previous = -Infinity): Instant {
+  const plain = plainClock(text);
+  if (!Number.isNaN(plain)) return at(zone(plain), text, previous);
   const match = CLOCK.exec(text.trim());
   if (!match) return { ok: false, reason: `“${text.trim().slice(0, 40)}” is not an ISO 8601 time` };
   const [, year, month, day, hour = "0", minute = "0", second = "0", fraction = "0", offset] = match;
@@ -53,10 +68,32 @@ export function readInstant(text: string, zone: Zone, previous = -Infinity): Ins
   const back = new Date(clock);
   const isTrue = back.getUTCMonth() === parts[1] - 1 && back.getUTCDate() === parts[2] && back.getUTCHours() === parts[3] && back.getUTCMinutes() === parts[4];
   if (!isTrue) return { ok: false, reason: `“${text.trim()}” is not a date in the calendar` };
-  if (offset) return { ok: true, time: clock - offsetMinutes(offset) * 60_000 };
-  const candidates = zone(clock);
+  if (offset) return { ok: true, time: clock - offsetMinutes(offset) * 60_000, zoned: true };
+  return at(zone(clock), text, previous);
+}
+
+function at(candidates: readonly number[], text: string, previous: number): Instant {
   if (candidates.length === 0) return { ok: false, reason: `“${text.trim()}” was skipped by the clocks of this zone` };
-  return { ok: true, time: candidates.find((time) => time > previous) ?? candidates[0]! };
+  return { ok: true, time: candidates.find((time) => time > previous) ?? candidates[0]!, zoned: false };
+}
+
+const digitsAt = (text: string, from: number, count: number): number => {
+  let value = 0;
+  for (let k = from; k < from + count; k++) {
+    const digit = text.charCodeAt(k) - 48;
+    if (!(digit >= 0 && digit <= 9)) return NaN;
+    value = value * 10 + digit;
+  }
+  return value;
+};
+
+/** The commonest form, YYYY-MM-DD HH:MM[:SS], without a pattern match, since records hold hundreds of thousands; NaN for all others. */
+function plainClock(text: string): number {
+  if ((text.length !== 16 && text.length !== 19) || text[4] !== "-" || text[7] !== "-" || (text[10] !== " " && text[10] !== "T") || text[13] !== ":" || (text.length === 19 && text[16] !== ":")) return NaN;
+  const [year, month, day, hour, minute] = [digitsAt(text, 0, 4), digitsAt(text, 5, 2), digitsAt(text, 8, 2), digitsAt(text, 11, 2), digitsAt(text, 14, 2)];
+  const second = text.length === 19 ? digitsAt(text, 17, 2) : 0;
+  const whole = month >= 1 && month <= 12 && day >= 1 && day <= 28 && hour <= 23 && minute <= 59 && second <= 59;
+  return whole ? Date.UTC(year, month - 1, day, hour, minute, second) : NaN;
 }
 
 function offsetMinutes(text: string): number {

@@ -28,18 +28,21 @@ export const DAY = 24 * HOUR;
 
 /** Builds a series from readings in any order; of two readings at one instant the later one given wins. */
 export function seriesFrom(parameter: Parameter, readings: readonly (readonly [number, number])[]): Series {
-  const byTime = new Map<number, number>();
-  for (const [time, value] of readings) {
-    if (!Number.isFinite(time)) throw new InputError("bad-time", "A reading has no valid time.");
-    byTime.set(time, value);
+  return seriesFromColumns(parameter, readings.map(([time]) => time), readings.map(([, value]) => value));
+}
+
+/** The same from a column of times, ms, and one of values. Records mostly come in order: then nothing is sorted. */
+export function seriesFromColumns(parameter: Parameter, times: readonly number[], values: readonly number[]): Series {
+  let ascending = true;
+  for (let k = 0; k < times.length; k++) {
+    if (!Number.isFinite(times[k]!)) throw new InputError("bad-time", "A reading has no valid time.");
+    if (k > 0 && times[k]! <= times[k - 1]!) ascending = false;
   }
-  const ordered = [...byTime].sort((a, b) => a[0] - b[0]);
-  return {
-    parameter,
-    unit: UNIT_OF[parameter],
-    times: Float64Array.from(ordered, (pair) => pair[0]),
-    values: Float64Array.from(ordered, (pair) => pair[1]),
-  };
+  if (ascending) return { parameter, unit: UNIT_OF[parameter], times: Float64Array.from(times), values: Float64Array.from(values) };
+  const last = new Map<number, number>();
+  times.forEach((time, k) => last.set(time, values[k]!));
+  const ordered = Float64Array.from(last.keys()).sort();
+  return { parameter, unit: UNIT_OF[parameter], times: ordered, values: ordered.map((time) => last.get(time)!) };
 }
 
 /** Index of the last reading at or before `at`, or -1. */
@@ -66,13 +69,20 @@ export function readingAt(series: Series | undefined, at: number, staleAfter = S
   return null;
 }
 
-/** Two records of one parameter as one, without duplicates: `newer` wins at equal instants. */
+/** Two records of one parameter as one, without duplicates: `newer` wins at equal instants. Both are in order: one pass. */
 export function mergeSeries(older: Series, newer: Series): Series {
-  const both: [number, number][] = [];
-  for (const series of [older, newer]) {
-    for (let k = 0; k < series.times.length; k++) both.push([series.times[k]!, series.values[k]!]);
+  const times = new Float64Array(older.times.length + newer.times.length);
+  const values = new Float64Array(times.length);
+  let [a, b, count] = [0, 0, 0];
+  while (a < older.times.length || b < newer.times.length) {
+    const timeA = a < older.times.length ? older.times[a]! : Infinity;
+    const timeB = b < newer.times.length ? newer.times[b]! : Infinity;
+    times[count] = Math.min(timeA, timeB);
+    values[count++] = timeB <= timeA ? newer.values[b]! : older.values[a]!;
+    if (timeA <= timeB) a++;
+    if (timeB <= timeA) b++;
   }
-  return seriesFrom(older.parameter, both);
+  return { ...newer, times: times.slice(0, count), values: values.slice(0, count) };
 }
 
 /** The true readings with from <= time <= to. */

@@ -1,0 +1,159 @@
+import { XMLParser, XMLValidator } from "fast-xml-parser";
+import { InputError } from "../errors";
+import type { Parameter } from "../gauge/series";
+import { findUnit } from "../quantity/units";
+import { demandText, dimensionOf, type GaugeFile, Gathering } from "./gauge-text";
+import { ianaZone, readInstant, UTC, type Zone } from "./instant";
+import { PARAMETER_CODES } from "./parameter-codes";
+
+/** WaterML 2.0 Part 1 (OGC 10-126r4): observations whose results are series of time-value pairs with metadata. Prefixes may differ; entities are not expanded. */
+export const looksLikeWaterML2 = (text: string): boolean => /^\s*(?:\uFEFF)?<(\?xml|[\w.-]*:?(Collection|OM_Observation|MeasurementTimeseries)\b)/.test(text);
+
+type Node = Record<string, unknown>;
+
+const parser = new XMLParser({
+  ignoreAttributes: false, attributeNamePrefix: "@", removeNSPrefix: true, parseTagValue: false, parseAttributeValue: false,
+  processEntities: false, trimValues: true,
+  isArray: (name) => name === "observationMember" || name === "point" || name === "OM_Observation" || name === "NamedValue" || name === "name",
+});
+
+/** Words by which an observed property is known, tried in this order. */
+const PROPERTIES: readonly (readonly [RegExp, Parameter])[] = [
+  [/turbid/i, "turbidity"],
+  [/water.?temp|temperature.*water|^temperature$/i, "waterTemperature"],
+  [/(air|atmospheric|barometric).?pressure/i, "airPressure"],
+  [/discharge|stream.?flow|river.?flow|^flow$/i, "discharge"],
+  [/gage.?height|gauge.?height|water.?(course)?.?level|river.?level|\bstage\b|^level$/i, "stage"],
+];
+
+const asNode = (value: unknown): Node | undefined => (typeof value === "object" && value !== null && !Array.isArray(value) ? (value as Node) : undefined);
+const list = (value: unknown): unknown[] => (Array.isArray(value) ? value : value === undefined ? [] : [value]);
+const text = (value: unknown): string => (typeof value === "string" ? value : String(asNode(value)?.["#text"] ?? "")).trim();
+const attribute = (value: unknown, name: string): string => String(asNode(value)?.[`@${name}`] ?? "").trim();
+const at = (value: unknown, ...path: string[]): unknown => path.reduce<unknown>((node, name) => asNode(Array.isArray(node) ? node[0] : node)?.[name], value);
+
+function propertyOf(observation: Node): { parameter: Parameter; unitName: string } | undefined {
+  const node = observation.observedProperty;
+  const [title, href] = [attribute(node, "title"), attribute(node, "href")];
+  const code = /(?:^|[^0-9])(\d{5})$/.exec(href)?.[1] ?? /^(\d{5})$/.exec(title)?.[1];
+  if (code && PARAMETER_CODES[code]) return PARAMETER_CODES[code];
+  const words = [title, href.split(/[/#=:]/).at(-1)!.replaceAll(/([a-z])([A-Z])/g, "$1 $2").replaceAll("_", " ")];
+  for (const word of words) {
+    const found = PROPERTIES.find(([pattern]) => pattern.test(word));
+    if (found) return { parameter: found[1], unitName: "" };
+  }
+  return undefined;
+}
+
+/** The unit's code or title, of the series' default metadata. */
+function unitOf(series: Node): string {
+  const metadata = at(series, "defaultPointMetadata", "DefaultTVPMeasurementMetadata");
+  const uom = asNode(metadata)?.uom;
+  return [attribute(uom, "code"), attribute(uom, "title"), text(uom)].find((name) => name !== "" && findUnit(name)) ?? (attribute(uom, "code") || attribute(uom, "title") || text(uom));
+}
+
+/** Line of the nth point of the file (from 0), found only when something has to be said about it. */
+function lineOfPoint(source: string, nth: number): number {
+  const tag = /<(?:[\w.-]+:)?point[\s>]/g;
+  for (let k = 0; k <= nth; k++) if (!tag.exec(source)) return 1;
+  return source.slice(0, tag.lastIndex).split("\n").length;
+}
+
+const isNil = (value: unknown): boolean => /^(true|1)$/.test(attribute(value, "nil")) || text(value) === "";
+
+/** Why a value is missing: its nil reason or qualifier, for the list of codes. */
+function reasonOf(value: unknown, pair: unknown): string {
+  const qualifier = at(pair, "metadata", "TVPMeasurementMetadata", "qualifier");
+  return (attribute(value, "nilReason") || attribute(qualifier, "title") || text(at(qualifier, "Category", "value")) || "nil").split(/[/:]/).at(-1)!.slice(0, 40);
+}
+
+/** Reads WaterML 2.0. Points that cannot be are refused with their line; series that say nothing known here become notes. */
+export function readGaugeWaterML2(source: string, options: { zone?: string; file?: string } = {}): GaugeFile {
+  const { file } = options;
+  demandText(source, file);
+  if (/<!DOCTYPE|<!ENTITY/i.test(source)) throw new InputError("doctype", "The XML declares a document type or entities; they are not read here.", { file, line: source.slice(0, source.search(/<!(DOCTYPE|ENTITY)/i)).split("\n").length });
+  const fault = XMLValidator.validate(source);
+  if (fault !== true) throw new InputError("not-xml", `The file is not well-formed XML: ${fault.err.msg}`, { file, line: fault.err.line });
+  const zone = options.zone ? ianaZone(options.zone) : UTC;
+  if (!zone) throw new InputError("unknown-zone", `“${options.zone}” is not a time zone known here.`, { file });
+  const root = parsed(source, file);
+  const observations = observationsOf(root);
+  if (observations.length === 0) throw new InputError("not-waterml2", "The XML holds no observation of WaterML 2.0.", { file });
+
+  const out: GaugeFile = { station: { id: "", name: "" }, series: [], rejected: [], codes: {}, notes: [] };
+  const told = { unzoned: 0 };
+  let firstPoint = 0;
+  for (const observation of observations) {
+    const series = asNode(at(observation, "result", "MeasurementTimeseries"));
+    const points = list(series?.point);
+    readSeries(observation, series, points, firstPoint);
+    firstPoint += points.length;
+  }
+  if (out.series.length === 0) {
+    const first = out.rejected[0];
+    throw new InputError("no-readings", `The file holds no usable reading${first ? `: line ${first.line}, ${first.reason}` : out.notes[0] ? `: ${out.notes[0]}` : ""}.`, { file, line: first?.line });
+  }
+  if (told.unzoned && !options.zone) out.notes.push(`${told.unzoned} times have no offset and no zone was stated: they were read as UTC.`);
+  return out;
+
+  function readSeries(observation: Node, series: Node | undefined, points: readonly unknown[], first: number): void {
+    const name = attribute(observation.observedProperty, "title") || attribute(observation.observedProperty, "href") || "unnamed";
+    const property = propertyOf(observation);
+    if (!series || !property) return void out.notes.push(`Series “${name}” was left out: ${series ? "it measures nothing known here" : "its result is not a measured time series"}.`);
+    const { parameter } = property;
+    const stated = unitOf(series);
+    const unitName = stated || property.unitName;
+    const unit = findUnit(unitName);
+    if (!unit || unit.dimension !== dimensionOf(parameter)) return void out.notes.push(`Series “${name}” was left out: its unit “${unitName || "none"}” ${unit ? `does not measure ${parameter}` : "is not known here"}.`);
+    const station = stationOf(observation);
+    if (out.series.some((one) => one.parameter === parameter)) return void out.notes.push(`Series “${name}” was left out: another already gives ${parameter}.`);
+    if (out.station.id && station.id && station.id !== out.station.id) return void out.notes.push(`Series “${name}” was left out: it belongs to station ${station.id}, not ${out.station.id}.`);
+
+    const gathering = new Gathering([{ index: 0, parameter, unitName }]);
+    takePoints(gathering, points, first, zone!);
+    const found = gathering.series();
+    out.rejected.push(...gathering.rejected);
+    for (const [code, count] of Object.entries(gathering.codes)) out.codes[code] = (out.codes[code] ?? 0) + count;
+    if (found.length === 0) return void out.notes.push(`Series “${name}” holds no reading.`);
+    out.series.push(...found);
+    out.station = { id: out.station.id || station.id, name: out.station.name || station.name };
+  }
+
+  function takePoints(gathering: Gathering, points: readonly unknown[], first: number, own: Zone): void {
+    let previous = -Infinity;
+    points.forEach((point, k) => {
+      const pair = at(point, "MeasurementTVP");
+      const instant = readInstant(text(at(pair, "time")), own, previous);
+      const line = () => lineOfPoint(source, first + k);
+      if (!instant.ok) return gathering.reject(line(), instant.reason);
+      if (!instant.zoned) told.unzoned++;
+      previous = instant.time;
+      const value = at(pair, "value");
+      if (isNil(value)) gathering.missing(instant.time, reasonOf(value, pair));
+      else gathering.take(line, instant.time, [text(value)]);
+    });
+  }
+}
+
+/** The validator passes some texts that the parser then refuses. */
+function parsed(source: string, file: string | undefined): Node {
+  try {
+    return parser.parse(source) as Node;
+  } catch (error) {
+    throw new InputError("not-xml", `The file is not well-formed XML: ${error instanceof Error ? error.message : "it cannot be parsed"}`, { file });
+  }
+}
+
+function observationsOf(root: Node): Node[] {
+  const members = list(at(root, "Collection", "observationMember")).flatMap((member) => list(at(member, "OM_Observation")));
+  return [...members, ...list(root.OM_Observation)].map(asNode).filter((node): node is Node => node !== undefined);
+}
+
+/** The station: the feature of interest, by reference or in place. */
+function stationOf(observation: Node): { id: string; name: string } {
+  const feature = observation.featureOfInterest;
+  const point = at(feature, "MonitoringPoint");
+  const named = list(asNode(point)?.name).map(text).find(Boolean);
+  const id = text(at(point, "identifier")) || (attribute(feature, "href").split(/[/#=:]/).at(-1) ?? "") || attribute(point, "id");
+  return { id: id.slice(0, 40), name: (named ?? attribute(feature, "title")).slice(0, 120) };
+}
