@@ -37,7 +37,7 @@ const channel = () => {
 
 test("gauge: the contract's fields, SI", () => {
   const out = run("gauge", file("g.csv", gaugeCsv(now - 90 * 86_400_000, now)), "--at", "2026-10-01T12:00:00Z") as unknown as { series: { parameter: string; unit: string; count: number }[]; now: Record<string, unknown>; recession: { lambdaPerDay: number; events: number } };
-  expect(out.series.map((one) => [one.parameter, one.unit])).toEqual([["discharge", "m3/s"], ["stage", "m"], ["waterTemperature", "degC"], ["turbidity", "NTU"]]);
+  expect(out.series.map((one) => [one.parameter, one.unit])).toEqual([["discharge", "m3/s"], ["stage", "m"], ["waterTemperature", "degC"], ["turbidity", "NTU"], ["airPressure", "hPa"]]);
   expect(Object.keys(out.now)).toEqual(expect.arrayContaining(["at", "discharge", "stage", "waterTemperature", "turbidity", "visibleDepth", "exceedance", "trend", "ratePerHour"]));
   expect(out.recession.lambdaPerDay).toBeGreaterThan(0);
 });
@@ -47,6 +47,27 @@ test("gauge: several files are one record", () => {
   const out = run("gauge", a, b) as unknown as { series: { count: number }[]; rejected: { line: number; file: string }[] };
   expect(out.series[0]!.count).toBe(61);
   expect(out.rejected).toEqual([expect.objectContaining({ line: 33, file: b })]);
+});
+
+test("gauge: --backtest tells the forecast's track record; WaterML 2.0 by name or by itself", () => {
+  const path = file("long.csv", gaugeCsv(now - 500 * 24 * 3_600_000, now));
+  const out = run("gauge", path, "--backtest") as unknown as { backtest: { hours: number; medianError: number; persistenceError: number; coverage80: number; cases: number }[] };
+  expect(out.backtest.map((one) => one.hours)).toEqual([12, 24, 48]);
+  for (const one of out.backtest) expect(one.medianError).toBeLessThan(one.persistenceError);
+  const xml = file("a.xml", `<om:OM_Observation xmlns:om="o" xmlns:w="w" xmlns:xlink="x"><om:observedProperty xlink:title="Discharge"/><om:result><w:MeasurementTimeseries><w:defaultPointMetadata><w:DefaultTVPMeasurementMetadata><w:uom code="m3/s"/></w:DefaultTVPMeasurementMetadata></w:defaultPointMetadata><w:point><w:MeasurementTVP><w:time>2026-01-01T00:00:00Z</w:time><w:value>4.5</w:value></w:MeasurementTVP></w:point></w:MeasurementTimeseries></om:result></om:OM_Observation>`);
+  for (const format of ["auto", "waterml2"]) expect((run("gauge", xml, "--format", format) as { now: { discharge: number } }).now.discharge).toBe(4.5);
+  expect(refuse("gauge", xml, "--format", "rdb").code).toBe("no-time-column");
+});
+
+test("rating: the contract's fields", () => {
+  const path = file("pairs.csv", `stage,discharge\n${[0.3, 0.5, 0.7, 1, 1.4].map((stage) => `${stage},${9 * (stage - 0.1) ** 1.8}`).join("\n")}\n`);
+  const out = run("rating", path) as unknown as Record<string, number>;
+  expect(out.C).toBeCloseTo(9, 2);
+  expect(out.h0).toBeCloseTo(0.1, 3);
+  expect(out.b).toBeCloseTo(1.8, 3);
+  expect(out).toMatchObject({ count: 5, rejected: [] });
+  expect(out.maxGauged).toBeCloseTo(9 * 1.3 ** 1.8, 9);
+  expect(refuse("rating", file("two.csv", "stage,discharge\n1,2\n2,4\n")).code).toBe("too-few-pairs");
 });
 
 test("flow and read: a wall turns the water back; the field file serves read again; lies have their reasons", () => {

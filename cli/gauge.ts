@@ -1,4 +1,5 @@
 import { InputError } from "../src/core/errors";
+import { addCounts } from "../src/core/formats/gauge-text";
 import { GAUGE_FORMATS, type GaugeFormat, readGaugeFile } from "../src/core/formats/gauge-file";
 import { backtest } from "../src/core/gauge/backtest";
 import { joinRecords, seriesOf, summariseGauge } from "../src/core/gauge/summary";
@@ -25,7 +26,7 @@ Times without an offset are read in --zone, or as UTC. Several files are joined 
     return {
       station, series,
       rejected: files.flatMap(({ file, record }) => record.rejected.map((one) => ({ ...one, ...named(file) }))),
-      codes: files.map(({ record }) => record.codes).reduce((sum, codes) => Object.fromEntries([...new Set([...Object.keys(sum), ...Object.keys(codes)])].map((code) => [code, (sum[code] ?? 0) + (codes[code] ?? 0)]))),
+      codes: files.reduce<Record<string, number>>((sum, { record }) => addCounts(sum, record.codes), {}),
       notes: [...new Set(files.flatMap(({ record }) => record.notes))],
       now, recession,
       ...(args.flags.has("backtest") ? { backtest: discharge ? backtest(discharge) : [] } : {}),

@@ -1,4 +1,5 @@
-/** Times the solver: nanoseconds per wet cell and step, and a plain loop of the same size in the same run as a baseline. */
+/** Times the solver (nanoseconds per wet cell and step) and the reading of a long gauge file, each with a plain baseline in the same run. */
+import { readGaugeCsv } from "../src/core/formats/gauge-csv";
 import { layReach } from "../src/core/flow/lay";
 import { checkReach } from "../src/core/flow/reach";
 import { ShallowWater } from "../src/core/flow/solver";
@@ -40,3 +41,16 @@ for (const cell of [1, 0.5]) {
   });
   process.stdout.write(`${cell} m: ${wet} wet cells, ${nanoseconds.toFixed(0)} ns per cell and step, ${(nanoseconds / plain).toFixed(0)} x a plain loop (${plain.toFixed(1)} ns); settled in ${((performance.now() - settle) / 1000).toFixed(1)} s (${field.verdict}), first picture ${(first / 1000).toFixed(1)} s\n`);
 }
+
+/** Ten years of quarter hours, four parameters, against the bare splitting of its cells in the same run. */
+const QUARTER = 900_000;
+const rows = ["datetime,discharge (cfs),stage (ft),water temperature (C),turbidity (FNU)"];
+for (let k = 0; k < 350_000; k++) rows.push(`${new Date(Date.UTC(2016, 0, 1) + k * QUARTER).toISOString().slice(0, 16)}Z,${(100 + (k % 977)).toFixed(1)},${(3 + (k % 31) / 10).toFixed(2)},${(10 + (k % 17) / 4).toFixed(1)},${(5 + (k % 7)).toFixed(1)}`);
+const text = rows.join("\n");
+const reading = performance.now();
+const { series } = readGaugeCsv(text);
+const read = performance.now() - reading;
+const splitting = performance.now();
+const cells = text.split("\n").reduce((count, line) => count + line.split(",").length, 0);
+const split = performance.now() - splitting;
+process.stdout.write(`gauge: ${series[0]!.times.length} rows of ${series.length} parameters read in ${(read / 1000).toFixed(2)} s, ${(read / split).toFixed(0)} x splitting its ${cells} cells (${split.toFixed(0)} ms)\n`);

@@ -1,7 +1,7 @@
-import { type Book, type Catch, type RiverState, type SeriesRecord, type Session } from "../core/book/records";
+import { type Book, type Catch, type FieldReading, type RiverState, type SeriesRecord, type Session } from "../core/book/records";
 import { riverState } from "../core/book/river-state";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
-import { DAY, HOUR } from "../core/gauge/series";
+import { DAY, HOUR, readingAt } from "../core/gauge/series";
 import type { GaugeRecord } from "../core/gauge/summary";
 import { gaugeCsv } from "../standins/gauge";
 import { poisson, stream } from "../standins/seeded";
@@ -57,7 +57,22 @@ export function demoBook(now: number): Book {
     reaches: DEMO_REACHES.map((reach) => ({ schema: "low-heron/reach-record@1", id: reach.id, ...mark, station: DEMO_STATION.id, reach })),
     sessions,
     catches,
+    waters: [{
+      schema: "low-heron/water@1", id: DEMO_STATION.id, ...mark, altitude: 110, damNote: "", fullPool: null, beachSlope: null, constituents: [], gaugings: [],
+      bands: [{ spot: "Kiln Glide, seam below the flat stone", measure: "discharge", low: 4, high: 11 }, { spot: "Alder Bend, beside the jam", measure: "discharge", low: 2.5, high: 7 }],
+    }],
+    readings: demoReadings(sessions, gauge, mark),
   };
+}
+
+/** Now and then the made-up angler looks how deep the bed is seen: this water is a little clearer at the same turbidity than the rule of thumb has it. */
+function demoReadings(sessions: readonly Session[], gauge: GaugeRecord, mark: { updatedAt: string; demo: boolean }): FieldReading[] {
+  const turbidity = gauge.series.find((one) => one.parameter === "turbidity");
+  return sessions.filter((_, k) => k % 6 === 3).flatMap((session, k): FieldReading[] => {
+    const reading = readingAt(turbidity, Date.parse(session.start));
+    if (reading === null) return [];
+    return [{ schema: "low-heron/reading@1", id: `demo-reading-${k + 1}`, ...mark, station: DEMO_STATION.id, reach: null, at: session.start, kind: "clarity", value: Math.round(39 * reading ** -0.7) / 10, error: null, how: "depth at which the bed was lost" }];
+  });
 }
 
 function demoCatch(id: string, session: string, reach: string, at: number, gauge: GaugeRecord, mark: { updatedAt: string; demo: boolean }, next: () => number): Catch {

@@ -23,6 +23,8 @@ export interface GaugeHour {
   waterTemperature: number;
   /** NTU */
   turbidity: number;
+  /** hPa */
+  airPressure: number;
 }
 
 const yearFraction = (time: number): number => {
@@ -79,6 +81,7 @@ export function simulateGauge(from: number, to: number): GaugeHour[] {
     const warmth = 10.2 - 6.6 * Math.cos(2 * Math.PI * (season - 0.06)) + 1.6 * smoothNoise(SEED + 5, time / HOUR, 96);
     const swing = (0.5 + 0.9 * Math.max(0, Math.sin(Math.PI * (season - 0.1) / 0.8))) * Math.min(1, 6 / discharge) * Math.sin((2 * Math.PI * (time / HOUR - 10.5)) / 24);
     const colour = 1.6 + 0.55 * discharge ** 1.05 * (1 + 2.2 * Math.min(1, rise * 18) * (0.4 + sediment)) * (0.75 + 0.5 * hash01(SEED + 6, Math.floor(time / HOUR / 9)));
+    const glass = 1012 + 11 * smoothNoise(SEED + 8, time / HOUR, 70) + 7 * smoothNoise(SEED + 9, time / HOUR, 260) - 5 * Math.min(1, fallen);
     const noise = 1 + 0.006 * (2 * hash01(SEED + 7, time / HOUR) - 1);
     out.push({
       time,
@@ -86,6 +89,7 @@ export function simulateGauge(from: number, to: number): GaugeHour[] {
       stage: round(RATING.h0 + (discharge / RATING.C) ** (1 / RATING.b), 3),
       waterTemperature: round(Math.max(0.1, warmth + swing), 1),
       turbidity: round(colour, 1),
+      airPressure: round(glass, 1),
     });
   }
   return out;
@@ -100,10 +104,10 @@ const OUTAGES: readonly (readonly [number, number])[] = [
 
 /** The hours as the CSV that the stand-in serves. */
 export function gaugeCsv(from: number, to: number): string {
-  const lines = ["time,discharge (m3/s),stage (m),water temperature (C),turbidity (NTU)"];
+  const lines = ["time,discharge (m3/s),stage (m),water temperature (C),turbidity (NTU),air pressure (hPa)"];
   for (const hour of simulateGauge(from, to)) {
     const out = OUTAGES.some(([from, hours]) => hour.time >= from && hour.time < from + hours * HOUR);
-    lines.push([new Date(hour.time).toISOString(), out ? "Eqp" : hour.discharge, out ? "Eqp" : hour.stage, hour.waterTemperature, hour.turbidity].join(","));
+    lines.push([new Date(hour.time).toISOString(), out ? "Eqp" : hour.discharge, out ? "Eqp" : hour.stage, hour.waterTemperature, hour.turbidity, hour.airPressure].join(","));
   }
   return `${lines.join("\n")}\n`;
 }

@@ -14,7 +14,7 @@ const toRecord = (stored: StoredSeries): SeriesRecord => ({
   times: Array.from(stored.times), values: Array.from(stored.values, (value) => (Number.isNaN(value) ? null : value)),
 });
 
-const bookTables = (db: Database) => [db.stations, db.series, db.reaches, db.sessions, db.catches];
+const bookTables = (db: Database) => [db.stations, db.series, db.reaches, db.sessions, db.catches, db.waters, db.readings];
 
 export async function readBook(db: Database): Promise<Book> {
   return db.transaction("r", bookTables(db), async () => ({
@@ -23,6 +23,8 @@ export async function readBook(db: Database): Promise<Book> {
     reaches: await db.reaches.toArray(),
     sessions: await db.sessions.toArray(),
     catches: await db.catches.toArray(),
+    waters: await db.waters.toArray(),
+    readings: await db.readings.toArray(),
   }));
 }
 
@@ -60,6 +62,8 @@ export async function writeBook(db: Database, book: Book): Promise<void> {
     await db.reaches.bulkPut(book.reaches);
     await db.sessions.bulkPut(book.sessions);
     await db.catches.bulkPut(book.catches);
+    await db.waters.bulkPut(book.waters);
+    await db.readings.bulkPut(book.readings);
   });
 }
 
@@ -75,6 +79,9 @@ export async function removeDemo(db: Database): Promise<Book> {
     book.sessions = await db.sessions.filter((session) => isDemo(session) || reaches.has(session.reach)).toArray();
     const sessions = new Set(book.sessions.map((session) => session.id));
     book.catches = await db.catches.filter((one) => isDemo(one) || sessions.has(one.session)).toArray();
+    const stations = new Set(book.stations.map((record) => record.id));
+    book.waters = await db.waters.filter((water) => isDemo(water) || stations.has(water.id)).toArray();
+    book.readings = await db.readings.filter((one) => isDemo(one) || (one.station !== null && stations.has(one.station)) || (one.reach !== null && reaches.has(one.reach))).toArray();
     for (const name of PART_NAMES) await db.table(name).bulkDelete(book[name].map((record) => record.id));
     return book;
   });

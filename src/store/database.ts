@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from "dexie";
-import type { Catch, ReachRecord, Session, StationRecord } from "../core/book/records";
+import type { Catch, FieldReading, ReachRecord, Session, StationRecord, WaterRecord } from "../core/book/records";
 import type { Field } from "../core/flow/grid";
 import type { Parameter } from "../core/gauge/series";
 
@@ -31,6 +31,8 @@ export class Database extends Dexie {
   sessions!: EntityTable<Session, "id">;
   catches!: EntityTable<Catch, "id">;
   fields!: EntityTable<StoredField, "id">;
+  waters!: EntityTable<WaterRecord, "id">;
+  readings!: EntityTable<FieldReading, "id">;
 
   constructor(name = "low-heron") {
     super(name, { chromeTransactionDurability: "strict" });
@@ -42,6 +44,8 @@ export class Database extends Dexie {
       catches: "id, session, at",
       fields: "id, bed, solvedAt",
     });
+    // What the angler knows of a water, and readings taken by hand; and an index that tells whether a long series has changed without reading it.
+    this.version(2).stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" });
   }
 }
 

@@ -1,4 +1,6 @@
-import type { Catch, RiverState, Session, StationRecord } from "../core/book/records";
+import type { Catch, FieldReading, ReachRecord, RiverState, Session, StationRecord, WaterRecord } from "../core/book/records";
+import Dexie from "dexie";
+import { recordAtReach, riverRecord } from "../core/book/river-record";
 import { riverState } from "../core/book/river-state";
 import type { GaugeFile } from "../core/formats/gauge-text";
 import { mergeSeries } from "../core/gauge/series";
@@ -6,12 +8,33 @@ import type { GaugeRecord } from "../core/gauge/summary";
 import type { Database, StoredSeries } from "./database";
 import { newId } from "./identity";
 
-/** The gauge record of a station, or undefined. */
+/** The gauge record of a station with what the angler knows of its water, or undefined. */
 export async function gaugeOf(db: Database, station: string | null): Promise<GaugeRecord | undefined> {
   if (!station) return undefined;
   const record = await db.stations.get(station);
   if (!record) return undefined;
-  return { station: { id: record.id, name: record.name }, series: await db.series.where("station").equals(station).toArray() };
+  const series = await seriesOfStation(db, station);
+  return riverRecord({ station: { id: record.id, name: record.name }, series }, await db.waters.get(station), await db.readings.where("station").equals(station).toArray());
+}
+
+/** The series read last: they are long, and a look at their index tells whether they are still the same. */
+let lastRead: { of: string; series: Promise<StoredSeries[]> } | undefined;
+
+async function seriesOfStation(db: Database, station: string): Promise<StoredSeries[]> {
+  return db.transaction("r", db.series, async () => {
+    const state = await db.series.where("[station+updatedAt]").between([station, Dexie.minKey], [station, Dexie.maxKey]).keys();
+    const of = JSON.stringify([db.name, station, state]);
+    if (lastRead?.of === of) return Dexie.waitFor(lastRead.series);
+    const series = db.series.where("station").equals(station).toArray();
+    lastRead = { of, series: Promise.resolve(series) };
+    return series;
+  });
+}
+
+/** The record as it is at a reach: of its own gauge, transferred where the angler has said how. */
+export async function gaugeAtReach(db: Database, reach: ReachRecord | undefined): Promise<GaugeRecord | undefined> {
+  const gauge = await gaugeOf(db, reach?.station ?? null);
+  return gauge && reach ? recordAtReach(gauge, reach, await db.readings.where("reach").equals(reach.id).toArray()) : gauge;
 }
 
 export interface GaugeTarget {
@@ -49,20 +72,56 @@ export async function markReach(db: Database, id: string, deleted: boolean): Pro
   await db.reaches.update(id, { deleted: deleted || undefined, updatedAt: new Date().toISOString() });
 }
 
+/** What nobody has said yet of a water. */
+export const blankWater = (station: string): WaterRecord => ({ schema: "low-heron/water@1", id: station, updatedAt: new Date(0).toISOString(), altitude: null, damNote: "", fullPool: null, beachSlope: null, constituents: [], bands: [], gaugings: [] });
+
+/** Keeps what is known of a water; the old record comes back for undo. */
+export async function keepWater(db: Database, water: WaterRecord): Promise<WaterRecord | undefined> {
+  return db.transaction("rw", db.waters, async () => {
+    const before = await db.waters.get(water.id);
+    await db.waters.put({ ...water, updatedAt: new Date().toISOString() });
+    return before;
+  });
+}
+
+/** Puts a reading taken by hand in the book. */
+export async function addReading(db: Database, given: Omit<FieldReading, "schema" | "id" | "updatedAt">): Promise<FieldReading> {
+  const reading: FieldReading = { schema: "low-heron/reading@1", id: newId(), updatedAt: new Date().toISOString(), ...given };
+  await db.readings.add(reading);
+  return reading;
+}
+
+/** Takes a reading out, or brings it back. */
+export async function markReading(db: Database, id: string, deleted: boolean): Promise<void> {
+  await db.readings.update(id, { deleted: deleted || undefined, updatedAt: new Date().toISOString() });
+}
+
+/** Says how a reach takes its flow from its gauge; null: as it is. */
+export async function setTransfer(db: Database, reach: string, transfer: ReachRecord["transfer"]): Promise<void> {
+  await db.reaches.update(reach, { transfer, updatedAt: new Date().toISOString() });
+}
+
 /** Says which gauge a reach goes by. */
 export async function setGauge(db: Database, reach: string, station: string | null): Promise<void> {
   await db.reaches.update(reach, { station, updatedAt: new Date().toISOString() });
 }
 
-/** Takes a gauge and its record out, in one transaction, and gives back the way to undo it. */
+/** Takes a gauge, its record and what is known of its water out, in one transaction, and gives back the way to undo it. */
 export async function removeGauge(db: Database, id: string): Promise<() => Promise<void>> {
-  return db.transaction("rw", [db.stations, db.series], async () => {
+  const tables = [db.stations, db.series, db.waters, db.readings];
+  return db.transaction("rw", tables, async () => {
+    const water = await db.waters.get(id);
+    const readings = await db.readings.where("station").equals(id).toArray();
     const station = await db.stations.get(id);
     const series = await db.series.where("station").equals(id).toArray();
     await db.series.bulkDelete(series.map((one) => one.id));
     await db.stations.delete(id);
-    return () => db.transaction("rw", [db.stations, db.series], async () => {
+    await db.waters.delete(id);
+    await db.readings.bulkDelete(readings.map((one) => one.id));
+    return () => db.transaction("rw", tables, async () => {
       if (station) await db.stations.put(station);
+      if (water) await db.waters.put(water);
+      await db.readings.bulkPut(readings);
       await db.series.bulkPut(series);
     });
   });
@@ -71,7 +130,7 @@ export async function removeGauge(db: Database, id: string): Promise<() => Promi
 /** State of the river for a reach at an instant, from its own gauge; null without one. */
 async function stateFor(db: Database, reach: string, at: number): Promise<RiverState | null> {
   const record = await db.reaches.get(reach);
-  const gauge = await gaugeOf(db, record?.station ?? null);
+  const gauge = await gaugeAtReach(db, record);
   return gauge ? riverState(gauge, at) : null;
 }
 

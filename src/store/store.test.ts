@@ -7,7 +7,9 @@ import { planMerge, readBook, removeDemo, writeBook } from "./book";
 import { Database } from "./database";
 import { bedKey, keepField, keptField, solvedFlows } from "./fields";
 import { newId } from "./identity";
-import { addPastSession, endSession, gaugeOf, keepGauge, logCatch, startSession } from "./river";
+import { addPastSession, addReading, blankWater, endSession, gaugeAtReach, gaugeOf, keepGauge, keepWater, logCatch, markReading, removeGauge, setTransfer, startSession } from "./river";
+import Dexie from "dexie";
+import { seriesOf } from "../core/gauge/summary";
 
 const now = Date.UTC(2026, 9, 1, 12);
 const book = demoBook(now);
@@ -86,6 +88,70 @@ test("fields are kept by bed and flow, and another bed does not see them", async
   expect((await keptField(db, bedKey(reach), 6.5, 1))!.discharge).toBe(6.5);
   expect(await solvedFlows(db, bedKey(reach))).toEqual([{ discharge: 6.5, cell: 1 }]);
   expect(bedKey({ ...reach, roughness: 0.04 })).not.toBe(bedKey(reach));
+});
+
+test("a browser that still holds schema 1 opens with all it had, and the new tables", async () => {
+  const name = `old-${count++}`;
+  const old = new Dexie(name);
+  old.version(1).stores({ stations: "id", series: "id, station", reaches: "id, station", sessions: "id, reach, start", catches: "id, session, at", fields: "id, bed, solvedAt" });
+  await old.table("sessions").bulkAdd(book.sessions.slice(0, 3));
+  await old.table("stations").bulkAdd(book.stations);
+  await old.table("series").add({ id: "x", station: book.stations[0]!.id, parameter: "stage", unit: "m", times: Float64Array.of(1, 2), values: Float64Array.of(0.5, NaN), updatedAt: "2026-01-01T00:00:00Z" });
+  old.close();
+  const opened = new Database(name);
+  const back = await readBook(opened);
+  expect(back.sessions).toEqual(book.sessions.slice(0, 3));
+  expect(back.series[0]!.values).toEqual([0.5, null]);
+  expect([back.waters, back.readings]).toEqual([[], []]);
+  await keepWater(opened, { ...blankWater("s"), damNote: "siren before a release" });
+  expect((await readBook(opened)).waters[0]!.damNote).toBe("siren before a release");
+  await opened.delete();
+});
+
+test("a stage-only gauge gets its discharge from the rating of its water, and says how; a gauge gone takes its water and readings, and undo brings all back", async () => {
+  const id = await keepGauge(db, readGaugeCsv("time,stage (m)\n2026-09-01T00:00Z,0.5\n2026-09-01T01:00Z,Ice\n2026-09-01T02:00Z,0.9\n"), { name: "Stage only", zone: "UTC", latitude: null, longitude: null });
+  expect(seriesOf((await gaugeOf(db, id))!, "discharge")).toBeUndefined();
+  await keepWater(db, { ...blankWater(id), gaugings: [0.3, 0.5, 0.8, 1.2].map((stage) => ({ stage, discharge: 10 * (stage - 0.1) ** 2 })) });
+  const record = (await gaugeOf(db, id))!;
+  const discharge = seriesOf(record, "discharge")!;
+  expect(discharge.values[0]).toBeCloseTo(1.6, 3);
+  expect(discharge.values[1]).toBeNaN();
+  expect(record.derived!.discharge!.words).toMatch(/your rating from stage \(4 pairs/);
+  await addReading(db, { station: id, reach: null, at: "2026-09-01T00:10:00Z", kind: "clarity", value: 0.8, error: null, how: "thigh" });
+  const undo = await removeGauge(db, id);
+  expect([await db.waters.count(), await db.readings.count()]).toEqual([0, 0]);
+  await undo();
+  expect([await db.waters.count(), await db.readings.count()]).toEqual([1, 1]);
+});
+
+test("three clarity readings beside the gauge refit the conversion; one taken out no longer counts", async () => {
+  await writeBook(db, { ...emptyBook(), stations: book.stations, series: book.series });
+  const station = book.stations[0]!.id;
+  const turbidity = seriesOf((await gaugeOf(db, station))!, "turbidity")!;
+  const ids: string[] = [];
+  for (const back of [200, 900, 3000]) {
+    const k = turbidity.times.length - back;
+    ids.push((await addReading(db, { station, reach: null, at: new Date(turbidity.times[k]!).toISOString(), kind: "clarity", value: 5 * turbidity.values[k]! ** -0.71, error: null, how: "" })).id);
+  }
+  const fit = (await gaugeOf(db, station))!.clarityFit!;
+  expect(fit.pairs).toBe(3);
+  expect(fit.a).toBeCloseTo(5, 1);
+  await markReading(db, ids[0]!, true);
+  expect((await gaugeOf(db, station))!.clarityFit!.pairs).toBe(0);
+});
+
+test("an ungauged reach takes its flow by area and lag, then by the angler's own reading there; sessions keep that flow", async () => {
+  await writeBook(db, { ...book, sessions: [], catches: [] });
+  await setTransfer(db, "demo-alder-bend", { areaRatio: 0.5, lag: 2 });
+  const gauge = seriesOf((await gaugeOf(db, "demo-ostrel-corbel"))!, "discharge")!;
+  const at = gauge.times[gauge.times.length - 30]!;
+  const there = async () => seriesOf((await gaugeAtReach(db, await db.reaches.get("demo-alder-bend")))!, "discharge")!;
+  const value = async () => { const one = await there(); return one.values[one.times.indexOf(at)]!; };
+  const lagged = gauge.values[gauge.times.indexOf(at - 2 * 3_600_000)]!;
+  expect(await value()).toBeCloseTo(0.5 * lagged, 9);
+  await addReading(db, { station: null, reach: "demo-alder-bend", at: new Date(at).toISOString(), kind: "discharge", value: 0.7 * lagged, error: 0.1, how: "timed floats" });
+  expect(await value()).toBeCloseTo(0.7 * lagged, 9);
+  expect((await startSession(db, "demo-alder-bend", "brown-trout", at)).river!.discharge).toBeCloseTo(0.7 * lagged, 9);
 });
 
 test("ids sort by age and do not meet", () => {

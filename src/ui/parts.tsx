@@ -1,7 +1,7 @@
 "use client";
-import { X } from "lucide-react";
-import { Dialog as RadixDialog, Select as RadixSelect } from "radix-ui";
-import type { ButtonHTMLAttributes, InputHTMLAttributes, ReactNode } from "react";
+import { CircleHelp, X } from "lucide-react";
+import { Dialog as RadixDialog, Popover, Select as RadixSelect } from "radix-ui";
+import type { ButtonHTMLAttributes, InputHTMLAttributes, ReactNode, TextareaHTMLAttributes } from "react";
 import { useId } from "react";
 
 /** Shared parts on Radix primitives. */
@@ -73,19 +73,51 @@ export function TextField({ label, hint, error, className = "", ...rest }: Input
     <div className={className}>
       <label htmlFor={id} className="mb-1 block text-sm text-soft">{label}</label>
       <input id={id} {...rest} aria-invalid={Boolean(error)} aria-describedby={error || hint ? `${id}-about` : undefined} className={`min-h-11 w-full rounded-md border bg-paper px-3 ${error ? "border-2 border-clay" : "border-line"}`} />
-      {(error || hint) && <p id={`${id}-about`} role={error ? "alert" : undefined} className={`mt-1 text-sm ${error ? "font-semibold text-clay" : "text-soft"}`}>{error ?? hint}</p>}
+      <FieldNote id={id} hint={hint} error={error} />
     </div>
   );
 }
 
-/** A figure with its unit and what it is. */
-export function Figure({ label, figure, unit, note }: { label: string; figure: string; unit?: string; note?: string }) {
+export function TextArea({ label, hint, error, className = "", ...rest }: TextareaHTMLAttributes<HTMLTextAreaElement> & { label: string; hint?: string; error?: string }) {
+  const id = useId();
+  return (
+    <div className={className}>
+      <label htmlFor={id} className="mb-1 block text-sm text-soft">{label}</label>
+      <textarea id={id} rows={3} {...rest} aria-invalid={Boolean(error)} aria-describedby={error || hint ? `${id}-about` : undefined} className={`w-full rounded-md border bg-paper p-3 ${error ? "border-2 border-clay" : "border-line"}`} />
+      <FieldNote id={id} hint={hint} error={error} />
+    </div>
+  );
+}
+
+/** What a field wants, or what is wrong with what it holds. */
+function FieldNote({ id, hint, error }: { id: string; hint?: string; error?: string }) {
+  if (!error && !hint) return null;
+  return <p id={`${id}-about`} role={error ? "alert" : undefined} className={`mt-1 text-sm ${error ? "font-semibold text-clay" : "text-soft"}`}>{error ?? hint}</p>;
+}
+
+/** A figure with its unit and what it is; where it comes from is one press away. */
+export function Figure({ label, figure, unit, note, source }: { label: string; figure: string; unit?: string; note?: string; source?: string }) {
   return (
     <div>
-      <p className="text-sm text-soft">{label}</p>
+      <p className="flex items-center gap-1 text-sm text-soft">{label}{source && <Source of={label}>{source}</Source>}</p>
       <p className="text-2xl font-semibold whitespace-nowrap">{figure}{unit && <span className="ml-1 text-base font-normal">{unit}</span>}</p>
       {note && <p className="text-sm text-soft">{note}</p>}
     </div>
+  );
+}
+
+/** Where a figure comes from and how sure it is: a small button that tells it. */
+export function Source({ of, children }: { of: string; children: ReactNode }) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger aria-label={`Where “${of}” comes from`} className="grid size-6 place-items-center rounded-full text-soft hover:bg-deep hover:text-ink"><CircleHelp size={15} aria-hidden /></Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content sideOffset={4} collisionPadding={12} className="z-[60] max-w-80 rounded-md border border-line bg-paper p-3 text-base text-ink shadow-lg">
+          {children}
+          <Popover.Arrow className="fill-(--line)" />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }
 
@@ -99,10 +131,10 @@ export function FaultNote({ message, todo }: { message: string; todo?: string })
   );
 }
 
-export function Panel({ title, children, className = "", aside }: { title: string; children: ReactNode; className?: string; aside?: ReactNode }) {
+export function Panel({ title, children, className = "", aside, source }: { title: string; children: ReactNode; className?: string; aside?: ReactNode; source?: string }) {
   return (
     <section className={className}>
-      <div className="mb-2 flex min-h-8 flex-wrap items-baseline justify-between gap-2"><h2 className="text-lg">{title}</h2>{aside}</div>
+      <div className="mb-2 flex min-h-8 flex-wrap items-baseline justify-between gap-2"><h2 className="flex items-center gap-1 text-lg">{title}{source && <Source of={title}>{source}</Source>}</h2>{aside}</div>
       {children}
     </section>
   );

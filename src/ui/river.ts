@@ -7,7 +7,7 @@ import { gaugeNow, type GaugeNow, type GaugeRecord, lastInstant } from "../core/
 import { type Light } from "../core/lies/foraging";
 import { lightAt } from "../core/lies/light";
 import { database } from "../store/database";
-import { gaugeOf } from "../store/river";
+import { gaugeAtReach, gaugeOf } from "../store/river";
 import { useSettings } from "./settings";
 
 /** The present minute, ms; ticks. */
@@ -32,6 +32,8 @@ export interface River {
   now: GaugeNow | undefined;
   /** The record ended more than six hours ago. */
   stale: boolean;
+  /** The reach that the record is transferred to; undefined where it is the gauge's own. */
+  atReach: string | undefined;
   light: Light;
   minute: number;
 }
@@ -45,7 +47,9 @@ export function useRiver(otherStation: string | null = null): River {
   const own = reach ? reach.station : (lists?.stations[0]?.id ?? null);
   const stationId = otherStation && lists?.stations.some((one) => one.id === otherStation) ? otherStation : own;
   const station = lists?.stations.find((one) => one.id === stationId);
-  const gauge = useLiveQuery(() => gaugeOf(database(), stationId), [stationId]);
+  // Water looks at the gauge itself; every other station at the river where the reach is.
+  const atReach = reach !== undefined && stationId === reach.station && otherStation === null ? reach : undefined;
+  const gauge = useLiveQuery(() => (atReach ? gaugeAtReach(database(), atReach) : gaugeOf(database(), stationId)), [stationId, atReach]);
   const state = useMemo(() => {
     if (!gauge) return { now: undefined, stale: false };
     const last = lastInstant(gauge);
@@ -55,5 +59,5 @@ export function useRiver(otherStation: string | null = null): River {
   }, [gauge, minute]);
   const place = reach?.reach.latitude !== undefined && reach.reach.longitude !== undefined ? { latitude: reach.reach.latitude, longitude: reach.reach.longitude } : station?.latitude != null && station.longitude != null ? { latitude: station.latitude, longitude: station.longitude } : undefined;
   const light = place ? lightAt(minute, place.latitude, place.longitude) : "day";
-  return { ready: lists !== undefined, reaches: lists?.reaches ?? [], stations: lists?.stations ?? [], reach, station, gauge, ...state, light, minute };
+  return { ready: lists !== undefined, reaches: lists?.reaches ?? [], stations: lists?.stations ?? [], reach, station, gauge, ...state, atReach: atReach?.transfer ? atReach.id : undefined, light, minute };
 }

@@ -1,6 +1,8 @@
 "use client";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
+import type { ColumnMatch } from "../core/formats/gauge-csv";
+import { MARKED_HEIGHT } from "../core/gauge/clarity";
 import type { Light } from "../core/lies/foraging";
 import type { UnitSystem } from "../core/quantity/units";
 
@@ -18,6 +20,10 @@ interface Settings {
   /** Light the reach is read in; auto is the light now, or daylight when it is dark. */
   light: "auto" | Light;
   showWading: boolean;
+  /** The angler's own height, m, for body marks. */
+  height: number;
+  /** How columns of a kind of file were matched by hand, by its header. */
+  columns: Record<string, ColumnMatch[]>;
   /** The made-up river was sent away: do not bring it back by itself. */
   demoRemoved: boolean;
   set: (change: Partial<Omit<Settings, "set">>) => void;
@@ -25,7 +31,7 @@ interface Settings {
 
 export const useSettings = create<Settings>()(
   persist(
-    (set) => ({ system: "metric", reach: null, station: null, species: "brown-trout", flow: null, lie: 1, light: "auto", showWading: false, demoRemoved: false, set: (change) => set(change) }),
-    { name: "low-heron-settings", partialize: ({ system, reach, station, species, light, showWading, demoRemoved }) => ({ system, reach, station, species, light, showWading, demoRemoved }) },
+    (set) => ({ system: "metric", reach: null, station: null, species: "brown-trout", flow: null, lie: 1, light: "auto", showWading: false, height: MARKED_HEIGHT, columns: {}, demoRemoved: false, set: (change) => set(change) }),
+    { name: "low-heron-settings", partialize: ({ system, reach, station, species, light, showWading, height, columns, demoRemoved }) => ({ system, reach, station, species, light, showWading, height, columns, demoRemoved }) },
   ),
 );

@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { reachSchema } from "../flow/reach";
+import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
+import { constituentSchema } from "../gauge/tide";
 
 /** Records of the book, one schema per kind, versioned. The same shapes are used by the browser's database, the archive and the command line. */
 const id = z.string().min(1).max(80);
@@ -50,8 +52,43 @@ export const reachRecordSchema = z.strictObject({
   schema: z.literal("low-heron/reach-record@1"), ...base,
   station: id.nullable(),
   reach: reachSchema,
+  /** How an ungauged reach takes its flow from the gauge: ratio of the catchments, and lag, h. */
+  transfer: z.strictObject({ areaRatio: finite.refine((value) => value > 0 && value < 1000, "must be above 0"), lag: finite.refine((value) => Math.abs(value) <= 240, "must be within ±240 h") }).nullable().optional(),
 });
 export type ReachRecord = z.infer<typeof reachRecordSchema>;
+
+/** What the angler knows of a gauge's water beyond its record. One for each station, under the station's id. */
+export const waterSchema = z.strictObject({
+  schema: z.literal("low-heron/water@1"), ...base,
+  /** m above the sea */
+  altitude: finite.refine((value) => value >= -430 && value <= 6000, "must be from -430 to 6000 m").nullable(),
+  /** What a dam above does, in the angler's words; empty: none. */
+  damNote: text,
+  /** Level of full pool on an impounded water, m on the gauge's own datum. */
+  fullPool: finite.nullable(),
+  /** Rise over run of its shore. */
+  beachSlope: finite.refine((value) => value > 0 && value <= 10, "must be above 0").nullable(),
+  constituents: z.array(constituentSchema).max(120),
+  bands: z.array(z.strictObject({ spot: z.string().min(1).max(120), measure: z.enum(BAND_MEASURES), low: finite.nullable(), high: finite.nullable() })).max(200),
+  /** Measured pairs of stage, m, and discharge, m3/s. */
+  gaugings: z.array(z.strictObject({ stage: finite, discharge: finite.refine((value) => value > 0, "must be above 0") })).max(2000),
+});
+export type WaterRecord = z.infer<typeof waterSchema>;
+
+/** A reading taken by the angler: how deep the bed is seen, or the discharge of the reach. */
+export const readingSchema = z.strictObject({
+  schema: z.literal("low-heron/reading@1"), ...base,
+  station: id.nullable(),
+  reach: id.nullable(),
+  at: instant,
+  kind: z.enum(["clarity", "discharge"]),
+  /** Visible depth, m, or discharge, m3/s. */
+  value: finite.refine((value) => value > 0, "must be above 0"),
+  /** 1-sigma relative error, where it is known. */
+  error: finite.nullable(),
+  how: z.string().max(200),
+});
+export type FieldReading = z.infer<typeof readingSchema>;
 
 export const sessionSchema = z.strictObject({
   schema: z.literal("low-heron/session@1"), ...base,
@@ -87,7 +124,11 @@ export const PARTS = {
   reaches: reachRecordSchema,
   sessions: sessionSchema,
   catches: catchSchema,
+  waters: waterSchema,
+  readings: readingSchema,
 } as const;
+/** Parts that archives written before them lack. */
+export const LATER_PARTS: readonly string[] = ["waters", "readings"];
 export type PartName = keyof typeof PARTS;
 export interface Book {
   stations: StationRecord[];
@@ -95,6 +136,8 @@ export interface Book {
   reaches: ReachRecord[];
   sessions: Session[];
   catches: Catch[];
+  waters: WaterRecord[];
+  readings: FieldReading[];
 }
 export const PART_NAMES = Object.keys(PARTS) as PartName[];
-export const emptyBook = (): Book => ({ stations: [], series: [], reaches: [], sessions: [], catches: [] });
+export const emptyBook = (): Book => ({ stations: [], series: [], reaches: [], sessions: [], catches: [], waters: [], readings: [] });

@@ -1,6 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { z } from "zod";
-import { type Book, emptyBook, PART_NAMES, type PartName, PARTS } from "../book/records";
+import { type Book, emptyBook, LATER_PARTS, PART_NAMES, type PartName, PARTS } from "../book/records";
 import { InputError } from "../errors";
 
 /** The archive: a zip of JSON-lines parts with a manifest of counts and SHA-256 sums. One file holds everything. */
@@ -61,6 +61,7 @@ function unzip(bytes: Uint8Array, file: string | undefined): Record<string, Uint
 
 async function readPart(name: PartName, bytes: Uint8Array | undefined, stated: { count: number; sha256: string } | undefined, book: Book, digest: Digest, file: string | undefined): Promise<void> {
   const path = `${name}.jsonl`;
+  if (!bytes && !stated && LATER_PARTS.includes(name)) return;
   if (!bytes || !stated) throw new InputError("missing-part", `The archive lacks its part ${path}.`, { file, path });
   if ((await digest(Uint8Array.from(bytes))) !== stated.sha256) throw new InputError("bad-sum", `Part ${path} does not match its sum in the manifest: the archive is damaged.`, { file, path });
   const lines = strFromU8(bytes).split("\n").filter((line) => line !== "");

@@ -37,7 +37,7 @@ export const kindOfColumn = (name: string): Parameter | "time" | undefined => NA
 /** What the angler says a column holds, where its name does not tell. */
 export interface ColumnMatch {
   as: Parameter | "time" | "leave";
-  /** Unit of a parameter. */
+  /** Unit of a parameter; of a column left out, the one its header names. */
   unit?: string;
 }
 
@@ -69,7 +69,7 @@ export function previewCsv(text: string, file?: string): { name: string; sample:
   return rows[headerRow]!.map((cell, index) => {
     const header = readHeader(cell);
     const kind = kindOfColumn(header.name);
-    const match: ColumnMatch = kind === "time" ? { as: "time" } : kind ? { as: kind, unit: header.unit ?? defaultUnit(kind) } : { as: "leave" };
+    const match: ColumnMatch = kind === "time" ? { as: "time" } : kind ? { as: kind, unit: header.unit ?? defaultUnit(kind) } : { as: "leave", unit: header.unit };
     return { name: cell.trim(), sample: (first?.[index] ?? "").trim(), match };
   });
 }

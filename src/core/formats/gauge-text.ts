@@ -134,6 +134,10 @@ function impossible(parameter: Parameter, value: number): string | undefined {
   return undefined;
 }
 
+/** Two counts by code as one. */
+export const addCounts = (a: Readonly<Record<string, number>>, b: Readonly<Record<string, number>>): Record<string, number> =>
+  Object.fromEntries([...new Set([...Object.keys(a), ...Object.keys(b)])].map((code) => [code, (a[code] ?? 0) + (b[code] ?? 0)]));
+
 /** The first column wins when two carry the same parameter; the others become a note. */
 export function oncePerParameter(columns: readonly Column[], notes: string[], nameOf: (column: Column) => string): Column[] {
   const taken = new Set<Parameter>();

@@ -97,7 +97,7 @@ test("columns matched by hand: what names do not tell is told, and the rest is l
   expect(previewCsv(text)).toEqual([
     { name: "when measured", sample: "2026-05-01 10:00", match: { as: "leave" } },
     { name: "Durchfluss", sample: "4,5", match: { as: "leave" } },
-    { name: "Pegel cm", sample: "31", match: { as: "leave" } },
+    { name: "Pegel cm", sample: "31", match: { as: "leave", unit: "cm" } },
     { name: "remark", sample: "ok", match: { as: "leave" } },
   ]);
   const file = readGaugeCsv(text, { columns: [{ as: "time" }, { as: "discharge", unit: "m3/s" }, { as: "stage", unit: "cm" }, { as: "leave" }] });

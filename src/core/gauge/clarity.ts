@@ -22,8 +22,7 @@ export const VISIBLE_DEPTH_FIT = sourced({ a: 3.4, b: -0.71 }, "m from NTU", FRO
 const CLEAREST = 6;
 
 /** Visible depth, m, from turbidity, NTU or FNU. */
-export function visibleDepthFromTurbidity(turbidity: number): number {
-  const { a, b } = VISIBLE_DEPTH_FIT.value;
+export function visibleDepthFromTurbidity(turbidity: number, { a, b }: { a: number; b: number } = VISIBLE_DEPTH_FIT.value): number {
   return Math.min(CLEAREST, a * Math.max(turbidity, 1e-3) ** b);
 }
 
@@ -49,9 +48,13 @@ export const BODY_MARKS = sourced(
   COMMON_PRACTICE,
 );
 
-/** "seen to the knee", the deepest mark that can still be seen. */
-export function seenTo(visibleDepth: number): string {
-  if (visibleDepth > 1.3) return "seen past the waist";
-  const mark = BODY_MARKS.value.filter((entry) => entry.depth <= visibleDepth * 1.1).at(-1);
+/** Height that BODY_MARKS are for, m. */
+export const MARKED_HEIGHT = 1.75;
+
+/** "seen to the knee", the deepest mark of an angler of that height, m, that can still be seen. */
+export function seenTo(visibleDepth: number, height = MARKED_HEIGHT): string {
+  const scaled = visibleDepth * (MARKED_HEIGHT / height);
+  if (scaled > 1.3) return "seen past the waist";
+  const mark = BODY_MARKS.value.filter((entry) => entry.depth <= scaled * 1.1).at(-1);
   return mark ? `seen to the ${mark.name}` : "not seen to the ankle";
 }

@@ -20,6 +20,18 @@ test("exceedance is the Weibull plotting position m/(n+1) (USGS WSP 2207: the la
   expect(exceedance([], 5)).toBeNull();
 });
 
+/** A published series of a hundred annual flows, 1e8 m3 (Cobb 1978, Biometrika 65; as in R's datasets package). */
+const ANNUAL = [1120, 1160, 963, 1210, 1160, 1160, 813, 1230, 1370, 1140, 995, 935, 1110, 994, 1020, 960, 1180, 799, 958, 1140, 1100, 1210, 1150, 1250, 1260, 1220, 1030, 1100, 774, 840, 874, 694, 940, 833, 701, 916, 692, 1020, 1050, 969, 831, 726, 456, 824, 702, 1120, 1100, 832, 764, 821, 768, 845, 864, 862, 698, 845, 744, 796, 1040, 759, 781, 865, 845, 944, 984, 897, 822, 1010, 771, 676, 649, 846, 812, 742, 801, 1040, 860, 874, 848, 890, 744, 749, 838, 1050, 918, 986, 797, 923, 975, 815, 1020, 906, 901, 1170, 912, 746, 919, 718, 714, 740];
+
+test("exact percentiles of a published annual-flow series: its summary in R (456, 798.5, 893.5, 919.35, 1032.5, 1370), and Weibull's m/101", () => {
+  expect(ANNUAL.reduce((sum, q) => sum + q) / 100).toBeCloseTo(919.35, 9);
+  const sorted = [...ANNUAL].sort((a, b) => a - b);
+  expect([sorted[0], sorted[99], (sorted[24]! + 3 * sorted[24 + 1]!) / 4, (sorted[49]! + sorted[50]!) / 2]).toEqual([456, 1370, 798.5, 893.5]);
+  expect(exceedance(ANNUAL, 1370)).toBeCloseTo(1 / 101, 12);
+  expect(exceedance(ANNUAL, 456)).toBeCloseTo(100 / 101, 12);
+  expect(exceedance(ANNUAL, 893.5)).toBeCloseTo(50 / 101, 12);
+});
+
 test("the season's record holds the days within 15 of the date, across the year's end", () => {
   const days = seriesFrom("discharge", Array.from({ length: 730 }, (_, k) => [start + k * 24 * HOUR, k] as const));
   expect(seasonRecord(days, Date.UTC(2026, 0, 5))).toHaveLength(62);
@@ -60,7 +72,9 @@ test("the recession constant of a made record is found again (closed form)", () 
 
 test("clarity classes and words (common practice, no source), and the fit goes both ways", () => {
   expect([0.2, 0.5, 1, 2, 3].map(clarityClass)).toEqual(["muddy", "coloured", "green", "clear", "gin-clear"]);
-  expect([0.05, 0.5, 0.75, 2].map(seenTo)).toEqual(["not seen to the ankle", "seen to the knee", "seen to the thigh", "seen past the waist"]);
+  expect([0.05, 0.5, 0.75, 2].map((depth) => seenTo(depth))).toEqual(["not seen to the ankle", "seen to the knee", "seen to the thigh", "seen past the waist"]);
+  expect(seenTo(0.75, 1.5)).toBe("seen to the thigh");
+  expect(seenTo(0.45, 1.5)).toBe("seen to the knee");
   expect(visibleDepthFromTurbidity(1)).toBeCloseTo(3.4, 10);
   for (const ntu of [2, 10, 50]) expect(turbidityFromVisibleDepth(visibleDepthFromTurbidity(ntu))).toBeCloseTo(ntu, 8);
 });

@@ -1,4 +1,4 @@
-import { exceedanceInWords, seasonBand } from "./exceedance";
+import { exceedanceInWords, seasonBand, seasonLevels, seasonTable } from "./exceedance";
 import { DAY, HOUR, type Parameter, seriesFrom } from "./series";
 import { gaugeNow, type GaugeRecord, joinRecords, lastInstant, seriesOf, summariseGauge, summariseSeries } from "./summary";
 
@@ -46,7 +46,7 @@ test("files of one station join into one record, the later winning", () => {
 });
 
 test("the season's band follows the year: high in spring and low in autumn of a made sine, quantiles in order", () => {
-  const band = seasonBand(record.series[0]!, Date.UTC(2025, 0, 1), Date.UTC(2025, 11, 31));
+  const band = seasonBand(seasonTable(record.series[0]!), Date.UTC(2025, 0, 1), Date.UTC(2025, 11, 31));
   expect(band).toHaveLength(365);
   const median = (month: number) => band.find((day) => day.time === Date.UTC(2025, month, 1))!.levels![2]!;
   expect(median(3)).toBeCloseTo(8, 0);
@@ -56,7 +56,9 @@ test("the season's band follows the year: high in spring and low in autumn of a 
 
 test("a season with hardly a reading has no usual range", () => {
   const thin = seriesFrom("discharge", Array.from({ length: 40 }, (_, k) => [start + k * HOUR, 5] as const));
-  expect(seasonBand(thin, start, start + DAY)[0]!.levels).toBeNull();
+  expect(seasonBand(seasonTable(thin), start, start + DAY)[0]!.levels).toBeNull();
+  expect(seasonLevels(thin, start)).toBeNull();
+  expect(seasonLevels(record.series[0]!, Date.UTC(2025, 3, 1))![2]).toBeCloseTo(8, 0);
 });
 
 test("both conventions in one sentence: exceeded 5 % of the time is very high, 95 % very low", () => {

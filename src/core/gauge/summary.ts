@@ -1,8 +1,9 @@
+import { type ClarityFit, DEFAULT_CLARITY_FIT } from "./clarity-fit";
 import { type ClarityClass, clarityClass, visibleDepthFromTurbidity } from "./clarity";
 import { exceedance, seasonRecord } from "./exceedance";
 import { type Recession, recession } from "./recession";
 import { InputError } from "../errors";
-import { mergeSeries, type Parameter, readingAt, type Series } from "./series";
+import { HOUR, mergeSeries, type Parameter, readingAt, type Series } from "./series";
 import { type Trend, trendAt } from "./trend";
 
 export interface Station {
@@ -13,6 +14,20 @@ export interface Station {
 export interface GaugeRecord {
   station: Station;
   series: Series[];
+  /** Series that were not read but worked out, and from what. */
+  derived?: Partial<Record<Parameter, Derived>>;
+  /** Conversion of turbidity to visible depth; the default where the angler has not refitted it. */
+  clarityFit?: ClarityFit;
+  /** Visible depths that the angler read, in order of time; used where the gauge has no turbidity. */
+  seen?: readonly { at: number; visibleDepth: number }[];
+}
+
+/** How a series was worked out, in the angler's words, for "where does this come from". */
+export interface Derived {
+  by: "rating" | "transfer";
+  words: string;
+  /** Discharge, m3/s, beyond which it is only a guess: past the gaugings of a rating. */
+  guessAbove?: number;
 }
 
 /** What the river is doing at one instant. SI; null where the record does not say. */
@@ -22,8 +37,9 @@ export interface GaugeNow {
   stage: number | null;
   waterTemperature: number | null;
   turbidity: number | null;
-  /** m, by the turbidity fit. */
+  /** m, by the turbidity fit, or as the angler read it. */
   visibleDepth: number | null;
+  visibleDepthFrom: "turbidity" | "reading" | null;
   clarity: ClarityClass | null;
   /** Fraction of the season's record at or above this discharge. */
   exceedance: number | null;
@@ -76,12 +92,21 @@ export function lastInstant(record: GaugeRecord): number | null {
   return last === -Infinity ? null : last;
 }
 
+/** A depth read by the angler tells of the water for so long. Common practice, no source. */
+const SEEN_LASTS = 12 * HOUR;
+
+function visibleDepthAt(record: GaugeRecord, turbidity: number | null, at: number): Pick<GaugeNow, "visibleDepth" | "visibleDepthFrom"> {
+  if (turbidity !== null) return { visibleDepth: visibleDepthFromTurbidity(turbidity, record.clarityFit ?? DEFAULT_CLARITY_FIT), visibleDepthFrom: "turbidity" };
+  const seen = record.seen?.findLast((one) => one.at <= at && at - one.at <= SEEN_LASTS);
+  return seen ? { visibleDepth: seen.visibleDepth, visibleDepthFrom: "reading" } : { visibleDepth: null, visibleDepthFrom: null };
+}
+
 /** The state of the river at `at` (ms). A parameter whose last reading is stale is null. */
 export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
   const discharge = seriesOf(record, "discharge");
   const q = readingAt(discharge, at);
   const turbidity = readingAt(seriesOf(record, "turbidity"), at);
-  const visibleDepth = turbidity === null ? null : visibleDepthFromTurbidity(turbidity);
+  const { visibleDepth, visibleDepthFrom } = visibleDepthAt(record, turbidity, at);
   const trend = discharge && q !== null ? trendAt(discharge, at) : null;
   return {
     at: new Date(at).toISOString(),
@@ -90,6 +115,7 @@ export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
     waterTemperature: readingAt(seriesOf(record, "waterTemperature"), at),
     turbidity,
     visibleDepth,
+    visibleDepthFrom,
     clarity: visibleDepth === null ? null : clarityClass(visibleDepth),
     exceedance: discharge && q !== null ? exceedance(seasonRecord(discharge, at), q) : null,
     trend: trend?.limb ?? null,

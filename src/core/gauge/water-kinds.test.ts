@@ -1,9 +1,11 @@
 import { InputError } from "../errors";
 import { bandState } from "./band";
+import { cautionsOf } from "./cautions";
 import { fitClarity } from "./clarity-fit";
 import { type FloatVertical, gaugeByFloats, surfaceFactor } from "./float-gauging";
 import { drawDown } from "./impounded";
 import { HOUR, seriesFrom } from "./series";
+import type { GaugeNow } from "./summary";
 import { readConstituents, tideAt, tideTurns } from "./tide";
 import { fitTransfer, kinematicLag, transferred } from "./transfer";
 
@@ -110,4 +112,16 @@ test("fishes well between: under, in, over, and unknown without a reading", () =
   const band = { spot: "Gravel tail", measure: "discharge", low: 4, high: 11 } as const;
   expect([3, 4, 11, 12, null].map((value) => bandState(band, value))).toEqual(["under", "in", "in", "over", "unknown"]);
   expect(bandState({ ...band, low: null }, 0.1)).toBe("in");
+});
+
+test("cautions (common practice, no source): rising fast, dam, tide making, heat at 20 C, cold under 15 C; and nothing said without a reading", () => {
+  const now: GaugeNow = { at: "2026-01-01T00:00:00Z", discharge: 5, stage: null, waterTemperature: 17, turbidity: null, visibleDepth: null, visibleDepthFrom: null, clarity: null, exceedance: null, trend: "steady", ratePerHour: 0, trendHours: null };
+  const kinds = (change: Partial<GaugeNow>, dam = "", flooding = false) => cautionsOf({ ...now, ...change }, { damNote: dam }, flooding ? { flow: "flooding", next: { time: 0, high: true, level: 1 } } : null).map((one) => one.kind);
+  expect(kinds({})).toEqual([]);
+  expect(kinds({ trend: "rising", ratePerHour: 0.06 })).toEqual(["rising"]);
+  expect(kinds({ trend: "rising", ratePerHour: 0.04 })).toEqual([]);
+  expect(kinds({ waterTemperature: 20 }, " siren ", true)).toEqual(["dam", "tide", "heat"]);
+  expect(kinds({ waterTemperature: 14.9 })).toEqual(["cold"]);
+  expect(kinds({ waterTemperature: null, trend: null, ratePerHour: null })).toEqual([]);
+  expect(cautionsOf(undefined, undefined, null)).toEqual([]);
 });

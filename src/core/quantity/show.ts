@@ -2,7 +2,7 @@ import { findUnit, fromSI, type UnitSystem } from "./units";
 
 /** What is being shown; each has a customary unit and rounding in both systems. */
 export type Shown =
-  | "depth" | "distance" | "discharge" | "speed" | "temperature" | "temperatureDifference"
+  | "depth" | "distance" | "altitude" | "discharge" | "speed" | "temperature" | "temperatureDifference"
   | "shotMass" | "lureMass" | "fishMass" | "fishLength" | "smallLength" | "turbidity" | "area";
 
 interface Style {
@@ -14,6 +14,7 @@ interface Style {
 const STYLES: Record<Exclude<Shown, "temperatureDifference" | "area">, Record<UnitSystem, Style>> = {
   depth: { metric: { unit: "m", label: "m", digits: 2 }, us: { unit: "ft", label: "ft", digits: 1 } },
   distance: { metric: { unit: "m", label: "m", digits: 1 }, us: { unit: "ft", label: "ft", digits: 0 } },
+  altitude: { metric: { unit: "m", label: "m", digits: 0 }, us: { unit: "ft", label: "ft", digits: 0 } },
   discharge: { metric: { unit: "m3/s", label: "m³/s", digits: 1 }, us: { unit: "cfs", label: "cfs", digits: 0 } },
   speed: { metric: { unit: "m/s", label: "m/s", digits: 2 }, us: { unit: "ft/s", label: "ft/s", digits: 1 } },
   temperature: { metric: { unit: "C", label: "°C", digits: 1 }, us: { unit: "F", label: "°F", digits: 0 } },

@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useMemo, useState } from "react";
-import { exceedanceInWords, seasonBand } from "../../core/gauge/exceedance";
+import { exceedanceInWords, seasonLevels } from "../../core/gauge/exceedance";
 import { seriesOf } from "../../core/gauge/summary";
 import { tellReason } from "../../core/lies/reasons";
 import { SPECIES } from "../../core/lies/species";
@@ -35,7 +35,7 @@ export function ReachStation() {
         {river.reaches.length > 0 && <Select label="Reach" hideLabel className="min-w-36 flex-1 sm:w-48 sm:flex-none" value={river.reach?.id ?? ""} onChange={(id) => set({ reach: id, station: null, flow: null, lie: 1 })} choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))} />}
         {river.reach && !river.reach.demo && river.stations.length > 0 && <Select label="Gauge of this reach" hideLabel className="min-w-36 flex-1 sm:w-48 sm:flex-none" value={river.reach.station ?? NO_GAUGE} onChange={(id) => void setGauge(database(), river.reach!.id, id === NO_GAUGE ? null : id)} choices={[{ value: NO_GAUGE, label: "No gauge" }, ...river.stations.map((one) => ({ value: one.id, label: one.name }))]} />}
         <Select label="Fish" hideLabel className="min-w-36 flex-1 sm:w-44 sm:flex-none" value={species} onChange={(id) => set({ species: id, lie: 1 })} choices={SPECIES.map(({ id, name }) => ({ value: id, label: name }))} />
-        <Select label="Light" hideLabel className="min-w-36 flex-1 sm:w-44 sm:flex-none" value={light} onChange={(value) => set({ light: value as typeof light, lie: 1 })} choices={[{ value: "auto", label: river.light === "day" ? "Light as now" : river.light === "twilight" ? "Dusk or dawn, as now" : "Dark now: by day" }, { value: "day", label: "By day" }, { value: "twilight", label: "Dusk or dawn" }, { value: "night", label: "By night" }]} />
+        <Select label="Light" hideLabel className="min-w-36 flex-1 sm:w-60 sm:flex-none" value={light} onChange={(value) => set({ light: value as typeof light, lie: 1 })} choices={[{ value: "auto", label: river.light === "day" ? "Light as now" : river.light === "twilight" ? "Dusk or dawn, as now" : "Dark now: by day" }, { value: "day", label: "By day" }, { value: "twilight", label: "Dusk or dawn" }, { value: "night", label: "By night" }]} />
         <button type="button" aria-pressed={showWading} onClick={() => set({ showWading: !showWading })} className={`min-h-11 rounded-md border border-line px-3 ${showWading ? "bg-ink text-paper" : "hover:bg-deep"}`}>Wading</button>
         <Button className="sm:ml-auto" onClick={() => setBuilding(true)}>Make a reach</Button>
       </div>
@@ -83,8 +83,7 @@ function useFlowScale({ river, flow }: LieView): { range: [number, number]; band
   const own = useMemo(() => {
     if (!discharge || !at) return { low: 0.5, high: 40, band: null };
     const flows = discharge.values.filter((q) => q > 0).sort();
-    const time = Date.parse(at);
-    const levels = seasonBand(discharge, time, time)[0]?.levels;
+    const levels = seasonLevels(discharge, Date.parse(at));
     return { low: (flows[0] ?? 0.5) * 0.8, high: flows[Math.floor(flows.length * 0.995)] ?? 40, band: levels ? ([levels[1]!, levels[3]!] as [number, number]) : null };
   }, [discharge, at]);
   return { range: [Math.min(own.low, flow), Math.max(own.high, flow, own.low * 4)], band: own.band };

@@ -1,53 +1,72 @@
 "use client";
-import "chartjs-adapter-date-fns";
-import { Chart as ChartJS, type ChartData, type ChartOptions, Filler, LinearScale, LineElement, LogarithmicScale, PointElement, TimeScale, Tooltip } from "chart.js";
 import { useMemo } from "react";
-import { Line } from "react-chartjs-2";
+import type { GaugeRecord } from "../../core/gauge/summary";
+import { seriesOf } from "../../core/gauge/summary";
 import { seasonBand } from "../../core/gauge/exceedance";
-import { DAY, type Series } from "../../core/gauge/series";
-import { fromSI, findUnit, type UnitSystem } from "../../core/quantity/units";
-import { envelope } from "../../core/gauge/envelope";
-import { CHART_FONT } from "../../ui/chart-font";
-import { useColours } from "../../ui/colours";
+import { DEFAULT_CLARITY_FIT } from "../../core/gauge/clarity-fit";
+import { visibleDepthFromTurbidity } from "../../core/gauge/clarity";
+import type { Outlook } from "../../core/gauge/outlook";
+import { DAY, indexAtOrBefore, readingAt, type Series } from "../../core/gauge/series";
+import { findUnit, fromSI, type UnitSystem } from "../../core/quantity/units";
+import { useBook } from "../log/use-book";
+import { type Ahead, Lane } from "./lane";
+import type { Span } from "./span-brush";
 
-ChartJS.register(LineElement, PointElement, LinearScale, LogarithmicScale, TimeScale, Filler, Tooltip);
+/** Points of the usual range that a chart can show. */
+const BAND_POINTS = 200;
 
-/** Points that the widest chart can show: two a pixel. */
-const POINTS = 1400;
+/** Discharge, clarity and temperature, one under the other on one axis of time, with the days ahead. */
+export function Hydrograph({ gauge, reaches, outlook, span, now, system }: { gauge: GaugeRecord; reaches: ReadonlySet<string>; outlook: Outlook | undefined; span: Span; now: number; system: UnitSystem }) {
+  const { from, to } = span;
+  const discharge = seriesOf(gauge, "discharge");
+  const temperature = seriesOf(gauge, "waterTemperature");
+  const turbidity = seriesOf(gauge, "turbidity");
+  const { a, b } = gauge.clarityFit ?? DEFAULT_CLARITY_FIT;
+  const marks = useMarks(reaches, discharge, now);
+  const season = useMemo(() => (outlook?.season ? seasonBand(outlook.season, from - DAY, to + DAY, Math.ceil((to - from) / DAY / BAND_POINTS)) : undefined), [outlook, from, to]);
+  const flowUnit = findUnit(system === "us" ? "cfs" : "m3/s")!;
+  const depthUnit = findUnit(system === "us" ? "ft" : "m")!;
+  const warmUnit = findUnit(system === "us" ? "F" : "C")!;
+  const show = useMemo(() => ({ flow: (q: number) => fromSI(q, flowUnit), depth: (ntu: number) => fromSI(visibleDepthFromTurbidity(ntu, { a, b }), depthUnit), warm: (c: number) => fromSI(c, warmUnit) }), [flowUnit, depthUnit, warmUnit, a, b]);
+  const say = useMemo(() => ({
+    flow: (q: number) => `${q.toPrecision(3)} ${system === "us" ? "cfs" : "m³/s"}`,
+    depth: (m: number) => `bed seen at ${m.toPrecision(2)} ${system === "us" ? "ft" : "m"}`,
+    warm: (t: number) => `${t.toFixed(1)} ${system === "us" ? "°F" : "°C"}`,
+  }), [system]);
+  const starts = useMemo(() => ({ flow: startOf(discharge, now), depth: startOf(turbidity, now), warm: startOf(temperature, now) }), [discharge, turbidity, temperature, now]);
+  const common = { from, to, now };
+  return (
+    <div className="grid grid-cols-1 gap-1">
+      {discharge && <Row name={`Discharge, ${system === "us" ? "cfs" : "m³/s"}`} height="h-[230px] lg:h-[270px]"><Lane {...common} name="Discharge" series={discharge} shown={show.flow} say={say.flow} forecast={outlook?.flow?.points ?? null} start={starts.flow} season={season} marks={marks} log showTime={!turbidity && !temperature} /></Row>}
+      {turbidity && <Row name={`Clarity: bed seen down to, ${system === "us" ? "ft" : "m"}`} height="h-[104px]"><Lane {...common} name="Clarity" series={turbidity} shown={show.depth} say={say.depth} forecast={outlook?.turbidity ?? null} start={starts.depth} showTime={!temperature} /></Row>}
+      {temperature && <Row name={`Water, ${system === "us" ? "°F" : "°C"}`} height="h-[118px]"><Lane {...common} name="Water temperature" series={temperature} shown={show.warm} say={say.warm} forecast={outlook?.temperature ?? null} start={starts.warm} showTime /></Row>}
+    </div>
+  );
+}
 
-/** Discharge against time with the season's usual band (quarter to three quarters, and tenth to nine tenths) behind it. */
-export function Hydrograph({ discharge, from, to, system }: { discharge: Series; from: number; to: number; system: UnitSystem }) {
-  const colours = useColours();
-  const unit = findUnit(system === "us" ? "cfs" : "m3/s")!;
-  const data = useMemo((): ChartData<"line", { x: number; y: number | null }[]> => {
-    const band = seasonBand(discharge, from, to + DAY);
-    const step = Math.max(1, Math.floor(band.length / 200));
-    const level = (k: number) => band.filter((_, index) => index % step === 0).map((day) => ({ x: day.time, y: day.levels ? fromSI(day.levels[k]!, unit) : null }));
-    const none = { pointRadius: 0, borderWidth: 0, order: 1 };
+function Row({ name, height, children }: { name: string; height: string; children: React.ReactNode }) {
+  return <div><p className="text-sm text-soft">{name}</p><div className={height}>{children}</div></div>;
+}
+
+/** The last reading as the point that a forecast grows from. */
+function startOf(series: Series | undefined, now: number): Ahead | undefined {
+  const value = readingAt(series, now);
+  if (!series || value === null) return undefined;
+  return { time: series.times[indexAtOrBefore(series, now)]!, low: value, median: value, high: value };
+}
+
+/** Sessions and fish of the gauge's reaches, for the chart. */
+function useMarks(reaches: ReadonlySet<string>, discharge: Series | undefined, now: number) {
+  const { sessions, catches } = useBook();
+  return useMemo(() => {
+    const own = sessions.filter((one) => reaches.has(one.reach));
+    const ids = new Set(own.map((one) => one.id));
+    const fish = catches.filter((one) => ids.has(one.session));
+    const withFish = new Set(fish.map((one) => one.session));
     return {
-      datasets: [
-        { label: "tenth", data: level(0), ...none },
-        { label: "usual range, tenth to nine tenths", data: level(4), ...none, fill: "-1", backgroundColor: `${colours.reedSoft}80` },
-        { label: "quarter", data: level(1), ...none },
-        { label: "usual range, middle half", data: level(3), ...none, fill: "-1", backgroundColor: colours.reedSoft },
-        { label: "discharge", data: envelope(discharge, from, to, POINTS).map(([x, y]) => ({ x, y: Number.isNaN(y) ? null : fromSI(y, unit) })), order: 0, pointRadius: 0, borderWidth: 2.2, borderColor: colours.ink, spanGaps: false },
-      ],
+      // In order of time, as the chart's look-up wants them.
+      sessions: own.toReversed().map((one) => ({ from: Date.parse(one.start), to: one.end === null ? now : Date.parse(one.end), fish: withFish.has(one.id) })),
+      fish: fish.map((one) => Date.parse(one.at)).sort((a, b) => a - b).map((time) => ({ time, value: readingAt(discharge, time) })),
     };
-  }, [discharge, from, to, unit, colours]);
-  const options = useMemo((): ChartOptions<"line"> => ({
-    animation: false,
-    maintainAspectRatio: false,
-    parsing: false,
-    interaction: { mode: "nearest", axis: "x", intersect: false },
-    plugins: { legend: { display: false }, tooltip: { filter: (item) => item.dataset.label === "discharge", callbacks: { label: (item) => `${Number(item.parsed.y).toPrecision(3)} ${system === "us" ? "cfs" : "m³/s"}` } } },
-    scales: {
-      x: { type: "time", min: from, max: to, grid: { display: false }, ticks: { font: CHART_FONT, color: colours.inkSoft, maxRotation: 0, autoSkipPadding: 24 }, time: { tooltipFormat: "d MMM yyyy, HH:mm", displayFormats: { hour: "d MMM HH:mm", day: "d MMM", month: "MMM yy" } } },
-      y: {
-        type: "logarithmic", grid: { color: colours.line }, border: { display: false },
-        afterBuildTicks: (axis) => (axis.ticks = axis.ticks.filter(({ value }) => [1, 2, 5].includes(Number((value / 10 ** Math.floor(Math.log10(value) + 1e-9)).toPrecision(3))))),
-        ticks: { font: CHART_FONT, color: colours.inkSoft, callback: (value) => String(Number(Number(value).toPrecision(2))) },
-      },
-    },
-  }), [from, to, system, colours]);
-  return <Line data={data} options={options} aria-label="Discharge against time, with the usual range for the season" role="img" />;
+  }, [sessions, catches, reaches, discharge, now]);
 }

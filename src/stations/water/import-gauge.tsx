@@ -2,56 +2,64 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { StationRecord } from "../../core/book/records";
-import type { GaugeFile } from "../../core/formats/gauge-text";
-import type { GaugeSummary } from "../../core/gauge/summary";
+import type { ColumnMatch } from "../../core/formats/gauge-csv";
 import { showText } from "../../core/quantity/show";
-import { database } from "../../store/database";
-import { keepGauge } from "../../store/river";
+import { waterWorker } from "../../store/water-client";
+import type { GaugeImport } from "../../store/water.worker";
 import { Button, Dialog, FaultNote, Select, TextField } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
 import { say } from "../../ui/toasts";
 import { dayAndTime } from "../../ui/words";
-import { readWorker } from "../../workers/clients";
+import { MatchColumns, type PreviewColumn, signatureOf } from "./match-columns";
 
 const NAMES = { discharge: "discharge", stage: "stage", waterTemperature: "water temperature", turbidity: "turbidity", airPressure: "air pressure", other: "other" } as const;
 const SHOWN = { discharge: "discharge", stage: "depth", waterTemperature: "temperature", turbidity: "turbidity" } as const;
 /** The zone of this device, for clock times without an offset. */
 const ownZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
-const LARGEST = 64 * 1024 * 1024;
+/** Faults that matching the columns by hand may mend. */
+const MATCHABLE = new Set(["no-time-column", "no-known-column", "unknown-unit", "wrong-unit", "wrong-columns", "no-readings"]);
 
-/** Opens a gauge file: read in a worker, shown with what was refused, kept only when the angler says so. */
+interface Found extends GaugeImport {
+  name: string;
+}
+
+/** Opens gauge files: read in a worker, shown with what was refused, kept only when the angler says so. */
 export function ImportGauge({ open, onOpenChange, stations }: { open: boolean; onOpenChange: (open: boolean) => void; stations: readonly StationRecord[] }) {
   const router = useRouter();
-  const system = useSettings((settings) => settings.system);
+  const { system, columns: remembered, set } = useSettings();
   const [zone, setZone] = useState(ownZone);
   const [busy, setBusy] = useState(false);
   const [fault, setFault] = useState<string | undefined>();
-  const [found, setFound] = useState<{ file: GaugeFile; summary: GaugeSummary; text: string; fileName: string } | undefined>();
+  const [files, setFiles] = useState<readonly File[]>([]);
+  const [found, setFound] = useState<Found | undefined>();
+  const [columns, setColumns] = useState<readonly PreviewColumn[] | undefined>();
+  const [matching, setMatching] = useState(false);
   const [target, setTarget] = useState("new");
   const [name, setName] = useState("");
   const [place, setPlace] = useState({ latitude: "", longitude: "" });
   const own = stations.filter((station) => !station.demo);
 
-  async function read(text: string, fileName: string, wantedZone: string): Promise<void> {
+  async function read(chosen: readonly File[], wantedZone: string, match?: readonly ColumnMatch[]): Promise<void> {
     setBusy(true);
     setFault(undefined);
-    const answer = await readWorker().gauge(text, { zone: wantedZone, file: fileName });
+    setFiles(chosen);
+    const preview = await waterWorker().columns(chosen[0]!);
+    const kept = preview.ok ? remembered[signatureOf(preview.value)] : undefined;
+    const answer = await waterWorker().open(chosen, { zone: wantedZone, columns: match ?? kept });
     setBusy(false);
+    setColumns(preview.ok ? preview.value.map((column, k) => ({ ...column, match: (match ?? kept)?.[k] ?? column.match })) : undefined);
     if (!answer.ok) {
+      const { message, line, file, code } = answer.fault;
       setFound(undefined);
-      setFault(`${answer.fault.message}${answer.fault.line ? ` (line ${answer.fault.line})` : ""}`);
+      setMatching(preview.ok && preview.value.length > 1 && MATCHABLE.has(code));
+      setFault(`${chosen.length > 1 && file ? `${file}: ` : ""}${message}${line ? ` (line ${line})` : ""}`);
       return;
     }
-    setFound({ ...answer.value, text, fileName });
-    setName((before) => before || answer.value.file.station.name || fileName.replace(/\.[^.]+$/, ""));
-  }
-
-  async function open_(file: File): Promise<void> {
-    if (file.size > LARGEST) {
-      setFault(`${file.name} is larger than 64 MB.`);
-      return;
-    }
-    await read(await file.text(), file.name, zone);
+    if (match && preview.ok) set({ columns: { ...remembered, [signatureOf(preview.value)]: [...match] } });
+    setMatching(false);
+    const title = chosen.length > 1 ? `${chosen.length} files` : chosen[0]!.name;
+    setFound({ ...answer.value, name: title });
+    setName((before) => before || answer.value.summary.station.name || chosen[0]!.name.replace(/\.[^.]+$/, ""));
   }
 
   const latitude = place.latitude.trim() === "" ? null : Number(place.latitude);
@@ -60,10 +68,12 @@ export function ImportGauge({ open, onOpenChange, stations }: { open: boolean; o
 
   async function keep(): Promise<void> {
     if (!found || placeFault) return;
-    const id = await keepGauge(database(), found.file, { station: target === "new" ? undefined : target, name: name.trim() || "My gauge", zone, latitude, longitude });
+    const id = await waterWorker().keep({ station: target === "new" ? undefined : target, name: name.trim() || "My gauge", zone, latitude, longitude });
     useSettings.getState().set({ station: id });
-    say(`${found.fileName} is in the book.`);
+    say(`${found.name} is in the book.`);
     setFound(undefined);
+    setColumns(undefined);
+    setMatching(false);
     setName("");
     onOpenChange(false);
     router.push("/water");
@@ -71,17 +81,18 @@ export function ImportGauge({ open, onOpenChange, stations }: { open: boolean; o
 
   const now = found?.summary.now;
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="Open a gauge file" about="CSV with named columns, or the tab-separated RDB that agencies publish. Nothing is kept until you say so.">
+    <Dialog open={open} onOpenChange={onOpenChange} title="Open a gauge file" about="CSV, the tab-separated RDB that agencies publish, or WaterML 2.0; several files of one gauge at once. Nothing is kept until you say so.">
       <div className="grid gap-4">
         <div className="grid gap-3 sm:grid-cols-2">
           <div>
             <label htmlFor="gauge-file" className="mb-1 block text-sm text-soft">File</label>
-            <input id="gauge-file" type="file" accept=".csv,.txt,.tsv,.rdb" disabled={busy} className="block min-h-11 w-full rounded-md border border-line p-2 file:mr-3 file:rounded file:border-0 file:bg-deep file:px-3 file:py-1" onChange={(event) => { const file = event.target.files?.[0]; if (file) void open_(file); }} />
+            <input id="gauge-file" type="file" multiple accept=".csv,.txt,.tsv,.rdb,.xml,.wml,.waterml" disabled={busy} className="block min-h-11 w-full rounded-md border border-line p-2 file:mr-3 file:rounded file:border-0 file:bg-deep file:px-3 file:py-1" onChange={(event) => { const chosen = [...(event.target.files ?? [])]; if (chosen.length) void read(chosen, zone); }} />
           </div>
-          <TextField label="Zone of clock times without an offset" value={zone} onChange={(event) => setZone(event.target.value)} onBlur={() => found && void read(found.text, found.fileName, zone)} hint="Such as Europe/Dublin or America/Chicago" />
+          <TextField label="Zone of clock times without an offset" value={zone} onChange={(event) => setZone(event.target.value)} onBlur={() => { if (found) void read(files, zone); }} hint="Such as Europe/Dublin or America/Chicago" />
         </div>
         {busy && <p role="status">Reading …</p>}
-        {fault && <FaultNote message={fault} todo="Nothing was changed. Mend the file or choose another." />}
+        {fault && <FaultNote message={fault} todo={matching ? "Nothing was changed. Say below what the columns hold, or choose another file." : "Nothing was changed. Mend the file or choose another."} />}
+        {matching && columns && <MatchColumns key={signatureOf(columns)} columns={columns} busy={busy} onMatch={(match) => void read(files, zone, match)} />}
         {found && (
           <>
             <table className="w-full text-left" aria-label="What the file holds">
@@ -95,13 +106,14 @@ export function ImportGauge({ open, onOpenChange, stations }: { open: boolean; o
               </tbody>
             </table>
             {now && <p>Last reading {dayAndTime(now.at)}: <strong>{showText(now.discharge, "discharge", system)}</strong>{now.trend && `, ${now.trend}`}.</p>}
-            {found.file.notes.map((note) => <p key={note} className="text-soft">{note}</p>)}
-            {Object.keys(found.file.codes).length > 0 && <p className="text-soft">Codes in place of numbers, kept as gaps: {Object.entries(found.file.codes).map(([code, count]) => `${code} × ${count}`).join(", ")}.</p>}
-            {found.file.rejected.length > 0 && (
-              <details className="rounded-md border border-clay p-3" open={found.file.rejected.length <= 5}>
-                <summary className="font-semibold">{found.file.rejected.length} {found.file.rejected.length === 1 ? "line" : "lines"} refused</summary>
-                <ul className="mt-2 max-h-40 overflow-auto text-sm">{found.file.rejected.slice(0, 200).map((one, k) => <li key={k}>line {one.line}: {one.reason}</li>)}</ul>
-                {found.file.rejected.length > 200 && <p className="text-sm text-soft">and {found.file.rejected.length - 200} more</p>}
+            {found.notes.map((note) => <p key={note} className="text-soft">{note}</p>)}
+            {Object.keys(found.codes).length > 0 && <p className="text-soft">Codes in place of numbers, kept as gaps: {Object.entries(found.codes).map(([code, count]) => `${code} × ${count}`).join(", ")}.</p>}
+            {columns && columns.length > 1 && !matching && <button type="button" className="min-h-10 justify-self-start text-left underline" onClick={() => setMatching(true)}>The columns mean something else</button>}
+            {found.rejected.length > 0 && (
+              <details className="rounded-md border border-clay p-3" open={found.rejected.length <= 5}>
+                <summary className="font-semibold">{found.rejected.length} {found.rejected.length === 1 ? "line" : "lines"} refused</summary>
+                <ul className="mt-2 max-h-40 overflow-auto text-sm">{found.rejected.slice(0, 200).map((one, k) => <li key={k}>{one.file && `${one.file}, `}line {one.line}: {one.reason}</li>)}</ul>
+                {found.rejected.length > 200 && <p className="text-sm text-soft">and {found.rejected.length - 200} more</p>}
               </details>
             )}
             {own.length > 0 && <Select label="Goes to" value={target} onChange={setTarget} choices={[{ value: "new", label: "A new gauge" }, ...own.map((station) => ({ value: station.id, label: station.name }))]} />}

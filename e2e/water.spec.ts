@@ -1,0 +1,118 @@
+import { expect, test } from "@playwright/test";
+import { gaugeCsv } from "../src/standins/gauge";
+import { chooseGauge, loadDemo } from "./parts";
+
+const HOUR = 3_600_000;
+
+test("the days ahead: when it is down to a flow, how far to believe it, and the same in a table", async ({ page }) => {
+  await loadDemo(page);
+  await expect(page.getByRole("heading", { name: "The days ahead" })).toBeVisible();
+  await expect(page.getByRole("rowheader", { name: "24 h" })).toBeVisible({ timeout: 30_000 });
+  const level = page.getByLabel("At or under");
+  await level.fill("9000 m3/s");
+  await expect(page.getByText("It is there now.")).toBeVisible();
+  await level.fill("0.1 cfs");
+  await expect(page.getByText(/^Not within five days/)).toBeVisible();
+  await level.fill("much");
+  await expect(page.getByText("“much” does not start with a number.")).toBeVisible();
+  await page.getByText("The same as a table").click();
+  await expect(page.getByRole("rowheader", { name: /, forecast$/ }).first()).toBeVisible();
+  await expect(page.getByRole("cell", { name: /^about .* m³\/s$/ }).first()).toBeVisible();
+});
+
+test("the chart's span: presets, handles by keys, earlier and later; sources are one press away", async ({ page }) => {
+  await loadDemo(page);
+  const start = page.getByRole("slider", { name: "Start of the chart" });
+  await expect(start).toBeVisible();
+  const before = Number(await start.getAttribute("aria-valuenow"));
+  await start.focus();
+  await page.keyboard.press("ArrowLeft");
+  await page.keyboard.press("PageDown");
+  expect(Number(await start.getAttribute("aria-valuenow"))).toBeLessThan(before);
+  await page.getByRole("button", { name: "Earlier" }).click();
+  await page.getByRole("button", { name: "All", exact: true }).click();
+  await expect(page.getByRole("button", { name: "All", exact: true })).toHaveAttribute("aria-pressed", "true");
+  expect(await start.getAttribute("aria-valuenow")).toBe(await start.getAttribute("aria-valuemin"));
+  await page.getByRole("button", { name: "Where “Clarity” comes from" }).click();
+  await expect(page.getByText(/conversion refitted on \d readings of yours/)).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(page.getByText(/conversion refitted on \d readings of yours/)).toBeHidden();
+});
+
+test("readings of one's own: a body mark in one press with undo, and a discharge by timed floats", async ({ page }) => {
+  await loadDemo(page);
+  await page.getByRole("button", { name: "How deep is the bed seen?" }).click();
+  await page.getByRole("button", { name: /^thigh/ }).click();
+  await expect(page.getByText("seen to the thigh", { exact: false }).last()).toBeVisible();
+  await expect(page.getByText(/by 8 readings of yours/)).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText(/by 7 readings of yours/)).toBeVisible();
+  await page.getByRole("button", { name: "Measure the flow with a float" }).click();
+  const dialog = page.getByRole("dialog", { name: "Flow at Kiln Glide" });
+  await dialog.getByLabel("Wet width").fill("8 m");
+  for (const [k, [distance, depth, run, seconds]] of [["1.5", "0.4", "5", "11 12"], ["4", "3 ft", "5", "8.1"], ["9", "0.5", "5", "12"]].entries()) {
+    await dialog.getByLabel(`${k + 1}. From the edge`).fill(distance!);
+    await dialog.getByLabel("Depth", { exact: true }).nth(k).fill(depth!);
+    await dialog.getByLabel("Run", { exact: true }).nth(k).fill(run!);
+    await dialog.getByLabel("Seconds, each pass").nth(k).fill(seconds!);
+  }
+  await expect(dialog.getByRole("alert")).toContainText("Place 3: the distance from the edge must lie within the river's width.");
+  await dialog.getByLabel("3. From the edge").fill("6.5");
+  await expect(dialog.getByText(/within about ±\d+ %/)).toBeVisible();
+  await dialog.getByRole("button", { name: "Keep this reading" }).click();
+  await expect(page.getByText(/at Kiln Glide: in the book\./).first()).toBeVisible();
+});
+
+test("this water: a dam is a caution, a band is judged, the tide is told; bad entries change nothing; undo", async ({ page }) => {
+  await loadDemo(page);
+  await page.getByRole("button", { name: "This water" }).click();
+  await page.getByLabel("Dam above: what it does").fill("siren, then a metre in ten minutes");
+  await page.getByLabel("Tide: constituents, a line each").fill("M2 lots 3");
+  await page.getByRole("button", { name: "Keep this" }).click();
+  await expect(page.getByRole("dialog").getByRole("alert")).toContainText("Line 1: give a constituent's name");
+  await page.getByLabel("Tide: constituents, a line each").fill("M2 1.2 145\nS2 0.4 190");
+  await page.getByLabel("Spot").fill("Back eddy");
+  await page.getByLabel("From", { exact: true }).fill("0.1");
+  await page.getByLabel("To", { exact: true }).fill("0.2 m3/s");
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await page.getByRole("button", { name: "Keep this" }).click();
+  await expect(page.getByText(/Dam above: siren, then a metre in ten minutes/)).toBeVisible();
+  await expect(page.getByText(/^Tide: (flooding|ebbing|slack)/)).toBeVisible();
+  await expect(page.getByRole("listitem").filter({ hasText: "Back eddy" })).toContainText("too high");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText(/Dam above: siren/)).toBeHidden();
+});
+
+test("columns matched by hand are remembered; several files join into one gauge; a stage gauge gets its flow from a rating", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Open a gauge file" }).first().click();
+  const odd = (from: number) => `when measured;Pegel cm;remark\n${Array.from({ length: 60 }, (_, k) => `${new Date(Date.now() - (from - k) * HOUR).toISOString().slice(0, 16)};${60 + (k % 7)};ok`).join("\n")}\n`;
+  await chooseGauge(page, "odd.csv", odd(60));
+  await expect(page.getByRole("dialog").getByRole("alert")).toContainText("No column is named as a time");
+  await page.getByRole("combobox", { name: "What when measured holds" }).click();
+  await page.getByRole("option", { name: "Time", exact: true }).click();
+  await page.getByRole("combobox", { name: "What Pegel cm holds" }).click();
+  await page.getByRole("option", { name: "Stage", exact: true }).click();
+  await page.getByRole("button", { name: "Read it so" }).click();
+  await expect(page.getByRole("rowheader", { name: "stage" })).toBeVisible();
+  await page.getByLabel("File", { exact: true }).setInputFiles([100, 60].map((from, k) => ({ name: `odd-${k}.csv`, mimeType: "text/csv", buffer: Buffer.from(odd(from)) })));
+  await expect(page.getByRole("row", { name: /^stage 100 0 0\.60 m 0\.66 m$/ })).toBeVisible();
+  await page.getByRole("button", { name: "Keep this record" }).click();
+  await expect(page.getByText("No discharge reading", { exact: false }).first()).toBeVisible();
+  await page.getByRole("button", { name: "This water" }).click();
+  await page.getByLabel("Rating: measured pairs").fill("0.3, 0.5\n0.5, 2.1\n0.8, 6.2\n1.1, 12");
+  await expect(page.getByText(/^Q = .*4 pairs/)).toBeVisible();
+  await page.getByRole("button", { name: "Keep this" }).click();
+  await expect(page.getByText(/worked out by your rating from stage/)).toBeVisible();
+});
+
+test("WaterML 2.0 comes in as other files do", async ({ page }) => {
+  const rows = gaugeCsv(Date.now() - 48 * HOUR, Date.now()).trim().split("\n").slice(1).map((line) => line.split(","));
+  const xml = `<?xml version="1.0"?><wml2:Collection xmlns:wml2="http://www.opengis.net/waterml/2.0" xmlns:om="http://www.opengis.net/om/2.0" xmlns:xlink="http://www.w3.org/1999/xlink"><wml2:observationMember><om:OM_Observation><om:observedProperty xlink:title="Discharge"/><om:featureOfInterest xlink:title="Made up weir"/><om:result><wml2:MeasurementTimeseries><wml2:defaultPointMetadata><wml2:DefaultTVPMeasurementMetadata><wml2:uom code="m3/s"/></wml2:DefaultTVPMeasurementMetadata></wml2:defaultPointMetadata>${rows.map(([time, q]) => `<wml2:point><wml2:MeasurementTVP><wml2:time>${time}</wml2:time><wml2:value>${q}</wml2:value></wml2:MeasurementTVP></wml2:point>`).join("\n")}</wml2:MeasurementTimeseries></om:result></om:OM_Observation></wml2:observationMember></wml2:Collection>`;
+  await page.goto("/");
+  await page.getByRole("button", { name: "Open a gauge file" }).first().click();
+  await chooseGauge(page, "weir.xml", xml);
+  await expect(page.getByRole("row", { name: new RegExp(`^discharge ${rows.length} 0 `) })).toBeVisible();
+  await page.getByRole("button", { name: "Keep this record" }).click();
+  await expect(page.getByRole("heading", { name: "Made up weir" })).toBeVisible();
+});

@@ -1,0 +1,57 @@
+import { backtest, type Track } from "./backtest";
+import { type FlowParts, flowParts } from "./baseflow";
+import { type Barometer, barometerAt } from "./pressure";
+import { forecastTurbidity, type TurbidityRating, turbidityRating } from "./clearing";
+import { DEFAULT_CLARITY_FIT } from "./clarity-fit";
+import { visibleDepthFromTurbidity } from "./clarity";
+import { type SeasonTable, seasonTable } from "./exceedance";
+import { type Forecast, forecastFlow, type ForecastPoint } from "./forecast";
+import { type Recession, recession } from "./recession";
+import { readingAt } from "./series";
+import { type GaugeRecord, seriesOf } from "./summary";
+import { forecastTemperature, type Swing, swingAt, type WarmthPoint } from "./temperature";
+import { trendAt } from "./trend";
+
+/** All that is worked out of a record beyond its readings, at one instant. Heavy on a long record: for a worker. Each part is null where the record does not bear it. */
+export interface Outlook {
+  at: number;
+  season: SeasonTable | null;
+  recession: Recession | null;
+  parts: FlowParts | null;
+  flow: Forecast | null;
+  /** NTU. */
+  turbidity: ForecastPoint[] | null;
+  turbidityFit: Pick<TurbidityRating, "scatter" | "count"> | null;
+  /** m, from the turbidity by the clarity fit; low is the murky end. */
+  visibleDepth: ForecastPoint[] | null;
+  temperature: WarmthPoint[] | null;
+  swing: Swing | null;
+  glass: Barometer | null;
+}
+
+export function outlookOf(record: GaugeRecord, at: number): Outlook {
+  const [discharge, turbidity, temperature, pressure] = (["discharge", "turbidity", "waterTemperature", "airPressure"] as const).map((one) => seriesOf(record, one));
+  const flow = discharge ? forecastFlow(discharge, at) : null;
+  const rating = discharge && turbidity ? turbidityRating(discharge, turbidity) : null;
+  const clearing = flow && rating ? forecastTurbidity(rating, flow, readingAt(turbidity, at), trendAt(discharge!, at)?.limb === "rising") : null;
+  const depth = (reading: number) => visibleDepthFromTurbidity(reading, record.clarityFit ?? DEFAULT_CLARITY_FIT);
+  return {
+    at,
+    season: discharge ? seasonTable(discharge) : null,
+    recession: discharge ? recession(discharge) : null,
+    parts: discharge ? flowParts(discharge, at) : null,
+    flow,
+    turbidity: clearing,
+    turbidityFit: rating && { scatter: rating.scatter, count: rating.count },
+    visibleDepth: clearing && clearing.map(({ time, low, median, high }) => ({ time, low: depth(high), median: depth(median), high: depth(low) })),
+    temperature: temperature ? forecastTemperature(temperature, at) : null,
+    swing: temperature ? swingAt(temperature, at) : null,
+    glass: pressure ? barometerAt(pressure, at) : null,
+  };
+}
+
+/** The forecast's track record on the held-out end of the record; empty where it is too short. Slower than all the rest. */
+export function trackRecord(record: GaugeRecord): Track[] {
+  const discharge = seriesOf(record, "discharge");
+  return discharge ? backtest(discharge) : [];
+}

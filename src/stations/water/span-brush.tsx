@@ -1,0 +1,57 @@
+"use client";
+import { ChevronLeft, ChevronRight } from "lucide-react";
+import { Slider } from "radix-ui";
+import { useMemo } from "react";
+import { envelope } from "../../core/gauge/envelope";
+import { DAY, HOUR, type Series } from "../../core/gauge/series";
+import { dayOnly } from "../../ui/words";
+
+export interface Span {
+  from: number;
+  to: number;
+}
+
+const SHORTEST = 2 * DAY;
+const POINTS = 500;
+
+/** The whole record in small, with the part in view between two handles: drag them by mouse or touch, move them by arrow keys. */
+export function SpanBrush({ series, whole, span, onChange }: { series: Series; whole: Span; span: Span; onChange: (span: Span) => void }) {
+  const length = whole.to - whole.from;
+  const step = Math.max(HOUR, Math.round(length / 1500 / HOUR) * HOUR);
+  const path = useMemo(() => silhouette(series, whole), [series, whole]);
+  const place = (time: number) => `${((time - whole.from) / length) * 100}%`;
+  const move = (by: number) => {
+    const width = span.to - span.from;
+    const from = Math.min(Math.max(whole.from, span.from + by * width), whole.to - width);
+    onChange({ from, to: from + width });
+  };
+  return (
+    <div className="flex items-center gap-2">
+      <button type="button" aria-label="Earlier" onClick={() => move(-0.5)} className="grid size-11 shrink-0 place-items-center rounded-md hover:bg-deep"><ChevronLeft size={20} aria-hidden /></button>
+      <div className="relative h-12 flex-1">
+        <svg viewBox={`0 0 ${POINTS} 100`} preserveAspectRatio="none" className="absolute inset-0 size-full" aria-hidden><path d={path} className="fill-deep stroke-soft" strokeWidth={1} vectorEffect="non-scaling-stroke" /></svg>
+        <div aria-hidden className="absolute inset-y-0 border-x border-ink bg-ochre/15" style={{ left: place(span.from), width: `${((span.to - span.from) / length) * 100}%` }} />
+        <Slider.Root
+          className="absolute inset-0 flex touch-none items-center" min={whole.from} max={whole.to} step={step} minStepsBetweenThumbs={Math.max(1, Math.ceil(SHORTEST / step))}
+          value={[span.from, span.to]} onValueChange={([from, to]) => onChange({ from: from!, to: to! })}
+        >
+          <Slider.Track className="h-full flex-1" />
+          <Slider.Thumb aria-label="Start of the chart" aria-valuetext={dayOnly(span.from)} className="block h-8 w-4 cursor-ew-resize rounded border-2 border-ink bg-paper" />
+          <Slider.Thumb aria-label="End of the chart" aria-valuetext={dayOnly(span.to)} className="block h-8 w-4 cursor-ew-resize rounded border-2 border-ink bg-paper" />
+        </Slider.Root>
+      </div>
+      <button type="button" aria-label="Later" onClick={() => move(0.5)} className="grid size-11 shrink-0 place-items-center rounded-md hover:bg-deep"><ChevronRight size={20} aria-hidden /></button>
+    </div>
+  );
+}
+
+/** The record as a filled outline on a log scale, in a box of POINTS by 100. */
+function silhouette(series: Series, whole: Span): string {
+  const points = envelope(series, whole.from, whole.to, POINTS).filter(([, value]) => value > 0);
+  if (points.length === 0) return "";
+  const logs = points.map(([, value]) => Math.log(value));
+  const [low, high] = [logs.reduce((a, b) => Math.min(a, b)), logs.reduce((a, b) => Math.max(a, b))];
+  const x = (time: number) => (((time - whole.from) / (whole.to - whole.from)) * POINTS).toFixed(1);
+  const outline = points.map(([time], k) => `${x(time)},${(92 - (84 * (logs[k]! - low)) / (high - low || 1)).toFixed(1)}`);
+  return `M${x(points[0]![0])},100 L${outline.join(" L")} L${x(points.at(-1)![0])},100 Z`;
+}

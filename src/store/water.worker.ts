@@ -1,0 +1,67 @@
+import { expose } from "comlink";
+import { type Answer, answer } from "../core/answer";
+import { InputError } from "../core/errors";
+import { type CsvOptions, previewCsv } from "../core/formats/gauge-csv";
+import { readGaugeFile } from "../core/formats/gauge-file";
+import { addCounts, type GaugeFile, LARGEST_FILE, type Rejection } from "../core/formats/gauge-text";
+import type { Track } from "../core/gauge/backtest";
+import { type Outlook, outlookOf, trackRecord } from "../core/gauge/outlook";
+import { type GaugeSummary, joinRecords, summariseGauge } from "../core/gauge/summary";
+import { database } from "./database";
+import { gaugeAtReach, gaugeOf, type GaugeTarget, keepGauge } from "./river";
+
+/** What an import would bring, without the readings: those stay here until they are kept. */
+export interface GaugeImport extends Pick<GaugeFile, "codes" | "notes"> {
+  summary: GaugeSummary;
+  /** Refused lines, with their file where there are several. */
+  rejected: (Rejection & { file: string })[];
+}
+
+/** Whose record: of a station, or as it is at a reach. */
+export type RecordOf = { station: string } | { reach: string };
+
+const recordOf = async (of: RecordOf) => ("station" in of ? gaugeOf(database(), of.station) : gaugeAtReach(database(), await database().reaches.get(of.reach)));
+
+let opened: GaugeFile | undefined;
+
+/** Long records are read, kept and thought about here, off the page: they never cross to it but once, to be drawn. */
+const api = {
+  /** Reads gauge files of one station, in their order, as one record. */
+  open: async (files: readonly File[], options: CsvOptions): Promise<Answer<GaugeImport>> => {
+    opened = undefined;
+    const texts = await Promise.all(files.map(async (file) => ({ name: file.name, text: file.size > LARGEST_FILE ? null : await file.text() })));
+    return answer(() => {
+      const read = texts.map(({ name, text }) => {
+        if (text === null) throw new InputError("too-large", `${name} is larger than ${LARGEST_FILE / 1048576} MB.`, { file: name });
+        return { name, record: readGaugeFile(text, { ...options, file: name }) };
+      });
+      const codes = read.reduce<Record<string, number>>((sum, { record }) => addCounts(sum, record.codes), {});
+      const notes = [...new Set(read.flatMap(({ record }) => record.notes))];
+      opened = { ...joinRecords(read.map(({ record }) => record)), rejected: [], codes, notes };
+      return { codes, notes, summary: summariseGauge(opened), rejected: read.flatMap(({ name, record }) => record.rejected.map((one) => ({ ...one, file: read.length > 1 ? name : "" }))) };
+    });
+  },
+  /** Keeps what was opened last; the station's id. */
+  keep: async (target: GaugeTarget): Promise<string> => {
+    if (!opened) throw new Error("nothing is open");
+    const id = await keepGauge(database(), opened, target);
+    opened = undefined;
+    return id;
+  },
+  /** The columns of a CSV, for matching them by hand. */
+  columns: async (file: File): Promise<Answer<ReturnType<typeof previewCsv>>> => {
+    const text = await file.slice(0, 65_536).text();
+    return answer(() => previewCsv(text, file.name));
+  },
+  outlook: async (of: RecordOf, at: number): Promise<Outlook | null> => {
+    const record = await recordOf(of);
+    return record ? outlookOf(record, at) : null;
+  },
+  track: async (of: RecordOf): Promise<Track[]> => {
+    const record = await recordOf(of);
+    return record ? trackRecord(record) : [];
+  },
+};
+
+export type WaterApi = typeof api;
+expose(api);
