@@ -37,7 +37,7 @@ export interface Sweepable {
  * first..last. At an open end the outermost face is left to the boundary.
  */
 export function sweepX(water: Sweepable, row: number, first: number, last: number, openUp: boolean, openDown: boolean): void {
-  const { h, u, v, z, nuh, rh, ru, rv, faces, cell } = water;
+  const { h, u, v, z, nuh, rh, ru, rv, faces, cell, stride } = water;
   const { hL, zL, nL, tL, hR, zR, nR, tR, mass, momentumL, momentumR, along } = faces;
   const inverse = 1 / cell;
   for (let i = first - 1; i <= last + 1; i++) {
@@ -64,7 +64,8 @@ export function sweepX(water: Sweepable, row: number, first: number, last: numbe
   for (let f = from; f <= to; f++) {
     const k = row + f;
     let fu = 0, fv = 0;
-    if (h[k]! > FILM && h[k - 1]! > FILM) {
+    // Slip walls carry no viscous stress: only faces between two cells of the grid do.
+    if (h[k]! > FILM && h[k - 1]! > FILM && f > RINGS && f < stride - RINGS) {
       const nu = 0.5 * (nuh[k - 1]! + nuh[k]!) * inverse;
       fu = nu * (u[k]! - u[k - 1]!);
       fv = nu * (v[k]! - v[k - 1]!);
