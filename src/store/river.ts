@@ -96,6 +96,14 @@ export async function markReading(db: Database, id: string, deleted: boolean): P
   await db.readings.update(id, { deleted: deleted || undefined, updatedAt: new Date().toISOString() });
 }
 
+/** Keeps the objects on a reach's bed. */
+export async function saveFeatures(db: Database, id: string, features: ReachRecord["reach"]["features"]): Promise<void> {
+  await db.transaction("rw", db.reaches, async () => {
+    const record = await db.reaches.get(id);
+    if (record) await db.reaches.put({ ...record, updatedAt: new Date().toISOString(), reach: { ...record.reach, features } });
+  });
+}
+
 /** Says how a reach takes its flow from its gauge; null: as it is. */
 export async function setTransfer(db: Database, reach: string, transfer: ReachRecord["transfer"]): Promise<void> {
   await db.reaches.update(reach, { transfer, updatedAt: new Date().toISOString() });

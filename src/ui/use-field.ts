@@ -13,6 +13,8 @@ export interface FieldState {
   field: Field | undefined;
   /** The field is at the asked flow. */
   exact: boolean;
+  /** The field is that of the bed before its last change, until the new one has a picture. */
+  earlierBed: boolean;
   /** The finest grid is done. */
   settled: boolean;
   /** 0..1 while solving. */
@@ -35,13 +37,15 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
   const flow = wanted === undefined ? undefined : roundFlow(wanted);
   const bed = reach && bedKey(reach);
   const [attempt, setAttempt] = useState(0);
-  const [state, setState] = useState<{ key: string; field?: Field; settled: boolean; progress?: number; fault?: Fault; cancelled: boolean }>({ key: "", settled: false, cancelled: false });
+  const [state, setState] = useState<{ key: string; field?: Field; earlierBed?: boolean; settled: boolean; progress?: number; fault?: Fault; cancelled: boolean }>({ key: "", settled: false, cancelled: false });
   const abort = useRef<AbortController | undefined>(undefined);
   const solved = useLiveQuery(() => (bed ? solvedFlows(database(), bed) : []), [bed]) ?? [];
   const key = `${bed}|${flow}|${attempt}`;
   const reachRef = useRef(reach);
+  const shownRef = useRef<{ reach: string; field: Field } | undefined>(undefined);
   useEffect(() => {
     reachRef.current = reach;
+    if (reach && state.field && state.key.startsWith(reach.id)) shownRef.current = { reach: reach.id, field: state.field };
   });
 
   useEffect(() => {
@@ -54,15 +58,17 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
     const work = async () => {
       const db = database();
       const kept = await keptField(db, bed, flow, cell);
-      if (kept) return put({ field: kept, settled: true, progress: undefined });
-      const near = await nearest(bed, flow, cell);
-      put({ settled: false, progress: 0, ...(near ? { field: near } : {}) });
+      if (kept) return put({ field: kept, earlierBed: false, settled: true, progress: undefined });
+      // Where nothing is solved on this bed yet, what is shown of its earlier state is the nearest start.
+      const solvedNear = await nearest(bed, flow, cell);
+      const near = solvedNear ?? earlier(shownRef.current, current.id, cell);
+      put({ settled: false, progress: 0, earlierBed: near !== undefined && !solvedNear, ...(near ? { field: near } : {}) });
       await new Promise((resolve) => setTimeout(resolve, REST));
       if (control.signal.aborted) return;
-      const answer = await solveInWorker(current, flow, cell, near, (step) => put({ progress: step.done, ...(step.picture ? { field: step.picture } : {}) }), control.signal);
+      const answer = await solveInWorker(current, flow, cell, near, (step) => put({ progress: step.done, ...(step.picture ? { field: step.picture, earlierBed: false } : {}) }), control.signal);
       if (answer.ok) {
         await keepField(db, bed, answer.field);
-        put({ field: answer.field, settled: true, progress: undefined });
+        put({ field: answer.field, earlierBed: false, settled: true, progress: undefined });
       } else if (!answer.cancelled) put({ fault: answer.fault, progress: undefined });
     };
     void work();
@@ -77,6 +83,7 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
   return {
     field: own ? state.field : undefined,
     exact: own && state.field !== undefined && flow !== undefined && Math.abs(state.field.discharge / flow - 1) < 1e-3,
+    earlierBed: own && state.earlierBed === true,
     settled: own && state.key === key && state.settled,
     progress: own ? state.progress : undefined,
     fault: own ? state.fault : undefined,
@@ -86,6 +93,9 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
     retry: () => setAttempt((count) => count + 1),
   };
 }
+
+const earlier = (shown: { reach: string; field: Field } | undefined, reach: string, cell: number): Field | undefined =>
+  shown?.reach === reach && Math.abs(shown.field.cell - cell) < 1e-9 ? shown.field : undefined;
 
 /** The kept field of the flow nearest by ratio, at the fine cell. */
 async function nearest(bed: string, flow: number, cell: number): Promise<Field | undefined> {

@@ -2,14 +2,19 @@ import { InputError } from "../errors";
 import { inflow, outflow, type Crossing } from "./boundaries";
 import { inverseCubeRoot } from "./cube-root";
 import { crossFaces, Faces } from "./faces";
-import { within } from "./features";
+import { moved, within } from "./features";
 import { checkGrid, coarsen, type Grid, resample, sample } from "./grid";
 import { layReach } from "./lay";
 import { limited } from "./limiter";
-import type { Reach } from "./reach";
+import { checkReach, type Reach } from "./reach";
 import { outletLevel } from "./stage";
 import { carry, firstGuess, scaled } from "./start";
+import { laySections } from "./sections";
+import { laySoundings } from "./soundings";
+import { solveSteady } from "./steady";
+import { ROUGHNESS } from "./substrate";
 import { centreline, layTemplate, templateSize } from "./template";
+import { TEMPLATES } from "./template-waters";
 
 const g = 9.81;
 const template = { kind: "template", template: "riffle-run-pool", length: 120, width: 20, poolDepth: 1.5, slope: 0.003, wiggle: 4, cell: 1 } as const;
@@ -185,4 +190,119 @@ describe("pieces of the solver", () => {
   test("h^(-1/3) from any start, near or far", () => {
     for (const h of [1e-4, 0.3, 1, 7]) for (const near of [0, 0.1, 1, 50, h ** (-1 / 3) * 1.01]) expect(inverseCubeRoot(h, near) / h ** (-1 / 3)).toBeCloseTo(1, 9);
   });
+});
+
+describe("the waters of the templates", () => {
+  const make = (name: (typeof TEMPLATES)[number]) => reach({ bed: { kind: "template", template: name, length: 84, width: 18, poolDepth: 1.4, slope: 0.003, wiggle: 1.5, cell: 1 } });
+
+  test.each(TEMPLATES)("%s: banks on both sides, and a flow that settles with its mass kept", (name) => {
+    const grid = layReach(make(name));
+    for (let i = 0; i < grid.nx; i++) for (const j of [0, grid.ny - 1]) expect(grid.z[j * grid.nx + i]! - 0.003 * (84 - i - 0.5)).toBeGreaterThan(1.2);
+    const field = solveSteady(grid, { discharge: 8, downstream: { kind: "normal", slope: 0.003 } });
+    expect(field.verdict).not.toBe("not-converged");
+    expect(field.massError).toBeLessThan(0.005);
+  });
+
+  test("each is the water it is called: ledge, bar, pocket, sluice, stones, weed, arms", () => {
+    const at = (name: (typeof TEMPLATES)[number], t: number, s: number, of: "z" | "roughness" = "z") => {
+      const whole = make(name);
+      const grid = layReach(whole);
+      const x = t * 84;
+      const y = centreline(whole.bed as typeof template, x) + s * 9;
+      return grid[of][Math.floor(y) * grid.nx + Math.floor(x)]!;
+    };
+    expect(at("two-channels", 0.5, -0.05) - at("two-channels", 0.5, 0.5)).toBeGreaterThan(0.6);
+    expect(at("two-channels", 0.5, -0.05) - at("two-channels", 0.5, -0.55)).toBeGreaterThan(0.2);
+    expect(at("sand-bar", 0.55, -0.1) - at("sand-bar", 0.55, 0.6)).toBeGreaterThan(0.5);
+    expect(at("backwater", 0.45, 0.42) - at("backwater", 0.45, 0.72)).toBeGreaterThan(1.5);
+    expect(at("backwater", 0.66, 0.42) - at("backwater", 0.45, 0.42)).toBeLessThan(-1);
+    expect(at("sluice", 0.03, 0.7) - at("sluice", 0.03, 0)).toBeGreaterThan(1.5);
+    expect(at("tributary-mouth", 0.3, 0.38) - at("tributary-mouth", 0.7, 0.38)).toBeGreaterThan(1.5);
+    expect(at("bend", 0.25, -0.6)).toBeLessThan(at("bend", 0.25, 0.5) - 0.3);
+    const roughest = Math.max(...layReach(make("weed-glide")).roughness);
+    expect(roughest).toBe(ROUGHNESS.value.weed);
+  });
+});
+
+describe("soundings", () => {
+  const points = Array.from({ length: 400 }, () => 0).map((_, k) => { const [x, y] = [(k % 20) * 2 + 0.3 * ((k * 7) % 5), Math.floor(k / 20) + 0.1 * ((k * 3) % 4)]; return { x: x + 100, y: y + 50, z: 5 - 0.01 * x + 0.02 * y }; });
+  const bed = { kind: "soundings" as const, points, cell: 0.5 };
+
+  test("on a plane the triangles give the plane, wherever the soundings lie", () => {
+    const grid = laySoundings(bed, 0.03);
+    const [x0, y0] = [Math.min(...points.map((one) => one.x)), Math.min(...points.map((one) => one.y))];
+    let checked = 0;
+    for (let j = 4; j < grid.ny - 6; j++) for (let i = 4; i < grid.nx - 6; i++) {
+      const [x, y] = [(i + 0.5) * 0.5 + x0 - 100, (j + 0.5) * 0.5 + y0 - 50];
+      expect(grid.z[j * grid.nx + i]).toBeCloseTo(5 - 0.01 * x + 0.02 * y, 6);
+      checked++;
+    }
+    expect(checked).toBeGreaterThan(1500);
+  });
+
+  test("soundings of a template's own bed give its bed back, and the flow on it", () => {
+    const whole = reach({ bed: { ...template, length: 60, width: 14 } });
+    const grid = layReach(whole);
+    const taken = Array.from({ length: grid.nx * grid.ny }, (_, k) => k).filter((k) => k % 3 === Math.floor(k / grid.nx) % 3).map((k) => ({ x: (k % grid.nx) + 0.5, y: Math.floor(k / grid.nx) + 0.5, z: grid.z[k]! }));
+    const again = layReach(checkReach({ ...whole, bed: { kind: "soundings", points: taken, cell: 1 } }));
+    const apart: number[] = [];
+    for (let j = 2; j < Math.min(again.ny, grid.ny) - 2; j++) for (let i = 2; i < again.nx - 2; i++) apart.push(Math.abs(again.z[j * again.nx + i]! - sample(grid.z, grid.nx, grid.ny, 1, i + 1, j + 1)));
+    expect(apart.reduce((sum, one) => sum + one) / apart.length).toBeLessThan(0.06);
+    expect(solveSteady(again, { discharge: 4, downstream: { kind: "normal", slope: 0.003 } }).massError).toBeLessThan(0.005);
+  });
+
+  test("soundings in one line, too few, or not numbers are refused where they are", () => {
+    expect(() => laySoundings({ ...bed, points: [0, 1, 2, 3].map((x) => ({ x, y: x, z: 1 })) }, 0.03)).toThrow(/one line/);
+    expect(fault({ bed: { kind: "soundings", points: [{ x: 0, y: 0, z: 1 }] } }).path).toBe("bed.points");
+    expect(fault({ bed: { kind: "soundings", points: [...points.slice(0, 4), { x: 1, y: 2, z: null }] } }).path).toBe("bed.points[4].z");
+    expect(fault({ bed: { kind: "soundings", points }, roughness: [0.03] }).path).toBe("roughness");
+  });
+});
+
+describe("cross-sections", () => {
+  const v = (x: number, low: number) => ({ x, points: [{ y: 0, z: low + 2 }, { y: 5, z: low }, { y: 10, z: low + 2 }] });
+
+  test("between two sections the bed lies half-way, at the same share of the width", () => {
+    const grid = laySections({ kind: "sections", sections: [v(40, 1), v(0, 3)], cell: 1 }, 0.03);
+    expect([grid.nx, grid.ny]).toEqual([40, 10]);
+    expect(grid.z[5 * 40 + 20]).toBeCloseTo(2 - 0.5 * 0.05 + 2 * 0.1, 6);
+    expect(grid.z[5 * 40]!).toBeGreaterThan(grid.z[5 * 40 + 39]!);
+  });
+
+  test("banks that cross and sections at one place are refused where they do", () => {
+    const crossed = { x: 20, points: [{ y: 0, z: 1 }, { y: 5, z: 0 }, { y: 4, z: 1 }] };
+    try {
+      laySections({ kind: "sections", sections: [v(0, 3), crossed], cell: 1 }, 0.03);
+      throw new Error("it was taken");
+    } catch (error) {
+      expect((error as InputError).fault.path).toBe("bed.sections[1].points[2].y");
+    }
+    expect(() => laySections({ kind: "sections", sections: [v(0, 3), v(0, 2)], cell: 1 }, 0.03)).toThrow(/Two sections/);
+    expect(fault({ bed: { ...template, wiggle: 60 } }).path).toBe("bed.wiggle");
+  });
+});
+
+function fault(change: Record<string, unknown>): { path?: string; code: string } {
+  try {
+    checkReach({ ...reach(), ...change });
+  } catch (error) {
+    if (error instanceof InputError) return error.fault;
+    throw error;
+  }
+  throw new Error("it was taken");
+}
+
+test("objects: a patch sets its bottom's n, a pier is upright, cover leaves the bed alone; moved, they stay on the reach", () => {
+  const bare = layReach(reach());
+  const laid = layReach(reach({ features: [
+    { kind: "patch", x: 60, y: 16, length: 10, width: 4, angle: 0, substrate: "sand" }, { kind: "pier", x: 40, y: 14, diameter: 3, height: 4 },
+    { kind: "undercut", x: 80, y: 9, length: 8, width: 2, angle: 0 }, { kind: "overhang", x: 20, y: 9, length: 8, width: 2, angle: 0 },
+  ] }));
+  const at = (x: number, y: number) => Math.floor(y) * laid.nx + Math.floor(x);
+  expect(laid.roughness[at(60, 16)]).toBe(ROUGHNESS.value.sand);
+  expect(laid.roughness[at(60, 20)]).toBe(0.035);
+  expect(laid.z[at(40, 14)]! - bare.z[at(40, 14)]!).toBe(4);
+  expect(laid.z[at(80, 9)]).toBe(bare.z[at(80, 9)]);
+  expect(moved({ kind: "boulder", x: 5, y: 5, diameter: 1, height: 1 }, -10, 3, [100, 20])).toMatchObject({ x: 0, y: 8 });
+  expect(moved({ kind: "wall", x: 5, from: 0, to: 8, thickness: 1, height: 2 }, 2, 50, [100, 20])).toMatchObject({ x: 7, from: 12, to: 20 });
 });

@@ -1,13 +1,11 @@
 import { InputError } from "../errors";
 import type { Grid } from "./grid";
 import type { Feature } from "./reach";
-
-/** Manning's n of wood in water: piled branches let little through (Chow 1959, table 5-6, "dense brush and debris", 0.1-0.2). */
-const WOOD_ROUGHNESS = 0.15;
+import { ROUGHNESS } from "./substrate";
 
 /** Distance from a feature's middle in units of its half-size: inside where < 1. */
 export function within(feature: Feature, x: number, y: number): number {
-  if (feature.kind === "boulder") return Math.hypot(x - feature.x, y - feature.y) / (feature.diameter / 2);
+  if (feature.kind === "boulder" || feature.kind === "pier") return Math.hypot(x - feature.x, y - feature.y) / (feature.diameter / 2);
   if (feature.kind === "wall") {
     const middle = (feature.from + feature.to) / 2;
     const half = Math.abs(feature.to - feature.from) / 2;
@@ -19,9 +17,30 @@ export function within(feature: Feature, x: number, y: number): number {
   return Math.max(Math.abs(dx * Math.cos(a) + dy * Math.sin(a)) / (feature.length / 2), Math.abs(-dx * Math.sin(a) + dy * Math.cos(a)) / (feature.width / 2));
 }
 
-/** Rise of the bed, m, at normalised distance r from the middle: stones are domes, wood and walls flat-topped. */
+/** Middle of a feature, m. */
+export const placeOf = (feature: Feature): [number, number] => (feature.kind === "wall" ? [feature.x, (feature.from + feature.to) / 2] : [feature.x, feature.y]);
+
+/** A feature moved by dx, dy, its middle held within a reach of that length and breadth, m. */
+export function moved(feature: Feature, dx: number, dy: number, [length, breadth]: readonly [number, number]): Feature {
+  const held = (value: number, most: number) => Number(Math.min(most, Math.max(0, value)).toFixed(2));
+  if (feature.kind === "wall") {
+    const span = feature.to - feature.from;
+    const from = Math.min(breadth - Math.max(0, span), Math.max(-Math.min(0, span), feature.from + dy));
+    return { ...feature, x: held(feature.x + dx, length), from: Number(from.toFixed(2)), to: Number((from + span).toFixed(2)) };
+  }
+  return { ...feature, x: held(feature.x + dx, length), y: held(feature.y + dy, breadth) };
+}
+
+/** Rise of the bed, m, at normalised distance r from the middle: stones are domes, wood, piers and walls flat-topped; patches and cover raise nothing. */
 function rise(feature: Feature, r: number): number {
+  if (feature.kind === "patch" || feature.kind === "undercut" || feature.kind === "overhang") return 0;
   return feature.kind === "boulder" ? feature.height * Math.sqrt(1 - r * r) : feature.height;
+}
+
+/** Manning's n that a feature brings; wood only adds to the roughness under it. */
+function roughnessUnder(feature: Feature, own: number): number {
+  if (feature.kind === "patch") return ROUGHNESS.value[feature.substrate];
+  return feature.kind === "log-jam" || feature.kind === "log" ? Math.max(own, ROUGHNESS.value.wood) : own;
 }
 
 /** Puts the features on a bed. A feature that lies wholly off the grid is refused by its path. */
@@ -37,7 +56,7 @@ export function placeFeatures(grid: Grid, features: readonly Feature[]): Grid {
       if (r >= 1) continue;
       touched++;
       z[k] = grid.z[k]! + rise(feature, r);
-      if (feature.kind === "log-jam") roughness[k] = Math.max(roughness[k]!, WOOD_ROUGHNESS);
+      roughness[k] = roughnessUnder(feature, roughness[k]!);
     }
     const length = grid.nx * grid.cell;
     const breadth = grid.ny * grid.cell;

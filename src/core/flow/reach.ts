@@ -1,13 +1,28 @@
 import { z } from "zod";
 import { InputError } from "../errors";
+import { SUBSTRATES } from "./substrate";
+import { TEMPLATES } from "./template-waters";
 
 /** The reach file, `low-heron/reach@1`. Coordinates in m: x downstream, y from the left bank to the right looking downstream, z up. */
 const finite = z.number().refine(Number.isFinite, "must be a finite number");
 const positive = finite.refine((value) => value > 0, "must be above zero");
 const size = positive.refine((value) => value <= 5000, "must be 5000 m or less");
 
+const named = { name: z.string().max(60).optional() };
+/** A rectangle laid by its middle, turned by `angle` degrees. */
+const lain = { x: finite, y: finite, length: size, width: size, angle: finite };
+
 /** Things placed on the bed. Height is above the bed under them, m. */
 export const featureSchema = z.discriminatedUnion("kind", [
+  /** A bridge pier or post: straight-sided, round. */
+  z.strictObject({ kind: z.literal("pier"), x: finite, y: finite, diameter: size, height: size, ...named }),
+  /** One fallen tree or log. */
+  z.strictObject({ kind: z.literal("log"), ...lain, height: size, ...named }),
+  /** A patch of another bottom: sets Manning's n. */
+  z.strictObject({ kind: z.literal("patch"), ...lain, substrate: z.enum(SUBSTRATES), ...named }),
+  /** Cover over or under the edge: hides fish, leaves the flow alone. */
+  z.strictObject({ kind: z.literal("undercut"), ...lain, ...named }),
+  z.strictObject({ kind: z.literal("overhang"), ...lain, ...named }),
   z.strictObject({ kind: z.literal("boulder"), x: finite, y: finite, diameter: size, height: size, name: z.string().max(60).optional() }),
   z.strictObject({ kind: z.literal("log-jam"), x: finite, y: finite, length: size, width: size, angle: finite, height: size, name: z.string().max(60).optional() }),
   z.strictObject({ kind: z.literal("wall"), x: finite, from: finite, to: finite, thickness: size, height: size, name: z.string().max(60).optional() }),
@@ -16,7 +31,7 @@ export type Feature = z.infer<typeof featureSchema>;
 
 export const templateSchema = z.strictObject({
   kind: z.literal("template"),
-  template: z.literal("riffle-run-pool"),
+  template: z.enum(TEMPLATES),
   /** Length of the reach, m. */
   length: size.refine((value) => value >= 20, "must be 20 m or more"),
   /** Width of the channel between its banks, m. */
@@ -40,6 +55,22 @@ const gridSchema = z.strictObject({
   z: z.array(finite),
 });
 
+/** Measured depths as heights, true to their plan; triangulated (soundings.ts). */
+const soundingsSchema = z.strictObject({
+  kind: z.literal("soundings"),
+  points: z.array(z.strictObject({ x: finite, y: finite, z: finite })).min(3).max(200_000),
+  cell: finite.refine((value) => value >= 0.1 && value <= 50, "must be from 0.1 to 50 m").default(0.5),
+});
+export type Soundings = z.infer<typeof soundingsSchema>;
+
+/** Levelled cross-sections at distances down a centreline, each from the left bank to the right; a bent reach is laid straight (sections.ts). */
+const sectionsSchema = z.strictObject({
+  kind: z.literal("sections"),
+  sections: z.array(z.strictObject({ x: finite, points: z.array(z.strictObject({ y: finite, z: finite })).min(2).max(2000) })).min(2).max(500),
+  cell: finite.refine((value) => value >= 0.1 && value <= 50, "must be from 0.1 to 50 m").default(0.5),
+});
+export type Sections = z.infer<typeof sectionsSchema>;
+
 export const downstreamSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("stage"), value: finite }),
   z.strictObject({ kind: z.literal("normal"), slope: positive.refine((value) => value <= 0.2, "must be 0.2 or less") }),
@@ -51,7 +82,7 @@ export const reachSchema = z.object({
   schema: z.literal("low-heron/reach@1"),
   id: z.string().min(1).max(80),
   name: z.string().min(1).max(120),
-  bed: z.discriminatedUnion("kind", [gridSchema, templateSchema]),
+  bed: z.discriminatedUnion("kind", [gridSchema, templateSchema, soundingsSchema, sectionsSchema]),
   roughness: z.union([finite.refine((value) => value >= 0 && value <= 1, "must be from 0 to 1"), z.array(finite.refine((value) => value >= 0 && value <= 1, "must be from 0 to 1"))]),
   downstream: downstreamSchema,
   features: z.array(featureSchema).max(500).optional(),
@@ -73,12 +104,13 @@ export function readReach(text: string, file?: string): Reach {
   return checkReach(data, file);
 }
 
+/** Steepest slope of the centreline against the reach's axis. Common practice, no source. */
+const STEEPEST_SWING = 1.2;
+
 export function checkReach(data: unknown, file?: string): Reach {
   if (data && typeof data === "object" && !("downstream" in data && data.downstream)) {
     throw new InputError("no-outlet", "The reach has no outlet: give “downstream” as a stage, a normal slope or a rating.", { file, path: "downstream" });
   }
-  const kind = (data as { bed?: { kind?: unknown } } | null)?.bed?.kind;
-  if (kind === "soundings") throw new InputError("unsupported-bed", "Beds from soundings are not read yet: give a grid or a template.", { file, path: "bed.kind" });
   const parsed = reachSchema.safeParse(data);
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;
@@ -91,7 +123,10 @@ export function checkReach(data: unknown, file?: string): Reach {
     if (reach.bed.z.length !== cells) throw new InputError("bad-bed", `The bed has ${reach.bed.z.length} heights, and ${reach.bed.nx} x ${reach.bed.ny} = ${cells} are needed.`, { file, path: "bed.z" });
     if (Array.isArray(reach.roughness) && reach.roughness.length !== cells) throw new InputError("bad-roughness", `There are ${reach.roughness.length} roughness values, and ${cells} are needed.`, { file, path: "roughness" });
   } else if (Array.isArray(reach.roughness)) {
-    throw new InputError("bad-roughness", "A template takes one Manning n, not an array.", { file, path: "roughness" });
+    throw new InputError("bad-roughness", "Only a grid takes an array of roughness: give one Manning n.", { file, path: "roughness" });
+  }
+  if (reach.bed.kind === "template" && (2 * Math.PI * reach.bed.wiggle) / reach.bed.length > STEEPEST_SWING) {
+    throw new InputError("banks-cross", `A swing of ${reach.bed.wiggle} m in a reach of ${reach.bed.length} m would fold the channel over itself: lessen the swing, or lengthen the reach.`, { file, path: "bed.wiggle" });
   }
   return reach;
 }

@@ -26,6 +26,8 @@ const WINDOW = 20;
 /** Most windows averaged before the verdict is given anyway; twice as many while storage is still filling. Coarse grids are cheap. */
 const MOST_WINDOWS = 12;
 const MOST_COARSE_WINDOWS = 30;
+/** Settled windows that make a mean of pulsing water whose means still drift a little. */
+const ENOUGH_WINDOWS = 6;
 /** Limits of the convergence test on window means. */
 const LIMITS = { outflow: 0.005, unitDischarge: 0.01, depth: 0.002 };
 /** Solver steps between two reports. */
@@ -108,6 +110,8 @@ function* settle(grid: Grid, start: State, options: SteadyOptions, level: number
     }
     previous = now;
   }
+  // Long pulses may go on for ever: enough settled windows are a mean, and its spread is kept with it.
+  if (kept && kept.seconds >= ENOUGH_WINDOWS * WINDOW && error(kept) < LIMITS.outflow * limit) verdict = "shedding";
   return fieldOf(grid, kept ?? previous!, options.discharge, verdict, water.steps);
 }
 

@@ -1,24 +1,11 @@
 import type { Grid } from "./grid";
 import type { Template } from "./reach";
+import { along, heldUp, RIFFLE_RUN_POOL, WATERS } from "./template-waters";
 
 /**
- * A riffle, the run below it, a pool and its tail, on a swinging channel. Proportions are common practice, no source:
- * riffle-pool spacing is five to seven channel widths (Leopold, Wolman & Miller 1964), so one unit fills the reach.
+ * Beds from a few measures, on a swinging channel. Proportions are common practice, no source; riffle-pool spacing is five to
+ * seven channel widths (Leopold, Wolman & Miller 1964), so one unit fills the reach. The waters themselves: template-waters.ts.
  */
-
-/** Fraction of pool depth by fraction of the reach: riffle crest 0, pool 1, tail shallowing again. */
-const PROFILE: readonly (readonly [number, number])[] = [
-  [0, 0.16], [0.1, 0.02], [0.24, 0.05], [0.34, 0.4], [0.48, 0.68], [0.6, 1], [0.74, 0.86], [0.88, 0.42], [1, 0.2],
-];
-
-/** Smooth interpolation through a table (cosine between points). */
-function along(table: readonly (readonly [number, number])[], t: number): number {
-  const k = Math.max(1, table.findIndex(([at]) => at >= t));
-  const [t0, a] = table[k - 1]!;
-  const [t1, b] = table[k]!;
-  const s = (1 - Math.cos(Math.PI * Math.min(1, Math.max(0, (t - t0) / (t1 - t0))))) / 2;
-  return a + (b - a) * s;
-}
 
 /** Height of the banks above the riffle's crest, as a share of channel width with a floor. */
 const bankHeight = (width: number): number => Math.max(1.6, 0.07 * width);
@@ -35,28 +22,44 @@ export function templateSize(template: Template): { length: number; breadth: num
   return { length: template.length, breadth: template.width + 2 * template.wiggle + 2 * bankWidth(template.width) };
 }
 
-/** The bed of a template on its grid. The deepest line leans to the outside of each bend. */
+/** The bed of a template on its grid. */
 export function layTemplate(template: Template, roughness: number): Grid {
   const { length, breadth } = templateSize(template);
   const { cell, width, poolDepth, slope } = template;
   const nx = Math.max(4, Math.round(length / cell));
   const ny = Math.max(3, Math.round(breadth / cell));
   const z = new Float64Array(nx * ny);
+  const n = new Float64Array(nx * ny).fill(roughness);
   const top = bankHeight(width);
+  const water = template.template === "riffle-run-pool" ? undefined : WATERS[template.template];
   for (let i = 0; i < nx; i++) {
     const x = (i + 0.5) * cell;
     const t = x / length;
     const crest = slope * (length - x);
-    const pool = poolDepth * along(PROFILE, t);
     const middle = centreline(template, x);
-    // Outer bank: where the centreline's curvature points away. -1..1 across the swing.
-    const lean = template.wiggle > 0 ? -0.35 * Math.sin(2 * Math.PI * t) * Math.min(1, template.wiggle / (0.1 * width)) : 0;
     for (let j = 0; j < ny; j++) {
+      const k = j * nx + i;
       const s = ((j + 0.5) * cell - middle) / (width / 2); // -1 left edge, 1 right edge
-      z[j * nx + i] = crest + acrossProfile(s, lean, pool, top, width);
+      if (!water) z[k] = crest + acrossProfile(s, leanOf(template, t), poolDepth * along(RIFFLE_RUN_POOL, t), top, width);
+      else {
+        z[k] = crest + banked(s, water.depth(t, s, length / width), poolDepth * heldUp(t), top, width);
+        n[k] = water.roughness?.(t, s, length / width) ?? roughness;
+      }
     }
   }
-  return { nx, ny, cell, z, roughness: new Float64Array(nx * ny).fill(roughness) };
+  return { nx, ny, cell, z, roughness: n };
+}
+
+/** Where the deepest line lies, -1..1: towards the outer bank, where the centreline's curvature points away. */
+const leanOf = ({ wiggle, width }: Template, t: number): number => (wiggle > 0 ? -0.35 * Math.sin(2 * Math.PI * t) * Math.min(1, wiggle / (0.1 * width)) : 0);
+
+/** Height over the crest plane where the bed lies `share` of the pool's depth under it (below 0: land, -1 as high as the banks), rising to the banks at the edges. */
+function banked(s: number, share: number, pool: number, top: number, width: number): number {
+  const edge = Math.abs(s);
+  if (edge >= 1) return top + Math.min(0.6, (edge - 1) * width * 0.05);
+  const floor = share >= 0 ? -pool * share : -share * top;
+  const bank = edge > 0.86 ? ((edge - 0.86) / 0.14) ** 2 : 0;
+  return floor * (1 - bank) + top * bank;
 }
 
 /** Height over the crest plane at s across the channel (-1..1 between the bank toes' tops). */

@@ -1,3 +1,4 @@
+import { within } from "../flow/features";
 import { type Field, speedAt } from "../flow/grid";
 import type { Feature } from "../flow/reach";
 import { components, maskedBlur, smoothstep } from "./smooth";
@@ -8,6 +9,8 @@ export interface Cover {
   brokenSurface: Float32Array;
   wood: Float32Array;
   stone: Float32Array;
+  /** Under a cut bank or an overhang. */
+  overhead: Float32Array;
   /** 1 - product of (1 - part). */
   total: Float32Array;
 }
@@ -25,9 +28,10 @@ export interface Break {
 /** How far a break's shelter reaches from its edge, m. */
 const SHELTER = 1.5;
 
-/** The breaks of a reach: its features, or on a bare grid the humps that stand clear of both banks. */
+/** The breaks of a reach: its features that stand in the water, or on a bed without any the humps that stand clear of both banks. */
 export function breaksOf(field: Field, features: readonly Feature[] | undefined): Break[] {
-  if (features?.length) return features.map(breakOf);
+  const placed = (features ?? []).flatMap((feature) => breakOf(feature) ?? []);
+  if (placed.length > 0) return placed;
   const { nx, ny, cell } = field;
   const all = new Uint8Array(nx * ny).fill(1);
   const around = maskedBlur(field.bed, all, nx, ny, 2.5 / cell);
@@ -42,20 +46,32 @@ export function breaksOf(field: Field, features: readonly Feature[] | undefined)
     }));
 }
 
-function breakOf(feature: Feature): Break {
-  if (feature.kind === "boulder") return { x: feature.x, y: feature.y, radius: feature.diameter / 2, kind: "stone", name: feature.name };
-  if (feature.kind === "log-jam") return { x: feature.x, y: feature.y, radius: Math.max(feature.length, feature.width) / 2, kind: "wood", name: feature.name };
-  // A wall breaks the current at its end in the river; its root is in the bank.
-  return { x: feature.x, y: Math.abs(feature.to) > Math.abs(feature.from) ? feature.to : feature.from, radius: Math.max(0.5, feature.thickness), kind: "wall", name: feature.name };
+function breakOf(feature: Feature): Break | undefined {
+  switch (feature.kind) {
+    case "boulder":
+    case "pier":
+      return { x: feature.x, y: feature.y, radius: feature.diameter / 2, kind: "stone", name: feature.name };
+    case "log":
+    case "log-jam":
+      return { x: feature.x, y: feature.y, radius: Math.max(feature.length, feature.width) / 2, kind: "wood", name: feature.name };
+    case "wall":
+      // A wall breaks the current at its end in the river; its root is in the bank.
+      return { x: feature.x, y: Math.abs(feature.to) > Math.abs(feature.from) ? feature.to : feature.from, radius: Math.max(0.5, feature.thickness), kind: "wall", name: feature.name };
+    default:
+      return undefined;
+  }
 }
+
+/** Places where something hangs over the fish: cut banks and overhanging trees. */
+export const roofsOf = (features: readonly Feature[] | undefined): Feature[] => (features ?? []).filter((one) => one.kind === "undercut" || one.kind === "overhang");
 
 export const froude = (depth: number, speed: number): number => (depth > 0 ? speed / Math.sqrt(9.81 * depth) : 0);
 
 /** Cover of every wet cell for water that can be seen into to `visibleDepth` m. */
-export function coverOf(field: Field, breaks: readonly Break[], visibleDepth: number): Cover {
+export function coverOf(field: Field, breaks: readonly Break[], visibleDepth: number, roofs: readonly Feature[] = []): Cover {
   const { nx, ny, cell } = field;
   const make = () => new Float32Array(nx * ny);
-  const cover: Cover = { depth: make(), brokenSurface: make(), wood: make(), stone: make(), total: make() };
+  const cover: Cover = { depth: make(), brokenSurface: make(), wood: make(), stone: make(), overhead: make(), total: make() };
   for (let k = 0; k < nx * ny; k++) {
     const h = field.depth[k]!;
     if (h <= 0) continue;
@@ -69,7 +85,9 @@ export function coverOf(field: Field, breaks: readonly Break[], visibleDepth: nu
       if (one.kind === "wood") cover.wood[k] = Math.max(cover.wood[k]!, near);
       else cover.stone[k] = Math.max(cover.stone[k]!, 0.6 * near);
     }
-    cover.total[k] = 1 - (1 - cover.depth[k]!) * (1 - cover.brokenSurface[k]!) * (1 - cover.wood[k]!) * (1 - cover.stone[k]!);
+    // Full under its roof, fading out over half its size beyond the edge.
+    for (const roof of roofs) cover.overhead[k] = Math.max(cover.overhead[k]!, 1 - smoothstep(1, 1.5, within(roof, x, y)));
+    cover.total[k] = 1 - (1 - cover.overhead[k]!) * (1 - cover.depth[k]!) * (1 - cover.brokenSurface[k]!) * (1 - cover.wood[k]!) * (1 - cover.stone[k]!);
   }
   return cover;
 }
@@ -78,7 +96,7 @@ export function coverOf(field: Field, breaks: readonly Break[], visibleDepth: nu
 export function refugeOf(field: Field, cover: Cover, reach = 4): Float32Array {
   const { nx, ny, cell } = field;
   const radius = Math.max(1, Math.round(reach / cell));
-  const hide = Float32Array.from(cover.depth, (depth, k) => Math.max(depth, cover.wood[k]!, cover.stone[k]!));
+  const hide = Float32Array.from(cover.depth, (depth, k) => Math.max(depth, cover.wood[k]!, cover.stone[k]!, cover.overhead[k]!));
   // Greatest value in a square window, rows then columns.
   const rows = slidingMax(hide, nx, ny, radius, 1);
   return slidingMax(rows, nx, ny, radius, nx);

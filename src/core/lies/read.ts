@@ -1,7 +1,7 @@
 import { turbidityFromVisibleDepth } from "../gauge/clarity";
 import { type Field, speedAt } from "../flow/grid";
 import type { Feature } from "../flow/reach";
-import { type Break, breaksOf, type Cover, coverOf, froude, refugeOf } from "./cover";
+import { type Break, breaksOf, type Cover, coverOf, froude, refugeOf, roofsOf } from "./cover";
 import { driftConcentration } from "./drift";
 import { type Eddy, findEddies } from "./eddies";
 import { foragerOf, type Light } from "./foraging";
@@ -71,7 +71,7 @@ export function readWater(field: Field, options: ReadOptions): Reading {
   const drift = driftConcentration(field);
   const fish = foragerOf(species, { temperature: options.temperature, turbidity: turbidityFromVisibleDepth(options.visibleDepth), light: options.light });
   const energy = netEnergy(field, drift, fish, species);
-  const cover = coverOf(field, breaks, options.visibleDepth);
+  const cover = coverOf(field, breaks, options.visibleDepth, roofsOf(options.features));
   const refuge = refugeOf(field, cover);
   const coverFactor = (k: number) => BARE.cover + (1 - BARE.cover) * cover.total[k]!;
   const refugeFactor = (k: number) => BARE.refuge + (1 - BARE.refuge) * refuge[k]!;
@@ -228,6 +228,7 @@ function reasonsFor(lie: { depth: number; focalSpeed: number; adjacentSpeed: num
   ];
   if (at.neighbour && at.neighbour.distance < 3) reasons.push({ kind: "break", name: nameOf(at.neighbour.one), distance: at.neighbour.distance });
   if (at.cover.brokenSurface[at.k]! > 0.3) reasons.push({ kind: "brokenSurface", froude: froude(lie.depth, speedAt(at.field, at.k)) });
+  if (at.cover.overhead[at.k]! > 0.5) reasons.push({ kind: "overhead" });
   if (lie.cover < 0.2) reasons.push({ kind: "exposed" });
   else reasons.push({ kind: "refuge", share: at.refuge });
   reasons.push({ kind: "energy", net: at.net, timesMedian: at.medianNet > 0 ? at.net / at.medianNet : 0 });

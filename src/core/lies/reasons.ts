@@ -11,6 +11,7 @@ export type Reason =
   | { kind: "depth"; depth: number; visibleDepth: number }
   | { kind: "break"; name: string; distance: number }
   | { kind: "brokenSurface"; froude: number }
+  | { kind: "overhead" }
   | { kind: "refuge"; share: number }
   | { kind: "exposed" };
 
@@ -35,6 +36,8 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
       return `${capital(reason.name)} ${reason.distance < 0.2 ? "right beside it" : `${text(reason.distance, "distance")} off`} for shelter.`;
     case "brokenSurface":
       return `Broken surface hides it (Froude number ${reason.froude.toFixed(2)}).`;
+    case "overhead":
+      return "A roof over it: cut bank or overhanging branches.";
     case "refuge":
       return reason.share > 0.6 ? "Somewhere to bolt to within four metres." : "Little to bolt to near by.";
     case "exposed":

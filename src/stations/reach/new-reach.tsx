@@ -5,6 +5,7 @@ import { faultOf, InputError } from "../../core/errors";
 import { layReach } from "../../core/flow/lay";
 import { type Feature, type Reach, checkReach, readReach } from "../../core/flow/reach";
 import { centreline, templateSize } from "../../core/flow/template";
+import { type TemplateName, TEMPLATES } from "../../core/flow/template-waters";
 import { parseQuantity, type UnitSystem } from "../../core/quantity/units";
 import { entryUnit, show } from "../../core/quantity/show";
 import { database } from "../../store/database";
@@ -21,6 +22,7 @@ export function NewReach({ open, onOpenChange, stations }: { open: boolean; onOp
   const { system, set } = useSettings();
   const [name, setName] = useState("");
   const [texts, setTexts] = useState(() => startTexts(system));
+  const [water, setWater] = useState<TemplateName>("riffle-run-pool");
   const [fall, setFall] = useState("3");
   const [stones, setStones] = useState("3");
   const [jam, setJam] = useState("left");
@@ -51,7 +53,7 @@ export function NewReach({ open, onOpenChange, stations }: { open: boolean; onOp
       return [key, parsed.value];
     })) as typeof START;
     const slope = Number(fall.replace(",", ".")) / 1000;
-    const template = { kind: "template", template: "riffle-run-pool", length: metres.length, width: metres.width, poolDepth: metres.pool, slope, wiggle: metres.wiggle, cell: 0.5 } as const;
+    const template = { kind: "template", template: water, length: metres.length, width: metres.width, poolDepth: metres.pool, slope, wiggle: metres.wiggle, cell: 0.5 } as const;
     await keep(checkReach({
       schema: "low-heron/reach@1", id: newId(), name: name.trim() || "My reach", bed: template, roughness: 0.035, downstream: { kind: "normal", slope },
       features: featuresFor(template, Number(stones), jam),
@@ -59,9 +61,10 @@ export function NewReach({ open, onOpenChange, stations }: { open: boolean; onOp
   });
 
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="Make a reach" about="A riffle, the run under it and a pool. Measures can be paced or guessed: better ones can follow.">
+    <Dialog open={open} onOpenChange={onOpenChange} title="Make a reach" about="Start from a kind of water and a few measures, paced or guessed; stones, logs and walls are moved on the plan afterwards.">
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField label="Name" value={name} onChange={(event) => setName(event.target.value)} maxLength={120} placeholder="My reach" className="sm:col-span-2" />
+        <Select label="Kind of water" className="sm:col-span-2" value={water} onChange={(value) => setWater(value as TemplateName)} choices={TEMPLATES.map((value) => ({ value, label: WATERS[value] }))} />
         {(Object.keys(texts) as (keyof typeof texts)[]).map((key) => <TextField key={key} label={LABELS[key]} value={texts[key]} onChange={(event) => setTexts({ ...texts, [key]: event.target.value })} />)}
         <TextField label="Fall of the river, m in a kilometre" inputMode="decimal" value={fall} onChange={(event) => setFall(event.target.value)} hint="1 lazy, 3 usual, 8 steep" />
         <Select label="Stones" value={stones} onChange={setStones} choices={["0", "1", "2", "3", "4", "5"].map((value) => ({ value, label: value }))} />
@@ -78,7 +81,12 @@ export function NewReach({ open, onOpenChange, stations }: { open: boolean; onOp
   );
 }
 
-const LABELS = { length: "Length", width: "Width of the channel", pool: "Pool deeper than the riffle by", wiggle: "Swing to each side" };
+const WATERS: Record<TemplateName, string> = {
+  "riffle-run-pool": "Riffle, run and pool", bend: "Bend", "boulder-garden": "Boulder garden", "weed-glide": "Long glide with weed", "two-channels": "Ledge with two channels",
+  "sand-bar": "Sand bar with stumps", backwater: "Mouth of a backwater", sluice: "Pool below a sluice", "tributary-mouth": "Mouth of a tributary",
+};
+
+const LABELS = { length: "Length", width: "Width of the channel", pool: "Deepest part under the crest by", wiggle: "Swing to each side" };
 
 function startTexts(system: UnitSystem) {
   const text = (value: number, kind: "distance" | "depth") => show(value, kind, system).text;

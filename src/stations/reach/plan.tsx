@@ -2,20 +2,25 @@
 import { contours } from "d3-contour";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Field } from "../../core/flow/grid";
-import type { Feature, Reach } from "../../core/flow/reach";
+import type { Reach } from "../../core/flow/reach";
 import type { Reading } from "../../core/lies/read";
 import type { Seam } from "../../core/lies/seams";
 import type { Wading } from "../../core/lies/wading";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 import { useColours } from "../../ui/colours";
+import { Features, GroundPatterns } from "./features";
 import { Foam } from "./foam";
 import { Footprint } from "./footprint";
+import { Handles } from "./handles";
+import type { ObjectEditor } from "./use-objects";
 import { WaterCanvas } from "./water-canvas";
 
 /** The river from above. Flow runs to the right; the left bank is on top, as it is to someone looking down-current. */
-export function Plan({ field, reach, reading, chosen, onChoose, showWading, system }: {
-  field: Field; reach: Reach; reading: Reading | undefined; chosen: number | undefined; onChoose: (rank: number) => void; showWading: boolean; system: UnitSystem;
+export function Plan({ field, reach, reading, chosen, onChoose, showWading, editor, system }: {
+  field: Field; reach: Reach; reading: Reading | undefined; chosen: number | undefined; onChoose: (rank: number) => void; showWading: boolean;
+  /** While the bed is being shaped: the objects can be taken hold of. */
+  editor?: ObjectEditor; system: UnitSystem;
 }) {
   const colours = useColours();
   const box = useRef<HTMLDivElement>(null);
@@ -45,10 +50,11 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, syst
           <svg width={length * scale} height={breadth * scale} className="absolute inset-0">
             <Patterns />
             {showWading && reading && <WadingCells wading={reading.wading} field={field} scale={scale} />}
-            <Features features={reach.features ?? []} scale={scale} />
+            {!editor && <Features features={reach.features ?? []} scale={scale} />}
             {reading?.eddies.slice(0, 6).map((eddy, k) => <Curl key={k} x={eddy.x * scale} y={eddy.y * scale} size={Math.min(1.6, Math.sqrt(eddy.area) / 4)} />)}
             {reading?.seams.map((seam, k) => <Stitches key={k} seam={seam} scale={scale} />)}
-            {reading && [...reading.lies].reverse().map((lie) => (
+            {editor && <Handles editor={editor} scale={scale} size={[length, breadth]} system={system} />}
+            {!editor && reading && [...reading.lies].reverse().map((lie) => (
               <g key={lie.rank} transform={`translate(${lie.x * scale} ${lie.y * scale})`} role="button" tabIndex={0} aria-label={`Lie ${lie.rank}, ${lie.kind}: ${lie.place}`} aria-pressed={lie.rank === chosen} className="cursor-pointer" onClick={() => onChoose(lie.rank)} onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && (event.preventDefault(), onChoose(lie.rank))}>
                 <circle r={22} fill="transparent" />
                 <Footprint rank={lie.rank} kind={lie.kind} size={lie.rank === chosen ? 1.15 : lie.rank <= 3 ? 1 : 0.84} chosen={lie.rank === chosen} upCurrent={lie.upCurrent} />
@@ -67,6 +73,7 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, syst
 function Patterns() {
   return (
     <defs>
+      <GroundPatterns />
       <pattern id="wade-careful" width="7" height="7" patternUnits="userSpaceOnUse"><circle cx="3.5" cy="3.5" r="1.5" fill="var(--ochre)" stroke="var(--paper)" strokeOpacity="0.6" strokeWidth="0.7" /></pattern>
       <pattern id="wade-strong" width="5" height="5" patternUnits="userSpaceOnUse"><circle cx="2.5" cy="2.5" r="1.7" fill="var(--ochre)" stroke="var(--paper)" strokeOpacity="0.6" strokeWidth="0.6" /></pattern>
       <pattern id="wade-out" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M2 0V7" stroke="var(--paper)" strokeWidth="3.4" strokeOpacity="0.55" /><path d="M2 0V7" stroke="var(--clay)" strokeWidth="2" /></pattern>
@@ -116,25 +123,6 @@ function Stitches({ seam, scale }: { seam: Seam; scale: number }) {
 
 function Curl({ x, y, size }: { x: number; y: number; size: number }) {
   return <path transform={`translate(${x} ${y}) scale(${Math.max(0.7, size)})`} d="M-11 2C-10 -8 6 -11 10 -3C13 5 3 10 -2 6C-6 3 -3 -3 2 -2" fill="none" stroke="var(--water-fast)" strokeOpacity={0.85} strokeWidth={1.8} strokeLinecap="round" />;
-}
-
-function Features({ features, scale }: { features: readonly Feature[]; scale: number }) {
-  return (
-    <g aria-hidden>
-      {features.map((feature, k) => {
-        if (feature.kind === "boulder") return <circle key={k} cx={feature.x * scale} cy={feature.y * scale} r={(feature.diameter / 2) * scale * 0.86} fill="var(--stone)" stroke="var(--paper)" strokeOpacity={0.5} strokeWidth={1} />;
-        if (feature.kind === "wall") return <rect key={k} x={(feature.x - feature.thickness / 2) * scale} y={Math.min(feature.from, feature.to) * scale} width={feature.thickness * scale} height={Math.abs(feature.to - feature.from) * scale} fill="var(--stone)" />;
-        return (
-          <g key={k} transform={`translate(${feature.x * scale} ${feature.y * scale}) rotate(${feature.angle})`} stroke="var(--stone)" strokeLinecap="round">
-            <rect x={(-feature.length / 2) * scale} y={(-feature.width / 2) * scale} width={feature.length * scale} height={feature.width * scale} rx={5} fill="var(--water-slow)" stroke="none" />
-            {[-0.32, 0, 0.32].map((across, n) => (
-              <path key={across} d={`M${(-feature.length / 2 + 0.3 * n) * scale} ${across * feature.width * scale}L${(feature.length / 2 - 0.4 * n) * scale} ${(across + 0.12 * (n - 1)) * feature.width * scale}`} strokeWidth={Math.max(3, feature.width * scale * 0.26)} />
-            ))}
-          </g>
-        );
-      })}
-    </g>
-  );
 }
 
 /** Wading: easy water is left clear; dots for care, close dots for strong water, hatching for stay out. */

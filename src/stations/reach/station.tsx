@@ -15,8 +15,10 @@ import { type LieView, useLieView } from "../../ui/use-lie";
 import { FlowSlider } from "./flow-slider";
 import { LieList } from "./lie-list";
 import { NewReach } from "./new-reach";
+import { Objects } from "./objects";
 import { Plan } from "./plan";
 import { Section } from "./section";
+import { useObjects } from "./use-objects";
 
 const NO_GAUGE = "none";
 
@@ -25,10 +27,12 @@ export function ReachStation() {
   const view = useLieView();
   const { system, showWading, species, light, set } = useSettings();
   const [building, setBuilding] = useState(false);
+  const [shaping, setShaping] = useState(false);
   const { river, field, reading, lie, flow } = view;
   const reach = river.reach?.reach;
   const scale = useFlowScale(view);
   const bare = !reach;
+  const editor = useObjects(river.reach);
   return (
     <div className="mx-auto max-w-[1400px]">
       <div className="mb-3 flex flex-wrap items-end gap-3">
@@ -37,6 +41,7 @@ export function ReachStation() {
         <Select label="Fish" hideLabel className="min-w-36 flex-1 sm:w-44 sm:flex-none" value={species} onChange={(id) => set({ species: id, lie: 1 })} choices={SPECIES.map(({ id, name }) => ({ value: id, label: name }))} />
         <Select label="Light" hideLabel className="min-w-36 flex-1 sm:w-60 sm:flex-none" value={light} onChange={(value) => set({ light: value as typeof light, lie: 1 })} choices={[{ value: "auto", label: river.light === "day" ? "Light as now" : river.light === "twilight" ? "Dusk or dawn, as now" : "Dark now: by day" }, { value: "day", label: "By day" }, { value: "twilight", label: "Dusk or dawn" }, { value: "night", label: "By night" }]} />
         <button type="button" aria-pressed={showWading} onClick={() => set({ showWading: !showWading })} className={`min-h-11 rounded-md border border-line px-3 ${showWading ? "bg-ink text-paper" : "hover:bg-deep"}`}>Wading</button>
+        {reach && <button type="button" aria-pressed={shaping} onClick={() => setShaping(!shaping)} className={`min-h-11 rounded-md border border-line px-3 ${shaping ? "bg-ink text-paper" : "hover:bg-deep"}`}>Shape the bed</button>}
         <Button className="sm:ml-auto" onClick={() => setBuilding(true)}>Make a reach</Button>
       </div>
       {bare && <p className="rounded-md border border-line p-4">No reach in the book yet. Make one from a template, or open a reach file.</p>}
@@ -45,10 +50,11 @@ export function ReachStation() {
           <h1 className="sr-only">{reach.name} at {showText(flow, "discharge", system)}</h1>
           <div className="-mx-4 lg:-mx-6">
             {field.field
-              ? <Plan field={field.field} reach={reach} reading={reading} chosen={lie?.rank} onChoose={(rank) => set({ lie: rank })} showWading={showWading} system={system} />
+              ? <Plan field={field.field} reach={reach} reading={reading} chosen={lie?.rank} onChoose={(rank) => set({ lie: rank })} showWading={showWading} editor={shaping ? editor : undefined} system={system} />
               : <div className="grid h-60 place-items-center text-soft">{field.fault ? "" : "Working out the flow …"}</div>}
           </div>
           <Status view={view} />
+          {shaping && editor && field.field && <Objects editor={editor} length={field.field.nx * field.field.cell} breadth={field.field.ny * field.field.cell} system={system} />}
           {showWading && reading && <WadingKey view={view} />}
           <FlowSlider flow={flow} range={scale.range} band={scale.band} solved={field.solved.map((one) => one.discharge)} now={river.now?.discharge ?? null} system={system} onChange={(q) => set({ flow: q })} onNow={() => set({ flow: null })} />
           {reading && reading.lies.length === 0 && <p className="mt-4 rounded-md border border-line p-4">No water here that a {SPECIES.find((one) => one.id === species)?.name.toLowerCase()} could hold in at this flow.</p>}
@@ -95,7 +101,7 @@ function Status({ view }: { view: LieView }) {
   const system = useSettings((settings) => settings.system);
   if (field.fault) return <div className="my-3"><FaultNote message={field.fault.message} todo={field.fault.path ? `Look at ${field.fault.path} of the reach, or pick another flow.` : "Pick another flow."} /></div>;
   const shown = field.field;
-  const text = !shown ? "" : !field.exact ? `Shown: ${showText(shown.discharge, "discharge", system)}, the nearest solved.` : !field.settled ? `First picture, ${showText(shown.cell, "distance", system)} cells: edges are soft.` : verdictWords(shown.verdict);
+  const text = !shown ? "" : field.earlierBed ? "Shown: the flow before the bed was changed." : !field.exact ? `Shown: ${showText(shown.discharge, "discharge", system)}, the nearest solved.` : !field.settled ? `First picture, ${showText(shown.cell, "distance", system)} cells: edges are soft.` : verdictWords(shown.verdict);
   return (
     <div className="mb-1 flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 text-sm text-soft">
       {field.progress !== undefined ? (
