@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable } from "dexie";
 import type { Catch, FieldReading, ReachRecord, Session, StationRecord, WaterRecord } from "../core/book/records";
-import type { Field } from "../core/flow/grid";
+import type { PackedField } from "../core/flow/ladder";
 import type { Parameter } from "../core/gauge/series";
 
 /** A series as the browser keeps it: typed arrays, NaN for gaps. */
@@ -15,11 +15,12 @@ export interface StoredSeries {
   demo?: boolean;
 }
 
-/** A solved field kept for next time. `bed` tells which reach it belongs to and in which state. */
+/** A solved field kept for next time, packed. `bed` tells which reach it belongs to and in which state. */
 export interface StoredField {
   id: string;
   bed: string;
-  field: Field;
+  packed: PackedField;
+  ground: { bed: Float32Array; roughness: Float32Array };
   solvedAt: string;
 }
 
@@ -45,7 +46,9 @@ export class Database extends Dexie {
       fields: "id, bed, solvedAt",
     });
     // What the angler knows of a water, and readings taken by hand; and an index that tells whether a long series has changed without reading it.
-    this.version(2).stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" });
+    this.version(2).stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" })
+      // Fields are kept packed from here on; those kept before are worked out again when they are wanted.
+      .upgrade((transaction) => transaction.table("fields").clear());
   }
 }
 

@@ -1,9 +1,10 @@
 import type { Field } from "../core/flow/grid";
+import { packField, unpackField } from "../core/flow/ladder";
 import type { Reach } from "../core/flow/reach";
 import type { Database } from "./database";
 
-/** Fields kept at most; the oldest go first. One at 0.5 m is about half a megabyte. */
-const MOST_KEPT = 60;
+/** Fields kept at most; the oldest go first. One at 0.5 m is about 400 kB, a rung of the ladder 100 kB. */
+const MOST_KEPT = 120;
 
 /** A short name for the bed's present state: fields of another state are not used. */
 export function bedKey(reach: Reach): string {
@@ -20,12 +21,14 @@ export function bedKey(reach: Reach): string {
 
 const fieldId = (bed: string, discharge: number, cell: number): string => `${bed}|${discharge.toPrecision(4)}|${cell}`;
 
-export const keptField = async (db: Database, bed: string, discharge: number, cell: number): Promise<Field | undefined> =>
-  (await db.fields.get(fieldId(bed, discharge, cell)))?.field;
+export async function keptField(db: Database, bed: string, discharge: number, cell: number): Promise<Field | undefined> {
+  const kept = await db.fields.get(fieldId(bed, discharge, cell));
+  return kept && unpackField(kept.packed, kept.ground.bed, kept.ground.roughness);
+}
 
 export async function keepField(db: Database, bed: string, field: Field): Promise<void> {
   await db.transaction("rw", db.fields, async () => {
-    await db.fields.put({ id: fieldId(bed, field.discharge, field.cell), bed, field, solvedAt: new Date().toISOString() });
+    await db.fields.put({ id: fieldId(bed, field.discharge, field.cell), bed, packed: packField(field), ground: { bed: field.bed, roughness: field.roughness }, solvedAt: new Date().toISOString() });
     const surplus = (await db.fields.count()) - MOST_KEPT;
     if (surplus > 0) await db.fields.bulkDelete(await db.fields.orderBy("solvedAt").limit(surplus).primaryKeys());
   });

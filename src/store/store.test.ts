@@ -97,12 +97,15 @@ test("a browser that still holds schema 1 opens with all it had, and the new tab
   await old.table("sessions").bulkAdd(book.sessions.slice(0, 3));
   await old.table("stations").bulkAdd(book.stations);
   await old.table("series").add({ id: "x", station: book.stations[0]!.id, parameter: "stage", unit: "m", times: Float64Array.of(1, 2), values: Float64Array.of(0.5, NaN), updatedAt: "2026-01-01T00:00:00Z" });
+  await old.table("fields").add({ id: "f", bed: "b", field: { depth: Float32Array.of(1) }, solvedAt: "2026-01-01T00:00:00Z" });
   old.close();
   const opened = new Database(name);
   const back = await readBook(opened);
   expect(back.sessions).toEqual(book.sessions.slice(0, 3));
   expect(back.series[0]!.values).toEqual([0.5, null]);
   expect([back.waters, back.readings]).toEqual([[], []]);
+  // Fields can be worked out again: those of the old, unpacked form go.
+  expect(await opened.fields.count()).toBe(0);
   await keepWater(opened, { ...blankWater("s"), damNote: "siren before a release" });
   expect((await readBook(opened)).waters[0]!.damNote).toBe("siren before a release");
   await opened.delete();

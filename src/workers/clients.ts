@@ -7,12 +7,15 @@ import type { PictureApi } from "./picture.worker";
 import type { ReadApi } from "./read.worker";
 
 let flow: Remote<FlowApi> | undefined;
+let ladder: Remote<FlowApi> | undefined;
 let reading: Remote<ReadApi> | undefined;
 let picture: Remote<PictureApi> | undefined;
 
 /** The worker that solves flow; made when first wanted. */
-const flowWorker = (): Remote<FlowApi> =>
-  (flow ??= wrap<FlowApi>(new Worker(new URL("./flow.worker.ts", import.meta.url), { type: "module" })));
+const flowWorker = (): Remote<FlowApi> => (flow ??= newFlowWorker());
+/** Another like it for the ladder of flows, so that what is looked at never waits for the background. */
+const ladderWorker = (): Remote<FlowApi> => (ladder ??= newFlowWorker());
+const newFlowWorker = (): Remote<FlowApi> => wrap<FlowApi>(new Worker(new URL("./flow.worker.ts", import.meta.url), { type: "module" }));
 
 /** The worker that reads fields, gauge files and rigs. */
 export const readWorker = (): Remote<ReadApi> =>
@@ -22,9 +25,14 @@ export const readWorker = (): Remote<ReadApi> =>
 export const pictureWorker = (): Remote<PictureApi> =>
   (picture ??= wrap<PictureApi>(new Worker(new URL("./picture.worker.ts", import.meta.url), { type: "module" })));
 
+type Solve = (reach: Reach, discharge: number, cell: number, near: Field | undefined, onProgress: (progress: Progress) => void, signal: AbortSignal) => Promise<Solved>;
+
 /** Solves in the worker; aborting the signal ends it within a slice. */
-export async function solveInWorker(reach: Reach, discharge: number, cell: number, near: Field | undefined, onProgress: (progress: Progress) => void, signal: AbortSignal): Promise<Solved> {
-  const worker = flowWorker();
+export const solveInWorker: Solve = (...job) => solveIn(flowWorker(), ...job);
+/** The same in the background's own worker. */
+export const solveInBackground: Solve = (...job) => solveIn(ladderWorker(), ...job);
+
+async function solveIn(worker: Remote<FlowApi>, ...[reach, discharge, cell, near, onProgress, signal]: Parameters<Solve>): Promise<Solved> {
   const cancel = () => void worker.cancel();
   signal.addEventListener("abort", cancel, { once: true });
   try {

@@ -11,6 +11,10 @@ export type Solved = { ok: true; field: Field } | { ok: false; cancelled: true }
 const SLICE = 40;
 let wanted = 0;
 
+/** A field may start another on finer cells, if both lie on the same ground. */
+const covers = (near: Field, grid: { nx: number; ny: number; cell: number }): boolean =>
+  Math.abs(near.nx * near.cell - grid.nx * grid.cell) <= near.cell && Math.abs(near.ny * near.cell - grid.ny * grid.cell) <= near.cell;
+
 const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
 const api = {
@@ -19,7 +23,7 @@ const api = {
     const ticket = ++wanted;
     try {
       const grid = layReach(checkReach(reach), cell);
-      const start = near && near.nx === grid.nx && near.ny === grid.ny ? near : undefined;
+      const start = near && covers(near, grid) ? near : undefined;
       const work = steadyFlow(grid, { discharge, downstream: reach.downstream, near: start });
       let until = performance.now() + SLICE;
       for (;;) {

@@ -5,8 +5,8 @@ import { show } from "../../core/quantity/show";
 import { findUnit, fromSI, toSI, type UnitSystem } from "../../core/quantity/units";
 
 /** The flow to look at, on a log scale: the season's usual band behind it, dots where the flow is solved already. */
-export function FlowSlider({ flow, range, band, solved, now, system, onChange, onNow }: {
-  flow: number; range: readonly [number, number]; band: readonly [number, number] | null; solved: readonly number[]; now: number | null; system: UnitSystem; onChange: (flow: number) => void; onNow: () => void;
+export function FlowSlider({ flow, range, band, solved, rungs, now, system, onChange, onNow }: {
+  flow: number; range: readonly [number, number]; band: readonly [number, number] | null; solved: readonly number[]; rungs: readonly { discharge: number; solved: boolean }[]; now: number | null; system: UnitSystem; onChange: (flow: number) => void; onNow: () => void;
 }) {
   const [low, high] = range;
   const place = (q: number) => Math.min(1, Math.max(0, Math.log(q / low) / Math.log(high / low)));
@@ -30,7 +30,7 @@ export function FlowSlider({ flow, range, band, solved, now, system, onChange, o
         <p className="text-lg font-semibold" id="flow-label">Look at {shown.text}</p>
         <p className="text-sm text-soft">
           {now !== null && Math.abs(now / flow - 1) > 0.005 && <button type="button" className="mr-4 min-h-8 underline" onClick={onNow}>back to now, {show(now, "discharge", system).text}</button>}
-          {band && "shaded: usual for the season · "}dots: solved
+          {band && "shaded: usual for the season · "}dots: solved{rungs.some((one) => !one.solved) && `, ${rungs.filter((one) => one.solved).length} of ${rungs.length} in the background`}
         </p>
       </div>
       <div className="relative mt-1 h-14">
@@ -40,6 +40,7 @@ export function FlowSlider({ flow, range, band, solved, now, system, onChange, o
           <Slider.Thumb aria-labelledby="flow-label" aria-valuetext={shown.text} className="relative z-10 block size-6 cursor-grab rounded-full border-4 border-paper bg-ochre shadow" />
         </Slider.Root>
         {solved.filter((q) => q >= low && q <= high).map((q) => <span key={q} aria-hidden className="pointer-events-none absolute top-[8px] size-[8px] -translate-x-1/2 rounded-full bg-ink" style={{ left: `${place(q) * 100}%` }} />)}
+        {rungs.filter((one) => !one.solved && one.discharge >= low && one.discharge <= high).map(({ discharge }) => <span key={discharge} aria-hidden className="pointer-events-none absolute top-[8px] size-[8px] -translate-x-1/2 rounded-full border-2 border-soft bg-paper" style={{ left: `${place(discharge) * 100}%` }} />)}
         {ticks(low, high, system).map(({ q, label }) => (
           <span key={label} aria-hidden className="absolute top-6 -translate-x-1/2 text-sm text-soft" style={{ left: `${place(q) * 100}%` }}>{label}</span>
         ))}

@@ -11,6 +11,7 @@ import { setGauge } from "../../store/river";
 import { Button, FaultNote, Panel, Select } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
 import { roundFlow } from "../../ui/use-field";
+import { useLadder } from "../../ui/use-ladder";
 import { type LieView, useLieView } from "../../ui/use-lie";
 import { FlowSlider } from "./flow-slider";
 import { LieList } from "./lie-list";
@@ -33,6 +34,7 @@ export function ReachStation() {
   const scale = useFlowScale(view);
   const bare = !reach;
   const editor = useObjects(river.reach);
+  const ladder = useLadder(reach, scale.own[0], scale.own[1], roundFlow(flow), !field.settled);
   return (
     <div className="mx-auto max-w-[1400px]">
       <div className="mb-3 flex flex-wrap items-end gap-3">
@@ -56,7 +58,7 @@ export function ReachStation() {
           <Status view={view} />
           {shaping && editor && field.field && <Objects editor={editor} length={field.field.nx * field.field.cell} breadth={field.field.ny * field.field.cell} system={system} />}
           {showWading && reading && <WadingKey view={view} />}
-          <FlowSlider flow={flow} range={scale.range} band={scale.band} solved={field.solved.map((one) => one.discharge)} now={river.now?.discharge ?? null} system={system} onChange={(q) => set({ flow: q })} onNow={() => set({ flow: null })} />
+          <FlowSlider flow={flow} range={scale.range} band={scale.band} solved={field.solved.map((one) => one.discharge)} rungs={ladder.rungs} now={river.now?.discharge ?? null} system={system} onChange={(q) => set({ flow: q })} onNow={() => set({ flow: null })} />
           {reading && reading.lies.length === 0 && <p className="mt-4 rounded-md border border-line p-4">No water here that a {SPECIES.find((one) => one.id === species)?.name.toLowerCase()} could hold in at this flow.</p>}
           {reading && lie && field.field && (
             <div className="mt-4 grid gap-x-8 gap-y-6 lg:grid-cols-[1.15fr_1.1fr_1fr]">
@@ -83,7 +85,7 @@ export function ReachStation() {
 }
 
 /** Range of the flow slider and the season's middle half, from the record where there is one. */
-function useFlowScale({ river, flow }: LieView): { range: [number, number]; band: [number, number] | null } {
+function useFlowScale({ river, flow }: LieView): { range: [number, number]; own: [number, number]; band: [number, number] | null } {
   const discharge = river.gauge && seriesOf(river.gauge, "discharge");
   const at = river.now?.at;
   const own = useMemo(() => {
@@ -92,7 +94,7 @@ function useFlowScale({ river, flow }: LieView): { range: [number, number]; band
     const levels = seasonLevels(discharge, Date.parse(at));
     return { low: (flows[0] ?? 0.5) * 0.8, high: flows[Math.floor(flows.length * 0.995)] ?? 40, band: levels ? ([levels[1]!, levels[3]!] as [number, number]) : null };
   }, [discharge, at]);
-  return { range: [Math.min(own.low, flow), Math.max(own.high, flow, own.low * 4)], band: own.band };
+  return { range: [Math.min(own.low, flow), Math.max(own.high, flow, own.low * 4)], own: [own.low, own.high], band: own.band };
 }
 
 /** What is being shown, and how sure it is. */
@@ -101,7 +103,7 @@ function Status({ view }: { view: LieView }) {
   const system = useSettings((settings) => settings.system);
   if (field.fault) return <div className="my-3"><FaultNote message={field.fault.message} todo={field.fault.path ? `Look at ${field.fault.path} of the reach, or pick another flow.` : "Pick another flow."} /></div>;
   const shown = field.field;
-  const text = !shown ? "" : field.earlierBed ? "Shown: the flow before the bed was changed." : !field.exact ? `Shown: ${showText(shown.discharge, "discharge", system)}, the nearest solved.` : !field.settled ? `First picture, ${showText(shown.cell, "distance", system)} cells: edges are soft.` : verdictWords(shown.verdict);
+  const text = !shown ? "" : field.earlierBed ? "Shown: the flow before the bed was changed." : field.fromLadder ? `From the flows solved on both sides, ${showText(shown.cell, "distance", system)} cells: edges are soft.` : !field.exact ? `Shown: ${showText(shown.discharge, "discharge", system)}, the nearest solved.` : !field.settled ? `First picture, ${showText(shown.cell, "distance", system)} cells: edges are soft.` : verdictWords(shown.verdict);
   return (
     <div className="mb-1 flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 text-sm text-soft">
       {field.progress !== undefined ? (
