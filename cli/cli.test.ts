@@ -59,6 +59,22 @@ test("gauge: --backtest tells the forecast's track record; WaterML 2.0 by name o
   expect(refuse("gauge", xml, "--format", "rdb").code).toBe("no-time-column");
 });
 
+test("flow: on a template, on soundings, on cross-sections, and with no friction at all; a flow over the banks is refused", () => {
+  const bed = (kind: Record<string, unknown>, roughness = 0.03) => file(`${String(kind.kind)}.json`, JSON.stringify({ ...channel(), bed: kind, roughness }));
+  const valley = (x: number, y: number) => 3 - 0.003 * x + 0.06 * (y - 8) ** 2;
+  const points = Array.from({ length: 31 * 17 }, (_, k) => ({ x: (k % 31) * 2, y: Math.floor(k / 31), z: valley((k % 31) * 2, Math.floor(k / 31)) }));
+  const sections = [0, 20, 40, 60].map((x) => ({ x, points: Array.from({ length: 17 }, (_, y) => ({ y, z: valley(x, y) })) }));
+  const [sounded, levelled] = [bed({ kind: "soundings", points }), bed({ kind: "sections", sections })].map((path) => run("flow", path, "--discharge", "5", "--cell", "1") as unknown as { massError: number; maxDepth: number; wetCells: number });
+  for (const out of [sounded!, levelled!]) expect(out.massError).toBeLessThan(0.005);
+  // The same valley twice: the same river.
+  expect(sounded!.maxDepth / levelled!.maxDepth).toBeCloseTo(1, 1);
+  const template = { kind: "template", template: "two-channels", length: 60, width: 14, poolDepth: 1.2, slope: 0.003 };
+  expect((run("flow", bed(template), "--discharge", "4", "--cell", "1") as { wetCells: number }).wetCells).toBeGreaterThan(200);
+  expect((run("flow", bed({ ...template, template: "bend" }, 0), "--discharge", "4", "--cell", "1") as { maxSpeed: number }).maxSpeed).toBeGreaterThan(0.5);
+  expect(refuse("flow", bed({ kind: "soundings", points }), "--discharge", "5000", "--cell", "1")).toMatchObject({ code: "overtops", path: "discharge" });
+  expect(refuse("flow", bed({ kind: "soundings", points: points.slice(0, 2) }), "--discharge", "5").path).toBe("bed.points");
+});
+
 test("rating: the contract's fields", () => {
   const path = file("pairs.csv", `stage,discharge\n${[0.3, 0.5, 0.7, 1, 1.4].map((stage) => `${stage},${9 * (stage - 0.1) ** 1.8}`).join("\n")}\n`);
   const out = run("rating", path) as unknown as Record<string, number>;

@@ -212,6 +212,14 @@ test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged,
   await page.getByRole("combobox", { name: "Log jam" }).click();
   await page.getByRole("option", { name: "None" }).click();
   await page.getByRole("button", { name: "Make it" }).click();
+  await expect(page.getByRole("dialog")).toBeHidden();
+  const plan = page.getByRole("group", { name: /^The reach from above/ });
+  await expect(plan).toBeVisible({ timeout: 60_000 });
+  await plan.focus();
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect(page.getByRole("status").filter({ hasText: "Probe, 27.0 m down the reach" })).toContainText(/deep|dry ground/);
+  await page.keyboard.press("Escape");
+  await expect(page.getByText(/^Probe, /)).toBeHidden();
   await page.getByRole("button", { name: "Shape the bed" }).click();
   await expect(page.getByText("Nothing stands in this water yet.")).toBeVisible({ timeout: 60_000 });
   await page.getByRole("button", { name: "Put it in" }).click();

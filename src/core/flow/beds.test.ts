@@ -306,3 +306,15 @@ test("objects: a patch sets its bottom's n, a pier is upright, cover leaves the 
   expect(moved({ kind: "boulder", x: 5, y: 5, diameter: 1, height: 1 }, -10, 3, [100, 20])).toMatchObject({ x: 0, y: 8 });
   expect(moved({ kind: "wall", x: 5, from: 0, to: 8, thickness: 1, height: 2 }, 2, 50, [100, 20])).toMatchObject({ x: 7, from: 12, to: 20 });
 });
+
+test("a flow over both banks is refused by its discharge; a flume without banks is held by its walls", () => {
+  const grid = layReach(reach());
+  try {
+    outletLevel(grid, { kind: "normal", slope: 0.003 }, 900);
+    throw new Error("it was taken");
+  } catch (error) {
+    expect((error as InputError).fault).toMatchObject({ code: "overtops", path: "discharge" });
+  }
+  const flume = { nx: 20, ny: 5, cell: 1, z: new Float64Array(100), roughness: new Float64Array(100).fill(0.03) };
+  expect(outletLevel(flume, { kind: "normal", slope: 0.003 }, 900)).toBeGreaterThan(5);
+});

@@ -51,5 +51,17 @@ export function outletLevel(grid: Grid, downstream: Downstream, discharge: numbe
   if (!(level > lowest + 0.02)) {
     throw new InputError("stage-under-bed", `The water level at the outlet, ${level.toFixed(2)} m, lies under its bed at ${lowest.toFixed(2)} m: the reach has no outlet.`, { path: "downstream" });
   }
+  demandBanks(grid, outlet, level, discharge);
   return level;
+}
+
+/** Sides that stand so far above the bed between them are banks, m: a flume without any is held by its walls and cannot be overtopped. */
+const LEAST_BANK = 0.5;
+
+/** Refuses a level that stands over both banks: beyond them nothing is known of the ground. */
+function demandBanks(grid: Grid, i: number, level: number, discharge: number): void {
+  const [left, right] = [grid.z[i]!, grid.z[(grid.ny - 1) * grid.nx + i]!];
+  const { lowest } = columnRange(grid, i);
+  if (Math.min(left, right) - lowest < LEAST_BANK || level <= Math.max(left, right)) return;
+  throw new InputError("overtops", `At ${discharge} m³/s the water at the outlet would stand at ${level.toFixed(2)} m, over both its banks (${left.toFixed(2)} and ${right.toFixed(2)} m): take a smaller flow, or a bed with higher banks.`, { path: "discharge" });
 }

@@ -13,14 +13,16 @@ import { Features, GroundPatterns } from "./features";
 import { Foam } from "./foam";
 import { Footprint } from "./footprint";
 import { Handles } from "./handles";
+import { type Place, probeKeys, ProbeMark } from "./probe";
 import type { ObjectEditor } from "./use-objects";
 import { WaterCanvas } from "./water-canvas";
 
 /** The river from above. Flow runs to the right; the left bank is on top, as it is to someone looking down-current. */
-export function Plan({ field, reach, reading, chosen, onChoose, showWading, editor, system }: {
+export function Plan({ field, reach, reading, chosen, onChoose, showWading, editor, probe, onProbe, system }: {
   field: Field; reach: Reach; reading: Reading | undefined; chosen: number | undefined; onChoose: (rank: number) => void; showWading: boolean;
   /** While the bed is being shaped: the objects can be taken hold of. */
-  editor?: ObjectEditor; system: UnitSystem;
+  editor?: ObjectEditor;
+  probe: Place | undefined; onProbe: (place: Place | undefined) => void; system: UnitSystem;
 }) {
   const colours = useColours();
   const box = useRef<HTMLDivElement>(null);
@@ -41,13 +43,17 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, edit
     if (element && chosenLie && element.scrollWidth > element.clientWidth + 4) element.scrollTo({ left: chosenLie.x * scale - element.clientWidth / 2, behavior: "smooth" });
   }, [chosenLie, scale]);
   return (
-    <div ref={box} className="overflow-x-auto" tabIndex={0} role="group" aria-label={`The reach from above, ${showText(length, "distance", system)} long; the list of lies below says the same in words`}>
+    <div ref={box} className="overflow-x-auto" tabIndex={0} role="group" onKeyDown={(event) => probeKeys(event, probe, field, onProbe)} aria-label={`The reach from above, ${showText(length, "distance", system)} long; the list of lies below says the same in words; arrow keys move a probe`}>
       {width > 0 && (
         <div className="relative" style={{ width: length * scale, height: breadth * scale }}>
           <Banks field={field} scale={scale} />
           <WaterCanvas field={field} scale={scale} colours={colours} />
           <Foam field={field} scale={scale} colours={colours} />
-          <svg width={length * scale} height={breadth * scale} className="absolute inset-0">
+          <svg width={length * scale} height={breadth * scale} className="absolute inset-0" onClick={(event) => {
+            if (editor || (event.target as Element).closest("[role=button]")) return;
+            const frame = event.currentTarget.getBoundingClientRect();
+            onProbe([(event.clientX - frame.left) / scale, (event.clientY - frame.top) / scale]);
+          }}>
             <Patterns />
             {showWading && reading && <WadingCells wading={reading.wading} field={field} scale={scale} />}
             {!editor && <Features features={reach.features ?? []} scale={scale} />}
@@ -60,6 +66,7 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, edit
                 <Footprint rank={lie.rank} kind={lie.kind} size={lie.rank === chosen ? 1.15 : lie.rank <= 3 ? 1 : 0.84} chosen={lie.rank === chosen} upCurrent={lie.upCurrent} />
               </g>
             ))}
+            {probe && !editor && <ProbeMark place={probe} scale={scale} />}
             <g transform={`translate(12 18)`} fill="var(--ink-soft)" fontSize={13}><text>left bank</text></g>
             <text x={12} y={breadth * scale - 10} fill="var(--ink-soft)" fontSize={13}>flow →</text>
             <ScaleBar x={length * scale - 16} y={breadth * scale - 12} scale={scale} system={system} />

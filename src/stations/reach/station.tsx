@@ -18,6 +18,7 @@ import { LieList } from "./lie-list";
 import { NewReach } from "./new-reach";
 import { Objects } from "./objects";
 import { Plan } from "./plan";
+import { ProbeWords, useProbe } from "./probe";
 import { Section } from "./section";
 import { useObjects } from "./use-objects";
 
@@ -34,6 +35,7 @@ export function ReachStation() {
   const scale = useFlowScale(view);
   const bare = !reach;
   const editor = useObjects(river.reach);
+  const probe = useProbe(reach?.id);
   const ladder = useLadder(reach, scale.own[0], scale.own[1], roundFlow(flow), !field.settled);
   return (
     <div className="mx-auto max-w-[1400px]">
@@ -52,10 +54,11 @@ export function ReachStation() {
           <h1 className="sr-only">{reach.name} at {showText(flow, "discharge", system)}</h1>
           <div className="-mx-4 lg:-mx-6">
             {field.field
-              ? <Plan field={field.field} reach={reach} reading={reading} chosen={lie?.rank} onChoose={(rank) => set({ lie: rank })} showWading={showWading} editor={shaping ? editor : undefined} system={system} />
+              ? <Plan field={field.field} reach={reach} reading={reading} chosen={lie?.rank} onChoose={(rank) => set({ lie: rank })} showWading={showWading} editor={shaping ? editor : undefined} probe={probe.place} onProbe={probe.put} system={system} />
               : <div className="grid h-60 place-items-center text-soft">{field.fault ? "" : "Working out the flow …"}</div>}
           </div>
           <Status view={view} />
+          {probe.place && field.field && <ProbeWords field={field.field} place={probe.place} system={system} onLift={() => probe.put(undefined)} />}
           {shaping && editor && field.field && <Objects editor={editor} length={field.field.nx * field.field.cell} breadth={field.field.ny * field.field.cell} system={system} />}
           {showWading && reading && <WadingKey view={view} />}
           <FlowSlider flow={flow} range={scale.range} band={scale.band} solved={field.solved.map((one) => one.discharge)} rungs={ladder.rungs} now={river.now?.discharge ?? null} system={system} onChange={(q) => set({ flow: q })} onNow={() => set({ flow: null })} />

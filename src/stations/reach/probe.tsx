@@ -1,0 +1,61 @@
+"use client";
+import { type KeyboardEvent, useState } from "react";
+import type { Field } from "../../core/flow/grid";
+import { probeAt } from "../../core/flow/probe";
+import { showText } from "../../core/quantity/show";
+import type { UnitSystem } from "../../core/quantity/units";
+
+/** A press of an arrow key moves the probe so far, m; with shift four times as far. */
+const STEP = 0.5;
+const KEYS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+
+export type Place = readonly [number, number];
+
+/** Where the probe is held, in this reach, and how it is moved by keys. */
+export function useProbe(reach: string | undefined) {
+  const [state, setState] = useState<{ reach: string; at: Place } | undefined>();
+  const place = state && state.reach === reach ? state.at : undefined;
+  const put = (at: Place | undefined) => setState(at && reach ? { reach, at } : undefined);
+  return { place, put };
+}
+
+export function probeKeys(event: KeyboardEvent, place: Place | undefined, field: Field, put: (place: Place | undefined) => void): void {
+  if (event.key === "Escape") return put(undefined);
+  const step = KEYS[event.key];
+  if (!step || event.target !== event.currentTarget) return;
+  event.preventDefault();
+  const [length, breadth] = [field.nx * field.cell, field.ny * field.cell];
+  const [x, y] = place ?? [length / 2, breadth / 2];
+  const far = STEP * (event.shiftKey ? 4 : 1);
+  put([Math.min(length, Math.max(0, x + step[0] * far)), Math.min(breadth, Math.max(0, y + step[1] * far))]);
+}
+
+/** The probe on the plan. */
+export function ProbeMark({ place, scale }: { place: Place; scale: number }) {
+  return <g transform={`translate(${place[0] * scale} ${place[1] * scale})`} aria-hidden><circle r={7} fill="none" stroke="var(--paper)" strokeWidth={4} /><circle r={7} fill="none" stroke="var(--ochre)" strokeWidth={2} /><path d="M0 -13V-4M0 13V4M-13 0H-4M13 0H4" stroke="var(--ochre)" strokeWidth={2} /></g>;
+}
+
+/** What the probe reads, in words. */
+export function ProbeWords({ field, place, system, onLift }: { field: Field; place: Place; system: UnitSystem; onLift: () => void }) {
+  const probe = probeAt(field, place[0], place[1]);
+  const where = `${showText(probe.x, "distance", system)} down the reach, ${showText(probe.y, "distance", system)} from its left edge`;
+  return (
+    <p className="mb-2" role="status">
+      <span className="text-soft">Probe, {where}: </span>
+      {probe.depth === 0 ? "dry ground. " : (
+        <>
+          <strong>{showText(probe.depth, "depth", system)} deep</strong>; {showText(probe.surface, "speed", system)} at the surface, {showText(probe.mean, "speed", system)} by the mean, {showText(probe.nearBed, "speed", system)} near the bed; {direction(probe.heading)}
+          {probe.pulse > 0.05 && `, pulsing by ${showText(probe.pulse, "speed", system)}`}; Froude number {probe.froude.toFixed(2)}, Manning’s n {probe.roughness.toFixed(3)}.{" "}
+        </>
+      )}
+      <button type="button" className="min-h-8 text-sm underline" onClick={onLift}>lift it</button>
+    </p>
+  );
+}
+
+function direction(heading: number): string {
+  const away = Math.abs(heading);
+  if (away < 15) return "running down the reach";
+  if (away > 165) return "turning back up the reach";
+  return `${away > 90 ? "turning back" : "running down"} towards the ${heading > 0 ? "right" : "left"} bank`;
+}
