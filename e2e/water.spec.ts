@@ -99,11 +99,17 @@ test("columns matched by hand are remembered; several files join into one gauge;
   await expect(page.getByRole("row", { name: /^stage 100 0 0\.60 m 0\.66 m$/ })).toBeVisible();
   await page.getByRole("button", { name: "Keep this record" }).click();
   await expect(page.getByText("No discharge reading", { exact: false }).first()).toBeVisible();
+  await expect(page.getByRole("img", { name: /^Stage against time/ })).toBeVisible();
+  await page.getByText("The same as a table").click();
+  await expect(page.getByRole("columnheader", { name: "Stage" })).toBeVisible();
   await page.getByRole("button", { name: "This water" }).click();
+  await page.getByLabel("Latitude of the gauge").fill("53.2");
+  await page.getByLabel("Longitude", { exact: true }).fill("-7.4");
   await page.getByLabel("Rating: measured pairs").fill("0.3, 0.5\n0.5, 2.1\n0.8, 6.2\n1.1, 12");
   await expect(page.getByText(/^Q = .*4 pairs/)).toBeVisible();
   await page.getByRole("button", { name: "Keep this" }).click();
   await expect(page.getByText(/worked out by your rating from stage/)).toBeVisible();
+  await expect(page.getByRole("rowheader", { name: "Today" })).toBeVisible();
 });
 
 test("WaterML 2.0 comes in as other files do", async ({ page }) => {

@@ -23,8 +23,8 @@ async function settled(page) {
 const views = [
   { name: "water", path: "/water", sizes: ["desk", "bank"] },
   { name: "reach", path: "/reach", sizes: ["desk", "bank"], ready: settled },
-  { name: "reach-wading", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); await page.getByRole("button", { name: "Wading" }).click(); await page.waitForTimeout(500); } },
   { name: "reach-shaping", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); await page.getByRole("button", { name: "Shape the bed" }).click(); await page.getByRole("button", { name: "split stone", exact: true }).click(); await page.waitForTimeout(500); } },
+  { name: "reach-wading", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); await page.getByRole("button", { name: "Wading" }).click(); await page.waitForTimeout(500); } },
   { name: "rig", path: "/rig", sizes: ["desk", "bank"], ready: async (page) => { await page.getByTestId("setting").waitFor({ timeout: 180_000 }); await page.waitForTimeout(500); } },
   { name: "log", path: "/log", sizes: ["desk", "bank"] },
   { name: "learn", path: "/learn", sizes: ["desk", "bank"] },

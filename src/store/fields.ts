@@ -6,10 +6,10 @@ import type { Database } from "./database";
 /** Fields kept at most; the oldest go first. One at 0.5 m is about 400 kB, a rung of the ladder 100 kB. */
 const MOST_KEPT = 120;
 
-/** A short name for the bed's present state: fields of another state are not used. */
+/** A short name for the bed's present state: fields of another state are not used. Names of objects and roofs over the water do not change the flow. */
 export function bedKey(reach: Reach): string {
   const { bed, roughness, downstream, features } = reach;
-  const text = JSON.stringify([bed, roughness, downstream, features ?? []]);
+  const text = JSON.stringify([bed, roughness, downstream, (features ?? []).filter((one) => one.kind !== "undercut" && one.kind !== "overhang").map((one) => ({ ...one, name: undefined }))]);
   // FNV-1a, 2 x 32 bits: a name, not a seal.
   let [a, b] = [0x811c9dc5, 0x1000193];
   for (let k = 0; k < text.length; k++) {

@@ -27,6 +27,8 @@ async function seriesOfStation(db: Database, station: string): Promise<StoredSer
     if (lastRead?.of === of) return Dexie.waitFor(lastRead.series);
     const series = db.series.where("station").equals(station).toArray();
     lastRead = { of, series: Promise.resolve(series) };
+    // What could not be read is not kept for the next who asks.
+    lastRead.series.catch(() => (lastRead = undefined));
     return series;
   });
 }
@@ -82,6 +84,11 @@ export async function keepWater(db: Database, water: WaterRecord): Promise<Water
     await db.waters.put({ ...water, updatedAt: new Date().toISOString() });
     return before;
   });
+}
+
+/** Says where a gauge lies, degrees: for its light. */
+export async function setPlace(db: Database, station: string, { latitude, longitude }: Pick<StationRecord, "latitude" | "longitude">): Promise<void> {
+  await db.stations.update(station, { latitude, longitude, updatedAt: new Date().toISOString() });
 }
 
 /** Puts a reading taken by hand in the book. */

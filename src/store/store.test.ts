@@ -88,6 +88,10 @@ test("fields are kept by bed and flow, and another bed does not see them", async
   expect((await keptField(db, bedKey(reach), 6.5, 1))!.discharge).toBe(6.5);
   expect(await solvedFlows(db, bedKey(reach))).toEqual([{ discharge: 6.5, cell: 1 }]);
   expect(bedKey({ ...reach, roughness: 0.04 })).not.toBe(bedKey(reach));
+  // A stone moved is another bed; renamed, or under a tree, it is the same.
+  const [stone, ...others] = reach.features!;
+  expect(bedKey({ ...reach, features: [{ ...stone!, x: 1 }, ...others] })).not.toBe(bedKey(reach));
+  expect(bedKey({ ...reach, features: [{ ...stone!, name: "old pulpit" }, ...others, { kind: "overhang", x: 9, y: 9, length: 4, width: 2, angle: 0 }] })).toBe(bedKey(reach));
 });
 
 test("a browser that still holds schema 1 opens with all it had, and the new tables", async () => {

@@ -17,7 +17,7 @@ export interface Ladder {
 const IDLE = 2500;
 
 /**
- * Solves a reach at ten flows in the background, one after the other, each from its solved neighbour, while nothing else is being
+ * Solves a reach at the rungs of its ladder in the background, one after the other, each from its solved neighbour, while nothing else is being
  * solved. Kept as they come, so that a reload goes on where it stopped; a changed bed makes them stale and starts anew.
  */
 export function useLadder(reach: Reach | undefined, low: number, high: number, flow: number, busy: boolean): Ladder {

@@ -6,7 +6,7 @@ import { fitTransfer, type TransferFit } from "../gauge/transfer";
 import type { FieldReading, ReachRecord, WaterRecord } from "./records";
 
 /** The rating of a water, where its pairs bear one; null otherwise. */
-export function ratingOf(water: WaterRecord | undefined): Rating | null {
+function ratingOf(water: WaterRecord | undefined): Rating | null {
   try {
     return water && water.gaugings.length > 0 ? fitRating(water.gaugings) : null;
   } catch {
@@ -44,7 +44,7 @@ function rated(record: GaugeRecord, rating: Rating): GaugeRecord {
 }
 
 /** How a reach takes its flow from its gauge: fitted on the angler's own discharge readings there. Null where nothing says that it differs. */
-export function transferOf(gauge: GaugeRecord, reach: ReachRecord, readings: readonly FieldReading[]): TransferFit | null {
+function transferOf(gauge: GaugeRecord, reach: ReachRecord, readings: readonly FieldReading[]): TransferFit | null {
   const { transfer } = reach;
   if (!transfer) return null;
   const discharge = seriesOf(gauge, "discharge");

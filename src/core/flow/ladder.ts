@@ -73,7 +73,7 @@ function riseNear(lower: Field, upper: Field, k: number): number {
 const RANK = { converged: 0, shedding: 1, "not-converged": 2 } as const;
 const worse = (a: Field["verdict"], b: Field["verdict"]): Field["verdict"] => (RANK[a] > RANK[b] ? a : b);
 
-/** A field for keeping: millimetres of depth and millimetres a second, half its size; bed and roughness stay with the reach. */
+/** A field for keeping: millimetres of depth (65 m at most) and millimetres a second (32 m/s), half its size; bed and roughness stay with the reach. */
 export interface PackedField extends Omit<Field, "bed" | "roughness" | "depth" | "u" | "v" | "unsteadiness"> {
   depth: Uint16Array;
   u: Int16Array;
@@ -82,8 +82,6 @@ export interface PackedField extends Omit<Field, "bed" | "roughness" | "depth" |
 }
 
 const MILLI = 1000;
-/** Deepest and fastest that fit, m and m/s. */
-export const PACKED_LIMIT = { depth: 65.535, speed: 32.767 };
 
 export function packField(field: Field): PackedField {
   const { nx, ny, cell, discharge, verdict, massError, steps } = field;

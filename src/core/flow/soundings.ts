@@ -47,7 +47,7 @@ function covered(triangles: ArrayLike<number>, points: readonly Point[]): number
   return sum;
 }
 
-export function extentOf({ points }: Soundings): { x0: number; y0: number; length: number; breadth: number } {
+function extentOf({ points }: Soundings): { x0: number; y0: number; length: number; breadth: number } {
   let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
   for (const { x, y } of points) [x0, x1, y0, y1] = [Math.min(x0, x), Math.max(x1, x), Math.min(y0, y), Math.max(y1, y)];
   return { x0, y0, length: x1 - x0, breadth: y1 - y0 };

@@ -1,5 +1,5 @@
 import { median, quantileSorted } from "simple-statistics";
-import { BAND, libraryOf, neighbourPaths, STEP, stepsOf } from "./forecast";
+import { BAND, libraryOf, neighbourPaths, stateAt, STEP, stepsOf } from "./forecast";
 import { DAY, HOUR, type Series } from "./series";
 
 export interface Track {
@@ -28,11 +28,11 @@ export function backtest(discharge: Series): Track[] {
   const count = steps.lnQ.length;
   const heldOut = Math.min(HELD_OUT, (count * STEP) / 3);
   const firstCase = Math.max(4, Math.ceil(count - heldOut / STEP));
-  const library = libraryOf(steps);
+  const library = libraryOf(steps, steps.start + firstCase * STEP);
   const cases = BACKTEST_HOURS.map(() => ({ errors: [] as number[], still: [] as number[], held: 0 }));
   for (let k = firstCase; k < count; k++) {
     const { lnQ } = steps;
-    const state = [lnQ[k]!, lnQ[k]! - lnQ[k - 1]!, lnQ[k]! - lnQ[k - 4]!] as const;
+    const state = stateAt(steps, k);
     if (state.some(Number.isNaN)) continue;
     const paths = neighbourPaths(library, state, steps.start + k * STEP);
     if (paths.length === 0) continue;

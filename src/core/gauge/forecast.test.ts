@@ -1,6 +1,6 @@
 import { backtest } from "./backtest";
 import { baseFlow, dailyMeans, flowParts } from "./baseflow";
-import { forecastFlow, HORIZON, STEP, timeUnder } from "./forecast";
+import { forecastFlow, HORIZON, libraryOf, STEP, stepsOf, timeUnder } from "./forecast";
 import { forecastTurbidity, turbidityRating } from "./clearing";
 import { DAY, HOUR, seriesFrom } from "./series";
 
@@ -50,6 +50,25 @@ test("gaps stay gaps: a forecast is not made from a stale reading, and missing r
   expect(forecastFlow(record, start + 192 * 60 * HOUR + DAY)).toBeNull();
   const whole = backtest(hourly(spates, 192 * 60))[0]!.cases;
   expect(backtest(record)[0]!.cases).toBeLessThan(whole);
+});
+
+test("a forecast starts from the last true reading's own time, not from the codes that came after it", () => {
+  const whole = hourly(spates, 192 * 60);
+  const end = whole.times.at(-1)!;
+  const coded = { ...whole, values: whole.values.map((q, k) => (whole.times[k]! > end - 4 * HOUR ? NaN : q)) };
+  const forecast = forecastFlow(coded, end)!;
+  expect(forecast.from).toBe(end - 4 * HOUR);
+  expect(forecast.discharge).toBe(whole.values[whole.times.indexOf(end - 4 * HOUR)]);
+  expect(forecast.points[0]!.time).toBe(end - 4 * HOUR + STEP);
+});
+
+test("a trial does not look ahead: what comes after its case changes nothing in it", () => {
+  const hours = 192 * 60;
+  const record = hourly(spates, hours);
+  // Only the last day, which no case's truth at 12 h but the last ones' can see, is made wild.
+  const wild = { ...record, values: record.values.map((q, k) => (k >= hours - 24 ? 40 * q : q)) };
+  const library = (series: typeof record) => libraryOf(stepsOf(series), record.times[hours - 24 * 200]!);
+  expect(library(wild).scale).toEqual(library(record).scale);
 });
 
 test("the track record: near perfect where the river repeats itself, no better than stillness where nothing moves, empty when short", () => {

@@ -1,6 +1,6 @@
 import { quantileSorted, quickselect, standardDeviation } from "simple-statistics";
 import { daysToFall, recession } from "./recession";
-import { DAY, HOUR, indexAtOrBefore, readingAt, type Series } from "./series";
+import { DAY, HOUR, lastReading, readingAt, type Series } from "./series";
 
 /**
  * The next five days of flow, from what this river did from states like the present one: the nearest neighbours of
@@ -16,8 +16,9 @@ const NEIGHBOURS = 60;
 const LEAST_NEIGHBOURS = 40;
 /** Fewest known states, half a year of them: a shorter record has not seen enough of a river's ways. Common practice, no source. */
 const LEAST_STATES = 2 * 365;
-/** Neighbours of one event are not independent: at most this many within one day of each other. */
+/** Neighbours of one event are not independent: at most two within one day of each other. */
 const APART = DAY;
+const TOGETHER = 2;
 /** The nearest that are looked through for it. */
 const SHORT_LIST = 8 * NEIGHBOURS;
 /** A band is 10 to 90 %. */
@@ -46,7 +47,8 @@ type State = readonly [number, number, number];
 /** Weight of each in the distance, once scaled by its spread over the record. Common practice, no source. */
 const WEIGHTS: State = [1, 1.5, 1];
 
-const stateAt = ({ lnQ }: Steps, k: number): State => [lnQ[k]!, lnQ[k]! - lnQ[k - 1]!, lnQ[k]! - lnQ[k - 4]!];
+/** The state at a step; a figure is NaN where a reading it needs is missing. */
+export const stateAt = ({ lnQ }: Steps, k: number): State => [lnQ[k]!, lnQ[k]! - lnQ[k - 1]!, lnQ[k]! - lnQ[k - 4]!];
 
 /** The library of past states whose whole outcome is known. */
 export interface Library {
@@ -57,11 +59,11 @@ export interface Library {
   scale: State;
 }
 
-/** Builds the library from the states of a record whose outcome ends at or before `until`. */
-export function libraryOf(steps: Steps, until = Infinity): Library {
+/** Builds the library from the states of a record whose outcome is in it. Scaled by the spread of those known by `knownBy`, so that a trial does not look ahead. */
+export function libraryOf(steps: Steps, knownBy = Infinity): Library {
   const indices: number[] = [];
   const states: State[] = [];
-  for (let k = 4; k + STEPS < steps.lnQ.length && steps.start + (k + STEPS) * STEP <= until; k++) {
+  for (let k = 4; k + STEPS < steps.lnQ.length; k++) {
     const state = stateAt(steps, k);
     if (state.some(Number.isNaN)) continue;
     let whole = true;
@@ -70,9 +72,13 @@ export function libraryOf(steps: Steps, until = Infinity): Library {
     indices.push(k);
     states.push(state);
   }
-  const scale = [0, 1, 2].map((f) => spreadOf(states.map((state) => state[f]!)) / Math.sqrt(WEIGHTS[f]!)) as unknown as State;
+  const known = states.filter((_, n) => outcomeOf(steps, indices[n]!) <= knownBy);
+  const scale = [0, 1, 2].map((f) => spreadOf(known.map((state) => state[f]!)) / Math.sqrt(WEIGHTS[f]!)) as unknown as State;
   return { steps, indices, states: Float64Array.from(states.flatMap((state) => state.map((value, f) => value / scale[f]!))), scale };
 }
+
+/** When the last step of a state's path was read. */
+const outcomeOf = (steps: Steps, k: number): number => steps.start + (k + STEPS) * STEP;
 
 const spreadOf = (values: readonly number[]): number => (values.length > 1 && standardDeviation(values)) || 1;
 
@@ -81,7 +87,7 @@ export function neighbourPaths(library: Library, state: State, before = Infinity
   const { steps, indices, states, scale } = library;
   const [x, y, z] = state.map((value, f) => value / scale[f]!) as unknown as State;
   let known = indices.length;
-  while (known > 0 && steps.start + (indices[known - 1]! + STEPS) * STEP > before) known--;
+  while (known > 0 && outcomeOf(steps, indices[known - 1]!) > before) known--;
   if (known < LEAST_STATES) return [];
   const distances = new Float64Array(known);
   for (let n = 0; n < known; n++) distances[n] = (states[3 * n]! - x) ** 2 + (states[3 * n + 1]! - y) ** 2 + (states[3 * n + 2]! - z) ** 2;
@@ -90,7 +96,7 @@ export function neighbourPaths(library: Library, state: State, before = Infinity
   for (const n of nearest) {
     const k = indices[n]!;
     if (taken.length >= NEIGHBOURS) break;
-    if (taken.filter((other) => Math.abs(other - k) * STEP < APART).length < 2) taken.push(k);
+    if (taken.filter((other) => Math.abs(other - k) * STEP < APART).length < TOGETHER) taken.push(k);
   }
   if (taken.length < LEAST_NEIGHBOURS) return [];
   return taken.map((k) => Float64Array.from({ length: STEPS }, (_, h) => steps.lnQ[k + h + 1]! - steps.lnQ[k]!));
@@ -126,10 +132,10 @@ export interface Forecast {
 
 /** Forecast from the last reading at or before `at`. Null without a reading, or where the record holds neither neighbours nor falls. */
 export function forecastFlow(discharge: Series, at: number): Forecast | null {
-  const index = indexAtOrBefore(discharge, at);
-  const from = index < 0 ? undefined : discharge.times[index];
-  const now = readingAt(discharge, at);
-  if (from === undefined || now === null || !(now > 0)) return null;
+  // From the reading's own time: behind it the gauge may have sent hours of codes.
+  const last = lastReading(discharge, at);
+  if (!last || !(last.value > 0)) return null;
+  const { time: from, value: now } = last;
   const [before, yesterday] = [positive(readingAt(discharge, from - STEP, STEP / 2)), positive(readingAt(discharge, from - DAY, STEP / 2))];
   const state: State = [Math.log(now), Math.log(now / before), Math.log(now / yesterday)];
   const ratios = state.some(Number.isNaN) ? [] : neighbourPaths(libraryOf(stepsOf(discharge)), state);

@@ -60,14 +60,17 @@ export function indexAtOrBefore(series: Series, at: number): number {
 /** A reading older than this says nothing about now. Common practice, no source. */
 export const STALE_AFTER = 6 * HOUR;
 
-/** The last true reading at or before `at` that is not stale, or null. */
-export function readingAt(series: Series | undefined, at: number, staleAfter = STALE_AFTER): number | null {
+/** The last true reading at or before `at` that is not stale, with its own time, or null. */
+export function lastReading(series: Series | undefined, at: number, staleAfter = STALE_AFTER): { time: number; value: number } | null {
   if (!series) return null;
   for (let k = indexAtOrBefore(series, at); k >= 0 && at - series.times[k]! <= staleAfter; k--) {
-    if (!Number.isNaN(series.values[k]!)) return series.values[k]!;
+    if (!Number.isNaN(series.values[k]!)) return { time: series.times[k]!, value: series.values[k]! };
   }
   return null;
 }
+
+/** Its value alone. */
+export const readingAt = (series: Series | undefined, at: number, staleAfter = STALE_AFTER): number | null => lastReading(series, at, staleAfter)?.value ?? null;
 
 /** Two records of one parameter as one, without duplicates: `newer` wins at equal instants. Both are in order: one pass. */
 export function mergeSeries(older: Series, newer: Series): Series {

@@ -1,6 +1,6 @@
 import jStat from "jstat";
 import { quantile } from "simple-statistics";
-import { DAY, HOUR, indexAtOrBefore, readingAt, readingsBetween, type Series } from "./series";
+import { DAY, HOUR, lastReading, readingAt, readingsBetween, type Series } from "./series";
 
 /** Daily swing and drift of the water's temperature over the last days: T = mean + drift t + A cos wt + B sin wt, by least squares. */
 export interface Swing {
@@ -66,10 +66,9 @@ function offsetOf(swing: Swing, reading: number): number {
 
 /** Next two days every three hours; the band is 10 to 90 % of the errors the same forecast made at that lead on the last sixty days. Null without a swing. */
 export function forecastTemperature(temperature: Series, at: number): WarmthPoint[] | null {
-  const index = indexAtOrBefore(temperature, at);
-  const now = readingAt(temperature, at);
-  if (index < 0 || now === null) return null;
-  const from = temperature.times[index]!;
+  const last = lastReading(temperature, at);
+  if (!last) return null;
+  const { time: from, value: now } = last;
   const swing = swingAt(temperature, from);
   if (!swing) return null;
   const leads = Array.from({ length: HOURS / EVERY }, (_, k) => (k + 1) * EVERY);

@@ -1,5 +1,5 @@
 import type { Field } from "../flow/grid";
-import { breaksOf, coverOf, froude, refugeOf } from "./cover";
+import { breaksOf, coverOf, froude, refugeOf, roofsOf } from "./cover";
 import { findEddies } from "./eddies";
 import { lightAt, sunAltitude } from "./light";
 import { type Reason, tellReason } from "./reasons";
@@ -41,6 +41,21 @@ test("cover: deep against what can be seen, broken surface, wood and stone, each
   const refuge = refugeOf(field, cover);
   expect(refuge[at(field, 8, 7)]).toBe(1);
   expect(froude(1, Math.sqrt(9.81))).toBeCloseTo(1, 12);
+});
+
+test("cover: full under an overhang or a cut bank, fading beyond its edge, and told as a roof; roofs are no breaks", () => {
+  const field = pool();
+  const roofs = roofsOf([{ kind: "overhang", x: 10, y: 5, length: 6, width: 2, angle: 0 }, { kind: "boulder", x: 20, y: 5, diameter: 2, height: 1 }]);
+  expect(roofs).toHaveLength(1);
+  const cover = coverOf(field, [], 1, roofs);
+  expect(cover.overhead[at(field, 10, 5)]).toBe(1);
+  expect(cover.overhead[at(field, 10, 6.2)]).toBeGreaterThan(0);
+  expect(cover.overhead[at(field, 10, 6.2)]).toBeLessThan(1);
+  expect(cover.overhead[at(field, 10, 8)]).toBe(0);
+  expect(cover.total[at(field, 10, 5)]).toBe(1);
+  expect(refugeOf(field, cover)[at(field, 10, 8)]).toBe(1);
+  expect(breaksOf(field, roofs)).toEqual([]);
+  expect(tellReason({ kind: "overhead" }, "metric")).toMatch(/roof/i);
 });
 
 test("clearer water gives less cover at the same depth", () => {

@@ -43,7 +43,7 @@ export function useObjects(record: ReachRecord | undefined): ObjectEditor | unde
       setFault(undefined);
       setPast({ of: id, steps: [...steps, features].slice(-MOST_STEPS) });
       void saveFeatures(database(), id, [...next]);
-      if (said) say(said, { label: "Undo", run: () => void saveFeatures(database(), id, [...features]) });
+      if (said) say(said, { label: "Undo", run: () => { setPast({ of: id, steps }); void saveFeatures(database(), id, [...features]); } });
     };
     return {
       features, chosen: chosen !== undefined && chosen < features.length ? chosen : undefined, choose, fault,

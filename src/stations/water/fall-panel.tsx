@@ -17,7 +17,7 @@ export function FallPanel({ outlook, track, now, system }: { outlook: Outlook; t
   const [entry, setEntry] = useState<string | undefined>();
   const { flow } = outlook;
   if (!flow) {
-    return <Panel title="The days ahead"><p className="text-soft">No forecast: the last reading is too old, or the record holds fewer than three falls to learn from.</p></Panel>;
+    return <Panel title="The days ahead"><p className="text-soft">No forecast: it takes a discharge read within six hours of the record’s end, and at least three falls to learn from. Where the gauge gives only stage, a rating under This water gives its discharge.</p></Panel>;
   }
   const wanted = entry === undefined ? { ok: true as const, value: suggested(outlook) } : parseQuantity(entry, "discharge", entryUnit("discharge", system));
   const level = wanted.ok && wanted.value > 0 ? wanted.value : undefined;

@@ -10,7 +10,7 @@ import { Button, Dialog, FaultNote, Select, TextField } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
 import { say } from "../../ui/toasts";
 import { dayAndTime } from "../../ui/words";
-import { MatchColumns, type PreviewColumn, signatureOf } from "./match-columns";
+import { MatchColumns, type PreviewColumn, remembering, signatureOf } from "./match-columns";
 
 const NAMES = { discharge: "discharge", stage: "stage", waterTemperature: "water temperature", turbidity: "turbidity", airPressure: "air pressure", other: "other" } as const;
 const SHOWN = { discharge: "discharge", stage: "depth", waterTemperature: "temperature", turbidity: "turbidity" } as const;
@@ -43,10 +43,21 @@ export function ImportGauge({ open, onOpenChange, stations }: { open: boolean; o
     setBusy(true);
     setFault(undefined);
     setFiles(chosen);
+    try {
+      await readFiles(chosen, wantedZone, match);
+    } catch {
+      // The browser could not hand over the file: it was moved, or taken away, since it was chosen.
+      setFound(undefined);
+      setFault(`${chosen[0]!.name} could not be read from the disk.`);
+    } finally {
+      setBusy(false);
+    }
+  }
+
+  async function readFiles(chosen: readonly File[], wantedZone: string, match?: readonly ColumnMatch[]): Promise<void> {
     const preview = await waterWorker().columns(chosen[0]!);
     const kept = preview.ok ? remembered[signatureOf(preview.value)] : undefined;
     const answer = await waterWorker().open(chosen, { zone: wantedZone, columns: match ?? kept });
-    setBusy(false);
     setColumns(preview.ok ? preview.value.map((column, k) => ({ ...column, match: (match ?? kept)?.[k] ?? column.match })) : undefined);
     if (!answer.ok) {
       const { message, line, file, code } = answer.fault;
@@ -55,7 +66,7 @@ export function ImportGauge({ open, onOpenChange, stations }: { open: boolean; o
       setFault(`${chosen.length > 1 && file ? `${file}: ` : ""}${message}${line ? ` (line ${line})` : ""}`);
       return;
     }
-    if (match && preview.ok) set({ columns: { ...remembered, [signatureOf(preview.value)]: [...match] } });
+    if (match && preview.ok) set({ columns: remembering(remembered, signatureOf(preview.value), match) });
     setMatching(false);
     const title = chosen.length > 1 ? `${chosen.length} files` : chosen[0]!.name;
     setFound({ ...answer.value, name: title });
@@ -68,8 +79,16 @@ export function ImportGauge({ open, onOpenChange, stations }: { open: boolean; o
 
   async function keep(): Promise<void> {
     if (!found || placeFault) return;
-    const id = await waterWorker().keep({ station: target === "new" ? undefined : target, name: name.trim() || "My gauge", zone, latitude, longitude });
-    useSettings.getState().set({ station: id });
+    setBusy(true);
+    try {
+      const id = await waterWorker().keep({ station: target === "new" ? undefined : target, name: name.trim() || "My gauge", zone, latitude, longitude });
+      useSettings.getState().set({ station: id });
+    } catch {
+      setFault("The browser could not keep this record: its disk may be full.");
+      return;
+    } finally {
+      setBusy(false);
+    }
     say(`${found.name} is in the book.`);
     setFound(undefined);
     setColumns(undefined);
@@ -90,7 +109,7 @@ export function ImportGauge({ open, onOpenChange, stations }: { open: boolean; o
           </div>
           <TextField label="Zone of clock times without an offset" value={zone} onChange={(event) => setZone(event.target.value)} onBlur={() => { if (found) void read(files, zone); }} hint="Such as Europe/Dublin or America/Chicago" />
         </div>
-        {busy && <p role="status">Reading …</p>}
+        {busy && <p role="status">{found ? "Keeping …" : "Reading …"}</p>}
         {fault && <FaultNote message={fault} todo={matching ? "Nothing was changed. Say below what the columns hold, or choose another file." : "Nothing was changed. Mend the file or choose another."} />}
         {matching && columns && <MatchColumns key={signatureOf(columns)} columns={columns} busy={busy} onMatch={(match) => void read(files, zone, match)} />}
         {found && (
@@ -124,7 +143,7 @@ export function ImportGauge({ open, onOpenChange, stations }: { open: boolean; o
                 <TextField label="Longitude" inputMode="decimal" value={place.longitude} onChange={(event) => setPlace({ ...place, longitude: event.target.value })} />
               </div>
             )}
-            <Button tone="next" onClick={() => void keep()} disabled={placeFault}>Keep this record</Button>
+            <Button tone="next" onClick={() => void keep()} disabled={placeFault || busy}>Keep this record</Button>
           </>
         )}
       </div>

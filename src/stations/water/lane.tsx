@@ -55,7 +55,7 @@ export function Lane(props: LaneProps) {
     datasets: [
       ...seasonLayers(season, shown, colours),
       ...aheadLayers(forecast, start, shown, colours),
-      { label: name, data: envelope(drawn, from, Math.min(to, now), POINTS).map(([x, y]) => ({ x, y: Number.isNaN(y) ? null : shown(y) })), order: 0, pointRadius: 0, borderWidth: 2.2, borderColor: colours.ink, spanGaps: false },
+      { label: name, data: envelope(drawn, from, Math.min(to, now), POINTS).map(([x, y]) => ({ x, y: Number.isNaN(y) ? null : shown(y) })), order: 0, pointRadius: 0, borderWidth: 2.2, borderJoinStyle: "round", borderColor: colours.ink, spanGaps: false },
       ...markLayers(marks, now, shown, colours),
     ],
   }), [name, drawn, from, to, shown, forecast, start, now, season, marks, colours]);

@@ -13,7 +13,8 @@ export function NowFigures({ now, gauge, outlook, stale, system }: { now: GaugeN
   const [discharge, stage, temperature] = [show(now.discharge, "discharge", system), show(now.stage, "depth", system), show(now.waterTemperature, "temperature", system)];
   const clarity = clarityWords(now, height);
   const perHour = now.ratePerHour === null ? undefined : `${now.ratePerHour >= 0 ? "+" : "−"}${Math.abs(now.ratePerHour * 100).toFixed(1)} % an hour`;
-  const read = (parameter: "discharge" | "stage") => {
+  const read = (parameter: "discharge" | "stage" | "waterTemperature") => {
+    if (now[parameter] === null) return "none given";
     const derived = gauge.derived?.[parameter];
     if (!derived) return "read at the gauge";
     return derived.guessAbove !== undefined && (now.discharge ?? 0) > derived.guessAbove ? `a guess: far beyond the pairs it is ${derived.words}` : derived.words;
@@ -29,11 +30,11 @@ export function NowFigures({ now, gauge, outlook, stale, system }: { now: GaugeN
   return (
     <section className="grid grid-cols-2 gap-x-6 gap-y-4 border-y border-line py-4 md:grid-cols-3 lg:grid-cols-6" aria-label="The river now">
       <Figure label="Discharge" figure={discharge.figure} unit={discharge.unit} note={read("discharge")} source={`${when} ${gauge.derived?.discharge ? `Discharge ${gauge.derived.discharge.words}.` : "Discharge as the gauge’s file gives it."}`} />
-      <Figure label="Stage" figure={stage.figure} unit={stage.unit} note={now.stage === null ? "none given" : read("stage")} source={`${when} Height of the water on the gauge’s own datum, not a depth.`} />
+      <Figure label="Stage" figure={stage.figure} unit={stage.unit} note={read("stage")} source={`${when} Height of the water on the gauge’s own datum, not a depth.`} />
       <Figure label="Trend" figure={now.trend ? `${ARROW[now.trend]} ${now.trend}` : "–"} note={[perHour ?? "too few readings", parts && (parts.spate ? `a spate: ${runoff} runoff` : `near base flow: ${runoff} runoff`)].filter(Boolean).join("; ")} source="Median slope of ln Q over all pairs of readings of the last six hours (Theil-Sen); steady within the scatter of the readings. Runoff: what stands over the base flow of the last days (Lyne-Hollick filter, three passes); a spate from a third of the flow upwards." />
       <Figure label="For the season" figure={now.exceedance === null ? "–" : `${Math.round(now.exceedance * 100)} %`} note={now.exceedance === null ? "no record" : "of the time it is at or above this"} source="Weibull plotting position among all readings within fifteen days of this date, in every year of the record." />
       <Figure label="Clarity" figure={clarity.word} note={clarityNote} source={claritySource} />
-      <Figure label="Water" figure={temperature.figure} unit={temperature.unit} note={now.waterTemperature === null ? "none given" : "read at the gauge"} source={when} />
+      <Figure label="Water" figure={temperature.figure} unit={temperature.unit} note={read("waterTemperature")} source={when} />
     </section>
   );
 }

@@ -22,7 +22,7 @@ export function SkyPanel({ place, glass, tide, now, system }: { place: { latitud
           <thead><tr className="text-sm text-soft"><th className="sr-only">Day</th><th className="font-normal">First light</th><th className="font-normal">Sunrise</th><th className="font-normal">Sunset</th><th className="font-normal">Dusk</th></tr></thead>
           <tbody>{sky.map((day, k) => <tr key={k} className="border-t border-line"><th scope="row" className="py-1 pr-2 font-normal text-soft">{k === 0 ? "Today" : "Tomorrow"}</th>{[day.dawn, day.sunrise, day.sunset, day.dusk].map((time, n) => <td key={n} className={n % 3 === 0 ? "font-semibold" : ""}>{time === null ? "–" : clock(time)}</td>)}</tr>)}</tbody>
         </table>
-      ) : <p className="text-soft">Give the gauge a latitude and longitude to see its light.</p>}
+      ) : <p className="text-soft">Give the gauge a latitude and longitude under This water to see its light.</p>}
       {sky && <p className="mt-2">Moon: {sky[0]!.moon.name}, {Math.round(sky[0]!.moon.lit * 100)} % lit{sky[0]!.moonrise === null ? "" : `; rises ${clock(sky[0]!.moonrise)}`}{sky[0]!.moonset === null ? "" : `, sets ${clock(sky[0]!.moonset)}`}.</p>}
       <p className="mt-2">{glass ? `Glass: ${glass.pressure.toFixed(0)} hPa (${(glass.pressure / 33.863886667).toFixed(2)} inHg), ${glass.words} (${glass.tendency >= 0 ? "+" : "−"}${Math.abs(glass.tendency).toFixed(1)} hPa in three hours).` : "Glass: this gauge gives no air pressure."}</p>
       {state && (

@@ -45,13 +45,18 @@ export function SpanBrush({ series, whole, span, onChange }: { series: Series; w
   );
 }
 
-/** The record as a filled outline on a log scale, in a box of POINTS by 100. */
+/** The record as filled outlines on a log scale, in a box of POINTS by 100: one for each stretch without a gap. */
 function silhouette(series: Series, whole: Span): string {
-  const points = envelope(series, whole.from, whole.to, POINTS).filter(([, value]) => value > 0);
-  if (points.length === 0) return "";
-  const logs = points.map(([, value]) => Math.log(value));
+  const points = envelope(series, whole.from, whole.to, POINTS);
+  const logs = points.map(([, value]) => Math.log(value)).filter(Number.isFinite);
+  if (logs.length === 0) return "";
   const [low, high] = [logs.reduce((a, b) => Math.min(a, b)), logs.reduce((a, b) => Math.max(a, b))];
   const x = (time: number) => (((time - whole.from) / (whole.to - whole.from)) * POINTS).toFixed(1);
-  const outline = points.map(([time], k) => `${x(time)},${(92 - (84 * (logs[k]! - low)) / (high - low || 1)).toFixed(1)}`);
-  return `M${x(points[0]![0])},100 L${outline.join(" L")} L${x(points.at(-1)![0])},100 Z`;
+  const y = (value: number) => (92 - (84 * (Math.log(value) - low)) / (high - low || 1)).toFixed(1);
+  const stretches: [number, number][][] = [[]];
+  for (const point of points) {
+    if (point[1] > 0) stretches.at(-1)!.push(point);
+    else if (stretches.at(-1)!.length > 0) stretches.push([]);
+  }
+  return stretches.filter((one) => one.length > 0).map((one) => `M${x(one[0]![0])},100 L${one.map(([time, value]) => `${x(time)},${y(value)}`).join(" L")} L${x(one.at(-1)![0])},100 Z`).join(" ");
 }

@@ -12,13 +12,20 @@ import type { Span } from "./span-brush";
 interface Row {
   day: number;
   ahead: boolean;
-  /** Text of discharge, clarity and temperature. */
+  /** Text of each column. */
   cells: (string | null)[];
+}
+
+interface Column {
+  name: string;
+  kind: Shown;
+  of: Series;
+  shown: (value: number) => number;
+  ahead?: readonly { time: number; low: number; median: number; high: number }[] | null;
 }
 
 /** Rows shown at most; the newest are kept. */
 const MOST = 400;
-const NAMES: readonly (readonly [string, Shown])[] = [["Discharge", "discharge"], ["Bed seen to", "depth"], ["Water", "temperature"]];
 
 /** The chart as a table: each day's least and most, and the days ahead, newest first. */
 export function TableTwin(props: TwinProps) {
@@ -40,35 +47,37 @@ interface TwinProps {
 }
 
 function Rows({ gauge, outlook, span, now, system }: TwinProps) {
-  const rows = useMemo((): Row[] => {
+  const { names, rows } = useMemo(() => {
     const fit = gauge.clarityFit ?? DEFAULT_CLARITY_FIT;
     const turbidity = seriesOf(gauge, "turbidity");
-    const columns = [
-      { of: seriesOf(gauge, "discharge"), shown: (value: number) => value, ahead: outlook?.flow?.points },
-      { of: turbidity, shown: (value: number) => visibleDepthFromTurbidity(value, fit), ahead: outlook?.visibleDepth },
-      { of: seriesOf(gauge, "waterTemperature"), shown: (value: number) => value, ahead: outlook?.temperature },
+    const asRead = (value: number) => value;
+    const possible: (Omit<Column, "of"> & { of: Series | undefined })[] = [
+      { name: "Discharge", kind: "discharge", of: seriesOf(gauge, "discharge"), shown: asRead, ahead: outlook?.flow?.points },
+      { name: "Stage", kind: "depth", of: seriesOf(gauge, "stage"), shown: asRead },
+      { name: "Bed seen to", kind: "depth", of: turbidity, shown: (value: number) => visibleDepthFromTurbidity(value, fit), ahead: outlook?.visibleDepth },
+      { name: "Water", kind: "temperature", of: seriesOf(gauge, "waterTemperature"), shown: asRead, ahead: outlook?.temperature },
     ];
+    const columns = possible.filter((column): column is Column => column.of !== undefined);
     const out: Row[] = [];
     for (let day = Math.floor(Math.min(span.to, now + 5 * DAY) / DAY) * DAY; day + DAY > span.from && out.length < MOST; day -= DAY) {
       const ahead = day > now;
-      const cells = columns.map(({ of, shown, ahead: points }, k) => {
-        const kind = NAMES[k]![1];
+      const cells = columns.map(({ of, kind, shown, ahead: points }) => {
         if (ahead) {
           const own = (points ?? []).filter((point) => point.time >= day && point.time < day + DAY && !Number.isNaN(point.low));
           const middle = own[Math.floor(own.length / 2)];
           return middle ? `about ${showText(middle.median, kind, system)}, ${range(own.map((one) => one.low), own.map((one) => one.high), kind, system)}` : null;
         }
-        const values = of ? readingsOf(of, day).map(shown) : [];
+        const values = readingsOf(of, day).map(shown);
         return values.length ? range(values, values, kind, system) : null;
       });
       if (cells.some((cell) => cell !== null)) out.push({ day, ahead, cells });
     }
-    return out;
+    return { names: columns.map((column) => column.name), rows: out };
   }, [gauge, outlook, span, now, system]);
   return (
       <div className="max-h-96 overflow-auto">
         <table className="w-full min-w-[34rem] text-left">
-          <thead className="sticky top-0 bg-paper"><tr className="border-b border-line text-sm text-soft"><th className="py-1 font-normal">Day (UTC)</th>{NAMES.map(([name]) => <th key={name} className="font-normal">{name}</th>)}</tr></thead>
+          <thead className="sticky top-0 bg-paper"><tr className="border-b border-line text-sm text-soft"><th className="py-1 font-normal">Day (UTC)</th>{names.map((name) => <th key={name} className="font-normal">{name}</th>)}</tr></thead>
           <tbody>{rows.map((row) => <tr key={row.day} className={`border-b border-line ${row.ahead ? "italic" : ""}`}><th scope="row" className="py-1 font-semibold">{dayName(row.day)}{row.ahead && ", forecast"}</th>{row.cells.map((cell, k) => <td key={k}>{cell ?? "–"}</td>)}</tr>)}</tbody>
         </table>
         {rows.length === MOST && <p className="py-2 text-sm text-soft">The newest {MOST} days of the chart; move it to see earlier ones.</p>}

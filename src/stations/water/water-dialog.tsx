@@ -6,11 +6,12 @@ import { faultOf } from "../../core/errors";
 import { readPairs } from "../../core/formats/rating-csv";
 import type { BandMeasure, FishesWell } from "../../core/gauge/band";
 import { fitRating, type Gauging } from "../../core/gauge/rating";
+import { kinematicLag } from "../../core/gauge/transfer";
 import { readConstituents } from "../../core/gauge/tide";
 import { entryUnit, showText } from "../../core/quantity/show";
 import { parseQuantity, type UnitSystem } from "../../core/quantity/units";
 import { database } from "../../store/database";
-import { keepWater, setTransfer } from "../../store/river";
+import { keepWater, setPlace, setTransfer } from "../../store/river";
 import { Button, Dialog, FaultNote, Select, TextArea, TextField } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
 import { say } from "../../ui/toasts";
@@ -27,12 +28,17 @@ interface Draft {
   pairs: string;
   areaRatio: string;
   lag: string;
+  /** Down the river to the reach, and its mean speed on the way: another way to say the lag. */
+  distance: string;
+  speed: string;
+  latitude: string;
+  longitude: string;
 }
 
 /** What the angler knows of a water beyond its gauge: height, dam, full pool, tide, rating, and where it fishes well. */
 export function WaterDialog({ station, water, reach, onClose }: { station: StationRecord; water: WaterRecord; reach: ReachRecord | undefined; onClose: () => void }) {
   const system = useSettings((settings) => settings.system);
-  const [draft, setDraft] = useState<Draft>(() => draftOf(water, reach, system));
+  const [draft, setDraft] = useState<Draft>(() => draftOf(station, water, reach, system));
   const [bands, setBands] = useState<FishesWell[]>(water.bands);
   const [fault, setFault] = useState<string | undefined>();
   const set = (part: Partial<Draft>) => setDraft((before) => ({ ...before, ...part }));
@@ -41,8 +47,9 @@ export function WaterDialog({ station, water, reach, onClose }: { station: Stati
     try {
       const next = finished(draft, water, bands, system);
       const before = await keepWater(database(), next.water);
+      await setPlace(database(), station.id, next.place);
       if (reach) await setTransfer(database(), reach.id, next.transfer);
-      say(`What you know of ${station.name} is in the book.`, { label: "Undo", run: () => void keepWater(database(), before ?? water).then(() => reach && setTransfer(database(), reach.id, reach.transfer ?? null)) });
+      say(`What you know of ${station.name} is in the book.`, { label: "Undo", run: () => void keepWater(database(), before ?? water).then(() => setPlace(database(), station.id, station)).then(() => reach && setTransfer(database(), reach.id, reach.transfer ?? null)) });
       onClose();
     } catch (error) {
       setFault(error instanceof EntryFault ? error.message : faultOf(error).message);
@@ -52,6 +59,8 @@ export function WaterDialog({ station, water, reach, onClose }: { station: Stati
     <Dialog open onOpenChange={(open) => !open && onClose()} title={`This water: ${station.name}`} about="All of it may stay empty.">
       <div className="grid gap-5">
         <div className="grid gap-3 sm:grid-cols-2">
+          <TextField label="Latitude of the gauge" inputMode="decimal" value={draft.latitude} onChange={(event) => set({ latitude: event.target.value })} hint="For the light" />
+          <TextField label="Longitude" inputMode="decimal" value={draft.longitude} onChange={(event) => set({ longitude: event.target.value })} hint="West below 0" />
           <TextField label="Altitude" value={draft.altitude} onChange={(event) => set({ altitude: event.target.value })} hint="For the oxygen the water can hold" />
           <TextField label="Dam above: what it does" value={draft.damNote} maxLength={500} onChange={(event) => set({ damNote: event.target.value })} hint="Shown as a caution, such as “siren, then a metre in ten minutes”" />
           <TextField label="Full pool, on the gauge’s datum" value={draft.fullPool} onChange={(event) => set({ fullPool: event.target.value })} hint="Impounded water only" />
@@ -67,6 +76,8 @@ export function WaterDialog({ station, water, reach, onClose }: { station: Stati
           <div className="grid gap-3 sm:grid-cols-2">
             <TextField label={`Catchment of ${reach.reach.name} over the gauge’s`} inputMode="decimal" value={draft.areaRatio} onChange={(event) => set({ areaRatio: event.target.value })} hint="Such as 0.4; empty where the gauge is on the reach" />
             <TextField label="Hours from the gauge to the reach" inputMode="decimal" value={draft.lag} onChange={(event) => set({ lag: event.target.value })} hint="Below 0 where the reach lies above" />
+            <TextField label="Or the way down the river to it" value={draft.distance} onChange={(event) => set({ distance: event.target.value })} hint="Such as 6000 m" />
+            <TextField label="and the water’s mean speed" value={draft.speed} onChange={(event) => set({ speed: event.target.value })} hint="A rise runs at 5/3 of it (kinematic wave)" />
           </div>
         )}
         <TextArea label="Tide: constituents, a line each" value={draft.tide} onChange={(event) => set({ tide: event.target.value })} placeholder={"M2 1.20 145\nS2 0.40 190"} hint="Name, amplitude in metres, phase in degrees against UTC. Not for navigation." />
@@ -105,18 +116,19 @@ class EntryFault extends Error {}
 
 const PAIRS_HEADER = "stage (m), discharge (m3/s)";
 
-function draftOf(water: WaterRecord, reach: ReachRecord | undefined, system: UnitSystem): Draft {
+function draftOf(station: StationRecord, water: WaterRecord, reach: ReachRecord | undefined, system: UnitSystem): Draft {
   const text = (value: number | null, kind: "altitude" | "depth") => (value === null ? "" : showText(value, kind, system));
   return {
     altitude: text(water.altitude, "altitude"), damNote: water.damNote, fullPool: text(water.fullPool, "depth"),
     beachSlope: water.beachSlope === null ? "" : String(Number((1 / water.beachSlope).toPrecision(4))),
     tide: water.constituents.map((one) => `${one.name} ${one.amplitude} ${one.phase}`).join("\n"),
     pairs: water.gaugings.length ? [PAIRS_HEADER, ...water.gaugings.map((one) => `${one.stage}, ${one.discharge}`)].join("\n") : "",
-    areaRatio: reach?.transfer ? String(reach.transfer.areaRatio) : "", lag: reach?.transfer ? String(reach.transfer.lag) : "",
+    areaRatio: reach?.transfer ? String(reach.transfer.areaRatio) : "", lag: reach?.transfer ? String(reach.transfer.lag) : "", distance: "", speed: "",
+    latitude: station.latitude === null ? "" : String(station.latitude), longitude: station.longitude === null ? "" : String(station.longitude),
   };
 }
 
-function finished(draft: Draft, water: WaterRecord, bands: FishesWell[], system: UnitSystem): { water: WaterRecord; transfer: ReachRecord["transfer"] } {
+function finished(draft: Draft, water: WaterRecord, bands: FishesWell[], system: UnitSystem): { water: WaterRecord; transfer: ReachRecord["transfer"]; place: Pick<StationRecord, "latitude" | "longitude"> } {
   const number = (text: string, name: string, good: (value: number) => boolean, what: string): number | null => {
     if (text.trim() === "") return null;
     const value = Number(text.replace(",", "."));
@@ -133,12 +145,28 @@ function finished(draft: Draft, water: WaterRecord, bands: FishesWell[], system:
   if (altitude !== null && (altitude < -430 || altitude > 6000)) throw new EntryFault("Altitude: from −430 to 6000 m.");
   const oneIn = number(draft.beachSlope, "Slope of the shore", (value) => value >= 0.1 && value <= 10_000, "give a number from 0.1 to 10000, such as 10 for one in ten.");
   const areaRatio = number(draft.areaRatio, "Catchment ratio", (value) => value > 0 && value < 1000, "give a number above 0, such as 0.4.");
-  const lag = number(draft.lag, "Hours to the reach", (value) => Math.abs(value) <= 240, "give hours within ±240.");
+  const lag = number(draft.lag, "Hours to the reach", (value) => Math.abs(value) <= 240, "give hours within ±240.") ?? lagOf(draft, system);
+  const latitude = number(draft.latitude, "Latitude", (value) => Math.abs(value) <= 90, "give degrees from −90 to 90.");
+  const longitude = number(draft.longitude, "Longitude", (value) => Math.abs(value) <= 180, "give degrees from −180 to 180.");
   if (areaRatio === null && lag !== null) throw new EntryFault("Catchment ratio: give it too; 1 where the two are alike.");
   return {
     water: { ...water, altitude, damNote: draft.damNote.trim(), fullPool: length(draft.fullPool, "Full pool", "depth"), beachSlope: oneIn === null ? null : 1 / oneIn, constituents: readConstituents(draft.tide), bands, gaugings: gaugingsOf(draft.pairs) },
     transfer: areaRatio === null ? null : { areaRatio, lag: lag ?? 0 },
+    place: { latitude, longitude },
   };
+}
+
+/** Hours from the way down the river and the water's speed; null where neither is given. */
+function lagOf(draft: Draft, system: UnitSystem): number | null {
+  if (draft.distance.trim() === "" && draft.speed.trim() === "") return null;
+  const distance = parseQuantity(draft.distance, "length", entryUnit("distance", system));
+  const speed = parseQuantity(draft.speed, "speed", entryUnit("speed", system));
+  if (!distance.ok) throw new EntryFault(`Way to the reach: ${distance.message}`);
+  if (!speed.ok) throw new EntryFault(`Mean speed: ${speed.message}`);
+  if (speed.value <= 0) throw new EntryFault("Mean speed: give a speed above 0.");
+  const hours = kinematicLag(distance.value, speed.value);
+  if (Math.abs(hours) > 240) throw new EntryFault("Way to the reach: that would take more than 240 hours.");
+  return Number(hours.toFixed(2));
 }
 
 function gaugingsOf(text: string): Gauging[] {

@@ -11,7 +11,7 @@ export function strip(nx: number, length: number, bed: (x: number) => number, n 
   return { nx, ny, cell, z: Float64Array.from({ length: nx * ny }, (_, k) => bed(((k % nx) + 0.5) * cell)), roughness: new Float64Array(nx * ny).fill(n) };
 }
 
-export const middleRow = (water: ShallowWater, values: Float64Array): number[] => Array.from({ length: water.nx }, (_, i) => values[water.at(i, Math.floor(water.ny / 2))]!);
+const middleRow = (water: ShallowWater, values: Float64Array): number[] => Array.from({ length: water.nx }, (_, i) => values[water.at(i, Math.floor(water.ny / 2))]!);
 
 /** Sum |found - truth| / sum |truth|. */
 export const relativeL1 = (found: readonly number[], truth: readonly number[]): number =>
