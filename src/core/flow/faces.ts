@@ -1,11 +1,15 @@
 import { GRAVITY } from "../quantity/provenance";
 
 const { sqrt } = Math;
+
+/** Momentum is zero below this depth, m. */
+export const FILM = 1e-5;
+
 const g = GRAVITY;
 const ROOT_G = sqrt(g);
 
 /**
- * A row of faces: the state on each side (depth h, bed z, speed n across the face and t along it) and what crosses.
+ * A row of faces: the state on each side (depth h, bed z, speed n across the face and t along it).
  * Whole rows are worked at once because a call per face would box its numbers.
  */
 export class Faces {
@@ -17,29 +21,34 @@ export class Faces {
   readonly zR: Float64Array;
   readonly nR: Float64Array;
   readonly tR: Float64Array;
-  /** Mass flux, m2/s. */
-  readonly mass: Float64Array;
-  /** Momentum flux across, m3/s2, as the cell on the left and on the right sees it. */
-  readonly momentumL: Float64Array;
-  readonly momentumR: Float64Array;
-  /** Momentum flux along, m3/s2. */
-  readonly along: Float64Array;
 
   constructor(count: number) {
     const make = () => new Float64Array(count);
     [this.hL, this.zL, this.nL, this.tL] = [make(), make(), make(), make()];
     [this.hR, this.zR, this.nR, this.tR] = [make(), make(), make(), make()];
-    [this.mass, this.momentumL, this.momentumR, this.along] = [make(), make(), make(), make()];
   }
 }
 
+/** What faces in one direction read and add to: speeds across and along them, and d/dt of depth and of both momenta. */
+export interface Crossed {
+  readonly h: Float64Array;
+  readonly across: Float64Array;
+  readonly along: Float64Array;
+  readonly nuh: Float64Array;
+  readonly rh: Float64Array;
+  readonly rAcross: Float64Array;
+  readonly rAlong: Float64Array;
+}
+
 /**
- * Fluxes across faces from..to: hydrostatic reconstruction to the higher bed (Audusse et al. 2004, SIAM J. Sci. Comput. 25),
- * then HLLC (Toro 2001, Shock-Capturing Methods for Free-Surface Flows, ch. 10) with the wave speeds of Davis 1988 and, on a
- * dry side, those of Ritter 1892.
+ * What crosses the faces from..to of a row, added to the cells on both sides: face f lies between cells row + f - step and row + f.
+ * Hydrostatic reconstruction to the higher bed (Audusse et al. 2004, SIAM J. Sci. Comput. 25), then HLLC (Toro 2001,
+ * Shock-Capturing Methods for Free-Surface Flows, ch. 10) with the wave speeds of Davis 1988 and, on a dry side, those of
+ * Ritter 1892; and the viscous flux, on the faces stressFrom..stressTo: slip walls carry no viscous stress.
  */
-export function crossFaces(faces: Faces, from: number, to: number): void {
-  const { hL, zL, nL, tL, hR, zR, nR, tR, mass, momentumL, momentumR, along } = faces;
+export function crossFaces(faces: Faces, water: Crossed, row: number, step: number, from: number, to: number, inverse: number, stressFrom: number, stressTo: number): void {
+  const { hL, zL, nL, tL, hR, zR, nR, tR } = faces;
+  const { h, across, along, nuh, rh, rAcross, rAlong } = water;
   for (let f = from; f <= to; f++) {
     const h1 = hL[f]!, h2 = hR[f]!;
     const z1 = zL[f]!, z2 = zR[f]!;
@@ -48,13 +57,14 @@ export function crossFaces(faces: Faces, from: number, to: number): void {
     let b = h2 + z2 - bed;
     if (a < 0) a = 0;
     if (b < 0) b = 0;
+    const right = row + f;
+    const left = right - step;
     // What the step of the bed takes from or adds to each side's pressure.
     const stepL = 0.5 * g * (h1 * h1 - a * a);
     const stepR = 0.5 * g * (h2 * h2 - b * b);
     if (a === 0 && b === 0) {
-      mass[f] = along[f] = 0;
-      momentumL[f] = stepL;
-      momentumR[f] = stepR;
+      rAcross[left]! -= stepL * inverse;
+      rAcross[right]! += stepR * inverse;
       continue;
     }
     const u1 = nL[f]!, u2 = nR[f]!;
@@ -89,10 +99,20 @@ export function crossFaces(faces: Faces, from: number, to: number): void {
       m = (s2 * m1 - s1 * m2 + s1 * s2 * (b - a)) * span;
       p = (s2 * p1 - s1 * p2 + s1 * s2 * (m2 - m1)) * span;
     }
-    mass[f] = m;
-    momentumL[f] = p + stepL;
-    momentumR[f] = p + stepR;
     // The contact wave carries the momentum along from the side that the mass comes from: this is what keeps seams sharp.
-    along[f] = m * (m >= 0 ? tL[f]! : tR[f]!);
+    let t = m * (m >= 0 ? tL[f]! : tR[f]!);
+    if (f >= stressFrom && f <= stressTo && h[left]! > FILM && h[right]! > FILM) {
+      const nu = 0.5 * (nuh[left]! + nuh[right]!) * inverse;
+      p -= nu * (across[right]! - across[left]!);
+      t -= nu * (along[right]! - along[left]!);
+    }
+    m *= inverse;
+    t *= inverse;
+    rh[left]! -= m;
+    rh[right]! += m;
+    rAcross[left]! -= (p + stepL) * inverse;
+    rAcross[right]! += (p + stepR) * inverse;
+    rAlong[left]! -= t;
+    rAlong[right]! += t;
   }
 }

@@ -1,10 +1,10 @@
 import { GRAVITY } from "../quantity/provenance";
 import { type Crossing, inflow, outflow, spreadInflow } from "./boundaries";
-import { Faces } from "./faces";
+import { type Crossed, Faces, FILM } from "./faces";
 import { ghostIndex, layWithGhosts, RINGS, strideOf } from "./ghosts";
 import type { Grid } from "./grid";
 import { inverseCubeRoot } from "./cube-root";
-import { FILM, type Sweepable, sweepX, sweepY } from "./sweeps";
+import { type Sweepable, sweepX, sweepY } from "./sweeps";
 
 // Bundlers reach imports through getters, and a test sandbox its globals: the hot loops take both from here instead.
 const g = GRAVITY;
@@ -78,6 +78,8 @@ export class ShallowWater implements Sweepable {
   private readonly wallUp: boolean;
   private readonly wallDown: boolean;
   readonly faces: Faces;
+  readonly acrossX: Crossed;
+  readonly acrossY: Crossed;
   private readonly crossing: Crossing = { mass: 0, depth: 0 };
   private readonly inletFlux: Float64Array;
   /** Wet span of each row, ghosts included; empty when low > high. */
@@ -102,6 +104,9 @@ export class ShallowWater implements Sweepable {
     this.wallUp = options.upstream.kind === "wall";
     this.wallDown = options.downstream.kind === "wall";
     this.faces = new Faces(this.stride + 1);
+    const { h, u, v, nuh, rh, ru, rv } = this;
+    this.acrossX = { h, across: u, along: v, nuh, rh, rAcross: ru, rAlong: rv };
+    this.acrossY = { h, across: v, along: u, nuh, rh, rAcross: rv, rAlong: ru };
     this.inletFlux = new Float64Array(grid.ny);
     this.low = new Int32Array(grid.ny + 2 * G).fill(this.stride);
     this.high = new Int32Array(grid.ny + 2 * G).fill(-1);
@@ -340,7 +345,7 @@ export class ShallowWater implements Sweepable {
         hu[k] = hv[k] = u[k] = v[k] = nuh[k] = 0;
         continue;
       }
-      r = rootOf(depth, r);
+      if (average || dt === 0 || n[k] === 0) r = rootOf(depth, r);
       root[k] = r;
       const inverse = r * r * r;
       const uk = qx * inverse;

@@ -26,8 +26,8 @@ const WINDOW = 20;
 /** Most windows averaged before the verdict is given anyway; twice as many while storage is still filling. Coarse grids are cheap. */
 const MOST_WINDOWS = 12;
 const MOST_COARSE_WINDOWS = 30;
-/** Settled windows that make a mean of pulsing water whose means still drift a little. */
-const ENOUGH_WINDOWS = 6;
+/** Settled windows that make a mean of pulsing water whose means still drift a little (80 s, several periods of a wake). */
+const ENOUGH_WINDOWS = 4;
 /** Limits of the convergence test on window means. */
 const LIMITS = { outflow: 0.005, unitDischarge: 0.01, depth: 0.002 };
 /** Solver steps between two reports. */
@@ -103,7 +103,9 @@ function* settle(grid: Grid, start: State, options: SteadyOptions, level: number
       if (error(now) < 2 * LIMITS.outflow * limit && change.depth < 2 * LIMITS.depth * limit) {
         const before = kept && means(kept);
         kept = kept ? joined(kept, now) : now;
-        if (before && error(kept) < LIMITS.outflow * limit && drift(before, kept) < LIMITS.unitDischarge * limit) {
+        // Long pulses may go on for ever: enough settled windows are a mean, and its spread is kept with it.
+        const enough = kept.seconds >= ENOUGH_WINDOWS * WINDOW || (before && drift(before, kept) < LIMITS.unitDischarge * limit);
+        if (enough && error(kept) < LIMITS.outflow * limit) {
           verdict = "shedding";
           break;
         }
@@ -111,8 +113,6 @@ function* settle(grid: Grid, start: State, options: SteadyOptions, level: number
     }
     previous = now;
   }
-  // Long pulses may go on for ever: enough settled windows are a mean, and its spread is kept with it.
-  if (kept && kept.seconds >= ENOUGH_WINDOWS * WINDOW && error(kept) < LIMITS.outflow * limit) verdict = "shedding";
   return fieldOf(grid, kept ?? previous!, options.discharge, verdict, water.steps);
 }
 
