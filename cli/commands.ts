@@ -5,6 +5,7 @@ import { rates } from "./rates";
 import { rating } from "./rating";
 import { read } from "./read";
 import { rig } from "./rig";
+import { soundings } from "./soundings";
 
 export interface Command {
   usage: string;
@@ -13,4 +14,4 @@ export interface Command {
   run: (args: Arguments) => unknown;
 }
 
-export const commands: Record<string, Command> = { gauge, rating, flow, read, rig, rates };
+export const commands: Record<string, Command> = { gauge, rating, flow, read, rig, rates, soundings };

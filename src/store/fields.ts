@@ -8,6 +8,17 @@ const MOST_KEPT = 120;
 
 /** A short name for the bed's present state: fields of another state are not used. Names of objects and roofs over the water do not change the flow. */
 export function bedKey(reach: Reach): string {
+  const known = keys.get(reach);
+  if (known) return known;
+  const key = keyOf(reach);
+  keys.set(reach, key);
+  return key;
+}
+
+/** Soundings may be many: a reach that has not changed is not read again. */
+const keys = new WeakMap<Reach, string>();
+
+function keyOf(reach: Reach): string {
   const { bed, roughness, downstream, features } = reach;
   const text = JSON.stringify([bed, roughness, downstream, (features ?? []).filter((one) => one.kind !== "undercut" && one.kind !== "overhang").map((one) => ({ ...one, name: undefined }))]);
   // FNV-1a, 2 x 32 bits: a name, not a seal.

@@ -59,6 +59,8 @@ const gridSchema = z.strictObject({
 const soundingsSchema = z.strictObject({
   kind: z.literal("soundings"),
   points: z.array(z.strictObject({ x: finite, y: finite, z: finite })).min(3).max(200_000),
+  /** Longest side of a triangle between soundings that is believed, m; without it all are. */
+  join: positive.optional(),
   cell: finite.refine((value) => value >= 0.1 && value <= 50, "must be from 0.1 to 50 m").default(0.5),
 });
 export type Soundings = z.infer<typeof soundingsSchema>;

@@ -2,12 +2,13 @@ import { Delaunay } from "d3-delaunay";
 import { InputError } from "../errors";
 import type { Grid } from "./grid";
 import type { Soundings } from "./reach";
+import { believedTriangles, eachCellIn, twiceArea } from "./triangles";
 
 /** Rise of the land beyond the soundings, m per m: closes the sides as banks do. Common practice, no source. */
 const BANK_RISE = 0.5;
 
 /**
- * A bed from soundings: linear on the Delaunay triangles between them (d3-delaunay), true to their plan; beyond them the nearest
+ * A bed from soundings: linear on the Delaunay triangles between them (d3-delaunay), true to their plan, those with too long a side (`join`) left out; beyond them the nearest
  * sounding's height, rising as a bank. x and y are shifted so that the least of both is 0. Refuses soundings in one line.
  */
 export function laySoundings(bed: Soundings, roughness: number, cell = bed.cell): Grid {
@@ -16,11 +17,18 @@ export function laySoundings(bed: Soundings, roughness: number, cell = bed.cell)
   const ny = Math.max(3, Math.ceil(breadth / cell));
   const points = distinct(bed, x0, y0);
   const delaunay = Delaunay.from(points, (point) => point.x, (point) => point.y);
-  if (covered(delaunay.triangles, points) < THINNEST * Math.max(length, breadth) ** 2) throw new InputError("soundings-in-line", "The soundings lie in one line: a bed needs some to the side of it.", { path: "bed.points" });
+  const covered = [...believedTriangles(points, delaunay.triangles)].reduce((sum, three) => sum + Math.abs(twiceArea(three)) / 2, 0);
+  if (covered < THINNEST * Math.max(length, breadth) ** 2) throw new InputError("soundings-in-line", "The soundings lie in one line: a bed needs some to the side of it.", { path: "bed.points" });
   const z = new Float64Array(nx * ny);
   let near = 0;
   const inside = new Uint8Array(nx * ny);
-  fillTriangles(delaunay.triangles, points, nx, ny, cell, z, inside);
+  for (const three of believedTriangles(points, delaunay.triangles, bed.join)) {
+    const [a, b, c] = three;
+    eachCellIn(three, nx, ny, cell, (k, wb, wc) => {
+      z[k] = a.z + wb * (b.z - a.z) + wc * (c.z - a.z);
+      inside[k] = 1;
+    });
+  }
   for (let j = 0; j < ny; j++) {
     for (let i = 0; i < nx; i++) {
       const k = j * nx + i;
@@ -36,16 +44,6 @@ export function laySoundings(bed: Soundings, roughness: number, cell = bed.cell)
 
 /** Soundings whose triangles cover less than this share of the square of their extent lie in a line. */
 const THINNEST = 1e-4;
-
-/** Area of all triangles, m2. */
-function covered(triangles: ArrayLike<number>, points: readonly Point[]): number {
-  let sum = 0;
-  for (let t = 0; t < triangles.length; t += 3) {
-    const [a, b, c] = [points[triangles[t]!]!, points[triangles[t + 1]!]!, points[triangles[t + 2]!]!];
-    sum += Math.abs((b.x - a.x) * (c.y - a.y) - (c.x - a.x) * (b.y - a.y)) / 2;
-  }
-  return sum;
-}
 
 function extentOf({ points }: Soundings): { x0: number; y0: number; length: number; breadth: number } {
   let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
@@ -71,26 +69,4 @@ function distinct(bed: Soundings, x0: number, y0: number): Point[] {
     } else places.set(key, { x: x - x0, y: y - y0, z, count: 1 });
   }
   return [...places.values()].map(({ x, y, z, count }) => ({ x, y, z: z / count }));
-}
-
-/** Heights of the cells whose middles lie in each triangle, by barycentric weights. */
-function fillTriangles(triangles: ArrayLike<number>, points: readonly Point[], nx: number, ny: number, cell: number, z: Float64Array, inside: Uint8Array): void {
-  for (let t = 0; t < triangles.length; t += 3) {
-    const [a, b, c] = [points[triangles[t]!]!, points[triangles[t + 1]!]!, points[triangles[t + 2]!]!];
-    const area = (b.x - a.x) * (c.y - a.y) - (c.x - a.x) * (b.y - a.y);
-    if (area === 0) continue;
-    const low = (values: readonly number[], most: number) => Math.max(0, Math.min(most, Math.ceil(Math.min(...values) / cell - 0.5)));
-    const high = (values: readonly number[], most: number) => Math.max(0, Math.min(most, Math.floor(Math.max(...values) / cell - 0.5)));
-    const [xs, ys] = [[a.x, b.x, c.x], [a.y, b.y, c.y]];
-    for (let j = low(ys, ny - 1); j <= high(ys, ny - 1); j++) {
-      for (let i = low(xs, nx - 1); i <= high(xs, nx - 1); i++) {
-        const [x, y] = [(i + 0.5) * cell, (j + 0.5) * cell];
-        const wb = ((x - a.x) * (c.y - a.y) - (c.x - a.x) * (y - a.y)) / area;
-        const wc = ((b.x - a.x) * (y - a.y) - (x - a.x) * (b.y - a.y)) / area;
-        if (wb < -1e-9 || wc < -1e-9 || wb + wc > 1 + 1e-9) continue;
-        z[j * nx + i] = a.z + wb * (b.z - a.z) + wc * (c.z - a.z);
-        inside[j * nx + i] = 1;
-      }
-    }
-  }
 }

@@ -1,21 +1,15 @@
-import { XMLParser, XMLValidator } from "fast-xml-parser";
 import { InputError } from "../errors";
 import type { Parameter } from "../gauge/series";
 import { findUnit } from "../quantity/units";
-import { demandText, dimensionOf, type GaugeFile, Gathering } from "./gauge-text";
+import { dimensionOf, type GaugeFile, Gathering } from "./gauge-text";
 import { ianaZone, readInstant, UTC, type Zone } from "./instant";
 import { PARAMETER_CODES } from "./parameter-codes";
+import { asNode, listOf as list, parseXml, textOf as text, type XmlNode as Node, xmlParser } from "./xml";
 
 /** WaterML 2.0 Part 1 (OGC 10-126r4): observations whose results are series of time-value pairs with metadata. Prefixes may differ; entities are not expanded. */
 export const looksLikeWaterML2 = (text: string): boolean => /^\s*(?:\uFEFF)?<(\?xml|[\w.-]*:?(Collection|OM_Observation|MeasurementTimeseries)\b)/.test(text);
 
-type Node = Record<string, unknown>;
-
-const parser = new XMLParser({
-  ignoreAttributes: false, attributeNamePrefix: "@", removeNSPrefix: true, parseTagValue: false, parseAttributeValue: false,
-  processEntities: false, trimValues: true,
-  isArray: (name) => name === "observationMember" || name === "point" || name === "OM_Observation" || name === "NamedValue" || name === "name",
-});
+const parser = xmlParser(["observationMember", "point", "OM_Observation", "NamedValue", "name"]);
 
 /** Words by which an observed property is known, tried in this order. */
 const PROPERTIES: readonly (readonly [RegExp, Parameter])[] = [
@@ -26,9 +20,6 @@ const PROPERTIES: readonly (readonly [RegExp, Parameter])[] = [
   [/gage.?height|gauge.?height|water.?(course)?.?level|river.?level|\bstage\b|^level$/i, "stage"],
 ];
 
-const asNode = (value: unknown): Node | undefined => (typeof value === "object" && value !== null && !Array.isArray(value) ? (value as Node) : undefined);
-const list = (value: unknown): unknown[] => (Array.isArray(value) ? value : value === undefined ? [] : [value]);
-const text = (value: unknown): string => (typeof value === "string" ? value : String(asNode(value)?.["#text"] ?? "")).trim();
 const attribute = (value: unknown, name: string): string => String(asNode(value)?.[`@${name}`] ?? "").trim();
 const at = (value: unknown, ...path: string[]): unknown => path.reduce<unknown>((node, name) => asNode(Array.isArray(node) ? node[0] : node)?.[name], value);
 
@@ -70,13 +61,9 @@ function reasonOf(value: unknown, pair: unknown): string {
 /** Reads WaterML 2.0. Points that cannot be are refused with their line; series that say nothing known here become notes. */
 export function readGaugeWaterML2(source: string, options: { zone?: string; file?: string } = {}): GaugeFile {
   const { file } = options;
-  demandText(source, file);
-  if (/<!DOCTYPE|<!ENTITY/i.test(source)) throw new InputError("doctype", "The XML declares a document type or entities; they are not read here.", { file, line: source.slice(0, source.search(/<!(DOCTYPE|ENTITY)/i)).split("\n").length });
-  const fault = XMLValidator.validate(source);
-  if (fault !== true) throw new InputError("not-xml", `The file is not well-formed XML: ${fault.err.msg}`, { file, line: fault.err.line });
+  const root = parseXml(source, parser, file);
   const zone = options.zone ? ianaZone(options.zone) : UTC;
   if (!zone) throw new InputError("unknown-zone", `“${options.zone}” is not a time zone known here.`, { file });
-  const root = parsed(source, file);
   const observations = observationsOf(root);
   if (observations.length === 0) throw new InputError("not-waterml2", "The XML holds no observation of WaterML 2.0.", { file });
 
@@ -132,15 +119,6 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
       if (isNil(value)) gathering.missing(instant.time, reasonOf(value, pair));
       else gathering.take(line, instant.time, [text(value)]);
     });
-  }
-}
-
-/** The validator passes some texts that the parser then refuses. */
-function parsed(source: string, file: string | undefined): Node {
-  try {
-    return parser.parse(source) as Node;
-  } catch (error) {
-    throw new InputError("not-xml", `The file is not well-formed XML: ${error instanceof Error ? error.message : "it cannot be parsed"}`, { file });
   }
 }
 

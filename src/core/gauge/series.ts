@@ -72,6 +72,16 @@ export function lastReading(series: Series | undefined, at: number, staleAfter =
 /** Its value alone. */
 export const readingAt = (series: Series | undefined, at: number, staleAfter = STALE_AFTER): number | null => lastReading(series, at, staleAfter)?.value ?? null;
 
+/** The value at an instant between two true readings, none of them farther off than a stale one; NaN otherwise. */
+export function interpolated(series: Series, at: number): number {
+  const before = lastReading(series, at);
+  if (!before || before.time === at) return before?.value ?? NaN;
+  for (let k = indexAtOrBefore(series, at) + 1; k < series.times.length && series.times[k]! - at <= STALE_AFTER; k++) {
+    if (!Number.isNaN(series.values[k]!)) return before.value + ((at - before.time) / (series.times[k]! - before.time)) * (series.values[k]! - before.value);
+  }
+  return NaN;
+}
+
 /** Two records of one parameter as one, without duplicates: `newer` wins at equal instants. Both are in order: one pass. */
 export function mergeSeries(older: Series, newer: Series): Series {
   const times = new Float64Array(older.times.length + newer.times.length);

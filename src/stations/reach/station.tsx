@@ -20,6 +20,7 @@ import { Objects } from "./objects";
 import { Plan } from "./plan";
 import { ProbeWords, useProbe } from "./probe";
 import { Section } from "./section";
+import { SoundingsDialog } from "./soundings-dialog";
 import { useObjects } from "./use-objects";
 
 const NO_GAUGE = "none";
@@ -30,6 +31,7 @@ export function ReachStation() {
   const { system, showWading, species, light, set } = useSettings();
   const [building, setBuilding] = useState(false);
   const [shaping, setShaping] = useState(false);
+  const [sounding, setSounding] = useState(false);
   const { river, field, reading, lie, flow } = view;
   const reach = river.reach?.reach;
   const scale = useFlowScale(view);
@@ -47,6 +49,7 @@ export function ReachStation() {
         <button type="button" aria-pressed={showWading} onClick={() => set({ showWading: !showWading })} className={`min-h-11 rounded-md border border-line px-3 ${showWading ? "bg-ink text-paper" : "hover:bg-deep"}`}>Wading</button>
         {reach && <button type="button" aria-pressed={shaping} onClick={() => setShaping(!shaping)} className={`min-h-11 rounded-md border border-line px-3 ${shaping ? "bg-ink text-paper" : "hover:bg-deep"}`}>Shape the bed</button>}
         <Button className="sm:ml-auto" onClick={() => setBuilding(true)}>Make a reach</Button>
+        <Button onClick={() => setSounding(true)}>From soundings</Button>
       </div>
       {bare && <p className="rounded-md border border-line p-4">No reach in the book yet. Make one from a template, or open a reach file.</p>}
       {reach && (
@@ -83,6 +86,7 @@ export function ReachStation() {
         </>
       )}
       <NewReach open={building} onOpenChange={setBuilding} stations={river.stations} />
+      <SoundingsDialog open={sounding} onOpenChange={setSounding} stations={river.stations} />
     </div>
   );
 }

@@ -1,0 +1,43 @@
+import { InputError } from "../errors";
+import { findUnit, toSI } from "../quantity/units";
+import { csvRows, readHeader } from "./gauge-csv";
+import { readInstant, UTC } from "./instant";
+import { type Frame, SoundingsGathering, type SoundingsFile } from "./soundings-text";
+
+const PAIRS: readonly { frame: Frame; a: RegExp; b: RegExp }[] = [
+  { frame: "geographic", a: /^(lon|lng|long|longitude)$/, b: /^(lat|latitude)$/ },
+  { frame: "projected", a: /^(e|east|easting)$/, b: /^(n|north|northing)$/ },
+  { frame: "reach", a: /^(x|down|chainage|distance)$/, b: /^(y|across|offset)$/ },
+];
+const DEPTH = /^(depth|water.?depth|sounding)$/;
+const HEIGHT = /^(z|height|level|elevation|bed|bed.?level)$/;
+const TIME = /^(time|datetime|date.?time|timestamp|utc)$/;
+
+/** Soundings of a CSV: two columns for the place (latitude and longitude, easting and northing, or x and y), one for depth or height, perhaps a time. */
+export function readSoundingsCsv(text: string, file?: string): SoundingsFile {
+  const { rows, headerRow } = csvRows(text, file);
+  const headers = rows[headerRow]!.map(readHeader);
+  const where = { file, line: headerRow + 1 };
+  const column = (pattern: RegExp) => headers.findIndex((header) => pattern.test(header.name));
+  const pair = PAIRS.find(({ a, b }) => column(a) >= 0 && column(b) >= 0);
+  const names = headers.map((header) => header.name || "(empty)").slice(0, 12).join(", ");
+  if (!pair) throw new InputError("no-place-columns", `No two columns give a place (latitude and longitude, easting and northing, or x and y). The columns are: ${names}.`, where);
+  const measure = column(DEPTH) >= 0 ? "depth" : "height";
+  const valueColumn = measure === "depth" ? column(DEPTH) : column(HEIGHT);
+  if (valueColumn < 0) throw new InputError("no-depth-column", `No column is named as a depth or a height of the bed. The columns are: ${names}.`, where);
+  const header = headers[valueColumn]!;
+  const unit = findUnit(header.unit ?? "m")!;
+  if (header.zone || unit.dimension !== "length") throw new InputError("unknown-unit", `Column “${header.name}” is in “${header.zone ?? header.unit}”, which is no length known here.`, where);
+  const [a, b, time] = [column(pair.a), column(pair.b), column(TIME)];
+  const gathering = new SoundingsGathering(pair.frame, measure, file);
+  if (!header.unit) gathering.notes.push(`Column “${header.name}” names no unit: m was taken.`);
+  for (let k = headerRow + 1; k < rows.length; k++) {
+    const row = rows[k]!;
+    if (row[0]!.startsWith("#") || row.every((cell) => cell.trim() === "")) continue;
+    const number = (index: number) => ((row[index] ?? "").trim() === "" ? NaN : Number(row[index]!.trim()));
+    const instant = time >= 0 && (row[time] ?? "").trim() !== "" ? readInstant(row[time]!, UTC) : undefined;
+    if (instant && !instant.ok) gathering.reject(k + 1, instant.reason);
+    else gathering.take(k + 1, number(a), number(b), toSI(number(valueColumn), unit), instant?.time);
+  }
+  return gathering.finish();
+}
