@@ -61,6 +61,10 @@ const soundingsSchema = z.strictObject({
   points: z.array(z.strictObject({ x: finite, y: finite, z: finite })).min(3).max(200_000),
   /** Longest side of a triangle between soundings that is believed, m; without it all are. */
   join: positive.optional(),
+  /** Where the reach begins and ends, m in the soundings' own x; without it at the first and the last of them. */
+  ends: z.tuple([finite, finite]).refine(([from, to]) => to > from, "must begin before it ends").optional(),
+  /** Land kept beyond the soundings on both sides, m: room for banks. */
+  margin: finite.refine((value) => value >= 0 && value <= 500, "must be from 0 to 500 m").optional(),
   cell: finite.refine((value) => value >= 0.1 && value <= 50, "must be from 0.1 to 50 m").default(0.5),
 });
 export type Soundings = z.infer<typeof soundingsSchema>;

@@ -71,6 +71,11 @@ const ODD = { deviations: 5, metres: 0.6 };
 const LONGEST_SIDE = 2;
 /** Farther from any sounding than this share of the breadth is a gap. Common practice, no source. */
 const GAP = 0.25;
+/** Land kept on both sides, as a share of the breadth and at least so many m: a river is sounded where it is wet. Common practice, no source. */
+const LAND = { share: 0.15, least: 3 };
+/** A column reaches across when it holds this share of the median column's width; at most this share of the length is cut from each end. Common practice, no source. */
+const FULL = 0.9;
+const LONGEST_TRIM = 0.1;
 /** More soundings than this are thinned to their means on a fine grid. */
 const MOST_POINTS = 20_000;
 
@@ -102,7 +107,7 @@ export function survey({ frame, measure, soundings }: SurveyInput, options: Surv
     gaps: gapsIn(points, delaunay, triangles, length, breadth),
     odd: points.filter((one) => one.odd).length,
     levelled: stages ? { from: Math.min(...finite(stages)) - reference, to: Math.max(...finite(stages)) - reference } : null,
-    bed: { kind: "soundings", cell: options.cell ?? 0.5, join, points: kept.map(({ x, y, z }) => ({ x: round(x), y: round(y), z: round(z) })) },
+    bed: { kind: "soundings", cell: options.cell ?? 0.5, join, margin: round(Math.max(LAND.least, LAND.share * breadth)), ends: endsOf(triangles, length, breadth), points: kept.map(({ x, y, z }) => ({ x: round(x), y: round(y), z: round(z) })) },
   };
 }
 
@@ -166,6 +171,18 @@ function distances(points: readonly SurveyPoint[], delaunay: Delaunay<SurveyPoin
   });
   sides.sort((a, b) => a - b);
   return { spacing: median(nearest.filter(Number.isFinite)), join: round(LONGEST_SIDE * (sides[Math.floor(0.9 * sides.length)] ?? 1)) };
+}
+
+/** Where the soundings begin and cease to reach across: a boat's first and last line are seldom square to the river, and a reach must not end on a sill. */
+function endsOf(triangles: readonly [SurveyPoint, SurveyPoint, SurveyPoint][], length: number, breadth: number): [number, number] {
+  const size = Math.min(0.5, length / 40);
+  const [nx, ny] = [Math.ceil(length / size), Math.ceil(breadth / size)];
+  const across = new Float64Array(nx);
+  for (const three of triangles) eachCellIn(three, nx, ny, size, (k) => across[k % nx]!++);
+  const enough = FULL * median(Array.from(across));
+  const [first, last] = [across.findIndex((count) => count >= enough), across.findLastIndex((count) => count >= enough)];
+  const most = LONGEST_TRIM * length;
+  return [round(Math.min(most, (first + 1) * size)), round(Math.max(length - most, last * size))];
 }
 
 function gapsIn(points: readonly SurveyPoint[], delaunay: Delaunay<SurveyPoint>, triangles: readonly [SurveyPoint, SurveyPoint, SurveyPoint][], length: number, breadth: number): Survey["gaps"] {

@@ -18,7 +18,7 @@ const START = { length: 120, width: 20, pool: 1.4, wiggle: 3 };
 const none = "none";
 
 /** A new reach: a riffle, run and pool shaped by a few measures, or a reach file with its own bed. */
-export function NewReach({ open, onOpenChange, stations }: { open: boolean; onOpenChange: (open: boolean) => void; stations: readonly StationRecord[] }) {
+export function NewReach({ open, onOpenChange, stations, onSoundings }: { open: boolean; onOpenChange: (open: boolean) => void; stations: readonly StationRecord[]; onSoundings: () => void }) {
   const { system, set } = useSettings();
   const [name, setName] = useState("");
   const [texts, setTexts] = useState(() => startTexts(system));
@@ -75,6 +75,7 @@ export function NewReach({ open, onOpenChange, stations }: { open: boolean; onOp
       <div className="mt-4 flex flex-wrap gap-2">
         <Button tone="next" onClick={build}>Make it</Button>
         <Button onClick={() => picker.current?.click()}>Open a reach file instead</Button>
+        <Button onClick={onSoundings}>From soundings</Button>
         <input ref={picker} type="file" accept=".json" aria-label="Reach file" className="sr-only" tabIndex={-1} onChange={(event) => { const file = event.target.files?.[0]; event.target.value = ""; if (file) attempt(async () => keep(readReach(await file.text(), file.name))); }} />
       </div>
     </Dialog>

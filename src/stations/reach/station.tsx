@@ -49,7 +49,6 @@ export function ReachStation() {
         <button type="button" aria-pressed={showWading} onClick={() => set({ showWading: !showWading })} className={`min-h-11 rounded-md border border-line px-3 ${showWading ? "bg-ink text-paper" : "hover:bg-deep"}`}>Wading</button>
         {reach && <button type="button" aria-pressed={shaping} onClick={() => setShaping(!shaping)} className={`min-h-11 rounded-md border border-line px-3 ${shaping ? "bg-ink text-paper" : "hover:bg-deep"}`}>Shape the bed</button>}
         <Button className="sm:ml-auto" onClick={() => setBuilding(true)}>Make a reach</Button>
-        <Button onClick={() => setSounding(true)}>From soundings</Button>
       </div>
       {bare && <p className="rounded-md border border-line p-4">No reach in the book yet. Make one from a template, or open a reach file.</p>}
       {reach && (
@@ -85,7 +84,7 @@ export function ReachStation() {
           )}
         </>
       )}
-      <NewReach open={building} onOpenChange={setBuilding} stations={river.stations} />
+      <NewReach open={building} onOpenChange={setBuilding} stations={river.stations} onSoundings={() => { setBuilding(false); setSounding(true); }} />
       <SoundingsDialog open={sounding} onOpenChange={setSounding} stations={river.stations} />
     </div>
   );

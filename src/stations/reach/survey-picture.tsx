@@ -21,7 +21,7 @@ export function SurveyPicture({ survey }: { survey: Survey }) {
         const [x, y] = at(point.x, point.y);
         return point.odd
           ? <path key={k} d={`M${x - 5} ${y - 5}l10 10m0 -10l-10 10`} stroke="var(--clay)" strokeWidth={2.4} />
-          : <circle key={k} cx={x} cy={y} r={2.2} fill={`color-mix(in srgb, var(--water-fast) ${Math.round((100 * (point.z - low)) / Math.max(high - low, 0.01))}%, var(--water-slow))`} />;
+          : <circle key={k} cx={x} cy={y} r={2.4} stroke="var(--ink)" strokeOpacity={0.35} strokeWidth={0.5} fill={`color-mix(in srgb, var(--water-fast) ${Math.round((100 * (point.z - low)) / Math.max(high - low, 0.01))}%, var(--water-slow))`} />;
       })}
     </svg>
   );

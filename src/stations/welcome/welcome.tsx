@@ -6,6 +6,7 @@ import { useDemoWanted } from "../../ui/providers";
 import { useSettings } from "../../ui/settings";
 import { ImportGauge } from "../water/import-gauge";
 import { NewReach } from "../reach/new-reach";
+import { SoundingsDialog } from "../reach/soundings-dialog";
 
 /** An empty book: start with the made-up river, a gauge file, or a reach. */
 export function Welcome() {
@@ -14,6 +15,7 @@ export function Welcome() {
   const [loading, setLoading] = useState(false);
   const [importing, setImporting] = useState(false);
   const [building, setBuilding] = useState(false);
+  const [sounding, setSounding] = useState(false);
 
   const load = () => {
     // A frame first, so that the press is seen before a second of made-up weather is worked out.
@@ -38,13 +40,14 @@ export function Welcome() {
         <Row title="Your river’s gauge" text="A CSV or RDB file with stage, discharge, temperature or turbidity.">
           <Button onClick={() => setImporting(true)}>Open a gauge file</Button>
         </Row>
-        <Row title="A reach of your own" text="Shape one from a template, or open a reach file.">
+        <Row title="A reach of your own" text="Shape one from a template, from soundings, or open a reach file.">
           <Button onClick={() => setBuilding(true)}>Make a reach</Button>
         </Row>
       </ul>
       <p className="mt-8 text-sm text-soft">Everything stays in this browser. Local rules, closed seasons and landowners stand above anything shown here.</p>
       <ImportGauge open={importing} onOpenChange={setImporting} stations={[]} />
-      <NewReach open={building} onOpenChange={setBuilding} stations={[]} />
+      <NewReach open={building} onOpenChange={setBuilding} stations={[]} onSoundings={() => { setBuilding(false); setSounding(true); }} />
+      <SoundingsDialog open={sounding} onOpenChange={setSounding} stations={[]} />
     </div>
   );
 }
