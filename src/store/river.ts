@@ -103,11 +103,11 @@ export async function markReading(db: Database, id: string, deleted: boolean): P
   await db.readings.update(id, { deleted: deleted || undefined, updatedAt: new Date().toISOString() });
 }
 
-/** Keeps the objects on a reach's bed. */
-export async function saveFeatures(db: Database, id: string, features: ReachRecord["reach"]["features"]): Promise<void> {
+/** Keeps a changed reach. */
+export async function saveReach(db: Database, reach: ReachRecord["reach"]): Promise<void> {
   await db.transaction("rw", db.reaches, async () => {
-    const record = await db.reaches.get(id);
-    if (record) await db.reaches.put({ ...record, updatedAt: new Date().toISOString(), reach: { ...record.reach, features } });
+    const record = await db.reaches.get(reach.id);
+    if (record) await db.reaches.put({ ...record, updatedAt: new Date().toISOString(), reach });
   });
 }
 

@@ -20,6 +20,8 @@ interface Settings {
   /** Light the reach is read in; auto is the light now, or daylight when it is dark. */
   light: "auto" | Light;
   showWading: boolean;
+  /** Depth lines, and the water's edge at other flows. */
+  showDepths: boolean;
   /** The angler's own height, m, for body marks. */
   height: number;
   /** How columns of a kind of file were matched by hand, by its header. */
@@ -31,7 +33,7 @@ interface Settings {
 
 export const useSettings = create<Settings>()(
   persist(
-    (set) => ({ system: "metric", reach: null, station: null, species: "brown-trout", flow: null, lie: 1, light: "auto", showWading: false, height: MARKED_HEIGHT, columns: {}, demoRemoved: false, set: (change) => set(change) }),
-    { name: "low-heron-settings", partialize: ({ system, reach, station, species, light, showWading, height, columns, demoRemoved }) => ({ system, reach, station, species, light, showWading, height, columns, demoRemoved }) },
+    (set) => ({ system: "metric", reach: null, station: null, species: "brown-trout", flow: null, lie: 1, light: "auto", showWading: false, showDepths: false, height: MARKED_HEIGHT, columns: {}, demoRemoved: false, set: (change) => set(change) }),
+    { name: "low-heron-settings", partialize: ({ system, reach, station, species, light, showWading, showDepths, height, columns, demoRemoved }) => ({ system, reach, station, species, light, showWading, showDepths, height, columns, demoRemoved }) },
   ),
 );

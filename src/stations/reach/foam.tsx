@@ -4,6 +4,8 @@ import { type Field, sample } from "../../core/flow/grid";
 import type { Colours } from "../../ui/colours";
 
 const COUNT = 130;
+/** Widest canvas, px: a plan zoomed in farther is drawn smaller and stretched. */
+const WIDEST = 2600;
 /** Motion runs faster than the river so that it can be followed. */
 const QUICKENED = 3;
 
@@ -21,6 +23,8 @@ export function Foam({ field, scale, colours }: { field: Field; scale: number; c
     const context = canvas.current?.getContext("2d");
     if (!context) return;
     const { nx, ny, cell } = field;
+    const ratio = context.canvas.width / (nx * cell);
+    const size = ratio / scale;
     const still = window.matchMedia("(prefers-reduced-motion: reduce)").matches;
     const wet = Array.from(field.depth.keys()).filter((k) => field.depth[k]! > 0.15);
     if (wet.length === 0) return;
@@ -41,11 +45,11 @@ export function Foam({ field, scale, colours }: { field: Field; scale: number; c
     const draw = () => {
       context.clearRect(0, 0, context.canvas.width, context.canvas.height);
       context.strokeStyle = colours.ink;
-      context.lineWidth = 1.1;
+      context.lineWidth = 1.1 * size;
       for (const bubble of bubbles) {
         context.globalAlpha = 0.55 * Math.min(1, bubble.age, 14 - bubble.age);
         context.beginPath();
-        context.arc(bubble.x * scale, bubble.y * scale, bubble.r, 0, 2 * Math.PI);
+        context.arc(bubble.x * ratio, bubble.y * ratio, bubble.r * size, 0, 2 * Math.PI);
         context.stroke();
       }
     };
@@ -65,5 +69,6 @@ export function Foam({ field, scale, colours }: { field: Field; scale: number; c
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);
   }, [field, scale, colours]);
-  return <canvas ref={canvas} width={Math.round(field.nx * field.cell * scale)} height={Math.round(field.ny * field.cell * scale)} aria-hidden className="pointer-events-none absolute inset-0 size-full" />;
+  const drawn = Math.min(scale, WIDEST / (field.nx * field.cell));
+  return <canvas ref={canvas} width={Math.round(field.nx * field.cell * drawn)} height={Math.round(field.ny * field.cell * drawn)} aria-hidden className="pointer-events-none absolute inset-0 size-full" />;
 }

@@ -3,24 +3,19 @@ import { useState, type KeyboardEvent, type PointerEvent } from "react";
 import { moved, placeOf } from "../../core/flow/features";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
+import { nudgeOf } from "./drag-point";
 import { FeatureShape } from "./features";
 import { objectName } from "./objects";
 import type { ObjectEditor } from "./use-objects";
-
-/** One press of an arrow key moves an object so far, m; with shift four times as far. */
-const NUDGE = 0.5;
-const KEYS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
 /** The objects of the bed, to be dragged, nudged by arrow keys and taken off by Delete. */
 export function Handles({ editor, scale, size, system }: { editor: ObjectEditor; scale: number; size: readonly [number, number]; system: UnitSystem }) {
   const [drag, setDrag] = useState<{ index: number; from: [number, number]; by: [number, number] } | undefined>();
   const onKey = (event: KeyboardEvent, index: number) => {
     const feature = editor.features[index]!;
-    const step = KEYS[event.key];
-    if (step) {
-      const far = NUDGE * (event.shiftKey ? 4 : 1);
-      editor.change(index, moved(feature, step[0] * far, step[1] * far, size));
-    } else if (event.key === "Delete" || event.key === "Backspace") editor.remove(index);
+    const by = nudgeOf(event);
+    if (by) editor.change(index, moved(feature, by[0], by[1], size));
+    else if (event.key === "Delete" || event.key === "Backspace") editor.remove(index);
     else if (event.key === "Enter" || event.key === " ") editor.choose(index);
     else return;
     event.preventDefault();

@@ -13,8 +13,9 @@ import { newId } from "../../store/identity";
 import { Button, Dialog, FaultNote, Select, TextField } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
 import { say } from "../../ui/toasts";
+import { MEASURES } from "./template-measures";
 
-const START = { length: 120, width: 20, pool: 1.4, wiggle: 3 };
+const START = { length: 120, width: 20, poolDepth: 1.4, wiggle: 3 };
 const none = "none";
 
 /** A new reach: a riffle, run and pool shaped by a few measures, or a reach file with its own bed. */
@@ -48,12 +49,12 @@ export function NewReach({ open, onOpenChange, stations, onSoundings }: { open: 
 
   const build = () => attempt(async () => {
     const metres = Object.fromEntries(Object.entries(texts).map(([key, text]) => {
-      const parsed = parseQuantity(text, "length", entryUnit(key === "pool" ? "depth" : "distance", system));
-      if (!parsed.ok) throw new InputError("bad-number", `${LABELS[key as keyof typeof texts]}: ${parsed.message}`);
+      const parsed = parseQuantity(text, "length", entryUnit(key === "poolDepth" ? "depth" : "distance", system));
+      if (!parsed.ok) throw new InputError("bad-number", `${MEASURES[key as keyof typeof texts]}: ${parsed.message}`);
       return [key, parsed.value];
     })) as typeof START;
     const slope = Number(fall.replace(",", ".")) / 1000;
-    const template = { kind: "template", template: water, length: metres.length, width: metres.width, poolDepth: metres.pool, slope, wiggle: metres.wiggle, cell: 0.5 } as const;
+    const template = { kind: "template", template: water, length: metres.length, width: metres.width, poolDepth: metres.poolDepth, slope, wiggle: metres.wiggle, cell: 0.5 } as const;
     await keep(checkReach({
       schema: "low-heron/reach@1", id: newId(), name: name.trim() || "My reach", bed: template, roughness: 0.035, downstream: { kind: "normal", slope },
       features: featuresFor(template, Number(stones), jam),
@@ -65,7 +66,7 @@ export function NewReach({ open, onOpenChange, stations, onSoundings }: { open: 
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField label="Name" value={name} onChange={(event) => setName(event.target.value)} maxLength={120} placeholder="My reach" className="sm:col-span-2" />
         <Select label="Kind of water" className="sm:col-span-2" value={water} onChange={(value) => setWater(value as TemplateName)} choices={TEMPLATES.map((value) => ({ value, label: WATERS[value] }))} />
-        {(Object.keys(texts) as (keyof typeof texts)[]).map((key) => <TextField key={key} label={LABELS[key]} value={texts[key]} onChange={(event) => setTexts({ ...texts, [key]: event.target.value })} />)}
+        {(Object.keys(texts) as (keyof typeof texts)[]).map((key) => <TextField key={key} label={MEASURES[key]} value={texts[key]} onChange={(event) => setTexts({ ...texts, [key]: event.target.value })} />)}
         <TextField label="Fall of the river, m in a kilometre" inputMode="decimal" value={fall} onChange={(event) => setFall(event.target.value)} hint="1 lazy, 3 usual, 8 steep" />
         <Select label="Stones" value={stones} onChange={setStones} choices={["0", "1", "2", "3", "4", "5"].map((value) => ({ value, label: value }))} />
         <Select label="Log jam" value={jam} onChange={setJam} choices={[{ value: none, label: "None" }, { value: "left", label: "On the left bank" }, { value: "right", label: "On the right bank" }]} />
@@ -87,11 +88,9 @@ const WATERS: Record<TemplateName, string> = {
   "sand-bar": "Sand bar with stumps", backwater: "Mouth of a backwater", sluice: "Pool below a sluice", "tributary-mouth": "Mouth of a tributary",
 };
 
-const LABELS = { length: "Length", width: "Width of the channel", pool: "Deepest part under the crest by", wiggle: "Swing to each side" };
-
 function startTexts(system: UnitSystem) {
   const text = (value: number, kind: "distance" | "depth") => show(value, kind, system).text;
-  return { length: text(START.length, "distance"), width: text(START.width, "distance"), pool: text(START.pool, "depth"), wiggle: text(START.wiggle, "distance") };
+  return { length: text(START.length, "distance"), width: text(START.width, "distance"), poolDepth: text(START.poolDepth, "depth"), wiggle: text(START.wiggle, "distance") };
 }
 
 type Shape = Extract<Reach["bed"], { kind: "template" }>;

@@ -6,6 +6,7 @@ import { SUBSTRATES } from "../../core/flow/substrate";
 import { entryUnit, showText } from "../../core/quantity/show";
 import { parseQuantity, type UnitSystem } from "../../core/quantity/units";
 import { Button, FaultNote, Select, TextField } from "../../ui/parts";
+import { TemplateMeasures } from "./template-measures";
 import type { ObjectEditor } from "./use-objects";
 
 const KINDS = { boulder: "Stone", pier: "Pier or post", log: "Log", "log-jam": "Log jam", wall: "Wall", patch: "Patch of bottom", undercut: "Cut bank", overhang: "Overhanging tree" } as const;
@@ -41,6 +42,7 @@ export function Objects({ editor, length, breadth, system }: { editor: ObjectEdi
         <Button disabled={!editor.undo} onClick={editor.undo}><Undo2 size={18} aria-hidden />Undo</Button>
         <p className="pb-2 text-sm text-soft">Drag an object on the plan, or move it by arrow keys. The flow is solved anew from what is there.</p>
       </div>
+      {editor.template && <TemplateMeasures template={editor.template} system={system} onChange={editor.reshape} />}
       {editor.fault && <div className="mt-3"><FaultNote message={editor.fault} todo="Nothing was changed." /></div>}
       <ul className="mt-3 flex flex-wrap gap-2">
         {editor.features.map((feature, k) => <li key={k}><button type="button" aria-pressed={editor.chosen === k} onClick={() => editor.choose(k)} className={`min-h-10 rounded-md border px-3 ${editor.chosen === k ? "border-ink bg-ink text-paper" : "border-line hover:bg-deep"}`}>{objectName(feature)}</button></li>)}

@@ -1,6 +1,5 @@
 "use client";
-import { contours } from "d3-contour";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { type KeyboardEvent, type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import type { Field } from "../../core/flow/grid";
 import type { Reach } from "../../core/flow/reach";
 import type { Reading } from "../../core/lies/read";
@@ -8,57 +7,79 @@ import type { Seam } from "../../core/lies/seams";
 import type { Wading } from "../../core/lies/wading";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
+import { Maximize2, Minus, Plus } from "lucide-react";
 import { useColours } from "../../ui/colours";
+import { contourPath, DepthLines, GhostEdges, heightOverWater } from "./contours";
 import { Features, GroundPatterns } from "./features";
 import { Foam } from "./foam";
 import { Footprint } from "./footprint";
 import { Handles } from "./handles";
 import { type Place, probeKeys, ProbeMark } from "./probe";
+import { type Line, SectionLine } from "./section-line";
+import { TemplateHandles } from "./template-handles";
 import type { ObjectEditor } from "./use-objects";
+import { useZoom } from "./use-zoom";
 import { WaterCanvas } from "./water-canvas";
 
 /** The river from above. Flow runs to the right; the left bank is on top, as it is to someone looking down-current. */
-export function Plan({ field, reach, reading, chosen, onChoose, showWading, editor, probe, onProbe, system }: {
+export function Plan({ field, reach, reading, chosen, onChoose, showWading, showDepths, edges, editor, probe, onProbe, line, onLine, system }: {
   field: Field; reach: Reach; reading: Reading | undefined; chosen: number | undefined; onChoose: (rank: number) => void; showWading: boolean;
+  /** Depth lines, and the water's edge of these fields at other flows. */
+  showDepths: boolean; edges: readonly Field[];
+  /** The line of a section laid by hand. */
+  line: Line | undefined; onLine: (line: Line) => void;
   /** While the bed is being shaped: the objects can be taken hold of. */
   editor?: ObjectEditor;
   probe: Place | undefined; onProbe: (place: Place | undefined) => void; system: UnitSystem;
 }) {
   const colours = useColours();
+  const outer = useRef<HTMLDivElement>(null);
   const box = useRef<HTMLDivElement>(null);
+  const zoom = useZoom(box);
   const [width, setWidth] = useState(0);
   const [length, breadth] = [field.nx * field.cell, field.ny * field.cell];
   useEffect(() => {
-    const element = box.current;
+    const element = outer.current;
     if (!element) return;
     const observer = new ResizeObserver(([entry]) => setWidth(entry!.contentRect.width));
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
   // A phone shows part of the reach and scrolls; a desk shows it whole.
-  const scale = Math.max(width / length, 6);
+  const whole = Math.max(width / length, 6);
+  const scale = whole * zoom.factor;
+  const onKey = (event: KeyboardEvent) => {
+    if (event.key === "+" || event.key === "=") zoom.inward?.();
+    else if (event.key === "-") zoom.outward?.();
+    else if (event.key === "0") zoom.whole();
+    else probeKeys(event, probe, field, onProbe);
+  };
   const chosenLie = reading?.lies.find((lie) => lie.rank === chosen);
   useEffect(() => {
     const element = box.current;
     if (element && chosenLie && element.scrollWidth > element.clientWidth + 4) element.scrollTo({ left: chosenLie.x * scale - element.clientWidth / 2, behavior: "smooth" });
   }, [chosenLie, scale]);
   return (
-    <div ref={box} className="overflow-x-auto" tabIndex={0} role="group" onKeyDown={(event) => probeKeys(event, probe, field, onProbe)} aria-label={`The reach from above, ${showText(length, "distance", system)} long; the list of lies below says the same in words; arrow keys move a probe`}>
+    <div ref={outer} className="relative">
+    <div ref={box} className="overflow-auto" style={{ maxHeight: zoom.factor > 1 ? Math.max(360, breadth * whole * 1.4) : undefined }} tabIndex={0} role="group" onKeyDown={onKey} aria-label={`The reach from above, ${showText(length, "distance", system)} long; the list of lies below says the same in words; arrow keys move a probe, plus and minus zoom`}>
       {width > 0 && (
         <div className="relative" style={{ width: length * scale, height: breadth * scale }}>
           <Banks field={field} scale={scale} />
           <WaterCanvas field={field} scale={scale} colours={colours} />
           <Foam field={field} scale={scale} colours={colours} />
           <svg width={length * scale} height={breadth * scale} className="absolute inset-0" onClick={(event) => {
-            if (editor || (event.target as Element).closest("[role=button]")) return;
+            if (editor || zoom.panned() || (event.target as Element).closest("[role=button]")) return;
             const frame = event.currentTarget.getBoundingClientRect();
             onProbe([(event.clientX - frame.left) / scale, (event.clientY - frame.top) / scale]);
           }}>
             <Patterns />
             {showWading && reading && <WadingCells wading={reading.wading} field={field} scale={scale} />}
+            {showDepths && <DepthLines field={field} scale={scale} system={system} />}
+            {showDepths && <GhostEdges fields={edges} scale={scale} system={system} />}
             {!editor && <Features features={reach.features ?? []} scale={scale} />}
             {reading?.eddies.slice(0, 6).map((eddy, k) => <Curl key={k} x={eddy.x * scale} y={eddy.y * scale} size={Math.min(1.6, Math.sqrt(eddy.area) / 4)} />)}
             {reading?.seams.map((seam, k) => <Stitches key={k} seam={seam} scale={scale} />)}
+            {editor?.template && <TemplateHandles template={editor.template} scale={scale} system={system} editor={editor} />}
             {editor && <Handles editor={editor} scale={scale} size={[length, breadth]} system={system} />}
             {!editor && reading && [...reading.lies].reverse().map((lie) => (
               <g key={lie.rank} transform={`translate(${lie.x * scale} ${lie.y * scale})`} role="button" tabIndex={0} aria-label={`Lie ${lie.rank}, ${lie.kind}: ${lie.place}`} aria-pressed={lie.rank === chosen} className="cursor-pointer" onClick={() => onChoose(lie.rank)} onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && (event.preventDefault(), onChoose(lie.rank))}>
@@ -66,6 +87,7 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, edit
                 <Footprint rank={lie.rank} kind={lie.kind} size={lie.rank === chosen ? 1.15 : lie.rank <= 3 ? 1 : 0.84} chosen={lie.rank === chosen} upCurrent={lie.upCurrent} />
               </g>
             ))}
+            {line && !editor && <SectionLine line={line} scale={scale} size={[length, breadth]} system={system} onChange={onLine} />}
             {probe && !editor && <ProbeMark place={probe} scale={scale} />}
             <g transform={`translate(12 18)`} fill="var(--ink-soft)" fontSize={13}><text>left bank</text></g>
             <text x={12} y={breadth * scale - 10} fill="var(--ink-soft)" fontSize={13}>flow →</text>
@@ -74,7 +96,17 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, edit
         </div>
       )}
     </div>
+    <div className="absolute top-2 right-3 flex gap-1">
+      <ZoomButton label="Nearer" onPress={zoom.inward}><Plus size={18} aria-hidden /></ZoomButton>
+      <ZoomButton label="Farther" onPress={zoom.outward}><Minus size={18} aria-hidden /></ZoomButton>
+      {zoom.factor > 1 && <ZoomButton label="The whole reach" onPress={zoom.whole}><Maximize2 size={16} aria-hidden /></ZoomButton>}
+    </div>
+    </div>
   );
+}
+
+function ZoomButton({ label, onPress, children }: { label: string; onPress: (() => void) | undefined; children: ReactNode }) {
+  return <button type="button" aria-label={label} disabled={!onPress} onClick={onPress} className="grid size-10 place-items-center rounded-md border border-line bg-paper/90 hover:bg-deep disabled:opacity-40">{children}</button>;
 }
 
 function Patterns() {
@@ -91,29 +123,12 @@ function Patterns() {
 /** Land by its height: a few quiet contour lines above the water. */
 function Banks({ field, scale }: { field: Field; scale: number }) {
   const lines = useMemo(() => {
-    const { nx, ny, cell, bed, depth } = field;
-    // Height above the water's own level, carried sideways from the wet part of each column.
-    const height = new Float64Array(nx * ny);
-    for (let i = 0; i < nx; i++) {
-      let [sum, count] = [0, 0];
-      for (let j = 0; j < ny; j++) if (depth[j * nx + i]! > 0) {
-        sum += bed[j * nx + i]! + depth[j * nx + i]!;
-        count++;
-      }
-      for (let j = 0; j < ny; j++) height[j * nx + i] = count ? bed[j * nx + i]! - sum / count : 0;
-    }
-    const path = (level: number) => contours().size([nx, ny]).thresholds([level])(Array.from(height))[0]!.coordinates
-      .flatMap((polygon) => polygon.map((ring) => inside(ring as [number, number][], nx, ny).map(([pen, x, y]) => `${pen}${(x * cell * scale).toFixed(1)},${(y * cell * scale).toFixed(1)}`).join(""))).join("");
-    return [0.25, 0.6, 1, 1.4].map(path);
+    const height = heightOverWater(field);
+    const { nx, ny, cell } = field;
+    return [0.25, 0.6, 1, 1.4].map((level) => contourPath(height, nx, ny, cell * scale, level));
   }, [field, scale]);
   const [width, heightPx] = [field.nx * field.cell * scale, field.ny * field.cell * scale];
   return <svg width={width} height={heightPx} aria-hidden className="absolute inset-0">{lines.map((d, k) => <path key={k} d={d} fill="none" stroke="var(--line)" strokeWidth={1.2} strokeDasharray={k === 0 ? undefined : "2 4"} />)}</svg>;
-}
-
-/** A contour without the stretches where it only closes along the frame. */
-function inside(ring: readonly [number, number][], nx: number, ny: number): ["M" | "L", number, number][] {
-  const framed = ([x, y]: readonly [number, number]) => x <= 0.51 || y <= 0.51 || x >= nx - 0.51 || y >= ny - 0.51;
-  return ring.map((point, k) => [k === 0 || (framed(point) && framed(ring[k - 1]!)) ? "M" : "L", point[0], point[1]]);
 }
 
 /** A seam: a double thread of stitches, tighter where the seam is sharper. */

@@ -4,10 +4,7 @@ import type { Field } from "../../core/flow/grid";
 import { probeAt } from "../../core/flow/probe";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
-
-/** A press of an arrow key moves the probe so far, m; with shift four times as far. */
-const STEP = 0.5;
-const KEYS: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+import { nudgeOf } from "./drag-point";
 
 export type Place = readonly [number, number];
 
@@ -21,13 +18,12 @@ export function useProbe(reach: string | undefined) {
 
 export function probeKeys(event: KeyboardEvent, place: Place | undefined, field: Field, put: (place: Place | undefined) => void): void {
   if (event.key === "Escape") return put(undefined);
-  const step = KEYS[event.key];
-  if (!step || event.target !== event.currentTarget) return;
+  const by = nudgeOf(event);
+  if (!by || event.target !== event.currentTarget) return;
   event.preventDefault();
   const [length, breadth] = [field.nx * field.cell, field.ny * field.cell];
   const [x, y] = place ?? [length / 2, breadth / 2];
-  const far = STEP * (event.shiftKey ? 4 : 1);
-  put([Math.min(length, Math.max(0, x + step[0] * far)), Math.min(breadth, Math.max(0, y + step[1] * far))]);
+  put([Math.min(length, Math.max(0, x + by[0])), Math.min(breadth, Math.max(0, y + by[1]))]);
 }
 
 /** The probe on the plan. */

@@ -5,11 +5,13 @@ import { exceedanceInWords, seasonLevels } from "../../core/gauge/exceedance";
 import { seriesOf } from "../../core/gauge/summary";
 import { tellReason } from "../../core/lies/reasons";
 import { SPECIES } from "../../core/lies/species";
+import type { Field } from "../../core/flow/grid";
 import { showText } from "../../core/quantity/show";
 import { database } from "../../store/database";
 import { setGauge } from "../../store/river";
 import { Button, FaultNote, Panel, Select } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
+import { useEdges } from "../../ui/use-edges";
 import { roundFlow } from "../../ui/use-field";
 import { useLadder } from "../../ui/use-ladder";
 import { type LieView, useLieView } from "../../ui/use-lie";
@@ -19,7 +21,8 @@ import { NewReach } from "./new-reach";
 import { Objects } from "./objects";
 import { Plan } from "./plan";
 import { ProbeWords, useProbe } from "./probe";
-import { Section } from "./section";
+import { SectionAtLie, SectionOnLine } from "./section";
+import type { Line } from "./section-line";
 import { SoundingsDialog } from "./soundings-dialog";
 import { useObjects } from "./use-objects";
 
@@ -28,7 +31,7 @@ const NO_GAUGE = "none";
 /** Reach: the river from above at a flow, its seams, its lies. */
 export function ReachStation() {
   const view = useLieView();
-  const { system, showWading, species, light, set } = useSettings();
+  const { system, showWading, showDepths, species, light, set } = useSettings();
   const [building, setBuilding] = useState(false);
   const [shaping, setShaping] = useState(false);
   const [sounding, setSounding] = useState(false);
@@ -38,6 +41,9 @@ export function ReachStation() {
   const bare = !reach;
   const editor = useObjects(river.reach);
   const probe = useProbe(reach?.id);
+  const edges = useEdges(reach, roundFlow(flow), showDepths);
+  const [laid, setLine] = useState<{ reach: string; line: Line } | undefined>();
+  const line = laid && laid.reach === reach?.id ? laid.line : undefined;
   const ladder = useLadder(reach, scale.own[0], scale.own[1], roundFlow(flow), !field.settled);
   return (
     <div className="mx-auto max-w-[1400px]">
@@ -45,8 +51,9 @@ export function ReachStation() {
         {river.reaches.length > 0 && <Select label="Reach" hideLabel className="min-w-36 flex-1 sm:w-48 sm:flex-none" value={river.reach?.id ?? ""} onChange={(id) => set({ reach: id, station: null, flow: null, lie: 1 })} choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))} />}
         {river.reach && !river.reach.demo && river.stations.length > 0 && <Select label="Gauge of this reach" hideLabel className="min-w-36 flex-1 sm:w-48 sm:flex-none" value={river.reach.station ?? NO_GAUGE} onChange={(id) => void setGauge(database(), river.reach!.id, id === NO_GAUGE ? null : id)} choices={[{ value: NO_GAUGE, label: "No gauge" }, ...river.stations.map((one) => ({ value: one.id, label: one.name }))]} />}
         <Select label="Fish" hideLabel className="min-w-36 flex-1 sm:w-44 sm:flex-none" value={species} onChange={(id) => set({ species: id, lie: 1 })} choices={SPECIES.map(({ id, name }) => ({ value: id, label: name }))} />
-        <Select label="Light" hideLabel className="min-w-36 flex-1 sm:w-60 sm:flex-none" value={light} onChange={(value) => set({ light: value as typeof light, lie: 1 })} choices={[{ value: "auto", label: river.light === "day" ? "Light as now" : river.light === "twilight" ? "Dusk or dawn, as now" : "Dark now: by day" }, { value: "day", label: "By day" }, { value: "twilight", label: "Dusk or dawn" }, { value: "night", label: "By night" }]} />
+        <Select label="Light" hideLabel className="min-w-36 flex-1 sm:w-52 sm:flex-none" value={light} onChange={(value) => set({ light: value as typeof light, lie: 1 })} choices={[{ value: "auto", label: river.light === "day" ? "Light as now" : river.light === "twilight" ? "Dusk or dawn, as now" : "Dark now: by day" }, { value: "day", label: "By day" }, { value: "twilight", label: "Dusk or dawn" }, { value: "night", label: "By night" }]} />
         <button type="button" aria-pressed={showWading} onClick={() => set({ showWading: !showWading })} className={`min-h-11 rounded-md border border-line px-3 ${showWading ? "bg-ink text-paper" : "hover:bg-deep"}`}>Wading</button>
+        <button type="button" aria-pressed={showDepths} onClick={() => set({ showDepths: !showDepths })} className={`min-h-11 rounded-md border border-line px-3 ${showDepths ? "bg-ink text-paper" : "hover:bg-deep"}`}>Depths</button>
         {reach && <button type="button" aria-pressed={shaping} onClick={() => setShaping(!shaping)} className={`min-h-11 rounded-md border border-line px-3 ${shaping ? "bg-ink text-paper" : "hover:bg-deep"}`}>Shape the bed</button>}
         <Button className="sm:ml-auto" onClick={() => setBuilding(true)}>Make a reach</Button>
       </div>
@@ -56,7 +63,7 @@ export function ReachStation() {
           <h1 className="sr-only">{reach.name} at {showText(flow, "discharge", system)}</h1>
           <div className="-mx-4 lg:-mx-6">
             {field.field
-              ? <Plan field={field.field} reach={reach} reading={reading} chosen={lie?.rank} onChoose={(rank) => set({ lie: rank })} showWading={showWading} editor={shaping ? editor : undefined} probe={probe.place} onProbe={probe.put} system={system} />
+              ? <Plan field={field.field} reach={reach} reading={reading} chosen={lie?.rank} onChoose={(rank) => set({ lie: rank })} showWading={showWading} showDepths={showDepths} edges={edges} line={line} onLine={(next) => setLine({ reach: reach.id, line: next })} editor={shaping ? editor : undefined} probe={probe.place} onProbe={probe.put} system={system} />
               : <div className="grid h-60 place-items-center text-soft">{field.fault ? "" : "Working out the flow …"}</div>}
           </div>
           <Status view={view} />
@@ -70,9 +77,9 @@ export function ReachStation() {
               <Panel title={`Lies for ${SPECIES.find((one) => one.id === species)!.name.toLowerCase()}`}>
                 <LieList lies={reading.lies} chosen={lie.rank} onChoose={(rank) => set({ lie: rank })} system={system} />
               </Panel>
-              <Panel title={`Across the river at lie ${lie.rank}`}>
-                <Section field={field.field} lie={lie} visibleDepth={view.look.visibleDepth} system={system} />
-                <p className="mt-1 text-sm text-soft">Looking down-current. Dotted: seen to here. Depth is drawn larger than width.</p>
+              <Panel title={line ? "Along the line" : `Across the river at lie ${lie.rank}`} aside={<button type="button" className="-my-2 py-2 text-sm underline" onClick={() => setLine(line ? undefined : { reach: reach.id, line: lineNear(field.field!, probe.place ?? [lie.x, lie.y]) })}>{line ? `at lie ${lie.rank} again` : "lay a line of my own"}</button>}>
+                {line ? <SectionOnLine field={field.field} line={line} visibleDepth={view.look.visibleDepth} system={system} /> : <SectionAtLie field={field.field} lie={lie} visibleDepth={view.look.visibleDepth} system={system} />}
+                <p className="mt-1 text-sm text-soft">{line ? "Drag its ends on the plan, or move them by arrow keys. " : "Looking down-current. "}Dotted: seen to here. Depth is drawn larger than width.</p>
                 <SeamTable view={view} />
               </Panel>
               <Panel title={`Why lie ${lie.rank}`}>
@@ -88,6 +95,18 @@ export function ReachStation() {
       <SoundingsDialog open={sounding} onOpenChange={setSounding} stations={river.stations} />
     </div>
   );
+}
+
+/** Dry ground at both ends of a new line, m. */
+const ASHORE = 1.5;
+
+/** A line across the river at a place, from bank to bank. */
+function lineNear(field: Field, [x]: readonly [number, number]): Line {
+  const { nx, ny, cell, depth } = field;
+  const i = Math.min(nx - 1, Math.floor(x / cell));
+  const wet = Array.from({ length: ny }, (_, j) => j).filter((j) => depth[j * nx + i]! > 0);
+  const held = (y: number) => Math.min((ny - 0.5) * cell, Math.max(0.5 * cell, y));
+  return [[x, held((wet[0] ?? 0) * cell - ASHORE)], [x, held(((wet.at(-1) ?? ny) + 1) * cell + ASHORE)]];
 }
 
 /** Range of the flow slider and the season's middle half, from the record where there is one. */
