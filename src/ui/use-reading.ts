@@ -6,6 +6,7 @@ import type { Light } from "../core/lies/foraging";
 import type { Reading } from "../core/lies/read";
 import { speciesById } from "../core/lies/species";
 import { readWorker } from "../workers/clients";
+import { Latest } from "./latest";
 
 export interface Look {
   species: string;
@@ -14,20 +15,25 @@ export interface Look {
   light: Light;
 }
 
-/** The reading of a field, worked out in the worker; the last one stays until the next is there. */
+const queue = new Latest();
+
+/** The reading of a field, worked out in the worker; the last one of the same reach stays until the next is there. */
 export function useReading(field: Field | undefined, reach: Reach | undefined, look: Look): { reading: Reading | undefined; of: Field | undefined } {
-  const [state, setState] = useState<{ reading: Reading | undefined; of: Field | undefined }>({ reading: undefined, of: undefined });
+  const [state, setState] = useState<{ reading: Reading | undefined; of: Field | undefined; reach?: string }>({ reading: undefined, of: undefined });
   const { species, visibleDepth, temperature, light } = look;
-  const features = reach?.features;
+  const [features, id] = [reach?.features, reach?.id];
   useEffect(() => {
     if (!field) return;
     let gone = false;
-    void readWorker().read(field, { species: speciesById(species), visibleDepth, temperature, light, features }).then((answer) => {
-      if (!gone && answer.ok) setState({ reading: answer.value, of: field });
+    queue.ask(async () => {
+      if (gone) return;
+      const answer = await readWorker().read(field, { species: speciesById(species), visibleDepth, temperature, light, features });
+      // While the flow is being moved, a reading that is a moment late is nearer than the one before it.
+      if (answer.ok) setState({ reading: answer.value, of: field, reach: id });
     });
     return () => {
       gone = true;
     };
-  }, [field, features, species, visibleDepth, temperature, light]);
-  return field ? state : { reading: undefined, of: undefined };
+  }, [field, features, id, species, visibleDepth, temperature, light]);
+  return field && state.reach === id ? state : { reading: undefined, of: undefined };
 }

@@ -1,9 +1,15 @@
-import { expose } from "comlink";
+import { expose, transfer } from "comlink";
 import type { Field } from "../core/flow/grid";
-import { streaks, type StreakImage } from "./streaks";
+import { paint, type Painted } from "./paint";
+import { streaks } from "./streaks";
 
 /** A worker of its own, so that the water is drawn while the lies are still being read. */
-const api = { streaks: (field: Field, pixelsPerMetre: number): StreakImage => streaks(field, pixelsPerMetre) };
+const api = {
+  water(field: Field, pixelsPerMetre: number, slow: readonly [number, number, number], fast: readonly [number, number, number]): Painted {
+    const painted = paint(streaks(field, pixelsPerMetre), slow, fast);
+    return transfer(painted, [painted.pixels.buffer]);
+  },
+};
 
 export type PictureApi = typeof api;
 expose(api);

@@ -1,4 +1,5 @@
 import type { Field } from "../core/flow/grid";
+import { paint } from "./paint";
 import { streaks } from "./streaks";
 
 /** A straight channel flowing right, fast in the middle, with dry banks. */
@@ -26,4 +27,14 @@ test("the picture is the flow: dry is clear, fast is brighter than slow, streaks
     across += Math.abs(image.streak[at(x, y + 1)]! - image.streak[at(x, y)]!);
   }
   expect(across).toBeGreaterThan(2 * along);
+});
+
+test("painted, dry ground is clear, and water lies between the two colours, paler where it runs faster", () => {
+  const image = streaks(channel(), 4);
+  const { pixels, width } = paint(image, [10, 20, 30], [210, 220, 230]);
+  const at = (x: number, y: number) => [...pixels.slice(4 * (y * width + x), 4 * (y * width + x) + 4)];
+  expect(at(80, 2)[3]).toBe(0);
+  const mean = (y: number) => Array.from({ length: 60 }, (_, k) => at(50 + k, y)[0]!).reduce((sum, value) => sum + value, 0) / 60;
+  expect(mean(42)).toBeGreaterThan(mean(18) + 40);
+  for (const y of [18, 42]) expect(at(80, y)[2]! - at(80, y)[0]!).toBe(20);
 });

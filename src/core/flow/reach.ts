@@ -84,6 +84,17 @@ export const downstreamSchema = z.discriminatedUnion("kind", [
 ]);
 export type Downstream = z.infer<typeof downstreamSchema>;
 
+/** A depth by stick or a timed float at a marked place: what the model is fitted to (calibrate.ts). */
+export const waterReadingSchema = z.strictObject({
+  x: finite, y: finite, kind: z.enum(["depth", "surface-speed"]),
+  /** m, or m/s at the surface. */
+  value: finite.refine((value) => value > 0 && value <= 100, "must be above 0, 100 at most"),
+  /** Flow when it was taken, m3/s. */
+  discharge: positive,
+  at: z.iso.datetime({ offset: true }),
+});
+export type WaterReading = z.infer<typeof waterReadingSchema>;
+
 export const reachSchema = z.object({
   schema: z.literal("low-heron/reach@1"),
   id: z.string().min(1).max(80),
@@ -92,6 +103,7 @@ export const reachSchema = z.object({
   roughness: z.union([finite.refine((value) => value >= 0 && value <= 1, "must be from 0 to 1"), z.array(finite.refine((value) => value >= 0 && value <= 1, "must be from 0 to 1"))]),
   downstream: downstreamSchema,
   features: z.array(featureSchema).max(500).optional(),
+  readings: z.array(waterReadingSchema).max(200).optional(),
   /** Where it lies, degrees: for the light. */
   latitude: finite.refine((value) => Math.abs(value) <= 90, "must be within ±90").optional(),
   longitude: finite.refine((value) => Math.abs(value) <= 180, "must be within ±180").optional(),

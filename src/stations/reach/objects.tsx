@@ -6,6 +6,7 @@ import { SUBSTRATES } from "../../core/flow/substrate";
 import { entryUnit, showText } from "../../core/quantity/show";
 import { parseQuantity, type UnitSystem } from "../../core/quantity/units";
 import { Button, FaultNote, Select, TextField } from "../../ui/parts";
+import { Readings } from "./readings";
 import { TemplateMeasures } from "./template-measures";
 import type { ObjectEditor } from "./use-objects";
 
@@ -49,6 +50,7 @@ export function Objects({ editor, length, breadth, system }: { editor: ObjectEdi
       </ul>
       {editor.features.length === 0 && <p className="mt-2 text-soft">Nothing stands in this water yet.</p>}
       {chosen && editor.chosen !== undefined && <Measures key={`${editor.chosen} ${JSON.stringify(chosen)}`} feature={chosen} system={system} onChange={(feature) => editor.change(editor.chosen!, feature)} onRemove={() => editor.remove(editor.chosen!)} />}
+      <Readings editor={editor} system={system} />
     </section>
   );
 }

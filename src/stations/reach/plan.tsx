@@ -15,6 +15,7 @@ import { Foam } from "./foam";
 import { Footprint } from "./footprint";
 import { Handles } from "./handles";
 import { type Place, probeKeys, ProbeMark } from "./probe";
+import { ReadingMarks } from "./readings";
 import { type Line, SectionLine } from "./section-line";
 import { TemplateHandles } from "./template-handles";
 import type { ObjectEditor } from "./use-objects";
@@ -80,6 +81,7 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, show
             {reading?.eddies.slice(0, 6).map((eddy, k) => <Curl key={k} x={eddy.x * scale} y={eddy.y * scale} size={Math.min(1.6, Math.sqrt(eddy.area) / 4)} />)}
             {reading?.seams.map((seam, k) => <Stitches key={k} seam={seam} scale={scale} />)}
             {editor?.template && <TemplateHandles template={editor.template} scale={scale} system={system} editor={editor} />}
+            {editor && <ReadingMarks readings={editor.readings} scale={scale} />}
             {editor && <Handles editor={editor} scale={scale} size={[length, breadth]} system={system} />}
             {!editor && reading && [...reading.lies].reverse().map((lie) => (
               <g key={lie.rank} transform={`translate(${lie.x * scale} ${lie.y * scale})`} role="button" tabIndex={0} aria-label={`Lie ${lie.rank}, ${lie.kind}: ${lie.place}`} aria-pressed={lie.rank === chosen} className="cursor-pointer" onClick={() => onChoose(lie.rank)} onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && (event.preventDefault(), onChoose(lie.rank))}>

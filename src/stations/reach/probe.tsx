@@ -32,7 +32,7 @@ export function ProbeMark({ place, scale }: { place: Place; scale: number }) {
 }
 
 /** What the probe reads, in words. */
-export function ProbeWords({ field, place, system, onLift }: { field: Field; place: Place; system: UnitSystem; onLift: () => void }) {
+export function ProbeWords({ field, place, system, onLift, onRead }: { field: Field; place: Place; system: UnitSystem; onLift: () => void; onRead?: () => void }) {
   const probe = probeAt(field, place[0], place[1]);
   const where = `${showText(probe.x, "distance", system)} down the reach, ${showText(probe.y, "distance", system)} from its left edge`;
   return (
@@ -44,6 +44,7 @@ export function ProbeWords({ field, place, system, onLift }: { field: Field; pla
           {probe.pulse > 0.05 && `, pulsing by ${showText(probe.pulse, "speed", system)}`}; Froude number {probe.froude.toFixed(2)}, Manning’s n {probe.roughness.toFixed(3)}.{" "}
         </>
       )}
+      {onRead && <button type="button" className="mr-3 min-h-8 text-sm underline" onClick={onRead}>put down a reading taken here</button>}
       <button type="button" className="min-h-8 text-sm underline" onClick={onLift}>lift it</button>
     </p>
   );

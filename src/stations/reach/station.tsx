@@ -20,7 +20,8 @@ import { LieList } from "./lie-list";
 import { NewReach } from "./new-reach";
 import { Objects } from "./objects";
 import { Plan } from "./plan";
-import { ProbeWords, useProbe } from "./probe";
+import { type Place, ProbeWords, useProbe } from "./probe";
+import { ReadingDialog } from "./reading-dialog";
 import { SectionAtLie, SectionOnLine } from "./section";
 import type { Line } from "./section-line";
 import { SoundingsDialog } from "./soundings-dialog";
@@ -35,6 +36,7 @@ export function ReachStation() {
   const [building, setBuilding] = useState(false);
   const [shaping, setShaping] = useState(false);
   const [sounding, setSounding] = useState(false);
+  const [readingAt, setReadingAt] = useState<Place | undefined>();
   const { river, field, reading, lie, flow } = view;
   const reach = river.reach?.reach;
   const scale = useFlowScale(view);
@@ -67,7 +69,7 @@ export function ReachStation() {
               : <div className="grid h-60 place-items-center text-soft">{field.fault ? "" : "Working out the flow …"}</div>}
           </div>
           <Status view={view} />
-          {probe.place && field.field && <ProbeWords field={field.field} place={probe.place} system={system} onLift={() => probe.put(undefined)} />}
+          {probe.place && field.field && <ProbeWords field={field.field} place={probe.place} system={system} onLift={() => probe.put(undefined)} onRead={editor && (() => setReadingAt(probe.place))} />}
           {shaping && editor && field.field && <Objects editor={editor} length={field.field.nx * field.field.cell} breadth={field.field.ny * field.field.cell} system={system} />}
           {showWading && reading && <WadingKey view={view} />}
           <FlowSlider flow={flow} range={scale.range} band={scale.band} solved={field.solved.map((one) => one.discharge)} rungs={ladder.rungs} now={river.now?.discharge ?? null} system={system} onChange={(q) => set({ flow: q })} onNow={() => set({ flow: null })} />
@@ -92,6 +94,7 @@ export function ReachStation() {
         </>
       )}
       <NewReach open={building} onOpenChange={setBuilding} stations={river.stations} onSoundings={() => { setBuilding(false); setSounding(true); }} />
+      {editor && readingAt && <ReadingDialog place={readingAt} flow={river.now?.discharge ?? flow} minute={river.minute} system={system} onClose={() => setReadingAt(undefined)} onKeep={(reading) => editor.keepReadings([...editor.readings, reading], "The reading is in the book. Fit the bed to it under “Shape the bed”.")} />}
       <SoundingsDialog open={sounding} onOpenChange={setSounding} stations={river.stations} />
     </div>
   );

@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import type { ReachRecord } from "../../core/book/records";
 import { faultOf } from "../../core/errors";
 import { layReach } from "../../core/flow/lay";
-import { checkReach, type Feature, type Reach, type Template } from "../../core/flow/reach";
+import { checkReach, type Feature, type Reach, type Template, type WaterReading } from "../../core/flow/reach";
 import { reshaped } from "../../core/flow/reshape";
 import { database } from "../../store/database";
 import { saveReach } from "../../store/river";
@@ -21,6 +21,11 @@ export interface ObjectEditor {
   /** The measures of a reach made from a template, and how they are changed; undefined for other beds. */
   template: Template | undefined;
   reshape: (change: Partial<Omit<Template, "kind">>) => void;
+  readings: readonly WaterReading[];
+  keepReadings: (readings: readonly WaterReading[], said?: string) => void;
+  /** Keeps a reach as fitted. */
+  take: (fitted: Reach, said: string) => void;
+  reach: Reach;
   undo: (() => void) | undefined;
   fault: string | undefined;
 }
@@ -64,6 +69,9 @@ export function useObjects(record: ReachRecord | undefined): ObjectEditor | unde
         choose(undefined);
         keepFeatures(features.filter((_, k) => k !== index), `The ${features[index]!.name ?? features[index]!.kind} is off the bed.`);
       },
+      reach, readings: reach.readings ?? [],
+      keepReadings: (readings, said) => keep(() => ({ ...reach, readings: [...readings] }), said),
+      take: (fitted, said) => keep(() => fitted, said),
       reshape: (change) => keep(() => reshaped(reach, change)),
       undo: steps.length === 0 ? undefined : () => {
         setPast({ of: id, steps: steps.slice(0, -1) });

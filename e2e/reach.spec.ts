@@ -1,0 +1,148 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, type Page, test } from "@playwright/test";
+import { loadDemo, makeSmallReach, settled } from "./parts";
+
+const noFaults = async (page: Page) => expect((await new AxeBuilder({ page }).analyze()).violations.map((one) => `${one.id}: ${one.nodes[0]?.html}`)).toEqual([]);
+
+test("a reach from soundings: a bad file is told, a made-up boat's log shown with what stands out, laid the other way round, and made", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByRole("button", { name: "From soundings" }).click();
+  const dialog = page.getByRole("dialog", { name: "A reach from soundings" });
+  await dialog.getByLabel("File", { exact: true }).setInputFiles({ name: "bad.csv", mimeType: "text/csv", buffer: Buffer.from("place,depth\nhere,1\n") });
+  await expect(dialog.getByRole("alert")).toContainText("No two columns give a place");
+  await dialog.getByRole("button", { name: /made-up boat/ }).click();
+  await expect(dialog.getByText(/soundings over/)).toBeVisible();
+  await expect(dialog.getByRole("alert")).toBeHidden();
+  await expect(dialog.getByText(/lost the bottom/)).toBeVisible();
+  await expect(dialog.getByText(/laid along 20\d°/)).toBeVisible();
+  await dialog.getByRole("button", { name: "Turn it round" }).click();
+  await expect(dialog.getByText(/laid along 2\d°/)).toBeVisible();
+  await dialog.getByLabel(/River runs to/).fill("200");
+  await expect(dialog.getByText("laid along 200°")).toBeVisible();
+  await dialog.getByLabel(/Fall of the water/).fill("none");
+  await expect(dialog.getByRole("button", { name: "Make this reach" })).toBeDisabled();
+  await dialog.getByLabel(/Fall of the water/).fill("2.8");
+  await dialog.getByLabel("Name", { exact: true }).fill("Sounded glide");
+  await noFaults(page);
+  await dialog.getByRole("button", { name: "Make this reach" }).click();
+  await page.goto("/reach");
+  await settled(page);
+  await expect(page.getByRole("heading", { level: 1, name: /Sounded glide at/ })).toBeAttached();
+});
+
+test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section along a line of one's own", async ({ page }) => {
+  await loadDemo(page);
+  await page.keyboard.press("2");
+  await settled(page);
+  const plan = page.getByRole("group", { name: /^The reach from above/ });
+  const wide = () => plan.evaluate((element) => element.scrollWidth / element.clientWidth);
+  expect(await wide()).toBeLessThan(1.02);
+  await page.getByRole("button", { name: "Nearer" }).click();
+  await expect.poll(wide).toBeCloseTo(1.5, 1);
+  await plan.focus();
+  await page.keyboard.press("+");
+  await expect.poll(wide).toBeCloseTo(2, 1);
+  // Dragging the ground pans and sets no probe; the wheel zooms only with Ctrl.
+  const box = (await plan.boundingBox())!;
+  const before = await plan.evaluate((element) => element.scrollLeft);
+  await page.mouse.move(box.x + 300, box.y + 60);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 180, box.y + 60, { steps: 4 });
+  await page.mouse.up();
+  expect(await plan.evaluate((element) => element.scrollLeft)).toBeGreaterThan(before + 80);
+  await expect(page.getByText(/^Probe,/)).toBeHidden();
+  await page.keyboard.down("Control");
+  await page.mouse.wheel(0, -120);
+  await page.keyboard.up("Control");
+  await expect.poll(wide).toBeGreaterThan(2.5);
+  await plan.focus();
+  await page.keyboard.press("0");
+  await expect.poll(wide).toBeLessThan(1.02);
+
+  await page.getByRole("button", { name: "Depths" }).click();
+  await expect(plan.getByText("1 m", { exact: true })).toBeAttached();
+  await page.getByRole("button", { name: "lay a line of my own" }).click();
+  const crossed = page.getByText(/cross it, of/);
+  await expect(crossed).toBeVisible();
+  const [through, river] = (await crossed.textContent())!.match(/[\d.]+/g)!.map(Number) as [number, number];
+  expect(Math.abs(through / river - 1)).toBeLessThan(0.06);
+  const end = page.getByRole("button", { name: /^End B of the section/ });
+  const label = await end.getAttribute("aria-label");
+  await end.focus();
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect(end).not.toHaveAttribute("aria-label", label!);
+  await noFaults(page);
+  await page.getByRole("button", { name: /again$/ }).click();
+  await expect(end).toBeHidden();
+});
+
+test("readings in the water: put down at the probe, fitted, taken and undone", async ({ page }) => {
+  await page.goto("/");
+  await makeSmallReach(page, "Readings run");
+  await page.goto("/reach");
+  await settled(page);
+  const plan = page.getByRole("group", { name: /^The reach from above/ });
+  const read = async (steps: number, depth: string) => {
+    await plan.focus();
+    for (let k = 0; k < steps; k++) await page.keyboard.press("Shift+ArrowRight");
+    await page.getByRole("button", { name: "put down a reading taken here" }).click();
+    await page.getByLabel("Depth", { exact: true }).fill(depth);
+    await page.getByRole("button", { name: "Keep it" }).click();
+    await expect(page.getByRole("dialog")).toBeHidden();
+  };
+  await read(1, "1.35 m");
+  await page.getByRole("button", { name: "Shape the bed" }).click();
+  await page.getByRole("button", { name: "Fit the bed to them" }).click();
+  await expect(page.getByText(/One reading cannot tell/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole("button", { name: "Shape the bed" }).click();
+  await read(3, "4 ft");
+  await page.getByRole("button", { name: "Shape the bed" }).click();
+  await expect(page.getByRole("row", { name: /2\. Depth/ })).toContainText("1.22 m");
+  await page.getByRole("button", { name: "Fit the bed to them" }).click();
+  await expect(page.getByText(/of their own errors off/)).toBeVisible({ timeout: 120_000 });
+  await noFaults(page);
+  await page.getByRole("button", { name: "Take out reading 2" }).click();
+  await expect(page.getByRole("row", { name: /2\. Depth/ })).toBeHidden();
+  await page.getByRole("region", { name: "Shape the bed" }).getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("row", { name: /2\. Depth/ })).toBeVisible();
+});
+
+test("a new angler shapes a reach with three stones and a wall, by handles and measures, and sees its seams at three flows within two minutes", async ({ page }) => {
+  const start = Date.now();
+  await page.goto("/");
+  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByLabel("Length", { exact: true }).fill("80 m");
+  await page.getByLabel("Width of the channel").fill("16 m");
+  await page.getByLabel("Log jam").click();
+  await page.getByRole("option", { name: "None" }).click();
+  await page.getByRole("button", { name: "Make it" }).click();
+  await expect(page.getByRole("dialog")).toBeHidden();
+  await page.goto("/reach");
+  await page.getByRole("button", { name: "Shape the bed" }).click();
+  await expect(page.getByRole("button", { name: "stone 3", exact: true })).toBeVisible();
+  await page.getByLabel("Put in", { exact: true }).click();
+  await page.getByRole("option", { name: "Wall" }).click();
+  await page.getByRole("button", { name: "Put it in" }).click();
+  await expect(page.getByRole("button", { name: "Wall", exact: true })).toBeVisible();
+  const width = page.getByRole("button", { name: /^Width of the channel/ });
+  await expect(width).toHaveAttribute("aria-label", /16\.0 m/);
+  await width.focus();
+  await page.keyboard.press("ArrowDown");
+  await expect(width).toHaveAttribute("aria-label", /17\.0 m/);
+  await expect(page.getByLabel("Width of the channel", { exact: true })).toHaveValue("17.0 m");
+  await page.getByRole("button", { name: "Shape the bed" }).click();
+  const seams = new Set<string>();
+  for (let flow = 0; flow < 3; flow++) {
+    await settled(page);
+    const told = page.getByText(/^\d+ seams?, \d+ eddies in words$/);
+    await expect(told).toBeVisible();
+    expect(Number.parseInt((await told.textContent())!, 10)).toBeGreaterThan(0);
+    seams.add((await page.getByRole("heading", { level: 1 }).textContent())!);
+    await page.keyboard.press("]");
+    await page.keyboard.press("]");
+    await page.waitForTimeout(400);
+  }
+  expect(seams.size).toBe(3);
+  expect(Date.now() - start).toBeLessThan(120_000);
+});
