@@ -24,10 +24,12 @@ const views = [
   { name: "water", path: "/water", sizes: ["desk", "bank"] },
   { name: "reach", path: "/reach", sizes: ["desk", "bank"], ready: settled },
   { name: "reach-shaping", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); await page.getByRole("button", { name: "Shape the bed" }).click(); await page.getByRole("button", { name: "split stone", exact: true }).click(); await page.waitForTimeout(500); } },
+  { name: "soundings", path: "/reach", sizes: ["desk"], ready: async (page) => { await page.getByRole("button", { name: "Make a reach" }).click(); await page.getByRole("button", { name: "From soundings" }).click(); await page.getByRole("button", { name: /made-up boat/ }).click(); const make = page.getByRole("button", { name: "Make this reach" }); await make.waitFor(); await make.scrollIntoViewIfNeeded(); await page.waitForTimeout(800); } },
   { name: "reach-wading", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); await page.getByRole("button", { name: "Wading" }).click(); await page.waitForTimeout(500); } },
   { name: "rig", path: "/rig", sizes: ["desk", "bank"], ready: async (page) => { await page.getByTestId("setting").waitFor({ timeout: 180_000 }); await page.waitForTimeout(500); } },
   { name: "log", path: "/log", sizes: ["desk", "bank"] },
   { name: "learn", path: "/learn", sizes: ["desk", "bank"] },
+  { name: "reach-depths", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); await page.getByRole("button", { name: "Wading" }).click(); await page.getByText(/of 11 in the background/).waitFor({ state: "hidden", timeout: 180_000 }); await page.getByRole("button", { name: "Depths" }).click(); await page.getByRole("button", { name: "lay a line of my own" }).click(); await page.waitForTimeout(1500); } },
 ];
 
 const browser = await chromium.launch(launch);

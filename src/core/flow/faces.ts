@@ -22,10 +22,10 @@ export class Faces {
   readonly nR: Float64Array;
   readonly tR: Float64Array;
 
-  constructor(count: number) {
+  constructor(count: number, right?: Faces) {
     const make = () => new Float64Array(count);
     [this.hL, this.zL, this.nL, this.tL] = [make(), make(), make(), make()];
-    [this.hR, this.zR, this.nR, this.tR] = [make(), make(), make(), make()];
+    [this.hR, this.zR, this.nR, this.tR] = right ? [right.hR, right.zR, right.nR, right.tR] : [make(), make(), make(), make()];
   }
 }
 

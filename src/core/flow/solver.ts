@@ -78,6 +78,7 @@ export class ShallowWater implements Sweepable {
   private readonly wallUp: boolean;
   private readonly wallDown: boolean;
   readonly faces: Faces;
+  readonly facesInTurn: Faces;
   readonly acrossX: Crossed;
   readonly acrossY: Crossed;
   private readonly crossing: Crossing = { mass: 0, depth: 0 };
@@ -104,6 +105,7 @@ export class ShallowWater implements Sweepable {
     this.wallUp = options.upstream.kind === "wall";
     this.wallDown = options.downstream.kind === "wall";
     this.faces = new Faces(this.stride + 1);
+    this.facesInTurn = new Faces(this.stride + 1, this.faces);
     const { h, u, v, nuh, rh, ru, rv } = this;
     this.acrossX = { h, across: u, along: v, nuh, rh, rAcross: ru, rAlong: rv };
     this.acrossY = { h, across: v, along: u, nuh, rh, rAcross: rv, rAlong: ru };

@@ -22,6 +22,8 @@ export interface Sweepable {
   readonly acrossX: Crossed;
   readonly acrossY: Crossed;
   readonly faces: Faces;
+  /** The same right sides, with left sides of its own: rows of faces in y come by turns. */
+  readonly facesInTurn: Faces;
   /** First and last column of row j that can change, ghosts included. */
   spanLow(j: number): number;
   spanHigh(j: number): number;
@@ -34,7 +36,10 @@ export interface Sweepable {
 export function sweepX(water: Sweepable, row: number, first: number, last: number, openUp: boolean, openDown: boolean): void {
   const { h, u, v, z, faces, cell, stride } = water;
   const { hL, zL, nL, tL, hR, zR, nR, tR } = faces;
+  const { rAcross } = water.acrossX;
   const inverse = 1 / cell;
+  // Both halves of the cell together: g h dz, with dz twice the bed's half-slope (sw - sh).
+  const bedForce = 2 * g * inverse;
   const before = row + first - 2;
   // Differences slide along the row: each is taken once.
   let h0 = h[before + 1]!, u0 = u[before + 1]!, v0 = v[before + 1]!, w0 = h0 + z[before + 1]!;
@@ -44,6 +49,7 @@ export function sweepX(water: Sweepable, row: number, first: number, last: numbe
     const hp = h[next]!, up = u[next]!, vp = v[next]!, wp = hp + z[next]!;
     const eh = hp - h0, eu = up - u0, ev = vp - v0, ew = wp - w0;
     const sh = 0.5 * slope(dh, eh), sw = 0.5 * slope(dw, ew), su = 0.5 * slope(du, eu), sv = 0.5 * slope(dv, ev);
+    rAcross[next - 1]! -= bedForce * h0 * (sw - sh);
     hR[i] = h0 - sh;
     zR[i] = w0 - sw - h0 + sh;
     nR[i] = u0 - su;
@@ -56,18 +62,18 @@ export function sweepX(water: Sweepable, row: number, first: number, last: numbe
     dh = eh; du = eu; dv = ev; dw = ew;
   }
   crossFacesLocal(faces, water.acrossX, row, 1, openUp ? first + 1 : first, openDown ? last : last + 1, inverse, RINGS + 1, stride - RINGS - 1);
-  const { rAcross } = water.acrossX;
-  const bedForce = 0.5 * g * inverse;
-  for (let i = first; i <= last; i++) rAcross[row + i]! -= bedForce * (hR[i]! + hL[i + 1]!) * (zL[i + 1]! - zR[i]!);
 }
 
 /** Fluxes across all faces in y, bed slope in y, viscous flux in y: row by row, the far-side states of a row kept for the next. */
 export function sweepY(water: Sweepable): void {
   const { stride, ny, h, u, v, z, faces, cell } = water;
-  const { hL, zL, nL, tL, hR, zR, nR, tR } = faces;
+  const { hR, zR, nR, tR } = faces;
+  // What lies north of a row's faces, and what will lie north of the next row's: by turns.
+  let { hL, zL, nL, tL } = faces;
+  let { hL: hN, zL: zN, nL: nN, tL: tN } = water.facesInTurn;
   const { rAcross } = water.acrossY;
   const inverse = 1 / cell;
-  const bedForce = 0.5 * g * inverse;
+  const bedForce = 2 * g * inverse;
   let keptLow = 0;
   let keptHigh = -1;
   for (let j = -1; j <= ny; j++) {
@@ -92,23 +98,21 @@ export function sweepY(water: Sweepable): void {
       const w0 = h0 + z[k]!;
       const sh = 0.5 * slope(h0 - hm, hp - h0);
       const sw = 0.5 * slope(w0 - hm - z[north]!, hp + z[south]! - w0);
+      const su = 0.5 * slope(u0 - u[north]!, u[south]! - u0), sv = 0.5 * slope(v0 - v[north]!, v[south]! - v0);
+      rAcross[k]! -= bedForce * h0 * (sw - sh);
       hR[i] = h0 - sh;
       zR[i] = w0 - sw - h0 + sh;
-      nR[i] = v0 - 0.5 * slope(v0 - v[north]!, v[south]! - v0);
-      tR[i] = u0 - 0.5 * slope(u0 - u[north]!, u[south]! - u0);
+      nR[i] = v0 - sv;
+      tR[i] = u0 - su;
+      hN[i] = h0 + sh;
+      zN[i] = w0 + sw - h0 - sh;
+      nN[i] = v0 + sv;
+      tN[i] = u0 + su;
     }
-    if (j >= 0) crossFacesLocal(faces, water.acrossY, row, stride, low, high, inverse, inside && j > 0 ? low : high + 1, high);
-    for (let i = low; i <= high; i++) {
-      const k = row + i;
-      // The far side mirrors the near side about the cell's own values.
-      const h0 = h[k]!;
-      const farH = 2 * h0 - hR[i]!;
-      const farZ = 2 * z[k]! - zR[i]!;
-      if (inside) rAcross[k]! -= bedForce * (hR[i]! + farH) * (farZ - zR[i]!);
-      hL[i] = farH;
-      zL[i] = farZ;
-      nL[i] = 2 * v[k]! - nR[i]!;
-      tL[i] = 2 * u[k]! - tR[i]!;
-    }
+    if (j >= 0) crossFacesLocal(j % 2 ? faces : water.facesInTurn, water.acrossY, row, stride, low, high, inverse, inside && j > 0 ? low : high + 1, high);
+    [hL, hN] = [hN, hL];
+    [zL, zN] = [zN, zL];
+    [nL, nN] = [nN, nL];
+    [tL, tN] = [tN, tL];
   }
 }

@@ -55,7 +55,7 @@ export function DepthLines({ field, scale, system }: { field: Field; scale: numb
     const deepest = depth.reduce((most, h) => Math.max(most, h), 0);
     return DEPTHS[system].filter((value) => toSI(value, unit) < deepest).map((value) => {
       const rings = ringsOf(depth, nx, ny, toSI(value, unit)).filter((ring) => ring.length * cell > LEAST_RING).sort((a, b) => b.length - a.length);
-      const foot = rings[0]?.reduce((far, point) => (point[0] > far[0] && point[0] < nx - 4 ? point : far), [0, 0] as [number, number]);
+      const foot = rings[0]?.reduce((far, point) => (point[0] > far[0] && point[0] < 0.95 * nx ? point : far), [0, 0] as [number, number]);
       return { value, d: rings.map((ring) => pathOf(ring, nx, ny, cell * scale)).join(""), foot: foot && foot[0] > 0 ? ([foot[0] * cell * scale, foot[1] * cell * scale] as const) : undefined };
     });
   }, [field, scale, system]);

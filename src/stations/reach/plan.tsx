@@ -127,10 +127,10 @@ function Banks({ field, scale }: { field: Field; scale: number }) {
   const lines = useMemo(() => {
     const height = heightOverWater(field);
     const { nx, ny, cell } = field;
-    return [0.25, 0.6, 1, 1.4].map((level) => contourPath(height, nx, ny, cell * scale, level));
+    return [0.25, 0.7, 1.2].map((level) => contourPath(height, nx, ny, cell * scale, level));
   }, [field, scale]);
   const [width, heightPx] = [field.nx * field.cell * scale, field.ny * field.cell * scale];
-  return <svg width={width} height={heightPx} aria-hidden className="absolute inset-0">{lines.map((d, k) => <path key={k} d={d} fill="none" stroke="var(--line)" strokeWidth={1.2} strokeDasharray={k === 0 ? undefined : "2 4"} />)}</svg>;
+  return <svg width={width} height={heightPx} aria-hidden className="absolute inset-0">{lines.map((d, k) => <path key={k} d={d} fill="none" stroke="var(--line)" strokeWidth={1.2} strokeOpacity={1 - 0.25 * k} />)}</svg>;
 }
 
 /** A seam: a double thread of stitches, tighter where the seam is sharper. */
