@@ -99,6 +99,8 @@ test("flow and read: a wall turns the water back; the field file serves read aga
   const read = run("read", reach, "--discharge", "14", "--species", "brown-trout", "--field", field) as unknown as { lies: { rank: number; reasons: string[] }[]; seams: { slowSide: string }[]; wading: { safe: number } };
   expect(read.seams[0]!.slowSide).toBe("left");
   expect(read.lies[0]!.reasons.length).toBeGreaterThan(3);
+  const bass = run("read", reach, "--species", "smallmouth-bass", "--field", field) as unknown as { lies: { score: number; factors: Record<string, number> }[] };
+  expect(Object.values(bass.lies[0]!.factors).reduce((product, factor) => product * factor, 1)).toBeCloseTo(bass.lies[0]!.score, 6);
   expect(refuse("read", reach, "--discharge", "3", "--species", "brown-trout", "--field", field).code).toBe("other-discharge");
 }, 90_000);
 

@@ -4,6 +4,7 @@ import { readReach } from "../src/core/flow/reach";
 import { lightAt } from "../src/core/lies/light";
 import { readWater } from "../src/core/lies/read";
 import { tellReason } from "../src/core/lies/reasons";
+import { SPECIES } from "../src/core/lies/species-list";
 import { speciesById } from "../src/core/lies/species";
 import { instantOption, numberOption, only, readText } from "./arguments";
 import type { Command } from "./commands";
@@ -17,7 +18,8 @@ export const read: Command = {
   about: `Reads a reach at a discharge: seams, eddies, lies in order of rank with their reasons, and wading areas in m2.
 --clarity is the visible depth in m (1), --temperature in degrees C (12), --at sets the light where the reach gives latitude and longitude
 (daylight otherwise). --field takes a field that heron flow has written, instead of solving again.
-slowSide is left or right looking down-current. Species: brown-trout, rainbow-trout.`,
+slowSide is left or right looking down-current. Species: ${SPECIES.map(({ id }) => id).join(", ")}.
+factors are those of the species' model; the score is their product.`,
   options: { discharge: true, species: true, clarity: true, temperature: true, at: true, cell: true, field: true },
   run: (args) => {
     const file = only(args, "a reach file");

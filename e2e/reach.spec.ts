@@ -75,6 +75,14 @@ test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section 
   await noFaults(page);
   await page.getByRole("button", { name: /again$/ }).click();
   await expect(end).toBeHidden();
+
+  // Another fish holds elsewhere, by other reasons; and each lie has its band of flow once the ladder is there.
+  await page.getByLabel("Fish", { exact: true }).click();
+  await page.getByRole("option", { name: "Walleye" }).click();
+  await expect(page.getByRole("heading", { name: "Lies for walleye" })).toBeVisible();
+  await expect(page.getByText(/slow beside fast\.|^No faster water within/)).toBeVisible();
+  await expect(page.getByText(/× 1000\. It compares/)).toBeVisible();
+  await expect(page.getByText(/^Fishes .*, best about .*m³\/s\.$/)).toBeVisible({ timeout: 90_000 });
 });
 
 test("readings in the water: put down at the probe, fitted, taken and undone", async ({ page }) => {

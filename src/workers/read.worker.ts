@@ -4,11 +4,26 @@ import { readSoundings } from "../core/formats/soundings-file";
 import type { Field } from "../core/flow/grid";
 import { survey, type Survey, type SurveyOptions } from "../core/flow/survey";
 import type { SoundingsFile } from "../core/formats/soundings-text";
-import { type Reading, type ReadOptions, readWater } from "../core/lies/read";
+import { type FlowBand, flowBand, scoreNear } from "../core/lies/flow-band";
+import { type Reading, type ReadOptions, readWater, scoreWater } from "../core/lies/read";
 import { adviseRig, type RigAdvice, type RigRequest } from "../core/rig/advise";
 import type { UnitSystem } from "../core/quantity/units";
 
+/** Scores at the rungs of one ladder, seen in one way: kept here, since they are asked for place by place. */
+let scores: { key: string; rungs: Map<number, { nx: number; ny: number; cell: number; score: Float32Array; median: number }> } = { key: "", rungs: new Map() };
+
 const api = {
+  /** Flows already scored under a key. */
+  scoredRungs: (key: string): number[] => (scores.key === key ? [...scores.rungs.keys()] : []),
+  /** Scores one rung under a key; another key forgets what was before. */
+  scoreRung(key: string, field: Field, options: ReadOptions): void {
+    if (scores.key !== key) scores = { key, rungs: new Map() };
+    const { score, medianScore } = scoreWater(field, options);
+    scores.rungs.set(field.discharge, { nx: field.nx, ny: field.ny, cell: field.cell, score: Float32Array.from(score), median: medianScore });
+  },
+  /** The flows at which places fish, from the rungs scored under a key. */
+  bands: (key: string, places: readonly { x: number; y: number }[]): (FlowBand | undefined)[] => places.map(({ x, y }) => scores.key !== key ? undefined
+    : flowBand([...scores.rungs].map(([discharge, rung]) => ({ discharge, score: scoreNear(rung.score, rung, x, y), median: rung.median })))),
   read: (field: Field, options: ReadOptions): Answer<Reading> => answer(() => readWater(field, options)),
   rig: (request: RigRequest, system: UnitSystem): Answer<RigAdvice> => answer(() => adviseRig(request, system)),
   soundings: async (file: File): Promise<Answer<SoundingsFile>> => {

@@ -1,7 +1,7 @@
 import { within } from "../flow/features";
 import { type Field, speedAt } from "../flow/grid";
 import type { Feature } from "../flow/reach";
-import { components, maskedBlur, smoothstep } from "./smooth";
+import { components, maskedBlur, slidingMax, smoothstep } from "./smooth";
 
 /** What hides a fish, each 0..1 by cell. Thresholds are common practice, no source. */
 export interface Cover {
@@ -97,21 +97,5 @@ export function refugeOf(field: Field, cover: Cover, reach = 4): Float32Array {
   const { nx, ny, cell } = field;
   const radius = Math.max(1, Math.round(reach / cell));
   const hide = Float32Array.from(cover.depth, (depth, k) => Math.max(depth, cover.wood[k]!, cover.stone[k]!, cover.overhead[k]!));
-  // Greatest value in a square window, rows then columns.
-  const rows = slidingMax(hide, nx, ny, radius, 1);
-  return slidingMax(rows, nx, ny, radius, nx);
-}
-
-function slidingMax(values: Float32Array, nx: number, ny: number, radius: number, step: number): Float32Array {
-  const out = new Float32Array(values.length);
-  for (let j = 0; j < ny; j++) {
-    for (let i = 0; i < nx; i++) {
-      const [at, size] = step === 1 ? [i, nx] : [j, ny];
-      const k = j * nx + i;
-      let most = 0;
-      for (let d = -Math.min(radius, at); d <= Math.min(radius, size - 1 - at); d++) most = Math.max(most, values[k + d * step]!);
-      out[k] = most;
-    }
-  }
-  return out;
+  return slidingMax(hide, nx, ny, radius);
 }

@@ -1,5 +1,5 @@
 import { FROM_MEMORY, sourced } from "../quantity/provenance";
-import { standardWeight, type Species } from "./species";
+import { type DriftFeeder, standardWeight } from "./species";
 
 /**
  * Drift foraging (Hughes & Dill 1990, Can. J. Fish. Aquat. Sci. 47, and successors; constants from memory).
@@ -60,11 +60,11 @@ export interface Forager {
   temperature: number;
 }
 
-export function foragerOf(species: Species, conditions: Conditions): Forager {
+export function foragerOf(species: DriftFeeder, conditions: Conditions): Forager {
   return {
     reaction: reactionDistance(species.preyLength, species.forkLength) * turbidityFactor(conditions.turbidity) * LIGHT_FACTOR.value[conditions.light],
     fastest: maximumSpeed(species.forkLength, conditions.temperature),
-    weight: standardWeight(species, species.forkLength * 10),
+    weight: standardWeight(species, species.forkLength * 10)!,
     energy: preyEnergy(species.preyLength),
     temperature: conditions.temperature,
   };

@@ -7,10 +7,10 @@ import { captureHalfWidth, coldFactor, foragerOf, maximumSpeed, reactionDistance
 import { netEnergy } from "./net-energy";
 import { readWater, type ReadOptions } from "./read";
 import { findSeams, lengthOf, nearestSeam } from "./seams";
-import { speciesById, standardWeight } from "./species";
+import { type DriftFeeder, speciesById, standardWeight } from "./species";
 import { wadingClass, wadingZones } from "./wading";
 
-const trout = speciesById("brown-trout");
+const trout = speciesById("brown-trout") as DriftFeeder;
 const clear = (temperature = 12, turbidity = 0) => foragerOf(trout, { temperature, turbidity, light: "day" });
 
 /** An even field with a speed that depends on y only. ks 0.25 m by its Manning n. */
@@ -122,7 +122,7 @@ describe("on a solved reach with stones and a jam", () => {
     reading.lies.forEach((lie, k) => {
       expect(lie.rank).toBe(k + 1);
       if (k > 0) expect(lie.score).toBeLessThanOrEqual(reading.lies[k - 1]!.score);
-      expect(lie.score).toBeCloseTo(Math.max(0, lie.factors.netEnergy) * lie.factors.cover * lie.factors.refuge, 6);
+      expect(lie.score).toBeCloseTo(Math.max(0, lie.factors.netEnergy!) * lie.factors.cover! * lie.factors.refuge!, 6);
       expect(lie.reasons.length).toBeGreaterThanOrEqual(5);
       for (const other of reading.lies.slice(0, k)) expect(Math.hypot(lie.x - other.x, lie.y - other.y)).toBeGreaterThanOrEqual(trout.territory - 1e-9);
     });

@@ -13,15 +13,16 @@ const reach = (mirrored: boolean): Reach => ({
   schema: "low-heron/reach@1", id: "m", name: "m", roughness: 0.03, downstream: { kind: "normal", slope: 0.003 }, features: [stone(mirrored)],
   bed: { kind: "grid", nx, ny, cell: 1, z: Array.from({ length: nx * ny }, (_, k) => bedAt(k % nx, Math.floor(k / nx))) },
 });
-const readOn = (mirrored: boolean) => {
+const readOn = (mirrored: boolean, species = "brown-trout") => {
   const own = reach(mirrored);
-  return readWater(solveSteady(layReach(own), { discharge: 9, downstream: own.downstream }), { species: speciesById("brown-trout"), visibleDepth: 0.8, temperature: 11, light: "day", features: own.features });
+  return readWater(solveSteady(layReach(own), { discharge: 9, downstream: own.downstream }), { species: speciesById(species), visibleDepth: 0.8, temperature: 11, light: "day", features: own.features });
 };
 
-test("a mirrored reach has mirrored lies and seams with their sides changed", () => {
-  const [left, right] = [readOn(false), readOn(true)];
-  // Ranks of near-equal places may change hands by rounding, so places are compared as sets.
-  const places = (reading: typeof left, flip: boolean) => reading.lies.slice(0, 6).map((lie) => [lie.x, flip ? ny - lie.y : lie.y, lie.score] as const);
+test.each(["brown-trout", "smallmouth-bass", "channel-catfish", "king-salmon"])("a mirrored reach has mirrored lies for a %s, and seams with their sides changed", (species) => {
+  const [left, right] = [readOn(false, species), readOn(true, species)];
+  expect(left.lies.length).toBeGreaterThan(0);
+  // Ranks of near-equal places may change hands by rounding, so places are compared as sets; the last of a list may lie on a plateau of the score.
+  const places = (reading: typeof left, flip: boolean) => reading.lies.filter((lie) => flip || lie.score > 0.25 * reading.lies[0]!.score).map((lie) => [lie.x, flip ? ny - lie.y : lie.y, lie.score] as const);
   for (const [x, y, score] of places(left, false)) {
     const twin = places(right, true).find((other) => Math.hypot(other[0] - x, other[1] - y) < 1.1);
     expect(twin).toBeDefined();

@@ -1,12 +1,12 @@
-import { turbidityFromVisibleDepth } from "../gauge/clarity";
 import { type Field, speedAt } from "../flow/grid";
 import type { Feature } from "../flow/reach";
 import { type Break, breaksOf, type Cover, coverOf, froude, refugeOf, roofsOf } from "./cover";
 import { driftConcentration } from "./drift";
 import { type Eddy, findEddies } from "./eddies";
-import { foragerOf, type Light } from "./foraging";
-import { focalHeightIn, netEnergy } from "./net-energy";
+import type { Light } from "./foraging";
+import { focalHeightIn } from "./net-energy";
 import type { Reason } from "./reasons";
+import { medianOf, scoreOf } from "./score";
 import { findSeams, nearestSeam, type Seam } from "./seams";
 import type { Species } from "./species";
 import { type Wading, wadingZones } from "./wading";
@@ -22,8 +22,8 @@ export interface Lie {
   /** Where it is, in words. */
   place: string;
   score: number;
-  /** What the score is made of: net energy (W) x cover factor x refuge factor. */
-  factors: { netEnergy: number; cover: number; refuge: number };
+  /** The score is their product. For drift feeders: net energy (W), cover, refuge; for others suitabilities from 0 to 1. */
+  factors: Record<string, number>;
   depth: number;
   focalHeight: number;
   focalSpeed: number;
@@ -57,32 +57,27 @@ export interface ReadOptions {
   most?: number;
 }
 
-/** Weights of cover and refuge: a place without either keeps this share of its energy's worth. Common practice, no source. */
-const BARE = { cover: 0.65, refuge: 0.85 };
 /** Resting water: focal speed under this, m/s, and cover over that. Common practice, no source. */
 const RESTING = { speed: 0.18, cover: 0.55 };
 const ARM = 0.75;
+/** A lie must stand out: so many times the median of the water that the fish can hold in. Even water has no lies. Common practice, no source. */
+const STANDS_OUT = 1.1;
 
-/** Reads a field: seams, eddies, wading zones, and the lies of a drift-feeding species in order of rank. */
+/** Reads a field: seams, eddies, wading zones, and the lies of a species in order of rank. */
 export function readWater(field: Field, options: ReadOptions): Reading {
   const { species } = options;
   const seams = findSeams(field);
   const breaks = breaksOf(field, options.features);
   const drift = driftConcentration(field);
-  const fish = foragerOf(species, { temperature: options.temperature, turbidity: turbidityFromVisibleDepth(options.visibleDepth), light: options.light });
-  const energy = netEnergy(field, drift, fish, species);
   const cover = coverOf(field, breaks, options.visibleDepth, roofsOf(options.features));
   const refuge = refugeOf(field, cover);
-  const coverFactor = (k: number) => BARE.cover + (1 - BARE.cover) * cover.total[k]!;
-  const refugeFactor = (k: number) => BARE.refuge + (1 - BARE.refuge) * refuge[k]!;
-  const score = energy.net.map((net, k) => (Number.isNaN(net) ? NaN : Math.max(0, net) * coverFactor(k) * refugeFactor(k)));
+  const { score, focalSpeed, factors, reasons } = scoreOf(field, species, options, drift, cover, refuge);
   const medianScore = medianOf(score.filter((value) => value > 0));
-  const medianNet = medianOf(energy.net.filter((value) => value > 0));
 
   const most = options.most ?? 9;
-  const chosen = peaks(score, field, species.territory, most, []);
-  const shelter = Float64Array.from(cover.total, (total, k) => (Number.isNaN(score[k]!) || energy.focalSpeed[k]! > RESTING.speed || total < RESTING.cover ? NaN : total * refuge[k]! * (1 - energy.focalSpeed[k]! / RESTING.speed)));
-  const resting = peaks(shelter, field, species.territory * 1.5, 3, chosen);
+  const chosen = peaks(score, field, species.territory, most, []).filter((k) => score[k]! > STANDS_OUT * medianScore);
+  const shelter = Float64Array.from(cover.total, (total, k) => (Number.isNaN(score[k]!) || focalSpeed[k]! > RESTING.speed || total < RESTING.cover ? NaN : total * refuge[k]! * (1 - focalSpeed[k]! / RESTING.speed)));
+  const resting = species.model !== "drift" ? [] : peaks(shelter, field, species.territory * 1.5, 3, chosen);
   const best = score[chosen[0]!] ?? 0;
 
   const lies = [...chosen, ...resting].map((k): Lie => {
@@ -93,25 +88,34 @@ export function readWater(field: Field, options: ReadOptions): Reading {
     const sheltered = cover.total[k]! >= RESTING.cover;
     const upCurrent: [number, number] = speed > 1e-6 ? [-field.u[k]! / speed, -field.v[k]! / speed] : [-1, 0];
     const adjacentSpeed = fastestNear(field, x, y, ARM);
-    const found = { x, y, depth: field.depth[k]!, focalSpeed: energy.focalSpeed[k]!, adjacentSpeed, cover: cover.total[k]!, drift: drift[k]! };
+    const found = { x, y, depth: field.depth[k]!, focalSpeed: focalSpeed[k]!, adjacentSpeed, cover: cover.total[k]!, drift: drift[k]! };
     const neighbour = nearestBreak(breaks, x, y);
     return {
       ...found,
       rank: 0,
-      kind: feeds && sheltered ? "prime" : feeds ? "feeding" : "resting",
+      // Fish on the run do not feed: they stop.
+      kind: species.model === "travel" ? "resting" : feeds && sheltered ? "prime" : feeds ? "feeding" : "resting",
       place: placeName(field, k, near, neighbour, upCurrent),
       score: score[k]!,
-      factors: { netEnergy: energy.net[k]!, cover: coverFactor(k), refuge: refugeFactor(k) },
+      factors: Object.fromEntries(Object.entries(factors).map(([name, values]) => [name, values[k]!])),
       focalHeight: focalHeightIn(species, found.depth),
       meanSpeed: speed,
       upCurrent,
       seamDistance: Number.isFinite(near.distance) ? near.distance : null,
-      reasons: reasonsFor(found, { near, neighbour, cover, k, refuge: refuge[k]!, field, net: energy.net[k]!, medianNet, visibleDepth: options.visibleDepth, slowSide: onSlowSide(near.seam, x, y) }),
+      reasons: reasonsFor(found, { near, neighbour, cover, k, refuge: refuge[k]!, field, visibleDepth: options.visibleDepth, model: reasons(k), slowSide: onSlowSide(near.seam, x, y) }),
     };
   });
   // The list is in order of score, so that rank and score never disagree.
   lies.sort((a, b) => b.score - a.score).forEach((lie, index) => (lie.rank = index + 1));
   return { seams, eddies: findEddies(field), lies, wading: wadingZones(field), medianScore };
+}
+
+/** The score alone of every cell, without seams or lies: for comparing a place at many flows. */
+export function scoreWater(field: Field, options: ReadOptions): { score: Float64Array; medianScore: number } {
+  const breaks = breaksOf(field, options.features);
+  const cover = coverOf(field, breaks, options.visibleDepth, roofsOf(options.features));
+  const { score } = scoreOf(field, options.species, options, driftConcentration(field), cover, refugeOf(field, cover));
+  return { score, medianScore: medianOf(score.filter((value) => value > 0)) };
 }
 
 /** Highest cells of a surface, best first, none within `apart` m of another or of those already taken. */
@@ -213,9 +217,9 @@ interface Surroundings {
   k: number;
   refuge: number;
   field: Field;
-  net: number;
-  medianNet: number;
   visibleDepth: number;
+  /** What the model of the species says of it. */
+  model: Reason[];
   slowSide: boolean;
 }
 
@@ -223,7 +227,6 @@ function reasonsFor(lie: { depth: number; focalSpeed: number; adjacentSpeed: num
   const reasons: Reason[] = [
     { kind: "speeds", focal: lie.focalSpeed, adjacent: lie.adjacentSpeed },
     at.near.seam && at.near.distance < 3 ? { kind: "seam", distance: at.near.distance, difference: at.near.seam.speedDifference, slowSide: at.slowSide } : { kind: "noSeam" },
-    { kind: "drift", share: lie.drift },
     { kind: "depth", depth: lie.depth, visibleDepth: at.visibleDepth },
   ];
   if (at.neighbour && at.neighbour.distance < 3) reasons.push({ kind: "break", name: nameOf(at.neighbour.one), distance: at.neighbour.distance });
@@ -231,12 +234,5 @@ function reasonsFor(lie: { depth: number; focalSpeed: number; adjacentSpeed: num
   if (at.cover.overhead[at.k]! > 0.5) reasons.push({ kind: "overhead" });
   if (lie.cover < 0.2) reasons.push({ kind: "exposed" });
   else reasons.push({ kind: "refuge", share: at.refuge });
-  reasons.push({ kind: "energy", net: at.net, timesMedian: at.medianNet > 0 ? at.net / at.medianNet : 0 });
-  return reasons;
-}
-
-function medianOf(values: Float64Array): number {
-  if (values.length === 0) return 0;
-  const sorted = Float64Array.from(values).sort();
-  return sorted[Math.floor(sorted.length / 2)]!;
+  return [...reasons.slice(0, 2), ...at.model, ...reasons.slice(2)];
 }

@@ -13,7 +13,13 @@ export type Reason =
   | { kind: "brokenSurface"; froude: number }
   | { kind: "overhead" }
   | { kind: "refuge"; share: number }
-  | { kind: "exposed" };
+  | { kind: "exposed" }
+  | { kind: "ambush"; fast: number; slow: number; reach: number }
+  | { kind: "ledge"; step: number }
+  | { kind: "bright" }
+  | { kind: "bottom"; substrate: string }
+  | { kind: "lane"; dearer: number }
+  | { kind: "rest"; share: number };
 
 export function tellReason(reason: Reason, system: UnitSystem): string {
   const text = (value: number, kind: Parameters<typeof showText>[1]) => showText(value, kind, system);
@@ -42,6 +48,20 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
       return reason.share > 0.6 ? "Somewhere to bolt to within four metres." : "Little to bolt to near by.";
     case "exposed":
       return "Little cover: it will leave at the first shadow.";
+    case "ambush":
+      return reason.fast - reason.slow > 0.1
+        ? `${text(reason.slow, "speed")} here, and ${text(reason.fast, "speed")} within ${text(reason.reach, "distance")}: slow beside fast.`
+        : `No faster water within ${text(reason.reach, "distance")}: little comes by to be caught.`;
+    case "ledge":
+      return `A step of the bed, ${text(reason.step, "depth")} or more, right beside it.`;
+    case "bright":
+      return "Bright for it at this depth and clarity: better in low light.";
+    case "bottom":
+      return `Over ${reason.substrate}, which it likes less.`;
+    case "lane":
+      return reason.dearer < 0.005 ? "On the cheapest way up the reach." : `The way through here costs ${(reason.dearer * 100).toFixed(1)} % more than the cheapest.`;
+    case "rest":
+      return reason.share > 1.05 ? `The next twelve metres cost ${reason.share.toFixed(1)} times as much to swim: a place to stop before them.` : "No dearer water ahead: no need to stop here.";
   }
 }
 

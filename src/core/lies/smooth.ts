@@ -58,3 +58,19 @@ export function components(set: Uint8Array, nx: number, ny: number): number[][] 
   }
   return groups;
 }
+
+/** Greatest value in a square window about each cell, `radius` cells to each side. */
+export const slidingMax = (values: Float32Array, nx: number, ny: number, radius: number): Float32Array => sliding(values, nx, ny, radius, Math.max, -Infinity);
+/** Least value in such a window. */
+export const slidingMin = (values: Float32Array, nx: number, ny: number, radius: number): Float32Array => sliding(values, nx, ny, radius, Math.min, Infinity);
+
+/** Rows, then columns. */
+function sliding(values: Float32Array, nx: number, ny: number, radius: number, of: (a: number, b: number) => number, start: number): Float32Array {
+  const pass = (from: Float32Array, size: number, step: number, at: (k: number) => number): Float32Array => Float32Array.from(from, (_, k) => {
+    let best = start;
+    const here = at(k);
+    for (let d = -Math.min(radius, here); d <= Math.min(radius, size - 1 - here); d++) best = of(best, from[k + d * step]!);
+    return best;
+  });
+  return pass(pass(values, nx, 1, (k) => k % nx), ny, nx, (k) => Math.floor(k / nx));
+}

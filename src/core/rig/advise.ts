@@ -4,7 +4,7 @@ import type { Light } from "../lies/foraging";
 import { speciesById } from "../lies/species";
 import { showText } from "../quantity/show";
 import type { UnitSystem } from "../quantity/units";
-import { chooseLure, type LureChoice, tooWarmForTrout } from "../tactics/lure";
+import { chooseLure, type LureChoice, tooWarmFor } from "../tactics/lure";
 import { FLOAT_TACKLE, floatFor, type FloatRig, type FloatTackle, setFloat } from "./float";
 
 const number = z.number().refine(Number.isFinite, "must be a finite number");
@@ -64,7 +64,7 @@ export function adviseRig(request: RigRequest, system: UnitSystem = "metric"): R
   const chosen: FloatTackle = { ...FLOAT_TACKLE.value, ...defined(tackle), bait: lure.body };
   const full = tackle.capacity === undefined ? { ...chosen, capacity: floatFor(chosen) } : chosen;
   const rig = setFloat(water, full, defined(style));
-  const cautions = tooWarmForTrout(water.temperature, species.restAbove) ? [`${showText(water.temperature, "temperature", system)}: leave trout alone in water this warm. Local rules stand above anything here.`] : [];
+  const cautions = tooWarmFor(species, water.temperature) ? [`${showText(water.temperature, "temperature", system)}: leave ${species.name.toLowerCase()} alone in water this warm. Local rules stand above anything here.`] : [];
   return { method, capacity: full.capacity, ...rig, lure: { category: lure.category, size: lure.size, colours: lure.colours }, reasons: [...floatReasons(rig, water.depth, full, system), ...lure.reasons], cautions };
 }
 

@@ -84,5 +84,5 @@ function sizeOf(category: LureCategory, cold: boolean, warm: boolean): Pick<Lure
   return warm ? { size: "1/16 oz (1.8 g), 4 cm", body: { grams: 2.3, density: 4200, diameter: 0.013 } } : { size: "1/32 oz (0.9 g), 3 cm", body: { grams: 1.2, density: 4000, diameter: 0.011 } };
 }
 
-/** When trout should be left alone: the usual caution at about 20 C; local rules stand. */
-export const tooWarmForTrout = (temperature: number, restAbove: number): boolean => temperature >= restAbove;
+/** When a fish should be left alone: the usual caution, trout and salmon at about 20 C; local rules stand. */
+export const tooWarmFor = (fish: { restAbove: number }, temperature: number): boolean => temperature >= fish.restAbove;

@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { Catch } from "../../core/book/records";
-import { SPECIES } from "../../core/lies/species";
+import { SPECIES } from "../../core/lies/species-list";
 import { entryUnit, show, showText } from "../../core/quantity/show";
 import { parseQuantity } from "../../core/quantity/units";
 import { database } from "../../store/database";

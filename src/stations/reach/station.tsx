@@ -3,14 +3,17 @@ import Link from "next/link";
 import { useMemo, useState } from "react";
 import { exceedanceInWords, seasonLevels } from "../../core/gauge/exceedance";
 import { seriesOf } from "../../core/gauge/summary";
+import type { FlowBand } from "../../core/lies/flow-band";
 import { tellReason } from "../../core/lies/reasons";
-import { SPECIES } from "../../core/lies/species";
+import { SPECIES } from "../../core/lies/species-list";
 import type { Field } from "../../core/flow/grid";
 import { showText } from "../../core/quantity/show";
+import type { UnitSystem } from "../../core/quantity/units";
 import { database } from "../../store/database";
 import { setGauge } from "../../store/river";
 import { Button, FaultNote, Panel, Select } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
+import { useBands } from "../../ui/use-bands";
 import { useEdges } from "../../ui/use-edges";
 import { roundFlow } from "../../ui/use-field";
 import { useLadder } from "../../ui/use-ladder";
@@ -28,6 +31,8 @@ import { SoundingsDialog } from "./soundings-dialog";
 import { useObjects } from "./use-objects";
 
 const NO_GAUGE = "none";
+/** Factors of a score as they are told. */
+const FACTORS: Record<string, string> = { ambush: "slow beside fast", bottom: "bottom", lane: "way up", rest: "rest before effort" };
 
 /** Reach: the river from above at a flow, its seams, its lies. */
 export function ReachStation() {
@@ -47,6 +52,7 @@ export function ReachStation() {
   const [laid, setLine] = useState<{ reach: string; line: Line } | undefined>();
   const line = laid && laid.reach === reach?.id ? laid.line : undefined;
   const ladder = useLadder(reach, scale.own[0], scale.own[1], roundFlow(flow), !field.settled);
+  const bands = useBands(reach, ladder, view.look, field.settled ? reading?.lies : undefined);
   return (
     <div className="mx-auto max-w-[1400px]">
       <div className="mb-3 flex flex-wrap items-end gap-3">
@@ -85,8 +91,9 @@ export function ReachStation() {
                 <SeamTable view={view} />
               </Panel>
               <Panel title={`Why lie ${lie.rank}`}>
+                {bands[lie.rank - 1] && <p className="mb-2 font-semibold">{bandWords(bands[lie.rank - 1]!, system)}</p>}
                 <ul className="grid gap-2">{lie.reasons.map((reason) => <li key={reason.kind}>{tellReason(reason, system)}</li>)}</ul>
-                <p className="mt-2 text-sm text-soft">Score {(lie.score * 1000).toFixed(0)} = net energy {(lie.factors.netEnergy * 1000).toFixed(0)} mW × cover {lie.factors.cover.toFixed(2)} × refuge {lie.factors.refuge.toFixed(2)}. It compares places on this day; it is no chance of a fish.</p>
+                <p className="mt-2 text-sm text-soft">Score {(lie.score * 1000).toFixed(0)} = {Object.entries(lie.factors).map(([name, value]) => (name === "netEnergy" ? `net energy ${(value * 1000).toFixed(0)} mW` : `${FACTORS[name] ?? name} ${value.toFixed(2)}`)).join(" × ")}{lie.factors.netEnergy === undefined && " × 1000"}. It compares places on this day; it is no chance of a fish.</p>
                 <Link href="/rig" className="mt-4 flex min-h-12 items-center justify-between rounded-md bg-ink px-4 font-semibold text-paper">Rig for lie {lie.rank}<span aria-hidden>→</span></Link>
               </Panel>
             </div>
@@ -98,6 +105,13 @@ export function ReachStation() {
       <SoundingsDialog open={sounding} onOpenChange={setSounding} stations={river.stations} />
     </div>
   );
+}
+
+/** The flows at which a lie fishes, in words. */
+function bandWords({ low, high, best, openBelow, openAbove }: FlowBand, system: UnitSystem): string {
+  const text = (value: number) => showText(value, "discharge", system);
+  const range = openBelow && openAbove ? "at every flow looked at" : openBelow ? `up to ${text(high)}` : openAbove ? `from ${text(low)} up` : `between ${text(low)} and ${text(high)}`;
+  return `Fishes ${range}, best about ${text(best)}.`;
 }
 
 /** Dry ground at both ends of a new line, m. */

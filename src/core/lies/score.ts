@@ -1,0 +1,60 @@
+import { turbidityFromVisibleDepth } from "../gauge/clarity";
+import type { Field } from "../flow/grid";
+import { scoreAmbush } from "./ambush";
+import type { Cover } from "./cover";
+import { foragerOf, type Light } from "./foraging";
+import { netEnergy } from "./net-energy";
+import type { Reason } from "./reasons";
+import type { DriftFeeder, Species } from "./species";
+import { scoreTravel } from "./travel";
+
+/** What a place is worth to a fish, and what that is made of. */
+export interface ScoreField {
+  /** NaN where the fish cannot hold. Compares places of one species on one day. */
+  score: Float64Array;
+  /** Speed at the fish's own height, m/s. */
+  focalSpeed: Float64Array;
+  /** Score is the product of these, cell by cell. */
+  factors: Record<string, ArrayLike<number>>;
+  /** What the model itself has to say of a cell. */
+  reasons: (k: number) => Reason[];
+}
+
+export interface Conditions {
+  temperature: number;
+  visibleDepth: number;
+  light: Light;
+}
+
+/** Weights of cover and refuge: a place without either keeps this share of its energy's worth. Common practice, no source. */
+const BARE = { cover: 0.65, refuge: 0.85 };
+
+/** The score of every cell by the model of the species. */
+export function scoreOf(field: Field, species: Species, at: Conditions, drift: Float64Array, cover: Cover, refuge: Float32Array): ScoreField {
+  if (species.model === "ambush") return scoreAmbush(field, species, cover, at);
+  if (species.model === "travel") return scoreTravel(field, species, at);
+  return scoreDrift(field, species, at, drift, cover, refuge);
+}
+
+/** Net energy of drift foraging, W, with cover and refuge as visible factors. */
+function scoreDrift(field: Field, species: DriftFeeder, at: Conditions, drift: Float64Array, cover: Cover, refuge: Float32Array): ScoreField {
+  const fish = foragerOf(species, { temperature: at.temperature, turbidity: turbidityFromVisibleDepth(at.visibleDepth), light: at.light });
+  const { net, focalSpeed } = netEnergy(field, drift, fish, species);
+  const factors = {
+    netEnergy: net,
+    cover: Float64Array.from(cover.total, (total) => BARE.cover + (1 - BARE.cover) * total),
+    refuge: Float64Array.from(refuge, (share) => BARE.refuge + (1 - BARE.refuge) * share),
+  };
+  const medianNet = medianOf(net.filter((value) => value > 0));
+  return {
+    score: net.map((value, k) => (Number.isNaN(value) ? NaN : Math.max(0, value) * factors.cover[k]! * factors.refuge[k]!)),
+    focalSpeed, factors,
+    reasons: (k) => [{ kind: "drift", share: drift[k]! }, { kind: "energy", net: net[k]!, timesMedian: medianNet > 0 ? net[k]! / medianNet : 0 }],
+  };
+}
+
+export function medianOf(values: Float64Array): number {
+  if (values.length === 0) return 0;
+  const sorted = Float64Array.from(values).sort();
+  return sorted[Math.floor(sorted.length / 2)]!;
+}
