@@ -6,10 +6,13 @@ import { readWater } from "../src/core/lies/read";
 import { tellReason } from "../src/core/lies/reasons";
 import { SPECIES } from "../src/core/lies/species-list";
 import { speciesById } from "../src/core/lies/species";
+import { standsFor } from "../src/core/lies/stands";
 import { instantOption, numberOption, only, readText } from "./arguments";
 import type { Command } from "./commands";
 import { cellOption, solveReach } from "./flow";
 
+/** Height of the angler, m. */
+const ANGLER = 1.75;
 /** Middling water, for when nothing is said. */
 const DEFAULTS = { clarity: 1, temperature: 12, roughness: 0.035 };
 
@@ -42,6 +45,8 @@ factors are those of the species' model; the score is their product.`,
       seams: reading.seams,
       eddies: reading.eddies.map(({ x, y, area, returnSpeed }) => ({ x, y, area, returnSpeed })),
       lies: reading.lies.map((lie) => ({ ...lie, reasons: lie.reasons.map((reason) => tellReason(reason, "metric")) })),
+      // Where to stand for the first lie, by school.
+      stands: reading.lies[0] ? standsFor(field, { ...reading.lies[0], eyeDepth: Math.max(0.05, reading.lies[0].depth - reading.lies[0].focalHeight), visibleDepth, height: ANGLER }) : [],
       wading: { safe: reading.wading.safe, caution: reading.wading.caution, stayOut: reading.wading.stayOut },
     };
   },

@@ -76,6 +76,14 @@ test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section 
   await page.getByRole("button", { name: /again$/ }).click();
   await expect(end).toBeHidden();
 
+  // Where to stand, by either school.
+  const approach = page.getByRole("region", { name: /^Approach to lie/ });
+  await expect(approach.getByText(/Stand (on the bank|[\d.]+ m deep)/)).toBeVisible();
+  const below = await approach.textContent();
+  await approach.getByRole("button", { name: "From above" }).click();
+  await expect(approach.getByText(/Across and down/)).toBeVisible();
+  expect(await approach.textContent()).not.toBe(below);
+
   // Another fish holds elsewhere, by other reasons; and each lie has its band of flow once the ladder is there.
   await page.getByLabel("Fish", { exact: true }).click();
   await page.getByRole("option", { name: "Walleye" }).click();

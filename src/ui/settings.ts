@@ -4,6 +4,7 @@ import { persist } from "zustand/middleware";
 import type { ColumnMatch } from "../core/formats/gauge-csv";
 import { MARKED_HEIGHT } from "../core/gauge/clarity";
 import type { Light } from "../core/lies/foraging";
+import type { School } from "../core/lies/stands";
 import type { UnitSystem } from "../core/quantity/units";
 
 /** What this angler prefers and is looking at; kept in this browser, apart from the book. */
@@ -22,6 +23,8 @@ interface Settings {
   showWading: boolean;
   /** Depth lines, and the water's edge at other flows. */
   showDepths: boolean;
+  /** How a lie is worked: from below it or from above. */
+  school: School;
   /** The angler's own height, m, for body marks. */
   height: number;
   /** How columns of a kind of file were matched by hand, by its header. */
@@ -33,7 +36,7 @@ interface Settings {
 
 export const useSettings = create<Settings>()(
   persist(
-    (set) => ({ system: "metric", reach: null, station: null, species: "brown-trout", flow: null, lie: 1, light: "auto", showWading: false, showDepths: false, height: MARKED_HEIGHT, columns: {}, demoRemoved: false, set: (change) => set(change) }),
-    { name: "low-heron-settings", partialize: ({ system, reach, station, species, light, showWading, showDepths, height, columns, demoRemoved }) => ({ system, reach, station, species, light, showWading, showDepths, height, columns, demoRemoved }) },
+    (set) => ({ system: "metric", reach: null, station: null, species: "brown-trout", flow: null, lie: 1, light: "auto", showWading: false, showDepths: false, school: "from-below", height: MARKED_HEIGHT, columns: {}, demoRemoved: false, set: (change) => set(change) }),
+    { name: "low-heron-settings", partialize: ({ system, reach, station, species, light, showWading, showDepths, school, height, columns, demoRemoved }) => ({ system, reach, station, species, light, showWading, showDepths, school, height, columns, demoRemoved }) },
   ),
 );

@@ -5,6 +5,7 @@ import type { Field } from "../core/flow/grid";
 import { survey, type Survey, type SurveyOptions } from "../core/flow/survey";
 import type { SoundingsFile } from "../core/formats/soundings-text";
 import { type FlowBand, flowBand, scoreNear } from "../core/lies/flow-band";
+import { type Approach, type Stand, standsFor } from "../core/lies/stands";
 import { type Reading, type ReadOptions, readWater, scoreWater } from "../core/lies/read";
 import { adviseRig, type RigAdvice, type RigRequest } from "../core/rig/advise";
 import type { UnitSystem } from "../core/quantity/units";
@@ -13,6 +14,7 @@ import type { UnitSystem } from "../core/quantity/units";
 let scores: { key: string; rungs: Map<number, { nx: number; ny: number; cell: number; score: Float32Array; median: number }> } = { key: "", rungs: new Map() };
 
 const api = {
+  stands: (field: Field, approach: Approach): Stand[] => standsFor(field, approach),
   /** Flows already scored under a key. */
   scoredRungs: (key: string): number[] => (scores.key === key ? [...scores.rungs.keys()] : []),
   /** Scores one rung under a key; another key forgets what was before. */

@@ -1,5 +1,6 @@
 import { type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
+import { cheapestWays } from "./cheapest";
 import { swimmingCost } from "./foraging";
 import { focalHeightIn } from "./net-energy";
 import type { ScoreField } from "./score";
@@ -38,8 +39,9 @@ export function scoreTravel(field: Field, species: Traveller, at: { temperature:
     focalSpeed[k] = speedAtHeight(speedAt(field, k), h, roughnessHeight(field.roughness[k]!, h), focalHeightIn(species, h));
     dear[k] = (swimmingCost(weight, at.temperature, Math.max(0, speedAt(field, k) * Math.sign(field.u[k]! || 1) + PACE)) / PACE) * hindrance(h, speedAt(field, k), species);
   }
-  const up = cheapest(field, dear, nx - 1);
-  const down = cheapest(field, dear, 0);
+  const column = (i: number) => Array.from({ length: ny }, (_, j) => j * nx + i);
+  const up = cheapestWays(dear, nx, ny, cell, column(nx - 1));
+  const down = cheapestWays(dear, nx, ny, cell, column(0));
   let best = Infinity;
   for (let j = 0; j < ny; j++) best = Math.min(best, up.cost[j * nx]!);
   const score = new Float64Array(cells).fill(NaN);
@@ -76,63 +78,4 @@ function aheadOf(k: number, next: Int32Array, dear: Float64Array, nx: number, ce
     if (at % nx === 0) break;
   }
   return sum / count;
-}
-
-/** Cheapest cost from every cell to column `end`, and the next cell on the way there (-1 at its end). Eight neighbours, a binary heap. */
-function cheapest(field: Field, dear: Float64Array, end: number): { cost: Float64Array; next: Int32Array } {
-  const { nx, ny, cell } = field;
-  const cost = new Float64Array(nx * ny).fill(Infinity);
-  const next = new Int32Array(nx * ny).fill(-1);
-  const heap: [number, number][] = [];
-  const push = (key: number, k: number) => {
-    heap.push([key, k]);
-    for (let i = heap.length - 1; i > 0;) {
-      const parent = (i - 1) >> 1;
-      if (heap[parent]![0] <= heap[i]![0]) break;
-      [heap[parent], heap[i]] = [heap[i]!, heap[parent]!];
-      i = parent;
-    }
-  };
-  const pop = (): [number, number] => {
-    const top = heap[0]!;
-    const last = heap.pop()!;
-    if (heap.length > 0) {
-      heap[0] = last;
-      for (let i = 0; ;) {
-        const [l, r] = [2 * i + 1, 2 * i + 2];
-        let least = i;
-        if (l < heap.length && heap[l]![0] < heap[least]![0]) least = l;
-        if (r < heap.length && heap[r]![0] < heap[least]![0]) least = r;
-        if (least === i) break;
-        [heap[least], heap[i]] = [heap[i]!, heap[least]!];
-        i = least;
-      }
-    }
-    return top;
-  };
-  for (let j = 0; j < ny; j++) {
-    const k = j * nx + end;
-    if (Number.isFinite(dear[k]!)) {
-      cost[k] = 0;
-      push(0, k);
-    }
-  }
-  while (heap.length > 0) {
-    const [spent, k] = pop();
-    if (spent > cost[k]!) continue;
-    const [i, j] = [k % nx, Math.floor(k / nx)];
-    for (let b = Math.max(0, j - 1); b <= Math.min(ny - 1, j + 1); b++) {
-      for (let a = Math.max(0, i - 1); a <= Math.min(nx - 1, i + 1); a++) {
-        const other = b * nx + a;
-        const far = a !== i && b !== j ? Math.SQRT2 : 1;
-        const total = spent + 0.5 * (dear[k]! + dear[other]!) * far * cell;
-        if (total < cost[other]!) {
-          cost[other] = total;
-          next[other] = k;
-          push(total, other);
-        }
-      }
-    }
-  }
-  return { cost, next };
 }

@@ -4,11 +4,13 @@ import type { Field } from "../../core/flow/grid";
 import type { Reach } from "../../core/flow/reach";
 import type { Reading } from "../../core/lies/read";
 import type { Seam } from "../../core/lies/seams";
+import type { Stand } from "../../core/lies/stands";
 import type { Wading } from "../../core/lies/wading";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 import { Maximize2, Minus, Plus } from "lucide-react";
 import { useColours } from "../../ui/colours";
+import { ApproachMarks } from "./approach";
 import { contourPath, DepthLines, GhostEdges, heightOverWater } from "./contours";
 import { Features, GroundPatterns } from "./features";
 import { Foam } from "./foam";
@@ -23,12 +25,14 @@ import { useZoom } from "./use-zoom";
 import { WaterCanvas } from "./water-canvas";
 
 /** The river from above. Flow runs to the right; the left bank is on top, as it is to someone looking down-current. */
-export function Plan({ field, reach, reading, chosen, onChoose, showWading, showDepths, edges, editor, probe, onProbe, line, onLine, system }: {
+export function Plan({ field, reach, reading, chosen, onChoose, showWading, showDepths, edges, editor, probe, onProbe, line, onLine, stand, system }: {
   field: Field; reach: Reach; reading: Reading | undefined; chosen: number | undefined; onChoose: (rank: number) => void; showWading: boolean;
   /** Depth lines, and the water's edge of these fields at other flows. */
   showDepths: boolean; edges: readonly Field[];
   /** The line of a section laid by hand. */
   line: Line | undefined; onLine: (line: Line) => void;
+  /** Where to stand for the chosen lie. */
+  stand: Stand | undefined;
   /** While the bed is being shaped: the objects can be taken hold of. */
   editor?: ObjectEditor;
   probe: Place | undefined; onProbe: (place: Place | undefined) => void; system: UnitSystem;
@@ -83,6 +87,7 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, show
             {editor?.template && <TemplateHandles template={editor.template} scale={scale} system={system} editor={editor} />}
             {editor && <ReadingMarks readings={editor.readings} scale={scale} />}
             {editor && <Handles editor={editor} scale={scale} size={[length, breadth]} system={system} />}
+            {!editor && stand && <ApproachMarks stand={stand} scale={scale} />}
             {!editor && reading && [...reading.lies].reverse().map((lie) => (
               <g key={lie.rank} transform={`translate(${lie.x * scale} ${lie.y * scale})`} role="button" tabIndex={0} aria-label={`Lie ${lie.rank}, ${lie.kind}: ${lie.place}`} aria-pressed={lie.rank === chosen} className="cursor-pointer" onClick={() => onChoose(lie.rank)} onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && (event.preventDefault(), onChoose(lie.rank))}>
                 <circle r={22} fill="transparent" />

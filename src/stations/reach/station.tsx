@@ -13,11 +13,13 @@ import { database } from "../../store/database";
 import { setGauge } from "../../store/river";
 import { Button, FaultNote, Panel, Select } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
+import { useStands } from "../../ui/use-stands";
 import { useBands } from "../../ui/use-bands";
 import { useEdges } from "../../ui/use-edges";
 import { roundFlow } from "../../ui/use-field";
 import { useLadder } from "../../ui/use-ladder";
 import { type LieView, useLieView } from "../../ui/use-lie";
+import { ApproachPanel } from "./approach";
 import { FlowSlider } from "./flow-slider";
 import { LieList } from "./lie-list";
 import { NewReach } from "./new-reach";
@@ -37,7 +39,7 @@ const FACTORS: Record<string, string> = { ambush: "slow beside fast", bottom: "b
 /** Reach: the river from above at a flow, its seams, its lies. */
 export function ReachStation() {
   const view = useLieView();
-  const { system, showWading, showDepths, species, light, set } = useSettings();
+  const { system, showWading, showDepths, species, light, school, height, set } = useSettings();
   const [building, setBuilding] = useState(false);
   const [shaping, setShaping] = useState(false);
   const [sounding, setSounding] = useState(false);
@@ -48,6 +50,7 @@ export function ReachStation() {
   const bare = !reach;
   const editor = useObjects(river.reach);
   const probe = useProbe(reach?.id);
+  const stands = useStands(field.settled ? field.field : undefined, lie, view.look.visibleDepth, height);
   const edges = useEdges(reach, roundFlow(flow), showDepths);
   const [laid, setLine] = useState<{ reach: string; line: Line } | undefined>();
   const line = laid && laid.reach === reach?.id ? laid.line : undefined;
@@ -71,7 +74,7 @@ export function ReachStation() {
           <h1 className="sr-only">{reach.name} at {showText(flow, "discharge", system)}</h1>
           <div className="-mx-4 lg:-mx-6">
             {field.field
-              ? <Plan field={field.field} reach={reach} reading={reading} chosen={lie?.rank} onChoose={(rank) => set({ lie: rank })} showWading={showWading} showDepths={showDepths} edges={edges} line={line} onLine={(next) => setLine({ reach: reach.id, line: next })} editor={shaping ? editor : undefined} probe={probe.place} onProbe={probe.put} system={system} />
+              ? <Plan field={field.field} reach={reach} reading={reading} chosen={lie?.rank} onChoose={(rank) => set({ lie: rank })} showWading={showWading} showDepths={showDepths} edges={edges} line={line} onLine={(next) => setLine({ reach: reach.id, line: next })} editor={shaping ? editor : undefined} probe={probe.place} onProbe={probe.put} stand={stands.find((one) => one.school === school)} system={system} />
               : <div className="grid h-60 place-items-center text-soft">{field.fault ? "" : "Working out the flow …"}</div>}
           </div>
           <Status view={view} />
@@ -89,6 +92,7 @@ export function ReachStation() {
                 {line ? <SectionOnLine field={field.field} line={line} visibleDepth={view.look.visibleDepth} system={system} /> : <SectionAtLie field={field.field} lie={lie} visibleDepth={view.look.visibleDepth} system={system} />}
                 <p className="mt-1 text-sm text-soft">{line ? "Drag its ends on the plan, or move them by arrow keys. " : "Looking down-current. "}Dotted: seen to here. Depth is drawn larger than width.</p>
                 <SeamTable view={view} />
+                {field.settled && <ApproachPanel lie={lie.rank} stands={stands} school={school} onSchool={(next) => set({ school: next })} system={system} />}
               </Panel>
               <Panel title={`Why lie ${lie.rank}`}>
                 {bands[lie.rank - 1] && <p className="mb-2 font-semibold">{bandWords(bands[lie.rank - 1]!, system)}</p>}
