@@ -43,8 +43,8 @@ export function ApproachMarks({ stand, scale }: { stand: Stand; scale: number })
       <path d={`M${at([stand.x, stand.y])}L${at([middle.x, middle.y])}`} stroke="var(--paper)" strokeWidth={1.4} strokeDasharray="8 5" />
       {stand.casts.map((cast, k) => <g key={cast.name} transform={`translate(${at([cast.x, cast.y]).replace(" ", ",")})`}><circle r={5 + 2 * k} stroke="var(--paper)" strokeWidth={3} strokeOpacity={0.6} /><circle r={5 + 2 * k} stroke="var(--ink)" strokeWidth={1.4} strokeDasharray={k === 0 ? undefined : "3 2"} /></g>)}
       <g transform={`translate(${at([stand.x, stand.y]).replace(" ", ",")})`}>
-        <circle r={9} fill="var(--paper)" stroke="var(--ink)" strokeWidth={2} />
-        <path d="M-2.6 -4V3M2.6 -3V4" stroke="var(--ink)" strokeWidth={3} strokeLinecap="round" />
+        <circle r={11} fill="var(--paper)" stroke="var(--ink)" strokeWidth={2} />
+        {[[-3.4, 1.2, -8], [3.4, -1.2, 8]].map(([x, y, turn]) => <g key={x} transform={`translate(${x},${y}) rotate(${turn})`} fill="var(--ink)"><ellipse cy={-1.8} rx={2.2} ry={3.4} /><ellipse cy={4} rx={1.7} ry={1.7} /></g>)}
       </g>
     </g>
   );
