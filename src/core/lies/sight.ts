@@ -10,6 +10,9 @@ export const windowRadius = (depth: number): number => depth * Math.tan(WINDOW);
 /** What stands lower than this over the water, seen from the edge of the window, is squeezed into its dim rim and hardly seen, degrees. Common practice, no source. */
 const RIM = 10;
 
+/** Farther than this many visible depths nothing is made out. Common practice, no source. */
+const MURK = 2;
+
 /**
  * Can a fish whose eye lies `depth` m under the surface see something that stands `height` m over it, `distance` m off? Only what is above the water is
  * seen through the window; clouded water hides it beyond the visible depth.
@@ -18,7 +21,7 @@ export function seesOver(depth: number, height: number, distance: number, visibl
   if (height <= 0) return false;
   const edge = windowRadius(depth);
   // The sight line through the window's edge is the longest under water.
-  if (depth / Math.cos(WINDOW) > 2 * visibleDepth) return false;
+  if (depth / Math.cos(WINDOW) > MURK * visibleDepth) return false;
   if (distance <= edge) return true;
   return (Math.atan2(height, distance - edge) * 180) / Math.PI > RIM;
 }

@@ -32,7 +32,7 @@ export function Welcome() {
   return (
     <div className="mx-auto max-w-2xl pt-6 lg:pt-16">
       <h1 className="text-3xl lg:text-4xl">The book is empty</h1>
-      <p className="mt-3 max-w-xl text-lg text-soft">Low Heron works out where the seams lie at the flow the river has, where trout would hold in it, and how deep to set a float there. Then it keeps your catches by flow.</p>
+      <p className="mt-3 max-w-xl text-lg text-soft">Low Heron works out where the seams lie at the flow the river has, where fish would hold in it, and how deep to set a float there. Then it keeps your catches by flow.</p>
       <ul className="mt-8 grid gap-3">
         <Row title="Look around first" text="A made-up river with two years of gauge record, two reaches and a season of sessions. It goes again with one press.">
           <Button tone="next" onClick={load} disabled={loading}>{loading ? "Loading …" : "Load the made-up river"}</Button>
