@@ -8,6 +8,7 @@ import type { ReadApi } from "./read.worker";
 
 let flow: Remote<FlowApi> | undefined;
 const ladder: (Remote<FlowApi> | undefined)[] = [];
+let fit: Remote<FlowApi> | undefined;
 let reading: Remote<ReadApi> | undefined;
 let picture: Remote<PictureApi> | undefined;
 
@@ -15,6 +16,8 @@ let picture: Remote<PictureApi> | undefined;
 const flowWorker = (): Remote<FlowApi> => (flow ??= newFlowWorker());
 /** Others like it for the ladder of flows, one a lane, so that what is looked at never waits for the background. */
 const ladderWorker = (lane: number): Remote<FlowApi> => (ladder[lane] ??= newFlowWorker());
+/** And one that fits a bed to readings: neither it nor what is looked at ends the other. */
+const fitWorker = (): Remote<FlowApi> => (fit ??= newFlowWorker());
 const newFlowWorker = (): Remote<FlowApi> => wrap<FlowApi>(new Worker(new URL("./flow.worker.ts", import.meta.url), { type: "module" }));
 
 /** The worker that reads fields, gauge files and rigs. */
@@ -35,9 +38,9 @@ export const solveInBackground = (lane: number, ...job: Parameters<Solve>): Prom
 const solveIn = (worker: Remote<FlowApi>, ...[reach, discharge, cell, near, onProgress, signal]: Parameters<Solve>): Promise<Solved> =>
   untilAborted(worker, signal, async () => worker.solve(reach, discharge, cell, near, proxy(onProgress)));
 
-/** Fits a reach to its readings, in the worker of what is looked at. */
+/** Fits a reach to its readings, in a worker of its own. */
 export const calibrateInWorker = (reach: Reach, cell: number, onProgress: (done: number) => void, signal: AbortSignal): Promise<Calibrated> =>
-  untilAborted(flowWorker(), signal, async () => flowWorker().calibrate(reach, cell, proxy(onProgress)));
+  untilAborted(fitWorker(), signal, async () => fitWorker().calibrate(reach, cell, proxy(onProgress)));
 
 async function untilAborted<T>(worker: Remote<FlowApi>, signal: AbortSignal, work: () => Promise<T>): Promise<T | { ok: false; cancelled: true }> {
   const cancel = () => void worker.cancel();

@@ -62,6 +62,18 @@ describe("a survey", () => {
     const [low, high] = [Math.min(...points.map(({ z }) => z)), Math.max(...points.map(({ z }) => z))];
     expect(high - low).toBeLessThan(1e-9);
     expect(levelled!.to - levelled!.from).toBeCloseTo(0.05 * ((146 * 2) / 60), 6);
+    expect(levelled!.without).toBe(0);
+    delete input.soundings[0]!.time;
+    expect(survey(input, { fall: 0, hang: 0, stage }).levelled!.without).toBe(1);
+  });
+
+  test("a hundred thousand soundings are thinned and told, not refused", () => {
+    const stage = seriesFrom("stage", [[0, 1], [3_600_000, 1.1]]);
+    const soundings = Array.from({ length: 130_000 }, (_, k) => ({ a: (k % 1000) * 0.12, b: Math.floor(k / 1000) * 0.12, value: 1, time: k * 20, line: k + 1 }));
+    const found = survey({ frame: "reach", measure: "depth", soundings }, { fall: 0, hang: 0, stage });
+    expect(found.points.length).toBeLessThanOrEqual(20_000);
+    expect(found.length).toBeCloseTo(119.9, 0);
+    expect(found.levelled!.to - found.levelled!.from).toBeCloseTo((0.1 * 130_000 * 20) / 3_600_000, 3);
   });
 
   test("a shout of the sounder stands out and is left out; a true ledge does not and stays", () => {

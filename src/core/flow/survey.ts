@@ -56,7 +56,7 @@ export interface Survey {
   gaps: { size: number; share: number; corners: [number, number][] };
   odd: number;
   /** Change of stage that was taken out, m; null where there was no stage or no time. */
-  levelled: { from: number; to: number } | null;
+  levelled: { from: number; to: number; /** Soundings without a time or a stage, left as they were. */ without: number } | null;
   bed: Soundings;
 }
 
@@ -106,13 +106,14 @@ export function survey({ frame, measure, soundings }: SurveyInput, options: Surv
     density: area > 0 ? (100 * points.length) / area : 0,
     gaps: gapsIn(points, delaunay, triangles, length, breadth),
     odd: points.filter((one) => one.odd).length,
-    levelled: stages ? { from: Math.min(...finite(stages)) - reference, to: Math.max(...finite(stages)) - reference } : null,
+    levelled: stages ? { from: -greatestOf(finite(stages).map((value) => -value)) - reference, to: greatestOf(finite(stages)) - reference, without: stages.length - finite(stages).length } : null,
     bed: { kind: "soundings", cell: options.cell ?? 0.5, join, margin: round(Math.max(LAND.least, LAND.share * breadth)), ends: endsOf(triangles, length, breadth), points: kept.map(({ x, y, z }) => ({ x: round(x), y: round(y), z: round(z) })) },
   };
 }
 
 const round = (value: number): number => Number(value.toFixed(3));
 const finite = (values: readonly number[]): number[] => values.filter((value) => !Number.isNaN(value));
+const greatestOf = (values: readonly number[]): number => values.reduce((most, value) => Math.max(most, value), -Infinity);
 const least = (places: readonly (readonly [number, number])[], axis: 0 | 1): number => places.reduce((low, place) => Math.min(low, place[axis]), Infinity);
 const greatest = (points: readonly SurveyPoint[], axis: "x" | "y"): number => points.reduce((high, point) => Math.max(high, point[axis]), 0);
 

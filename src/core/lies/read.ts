@@ -71,7 +71,7 @@ export function readWater(field: Field, options: ReadOptions): Reading {
   const drift = driftConcentration(field);
   const cover = coverOf(field, breaks, options.visibleDepth, roofsOf(options.features));
   const refuge = refugeOf(field, cover);
-  const { score, focalSpeed, factors, reasons } = scoreOf(field, species, options, drift, cover, refuge);
+  const { score, focalSpeed, factors, reasons } = scoreOf(field, species, options, () => drift, cover, () => refuge);
   const medianScore = medianOf(score.filter((value) => value > 0));
 
   const most = options.most ?? 9;
@@ -114,7 +114,7 @@ export function readWater(field: Field, options: ReadOptions): Reading {
 export function scoreWater(field: Field, options: ReadOptions): { score: Float64Array; medianScore: number } {
   const breaks = breaksOf(field, options.features);
   const cover = coverOf(field, breaks, options.visibleDepth, roofsOf(options.features));
-  const { score } = scoreOf(field, options.species, options, driftConcentration(field), cover, refugeOf(field, cover));
+  const { score } = scoreOf(field, options.species, options, () => driftConcentration(field), cover, () => refugeOf(field, cover));
   return { score, medianScore: medianOf(score.filter((value) => value > 0)) };
 }
 

@@ -29,11 +29,11 @@ export interface Conditions {
 /** Weights of cover and refuge: a place without either keeps this share of its energy's worth. Common practice, no source. */
 const BARE = { cover: 0.65, refuge: 0.85 };
 
-/** The score of every cell by the model of the species. */
-export function scoreOf(field: Field, species: Species, at: Conditions, drift: Float64Array, cover: Cover, refuge: Float32Array): ScoreField {
+/** The score of every cell by the model of the species. Drift and refuge are worked out only for the model that feeds on them. */
+export function scoreOf(field: Field, species: Species, at: Conditions, drift: () => Float64Array, cover: Cover, refuge: () => Float32Array): ScoreField {
   if (species.model === "ambush") return scoreAmbush(field, species, cover, at);
   if (species.model === "travel") return scoreTravel(field, species, at);
-  return scoreDrift(field, species, at, drift, cover, refuge);
+  return scoreDrift(field, species, at, drift(), cover, refuge());
 }
 
 /** Net energy of drift foraging, W, with cover and refuge as visible factors. */

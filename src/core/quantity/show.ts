@@ -3,7 +3,7 @@ import { findUnit, fromSI, type UnitSystem } from "./units";
 /** What is being shown; each has a customary unit and rounding in both systems. */
 export type Shown =
   | "depth" | "distance" | "altitude" | "discharge" | "speed" | "temperature" | "temperatureDifference"
-  | "shotMass" | "lureMass" | "fishMass" | "fishLength" | "smallLength" | "turbidity" | "area";
+  | "shotMass" | "lureMass" | "fishMass" | "fishLength" | "smallLength" | "turbidity" | "area" | "unitDischarge";
 
 interface Style {
   unit: string;
@@ -11,7 +11,7 @@ interface Style {
   digits: number;
 }
 
-const STYLES: Record<Exclude<Shown, "temperatureDifference" | "area">, Record<UnitSystem, Style>> = {
+const STYLES: Record<Exclude<Shown, "temperatureDifference" | "area" | "unitDischarge">, Record<UnitSystem, Style>> = {
   depth: { metric: { unit: "m", label: "m", digits: 2 }, us: { unit: "ft", label: "ft", digits: 1 } },
   distance: { metric: { unit: "m", label: "m", digits: 1 }, us: { unit: "ft", label: "ft", digits: 0 } },
   altitude: { metric: { unit: "m", label: "m", digits: 0 }, us: { unit: "ft", label: "ft", digits: 0 } },
@@ -39,6 +39,7 @@ export function show(value: number | null | undefined, kind: Shown, system: Unit
     const scaled = value == null ? value : system === "us" ? value * 1.8 : value;
     return join(scaled, system === "us" ? 0 : 1, system === "us" ? "°F" : "°C");
   }
+  if (kind === "unitDischarge") return join(value == null ? value : system === "us" ? value / 0.3048 ** 2 : value, system === "us" ? 1 : 2, system === "us" ? "ft²/s" : "m²/s");
   if (kind === "area") return join(value == null ? value : system === "us" ? value / 0.3048 ** 2 : value, 0, system === "us" ? "ft²" : "m²");
   const style = STYLES[kind][system];
   const converted = value == null || Number.isNaN(value) ? null : fromSI(value, findUnit(style.unit)!);
@@ -54,6 +55,6 @@ function join(value: number | null | undefined, digits: number, unit: string) {
 export const showText = (value: number | null | undefined, kind: Shown, system: UnitSystem): string => show(value, kind, system).text;
 
 /** The unit a bare number is read in, for each kind and system. */
-export function entryUnit(kind: Exclude<Shown, "temperatureDifference" | "area">, system: UnitSystem): string {
+export function entryUnit(kind: Exclude<Shown, "temperatureDifference" | "area" | "unitDischarge">, system: UnitSystem): string {
   return STYLES[kind][system].unit;
 }

@@ -65,6 +65,8 @@ export function adviseRig(request: RigRequest, system: UnitSystem = "metric"): R
   const full = tackle.capacity === undefined ? { ...chosen, capacity: floatFor(chosen) } : chosen;
   const rig = setFloat(water, full, defined(style));
   const cautions = tooWarmFor(species, water.temperature) ? [`${showText(water.temperature, "temperature", system)}: leave ${species.name.toLowerCase()} alone in water this warm. Local rules stand above anything here.`] : [];
+  // Weights, shot and lure come from trout fishing: for another fish they are where to start, and that is said.
+  if (species.model !== "drift") cautions.push(`Float, shot and lure are worked out as for trout; for ${species.name.toLowerCase()} take them as a start, and go heavier and larger as the tackle for it does.`);
   return { method, capacity: full.capacity, ...rig, lure: { category: lure.category, size: lure.size, colours: lure.colours }, reasons: [...floatReasons(rig, water.depth, full, system), ...lure.reasons], cautions };
 }
 

@@ -149,3 +149,9 @@ test.each<[unknown, string]>([
     expect((error as InputError).fault.code).toBe(code);
   }
 });
+
+test("a rig asked for a fish that is no trout says that it is worked out as for trout; a trout's does not", () => {
+  const request = (species: string) => adviseRig({ method: "float", species, water: { depth: 1.2, meanSpeed: 0.4, bedRoughness: 0.15, visibleDepth: 1, temperature: 12 } } as RigRequest, "metric");
+  expect(request("walleye").cautions.join()).toMatch(/as for trout; for walleye/);
+  expect(request("brown-trout").cautions).toEqual([]);
+});

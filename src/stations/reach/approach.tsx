@@ -23,7 +23,7 @@ export function ApproachPanel({ lie, stands, school, onSchool, system }: { lie: 
         <ul className="mt-2 grid gap-1">
           <li><strong>{stand.wadingDepth > 0 ? `Stand ${showText(stand.wadingDepth, "depth", system)} deep` : "Stand on the bank"}</strong>, {showText(stand.distance, "distance", system)} from the lie: {showText(stand.x, "distance", system)} down the reach, {showText(stand.y, "distance", system)} from its left edge.</li>
           <li>{stand.hidden ? `Outside its window: upright, you are out of its sight from ${showText(stand.hiddenFrom, "distance", system)} off${stand.distance < stand.hiddenFrom ? ", and nearer in water as coloured as this" : ""}.` : `It can see you there: keep ${showText(stand.hiddenFrom, "distance", system)} off, or crouch.`}</li>
-          {stand.wadingDepth > 0 && <li>On the way depth × speed is {stand.hazard.toFixed(2)} m²/s at most{stand.hazard >= 0.6 ? ": strong water, only with a staff and a way out" : stand.hazard >= 0.3 ? ": with care" : ": easy"}.</li>}
+          {stand.wadingDepth > 0 && <li>On the way depth × speed is {showText(stand.hazard, "unitDischarge", system)} at most{stand.hazard >= 0.6 ? ": strong water, only with a staff and a way out" : stand.hazard >= 0.3 ? ": with care" : ": easy"}.</li>}
           <li>Casts along the current: near, middle, far, the nearer fish first; then a step.</li>
           <li className="text-sm text-soft">Depth and speed are the model’s, and no promise of a safe wade.</li>
         </ul>

@@ -1,10 +1,11 @@
 "use client";
 import { Trash2 } from "lucide-react";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Calibration } from "../../core/flow/calibrate";
 import type { WaterReading } from "../../core/flow/reach";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
+import { bedKey } from "../../store/fields";
 import { Button, FaultNote } from "../../ui/parts";
 import { cellOf } from "../../ui/use-field";
 import { calibrateInWorker } from "../../workers/clients";
@@ -18,11 +19,14 @@ const quantity = (kind: WaterReading["kind"]) => (kind === "depth" ? "depth" : "
 /** Readings taken in the water, and the fit of the bed's roughness and of the level at its foot to them. */
 export function Readings({ editor, system }: { editor: ObjectEditor; system: UnitSystem }) {
   const [progress, setProgress] = useState<number | undefined>();
-  const [found, setFound] = useState<{ of: readonly WaterReading[]; result: Calibration } | undefined>();
+  const [found, setFound] = useState<{ of: string; result: Calibration } | undefined>();
   const [fault, setFault] = useState<string | undefined>();
   const abort = useRef<AbortController | undefined>(undefined);
   const { readings } = editor;
-  const result = found?.of === readings ? found.result : undefined;
+  // A result is of this bed, these objects and these readings; any change of them makes it stale.
+  const state = JSON.stringify([bedKey(editor.reach), editor.features, readings]);
+  const result = found?.of === state ? found.result : undefined;
+  useEffect(() => () => abort.current?.abort(), []);
 
   async function fit(): Promise<void> {
     const control = new AbortController();
@@ -31,7 +35,7 @@ export function Readings({ editor, system }: { editor: ObjectEditor; system: Uni
     setProgress(0);
     const answer = await calibrateInWorker(editor.reach, Math.max(FIT_CELL, cellOf(editor.reach)), setProgress, control.signal);
     setProgress(undefined);
-    if (answer.ok) setFound({ of: readings, result: answer.value });
+    if (answer.ok) setFound({ of: state, result: answer.value });
     else if (!answer.cancelled) setFault(answer.fault.message);
   }
 

@@ -65,8 +65,8 @@ export function useZoom(box: RefObject<HTMLElement | null>): Zoom {
     };
     let pan: { x: number; y: number; left: number; top: number } | undefined;
     const onDown = (event: PointerEvent) => {
-      if (event.pointerType !== "mouse" || event.button !== 0 || (event.target as Element).closest("[role=button], button")) return;
       panned.current = false;
+      if (event.pointerType !== "mouse" || event.button !== 0 || (event.target as Element).closest("[role=button], button")) return;
       pan = { x: event.clientX, y: event.clientY, left: element.scrollLeft, top: element.scrollTop };
     };
     const onMove = (event: PointerEvent) => {
