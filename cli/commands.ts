@@ -1,11 +1,4 @@
 import type { Arguments, Options } from "./arguments";
-import { flow } from "./flow";
-import { gauge } from "./gauge";
-import { rates } from "./rates";
-import { rating } from "./rating";
-import { read } from "./read";
-import { rig } from "./rig";
-import { soundings } from "./soundings";
 
 export interface Command {
   usage: string;
@@ -14,4 +7,16 @@ export interface Command {
   run: (args: Arguments) => unknown;
 }
 
-export const commands: Record<string, Command> = { gauge, rating, flow, read, rig, rates, soundings };
+/** The commands, each read only when it is asked for. */
+const COMMANDS: Record<string, () => Promise<Command>> = {
+  gauge: async () => (await import("./gauge")).gauge,
+  rating: async () => (await import("./rating")).rating,
+  flow: async () => (await import("./flow")).flow,
+  read: async () => (await import("./read")).read,
+  rig: async () => (await import("./rig")).rig,
+  rates: async () => (await import("./rates")).rates,
+  soundings: async () => (await import("./soundings")).soundings,
+};
+
+export const NAMES = Object.keys(COMMANDS);
+export const commandNamed = async (name: string): Promise<Command | undefined> => (Object.hasOwn(COMMANDS, name) ? COMMANDS[name]!() : undefined);

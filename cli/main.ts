@@ -1,5 +1,5 @@
 import { type Fault, InputError } from "../src/core/errors";
-import { type Command, commands } from "./commands";
+import { commandNamed, NAMES } from "./commands";
 import { parseArguments } from "./arguments";
 
 /** Runs one command: its JSON on standard output and 0, or one line of JSON on standard error and 2. */
@@ -7,13 +7,13 @@ export async function main(args: readonly string[]): Promise<number> {
   const [name, ...rest] = args;
   try {
     if (!name || name === "help" || name === "--help" || name === "-h") {
-      process.stdout.write(`${help(rest[0])}\n`);
+      process.stdout.write(`${await help(rest[0])}\n`);
       return 0;
     }
-    const command = commands[name];
-    if (!command) throw new InputError("unknown-command", `“${name}” is not a command. Known: ${Object.keys(commands).join(", ")}; heron help tells more.`);
+    const command = await commandNamed(name);
+    if (!command) throw new InputError("unknown-command", `“${name}” is not a command. Known: ${NAMES.join(", ")}; heron help tells more.`);
     if (rest.includes("--help")) {
-      process.stdout.write(`${help(name)}\n`);
+      process.stdout.write(`${await help(name)}\n`);
       return 0;
     }
     const result = await command.run(parseArguments(rest, command.options));
@@ -33,10 +33,10 @@ function faultFor(error: unknown): Fault {
   return { code: "internal", message: `Something went wrong inside: ${error instanceof Error ? error.message.split("\n")[0] : String(error)}` };
 }
 
-function help(name: string | undefined): string {
-  const one: Command | undefined = name ? commands[name] : undefined;
-  if (name && !one) throw new InputError("unknown-command", `“${name}” is not a command. Known: ${Object.keys(commands).join(", ")}.`);
+async function help(name: string | undefined): Promise<string> {
+  const one = name ? await commandNamed(name) : undefined;
+  if (name && !one) throw new InputError("unknown-command", `“${name}” is not a command. Known: ${NAMES.join(", ")}.`);
   if (one) return `heron ${name} ${one.usage}\n\n${one.about}`;
-  const lines = Object.entries(commands).map(([command, { usage }]) => `  heron ${command} ${usage}`);
+  const lines = await Promise.all(NAMES.map(async (command) => `  heron ${command} ${(await commandNamed(command))!.usage}`));
   return `Low Heron without a screen. Reads files or standard input (-), writes one JSON document, SI units.\n\n${lines.join("\n")}\n\nheron help COMMAND tells more. Bad input: exit 2 and one line of JSON on standard error.`;
 }

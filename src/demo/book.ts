@@ -10,10 +10,13 @@ import { DEMO_REACHES, DEMO_STATION } from "./river";
 /** Two years of record and a made-up season of sessions, blanks among them, up to `now` (ms). The same for the same instant. */
 const YEARS = 2;
 const SESSIONS = 42;
-const LIES: Record<string, readonly string[]> = {
-  "demo-kiln-glide": ["Cushion above the split stone", "Slack below the flat stone", "Beside the log jam", "Deep of the pool"],
-  "demo-alder-bend": ["Beside the alder jam", "Slack below the sunk stone", "Left-hand seam edge"],
+/** Where the made-up fish took: in words, and about where on the plan, m; the angler marked most of them, not to the metre. */
+const LIES: Record<string, readonly (readonly [string, number, number])[]> = {
+  "demo-kiln-glide": [["Cushion above the split stone", 57.5, 18.8], ["Slack below the flat stone", 72, 15], ["Beside the log jam", 83, 20.5], ["Deep of the pool", 92, 19.5]],
+  "demo-alder-bend": [["Beside the alder jam", 53.5, 13], ["Beside the sunk stone", 63.5, 20], ["Right-hand seam edge", 55, 21.5]],
 };
+const MARKED = 0.7;
+const SCATTER = 3;
 const LURES = ["small jig, black", "small jig, brown", "natural bait", "worm", "small jig, green"];
 
 /** The made-up truth behind the season: fish an hour peaks near 6 m3/s and falls off both ways. */
@@ -30,6 +33,7 @@ export function demoBook(now: number): Book {
   const updatedAt = new Date(now).toISOString();
   const mark = { updatedAt, demo: true };
   const next = stream(41);
+  const spots = stream(97);
   const sessions: Session[] = [];
   const catches: Catch[] = [];
   for (let k = 0; k < SESSIONS; k++) {
@@ -45,7 +49,7 @@ export function demoBook(now: number): Book {
       rods: 1, species: "brown-trout", notes: "", river,
     });
     const count = poisson(trueRate(river.discharge) * hours, next);
-    for (let fish = 0; fish < count; fish++) catches.push(demoCatch(`${id}-fish-${fish + 1}`, id, reach, start + next() * hours * HOUR, gauge, mark, next));
+    for (let fish = 0; fish < count; fish++) catches.push(demoCatch(`${id}-fish-${fish + 1}`, id, reach, start + next() * hours * HOUR, gauge, mark, next, spots));
   }
   const series = gauge.series.map((one): SeriesRecord => ({
     schema: "low-heron/series@1", id: `${DEMO_STATION.id}-${one.parameter}`, ...mark, station: DEMO_STATION.id, parameter: one.parameter, unit: one.unit,
@@ -62,6 +66,7 @@ export function demoBook(now: number): Book {
       bands: [{ spot: "Kiln Glide, seam below the flat stone", measure: "discharge", low: 4, high: 11 }, { spot: "Alder Bend, beside the jam", measure: "discharge", low: 2.5, high: 7 }],
     }],
     readings: demoReadings(sessions, gauge, mark),
+    profiles: [],
   };
 }
 
@@ -75,11 +80,14 @@ function demoReadings(sessions: readonly Session[], gauge: GaugeRecord, mark: { 
   });
 }
 
-function demoCatch(id: string, session: string, reach: string, at: number, gauge: GaugeRecord, mark: { updatedAt: string; demo: boolean }, next: () => number): Catch {
+function demoCatch(id: string, session: string, reach: string, at: number, gauge: GaugeRecord, mark: { updatedAt: string; demo: boolean }, next: () => number, spots: () => number): Catch {
   const river: RiverState = riverState(gauge, at);
   const pick = <T>(items: readonly T[]): T => items[Math.floor(next() * items.length)]!;
+  const length = Math.round((18 + 26 * next() * next() + 6 * next())) / 100;
+  const [lie, x, y] = pick(LIES[reach]!);
+  const place = spots() < MARKED ? { x: Math.round(10 * (x + SCATTER * (spots() - 0.5))) / 10, y: Math.round(10 * (y + SCATTER * (spots() - 0.5))) / 10 } : null;
   return {
     schema: "low-heron/catch@1", id, ...mark, session, at: new Date(at).toISOString(), species: "brown-trout",
-    length: Math.round((18 + 26 * next() * next() + 6 * next())) / 100, lie: pick(LIES[reach]!), lure: pick(LURES), notes: "", river,
+    length, lie, lure: pick(LURES), notes: "", river, place,
   };
 }

@@ -13,6 +13,7 @@ export const DEMO_REACHES: readonly Reach[] = [
     downstream: { kind: "normal", slope: 0.0028 },
     latitude: DEMO_STATION.latitude,
     longitude: DEMO_STATION.longitude,
+    bearing: 70,
     features: [
       { kind: "boulder", x: 47, y: 14, diameter: 2.4, height: 0.9, name: "pulpit stone" },
       { kind: "boulder", x: 60, y: 19.5, diameter: 3, height: 1.3, name: "split stone" },
@@ -30,6 +31,7 @@ export const DEMO_REACHES: readonly Reach[] = [
     downstream: { kind: "normal", slope: 0.004 },
     latitude: DEMO_STATION.latitude,
     longitude: DEMO_STATION.longitude,
+    bearing: 115,
     features: [
       { kind: "log-jam", x: 52, y: 9.5, length: 6, width: 2.4, angle: 70, height: 2.8, name: "alder jam" },
       { kind: "boulder", x: 36, y: 14, diameter: 2, height: 0.8, name: "ford stone" },

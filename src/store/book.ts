@@ -14,7 +14,7 @@ const toRecord = (stored: StoredSeries): SeriesRecord => ({
   times: Array.from(stored.times), values: Array.from(stored.values, (value) => (Number.isNaN(value) ? null : value)),
 });
 
-const bookTables = (db: Database) => [db.stations, db.series, db.reaches, db.sessions, db.catches, db.waters, db.readings];
+const bookTables = (db: Database) => [db.stations, db.series, db.reaches, db.sessions, db.catches, db.waters, db.readings, db.profiles];
 
 export async function readBook(db: Database): Promise<Book> {
   return db.transaction("r", bookTables(db), async () => ({
@@ -25,6 +25,7 @@ export async function readBook(db: Database): Promise<Book> {
     catches: await db.catches.toArray(),
     waters: await db.waters.toArray(),
     readings: await db.readings.toArray(),
+    profiles: await db.profiles.toArray(),
   }));
 }
 
@@ -64,6 +65,7 @@ export async function writeBook(db: Database, book: Book): Promise<void> {
     await db.catches.bulkPut(book.catches);
     await db.waters.bulkPut(book.waters);
     await db.readings.bulkPut(book.readings);
+    await db.profiles.bulkPut(book.profiles);
   });
 }
 

@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from "dexie";
-import type { Catch, FieldReading, ReachRecord, Session, StationRecord, WaterRecord } from "../core/book/records";
+import type { Catch, FieldReading, Profile, ReachRecord, Session, StationRecord, WaterRecord } from "../core/book/records";
 import type { PackedField } from "../core/flow/ladder";
 import type { Parameter } from "../core/gauge/series";
 
@@ -34,6 +34,7 @@ export class Database extends Dexie {
   fields!: EntityTable<StoredField, "id">;
   waters!: EntityTable<WaterRecord, "id">;
   readings!: EntityTable<FieldReading, "id">;
+  profiles!: EntityTable<Profile, "id">;
 
   constructor(name = "low-heron") {
     super(name, { chromeTransactionDurability: "strict" });
@@ -49,6 +50,8 @@ export class Database extends Dexie {
     this.version(2).stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" })
       // Fields are kept packed from here on; those kept before are worked out again when they are wanted.
       .upgrade((transaction) => transaction.table("fields").clear());
+    // Fish as the angler knows them.
+    this.version(3).stores({ profiles: "id" });
   }
 }
 

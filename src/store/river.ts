@@ -173,10 +173,10 @@ export async function addPastSession(db: Database, given: Pick<Session, "reach" 
 }
 
 /** Logs a fish. Resolves only when it is on the disk. */
-export async function logCatch(db: Database, session: Session, fish: Partial<Pick<Catch, "length" | "lie" | "lure" | "notes" | "species">>, at = Date.now()): Promise<Catch> {
+export async function logCatch(db: Database, session: Session, fish: Partial<Pick<Catch, "length" | "lie" | "lure" | "notes" | "species" | "place">>, at = Date.now()): Promise<Catch> {
   const one: Catch = {
     schema: "low-heron/catch@1", id: newId(at), updatedAt: iso(Date.now()), session: session.id, at: iso(at), species: fish.species ?? session.species,
-    length: fish.length ?? null, lie: fish.lie ?? "", lure: fish.lure ?? "", notes: fish.notes ?? "", river: await stateFor(db, session.reach, at),
+    length: fish.length ?? null, lie: fish.lie ?? "", lure: fish.lure ?? "", notes: fish.notes ?? "", river: await stateFor(db, session.reach, at), ...(fish.place ? { place: fish.place } : {}),
   };
   await db.catches.add(one);
   return one;

@@ -35,6 +35,8 @@ export interface River {
   /** The reach that the record is transferred to; undefined where it is the gauge's own. */
   atReach: string | undefined;
   light: Light;
+  /** Where it lies, degrees, where that is known. */
+  place: { latitude: number; longitude: number } | undefined;
   minute: number;
 }
 
@@ -59,5 +61,5 @@ export function useRiver(otherStation: string | null = null): River {
   }, [gauge, minute]);
   const place = reach?.reach.latitude !== undefined && reach.reach.longitude !== undefined ? { latitude: reach.reach.latitude, longitude: reach.reach.longitude } : station?.latitude != null && station.longitude != null ? { latitude: station.latitude, longitude: station.longitude } : undefined;
   const light = place ? lightAt(minute, place.latitude, place.longitude) : "day";
-  return { ready: lists !== undefined, reaches: lists?.reaches ?? [], stations: lists?.stations ?? [], reach, station, gauge, ...state, atReach: atReach?.transfer ? atReach.id : undefined, light, minute };
+  return { ready: lists !== undefined, reaches: lists?.reaches ?? [], stations: lists?.stations ?? [], reach, station, gauge, ...state, atReach: atReach?.transfer ? atReach.id : undefined, light, place, minute };
 }

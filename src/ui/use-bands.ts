@@ -3,7 +3,6 @@ import { useEffect, useState } from "react";
 import type { Reach } from "../core/flow/reach";
 import { RUNG_CELL } from "../core/flow/ladder";
 import type { FlowBand } from "../core/lies/flow-band";
-import { speciesById } from "../core/lies/species";
 import { database } from "../store/database";
 import { bedKey, keptField } from "../store/fields";
 import { readWorker } from "../workers/clients";
@@ -18,7 +17,7 @@ export function useBands(reach: Reach | undefined, ladder: Ladder, look: Look, p
   const bed = reach && bedKey(reach);
   const rungs = ladder.rungs.filter((one) => one.solved).map((one) => one.discharge);
   // Roofs and names are no part of the bed, but roofs are cover: they count here.
-  const key = `${bed}|${JSON.stringify(reach?.features ?? [])}|${species}|${visibleDepth.toFixed(2)}|${temperature.toFixed(1)}|${light}`;
+  const key = `${bed}|${JSON.stringify(reach?.features ?? [])}|${JSON.stringify(species)}|${visibleDepth.toFixed(2)}|${temperature.toFixed(1)}|${light}`;
   const asked = `${key}|${rungs.join()}|${places?.map(({ x, y }) => `${x},${y}`).join(";") ?? ""}`;
   useEffect(() => {
     if (!bed || !reach || !places || places.length === 0 || rungs.length < 3) return;
@@ -29,7 +28,7 @@ export function useBands(reach: Reach | undefined, ladder: Ladder, look: Look, p
       for (const discharge of rungs.filter((one) => !known.includes(one))) {
         const field = await keptField(database(), bed, discharge, Math.max(RUNG_CELL, cellOf(reach)));
         if (gone) return;
-        if (field) await worker.scoreRung(key, field, { species: speciesById(species), visibleDepth, temperature, light, features: reach.features });
+        if (field) await worker.scoreRung(key, field, { species, visibleDepth, temperature, light, features: reach.features });
       }
       const bands = await worker.bands(key, places.map(({ x, y }) => ({ x, y })));
       if (!gone) setState({ of: asked, bands });

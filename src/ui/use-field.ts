@@ -63,7 +63,7 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
       const kept = await keptField(db, bed, flow, cell);
       if (kept) return put({ field: kept, earlierBed: false, fromLadder: false, settled: true, progress: undefined });
       // Where nothing is solved on this bed yet, what is shown of its earlier state is the nearest start.
-      const rung = await onLadder(bed, flow, cell);
+      const rung = await fieldOnLadder(bed, flow, cell);
       const solvedNear = rung ?? (await nearest(bed, flow, cell));
       const near = solvedNear ?? earlier(shownRef.current, current.id, cell);
       put({ settled: false, progress: 0, earlierBed: near !== undefined && !solvedNear, fromLadder: rung !== undefined, ...(near ? { field: near } : {}) });
@@ -113,7 +113,7 @@ async function rungField(bed: string, discharge: number, cell: number): Promise<
 }
 
 /** The field at a flow from the ladder's rungs on both sides of it. */
-async function onLadder(bed: string, flow: number, finest: number): Promise<Field | undefined> {
+export async function fieldOnLadder(bed: string, flow: number, finest: number): Promise<Field | undefined> {
   const cell = Math.max(RUNG_CELL, finest);
   const rungs = (await solvedFlows(database(), bed)).filter((one) => one.cell === cell).map((one) => one.discharge);
   const pair = bracket(rungs, flow);

@@ -1,12 +1,14 @@
 "use client";
+import { useMemo } from "react";
 import type { Lie } from "../core/lies/read";
+import { inSeason, turningOf, wayIn, wayOf } from "../core/lies/season";
+import type { SeasonalWay } from "../core/lies/species";
+import { MIDDLING } from "./middling";
 import { type River, useRiver } from "./river";
 import { useSettings } from "./settings";
+import { type Fish, useFishes } from "./use-fishes";
 import { type FieldState, useField } from "./use-field";
 import { type Look, useReading } from "./use-reading";
-
-/** What is taken where the gauge does not say. */
-const MIDDLING = { visibleDepth: 1, temperature: 12, flow: 5 };
 
 export interface LieView {
   river: River;
@@ -14,6 +16,9 @@ export interface LieView {
   /** The flow is the river's own, now. */
   isNow: boolean;
   look: Look;
+  /** The fish looked for, and how it lives at this time of its year; undefined: as in the rest of it. */
+  fish: Fish;
+  way: SeasonalWay | undefined;
   field: FieldState;
   reading: ReturnType<typeof useReading>["reading"];
   lie: Lie | undefined;
@@ -22,12 +27,16 @@ export interface LieView {
 /** Reach, flow, field, reading and chosen lie: what the Reach and Rig stations share. */
 export function useLieView(): LieView {
   const river = useRiver();
-  const { flow: chosen, species, lie: rank, light: wantedLight } = useSettings();
+  const { flow: chosen, species, lie: rank, light: wantedLight, season } = useSettings();
+  const fish = useFishes().of(species);
   const flow = chosen ?? river.now?.discharge ?? MIDDLING.flow;
-  const look: Look = { species, visibleDepth: river.now?.visibleDepth ?? MIDDLING.visibleDepth, temperature: river.now?.waterTemperature ?? MIDDLING.temperature, light: wantedLight !== "auto" ? wantedLight : river.light === "night" ? "day" : river.light };
+  const temperature = river.now?.waterTemperature ?? MIDDLING.temperature;
+  const way = season === "usual" ? undefined : season === "auto" ? wayOf(fish.species, temperature, river.place && turningOf(river.minute, river.place.latitude)) : wayIn(fish.species, season);
+  const living = useMemo(() => inSeason(fish.species, way), [fish, way]);
+  const look: Look = { species: living, visibleDepth: river.now?.visibleDepth ?? MIDDLING.visibleDepth, temperature, light: wantedLight !== "auto" ? wantedLight : river.light === "night" ? "day" : river.light };
   // Until the gauge has been read its flow is not known: nothing is solved for a guess.
   const known = river.ready && (chosen !== null || river.station === undefined || river.gauge !== undefined);
   const field = useField(river.reach?.reach, known ? flow : undefined);
   const { reading } = useReading(field.field, river.reach?.reach, look);
-  return { river, flow, isNow: chosen === null && river.now?.discharge != null, look, field, reading, lie: reading?.lies.find((one) => one.rank === rank) ?? reading?.lies[0] };
+  return { river, flow, isNow: chosen === null && river.now?.discharge != null, look, fish, way, field, reading, lie: reading?.lies.find((one) => one.rank === rank) ?? reading?.lies[0] };
 }

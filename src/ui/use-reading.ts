@@ -4,12 +4,13 @@ import type { Field } from "../core/flow/grid";
 import type { Reach } from "../core/flow/reach";
 import type { Light } from "../core/lies/foraging";
 import type { Reading } from "../core/lies/read";
-import { speciesById } from "../core/lies/species";
+import type { Species } from "../core/lies/species";
 import { readWorker } from "../workers/clients";
 import { Latest } from "./latest";
 
 export interface Look {
-  species: string;
+  /** As it lives at this time of its year. */
+  species: Species;
   visibleDepth: number;
   temperature: number;
   light: Light;
@@ -27,7 +28,7 @@ export function useReading(field: Field | undefined, reach: Reach | undefined, l
     let gone = false;
     queue.ask(async () => {
       if (gone) return;
-      const answer = await readWorker().read(field, { species: speciesById(species), visibleDepth, temperature, light, features });
+      const answer = await readWorker().read(field, { species, visibleDepth, temperature, light, features });
       // While the flow is being moved, a reading that is a moment late is nearer than the one before it.
       if (answer.ok) setState({ reading: answer.value, of: field, reach: id });
     });

@@ -5,6 +5,9 @@ import type { Field } from "../core/flow/grid";
 import { survey, type Survey, type SurveyOptions } from "../core/flow/survey";
 import type { SoundingsFile } from "../core/formats/soundings-text";
 import { type FlowBand, flowBand, scoreNear } from "../core/lies/flow-band";
+import { onLies, percentileOf, type PlacedFish } from "../core/lies/agreement";
+import { boatFor, type BoatStand } from "../core/lies/boat";
+import type { Ledge } from "../core/lies/ledges";
 import { type Approach, type Stand, standsFor } from "../core/lies/stands";
 import { type Reading, type ReadOptions, readWater, scoreWater } from "../core/lies/read";
 import { adviseRig, type RigAdvice, type RigRequest } from "../core/rig/advise";
@@ -14,7 +17,13 @@ import type { UnitSystem } from "../core/quantity/units";
 let scores: { key: string; rungs: Map<number, { nx: number; ny: number; cell: number; score: Float32Array; median: number }> } = { key: "", rungs: new Map() };
 
 const api = {
-  stands: (field: Field, approach: Approach): Stand[] => standsFor(field, approach),
+  stands: (field: Field, approach: Approach, ledges: readonly Ledge[]): { stands: Stand[]; boat: BoatStand | undefined } => ({ stands: standsFor(field, approach), boat: boatFor(field, approach, ledges) }),
+  /** How the model of a day stands to a fish that was had then at a place. */
+  placed(field: Field, options: ReadOptions, x: number, y: number): PlacedFish {
+    const { lies } = readWater(field, options);
+    const { score } = scoreWater(field, options);
+    return { percentile: percentileOf(score, field, x, y), ...onLies(lies, field, x, y, options.species.territory) };
+  },
   /** Flows already scored under a key. */
   scoredRungs: (key: string): number[] => (scores.key === key ? [...scores.rungs.keys()] : []),
   /** Scores one rung under a key; another key forgets what was before. */

@@ -62,5 +62,5 @@ test("series must ascend and match in length; a fish has a length a fish can hav
   expect(catchSchema.safeParse(fish).success).toBe(true);
   expect(catchSchema.safeParse({ ...fish, length: 7 }).success).toBe(false);
   expect(reachRecordSchema.safeParse({ schema: "low-heron/reach-record@1", id: "r", updatedAt: session.updatedAt, station: null, reach: { id: "r" } }).success).toBe(false);
-  expect(Object.keys(PARTS)).toEqual(["stations", "series", "reaches", "sessions", "catches", "waters", "readings"]);
+  expect(Object.keys(PARTS)).toEqual(["stations", "series", "reaches", "sessions", "catches", "waters", "readings", "profiles"]);
 });

@@ -3,6 +3,7 @@ import { reachSchema } from "../flow/reach";
 import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/tide";
+import { speciesSchema } from "../lies/species";
 
 /** Records of the book, one schema per kind, versioned. The same shapes are used by the browser's database, the archive and the command line. */
 const id = z.string().min(1).max(80);
@@ -114,8 +115,19 @@ export const catchSchema = z.strictObject({
   lure: z.string().max(120),
   notes: text,
   river: riverStateSchema.nullable(),
+  /** Where on the reach it took, m, where that was said. */
+  place: z.strictObject({ x: finite, y: finite }).nullable().optional(),
 });
 export type Catch = z.infer<typeof catchSchema>;
+
+/** A fish as this angler knows it: copied from one that ships, and changed. */
+export const profileSchema = z.strictObject({
+  schema: z.literal("low-heron/profile@1"), ...base,
+  /** Id of the species it was copied from: its habits hold where the profile says nothing. */
+  base: id,
+  species: speciesSchema,
+}).refine((profile) => profile.species.id === profile.id, { error: "the species must have the profile's id", path: ["species", "id"] });
+export type Profile = z.infer<typeof profileSchema>;
 
 /** Every kind of record an archive holds, by its part's name. */
 export const PARTS = {
@@ -126,9 +138,10 @@ export const PARTS = {
   catches: catchSchema,
   waters: waterSchema,
   readings: readingSchema,
+  profiles: profileSchema,
 } as const;
 /** Parts that archives written before them lack. */
-export const LATER_PARTS: readonly string[] = ["waters", "readings"];
+export const LATER_PARTS: readonly string[] = ["waters", "readings", "profiles"];
 export type PartName = keyof typeof PARTS;
 export interface Book {
   stations: StationRecord[];
@@ -138,6 +151,7 @@ export interface Book {
   catches: Catch[];
   waters: WaterRecord[];
   readings: FieldReading[];
+  profiles: Profile[];
 }
 export const PART_NAMES = Object.keys(PARTS) as PartName[];
-export const emptyBook = (): Book => ({ stations: [], series: [], reaches: [], sessions: [], catches: [], waters: [], readings: [] });
+export const emptyBook = (): Book => ({ stations: [], series: [], reaches: [], sessions: [], catches: [], waters: [], readings: [], profiles: [] });

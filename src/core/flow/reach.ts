@@ -107,6 +107,8 @@ export const reachSchema = z.object({
   /** Where it lies, degrees: for the light. */
   latitude: finite.refine((value) => Math.abs(value) <= 90, "must be within ±90").optional(),
   longitude: finite.refine((value) => Math.abs(value) <= 180, "must be within ±180").optional(),
+  /** The way its x runs, downstream, degrees from north by east: for shadows. */
+  bearing: finite.refine((value) => value >= 0 && value < 360, "must be from 0 to under 360").optional(),
 });
 export type Reach = z.infer<typeof reachSchema>;
 

@@ -1,6 +1,6 @@
 import { type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
-import { ROUGHNESS, SUBSTRATES, type Substrate } from "../flow/substrate";
+import { bottomOf, hardness, mixedBottom } from "./bottoms";
 import type { Cover } from "./cover";
 import type { Light } from "./foraging";
 import { focalHeightIn } from "./net-energy";
@@ -13,10 +13,10 @@ import { suits } from "./suitability";
 const KEEN = 0.3;
 /** A step of the bed within `reach` m that counts as a whole ledge, m: 4 ft dropping to 7 or 8. Common practice, no source. */
 const LEDGE = { reach: 2, step: 1 };
+/** Hard and soft bottom within this of a place make an edge, m. Common practice, no source. */
+const EDGE_REACH = 1.5;
 /** Light at the surface as a share of noon's. Common practice, no source. */
 const BRIGHT: Record<Light, number> = { day: 1, twilight: 0.35, night: 0.05 };
-/** Manning's n must differ by this share over the reach before its bottoms are told apart. */
-const SAME_BOTTOM = 0.1;
 
 /**
  * How well each cell serves a fish that waits beside the current: the product of its suitabilities by depth, focal speed, light and bottom, of fast water
@@ -31,6 +31,7 @@ export function scoreAmbush(field: Field, species: Ambusher, cover: Cover, at: {
   const fastest = slidingMax(speeds, nx, ny, radius(species.ambush.reach));
   const ledge = ledgesOf(field, radius(LEDGE.reach));
   const mixed = mixedBottom(field);
+  const edge = edgesOf(field, radius(EDGE_REACH));
   const make = () => new Float32Array(cells);
   const parts = { depth: make(), speed: make(), ambush: make(), cover: make(), light: make(), bottom: make() };
   const score = new Float64Array(cells).fill(NaN);
@@ -43,7 +44,7 @@ export function scoreAmbush(field: Field, species: Ambusher, cover: Cover, at: {
     parts.depth[k] = byDepth(h);
     parts.speed[k] = bySpeed(focal);
     parts.ambush[k] = 1 - species.ambush.weight * Math.exp(-Math.max(0, fastest[k]! - speeds[k]!) / KEEN);
-    parts.cover[k] = coverFactor(species, [cover.stone[k]! / MOST_STONE, Math.max(cover.wood[k]!, cover.overhead[k]!), ledge[k]!]);
+    parts.cover[k] = coverFactor(species, [cover.stone[k]! / MOST_STONE, Math.max(cover.wood[k]!, cover.overhead[k]!), ledge[k]!, edge?.[k] ?? 0]);
     parts.light[k] = 1 - species.shy * BRIGHT[at.light] * Math.exp(-h / at.visibleDepth) * (1 - cover.overhead[k]!);
     parts.bottom[k] = mixed ? (species.substrate[bottomOf(field.roughness[k]!)] ?? 1) : 1;
     score[k] = parts.depth[k]! * parts.speed[k]! * parts.ambush[k]! * parts.cover[k]! * parts.light[k]! * parts.bottom[k]!;
@@ -53,6 +54,7 @@ export function scoreAmbush(field: Field, species: Ambusher, cover: Cover, at: {
     reasons: (k) => [
       { kind: "ambush", fast: fastest[k]!, slow: speeds[k]!, reach: species.ambush.reach },
       ...(ledge[k]! > 0.5 && species.cover.ledge > 0.2 ? [{ kind: "ledge" as const, step: ledge[k]! * LEDGE.step }] : []),
+      ...(edge?.[k] && species.cover.edge ? [{ kind: "edge" as const }] : []),
       ...(parts.light[k]! < 0.75 ? [{ kind: "bright" as const }] : []),
       ...(mixed && parts.bottom[k]! < 1 ? [{ kind: "bottom" as const, substrate: bottomOf(field.roughness[k]!) }] : []),
     ],
@@ -62,11 +64,21 @@ export function scoreAmbush(field: Field, species: Ambusher, cover: Cover, at: {
 /** What cover.ts gives a stone at its edge. */
 const MOST_STONE = 0.6;
 
-/** From what a bare place keeps to 1 where the cover it likes best is whole: stone, wood (or a roof) and ledge, each by its weight. */
-function coverFactor({ cover: { stone, wood, ledge } }: Ambusher, [s, w, l]: readonly [number, number, number]): number {
-  const most = Math.max(stone, wood, ledge, 1e-6);
-  const without = (1 - (stone / most) * Math.min(1, s)) * (1 - (wood / most) * w) * (1 - (ledge / most) * l);
+/** From what a bare place keeps to 1 where the cover it likes best is whole: stone, wood (or a roof), ledge and edge of the bottom, each by its weight. */
+function coverFactor({ cover: { stone, wood, ledge, edge = 0 } }: Ambusher, [s, w, l, e]: readonly [number, number, number, number]): number {
+  const most = Math.max(stone, wood, ledge, edge, 1e-6);
+  const without = (1 - (stone / most) * Math.min(1, s)) * (1 - (wood / most) * w) * (1 - (ledge / most) * l) * (1 - (edge / most) * e);
   return 1 - most * without;
+}
+
+/** 1 where hard and soft bottom both lie within reach; undefined where the reach has one bottom only. */
+function edgesOf(field: Field, radius: number): Float32Array | undefined {
+  const hard = hardness(field);
+  if (!hard) return undefined;
+  const { nx, ny } = field;
+  const is = (kind: number) => slidingMax(Float32Array.from(hard, (one) => (one === kind ? 1 : 0)), nx, ny, radius);
+  const [firm, soft] = [is(1), is(0)];
+  return firm.map((one, k) => one * soft[k]!);
 }
 
 /** How much of a whole ledge lies within reach of each cell, 0..1: deep and shallow water side by side. */
@@ -77,13 +89,4 @@ function ledgesOf(field: Field, radius: number): Float32Array {
   // A bed that only slopes is no ledge: what an even bank of one in four would give is taken off.
   const slope = 0.25 * 2 * radius * cell;
   return Float32Array.from(field.depth, (h, k) => (h > 0 ? Math.min(1, Math.max(0, (deepest[k]! - shallowest[k]! - slope) / LEDGE.step)) : 0));
-}
-
-/** The bottom whose n is nearest (substrate.ts). */
-const bottomOf = (n: number): Substrate => SUBSTRATES.reduce((best, one) => (Math.abs(Math.log(ROUGHNESS.value[one] / n)) < Math.abs(Math.log(ROUGHNESS.value[best] / n)) ? one : best));
-
-function mixedBottom({ roughness, depth }: Field): boolean {
-  let [low, high] = [Infinity, 0];
-  for (let k = 0; k < roughness.length; k++) if (depth[k]! > 0) [low, high] = [Math.min(low, roughness[k]!), Math.max(high, roughness[k]!)];
-  return low > 0 && high / low > 1 + SAME_BOTTOM;
 }

@@ -25,6 +25,9 @@ export interface Break {
   name?: string;
 }
 
+const COMMON_NAME = { stone: "stone", wood: "log jam", wall: "wall" } as const;
+export const nameOfBreak = (one: Break): string => `the ${one.name ?? COMMON_NAME[one.kind]}`;
+
 /** How far a break's shelter reaches from its edge, m. */
 const SHELTER = 1.5;
 

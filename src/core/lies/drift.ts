@@ -9,6 +9,8 @@ export const MIXING = sourced(0.6, "1", "Fischer et al. 1979");
 /** Entrainment over fast, rough bed is held to this many times the reach's mean. */
 const MOST_ENTRAINED = 3;
 const MOST_SWEEPS = 400;
+/** A change smaller than this does not move the neighbours. */
+const STIRS = 2e-5;
 
 /**
  * Concentration of drifting food, 1 at the inlet: steady advection with turbulent mixing, entrainment in proportion to the
@@ -54,22 +56,31 @@ export function driftConcentration(field: Field): Float64Array {
       c[k] = 1;
     }
   }
+  const [west, east, north, south] = weight;
+  // Only cells whose neighbours have moved are worked out again: most of the river settles at once, its eddies late.
+  const stirred = Uint8Array.from(total, (one) => (one > 0 ? 1 : 0));
   for (let sweep = 0; sweep < MOST_SWEEPS; sweep++) {
     let change = 0;
     const [right, down] = [sweep % 2 === 0, sweep % 4 < 2];
     for (let b = 0; b < ny; b++) {
       const j = down ? b : ny - 1 - b;
-      for (let a = 0; a < nx; a++) {
-        const k = j * nx + (right ? a : nx - 1 - a);
-        if (!wet[k]) continue;
-        let sum = gain[k]!;
-        if (weight[0][k]! > 0) sum += weight[0][k]! * c[k - 1]!;
-        if (weight[1][k]! > 0) sum += weight[1][k]! * c[k + 1]!;
-        if (weight[2][k]! > 0) sum += weight[2][k]! * c[k - nx]!;
-        if (weight[3][k]! > 0) sum += weight[3][k]! * c[k + nx]!;
-        const next = sum / total[k]!;
-        change = Math.max(change, Math.abs(next - c[k]!));
+      const [from, step] = right ? [j * nx, 1] : [j * nx + nx - 1, -1];
+      for (let a = 0, k = from; a < nx; a++, k += step) {
+        if (!stirred[k]) continue;
+        stirred[k] = 0;
+        // A neighbour off the grid has no weight; its place is read as this cell's own.
+        const own = c[k]!;
+        const next = (gain[k]! + west[k]! * (c[k - 1] ?? own) + east[k]! * (c[k + 1] ?? own) + north[k]! * (c[k - nx] ?? own) + south[k]! * (c[k + nx] ?? own)) / total[k]!;
+        const moved = next > own ? next - own : own - next;
+        if (moved > change) change = moved;
         c[k] = next;
+        if (moved > STIRS) {
+          // A neighbour with no weight from here is not moved by it.
+          if (k > 0 && east[k - 1]! > 0) stirred[k - 1] = 1;
+          if (west[k + 1]! > 0) stirred[k + 1] = 1;
+          if (k >= nx && south[k - nx]! > 0) stirred[k - nx] = 1;
+          if (north[k + nx]! > 0) stirred[k + nx] = 1;
+        }
       }
     }
     if (change < 1e-4) break;

@@ -70,33 +70,46 @@ export function foragerOf(species: DriftFeeder, conditions: Conditions): Forager
   };
 }
 
-/** One column of water beside the fish: `offset` across the current, speed by height above the bed, drift relative to the inlet. */
-export interface Column {
-  offset: number;
+/** Columns of water beside the fish, side by side across the current. */
+export interface Columns {
+  count: number;
+  /** Across the current from the fish, m, and the breadth of one, m. */
+  offset: Float64Array;
   width: number;
-  depth: number;
-  drift: number;
-  speed: (height: number) => number;
+  depth: Float64Array;
+  /** Depth-mean speed, m/s, and the depth over the roughness length, ln(h/z0): what makes the log profile (profile.ts). */
+  mean: Float64Array;
+  lnDepth: Float64Array;
+  /** Drift relative to the inlet. */
+  drift: Float64Array;
 }
 
-/** Layers that each column is cut into. */
+/** Layers that each column is cut into, and ln of the height of their middles in shares of the depth. */
 const LAYERS = 8;
+const MIDDLES = Float64Array.from({ length: LAYERS }, (_, layer) => (layer + 0.5) / LAYERS);
+const LN_MIDDLES = MIDDLES.map(Math.log);
 
 /**
  * Power from the drift passing within reach, W: over the columns beside the fish and their layers, drift density x speed x area
  * wherever the prey can be met before it is swept past.
  */
-export function energyIntake(fish: Forager, focalHeight: number, columns: readonly Column[]): number {
+export function energyIntake(fish: Forager, focalHeight: number, columns: Columns): number {
+  const reach2 = fish.reaction ** 2;
+  const fastest2 = fish.fastest ** 2;
   let prey = 0;
-  for (const column of columns) {
-    const thick = column.depth / LAYERS;
+  for (let c = 0; c < columns.count; c++) {
+    const depth = columns.depth[c]!;
+    const lnDepth = columns.lnDepth[c]!;
+    const scale = columns.mean[c]! / (lnDepth - 1);
+    const offset2 = columns.offset[c]! ** 2;
+    let passing = 0;
     for (let layer = 0; layer < LAYERS; layer++) {
-      const height = (layer + 0.5) * thick;
-      const speed = column.speed(height);
-      const away2 = column.offset ** 2 + (height - focalHeight) ** 2;
-      const reach2 = fish.reaction ** 2 * (1 - (speed / fish.fastest) ** 2);
-      if (away2 <= reach2) prey += column.drift * speed * thick * column.width;
+      // Speed at z by the log law: U (ln(h/z0) + ln(z/h)) / (ln(h/z0) - 1).
+      const speed = Math.max(0, scale * (lnDepth + LN_MIDDLES[layer]!));
+      const above = MIDDLES[layer]! * depth - focalHeight;
+      if (offset2 + above * above <= reach2 * (1 - (speed * speed) / fastest2)) passing += speed;
     }
+    prey += columns.drift[c]! * passing * (depth / LAYERS) * columns.width;
   }
   return prey * DRIFT_DENSITY.value * fish.energy;
 }

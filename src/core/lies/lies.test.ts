@@ -6,7 +6,8 @@ import { driftConcentration } from "./drift";
 import { captureHalfWidth, coldFactor, foragerOf, maximumSpeed, reactionDistance, swimmingCost, turbidityFactor } from "./foraging";
 import { netEnergy } from "./net-energy";
 import { readWater, type ReadOptions } from "./read";
-import { findSeams, lengthOf, nearestSeam } from "./seams";
+import { lengthOf, nearestLine } from "./polyline";
+import { findSeams } from "./seams";
 import { type DriftFeeder, speciesById, standardWeight } from "./species";
 import { wadingClass, wadingZones } from "./wading";
 
@@ -76,7 +77,7 @@ test("one straight seam is traced once, whole, with its difference and slow side
   expect(seams[0]!.slowSide).toBe("left");
   expect(seams[0]!.speedDifference).toBeGreaterThan(0.6);
   expect(lengthOf(seams[0]!)).toBeGreaterThan(16);
-  expect(nearestSeam(seams, 10, 3).distance).toBeLessThan(0.3);
+  expect(nearestLine(seams, 10, 3).distance).toBeLessThan(0.3);
 });
 
 test("an even channel has no seam, and a mirrored seam changes hands", () => {
@@ -140,7 +141,7 @@ describe("on a solved reach with stones and a jam", () => {
 
   test("seams move when the discharge doubles", () => {
     const high = findSeams(solveSteady(layReach(reach), { discharge: 10, downstream: reach.downstream }));
-    const moved = reading.seams.slice(0, 4).flatMap((seam) => seam.points.map(([x, y]) => Math.min(5, nearestSeam(high, x, y).distance)));
+    const moved = reading.seams.slice(0, 4).flatMap((seam) => seam.points.map(([x, y]) => Math.min(5, nearestLine(high, x, y).distance)));
     expect(moved.reduce((sum, d) => sum + d, 0) / moved.length).toBeGreaterThan(0.2);
   });
 });

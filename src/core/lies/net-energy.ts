@@ -1,6 +1,6 @@
 import { type Field, sample, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
-import { type Column, energyIntake, type Forager, swimmingCost } from "./foraging";
+import { type Columns, energyIntake, type Forager, swimmingCost } from "./foraging";
 import type { Species } from "./species";
 
 /** Spacing of the columns looked at across the current, m. */
@@ -23,10 +23,14 @@ export function netEnergy(field: Field, drift: Float64Array, fish: Forager, spec
   const focalSpeed = new Float64Array(nx * ny);
   const speeds = Float64Array.from(field.u, (_, k) => speedAt(field, k));
   const each = Math.max(1, Math.ceil(fish.reaction / SPACING));
+  const make = () => new Float64Array(2 * each + 1);
+  const columns: Columns = { count: 0, width: SPACING, offset: make(), depth: make(), mean: make(), lnDepth: make(), drift: make() };
   for (let k = 0; k < nx * ny; k++) {
     const depth = field.depth[k]!;
     if (depth < species.leastDepth) continue;
     const ks = roughnessHeight(field.roughness[k]!, depth);
+    // Uncapped: each column caps it by its own depth.
+    const roughness = roughnessHeight(field.roughness[k]!, Infinity);
     const height = focalHeightIn(species, depth);
     const focal = speedAtHeight(speeds[k]!, depth, ks, height);
     focalSpeed[k] = focal;
@@ -34,16 +38,19 @@ export function netEnergy(field: Field, drift: Float64Array, fish: Forager, spec
     const [x, y] = [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell];
     const size = Math.max(speeds[k]!, 1e-6);
     const [px, py] = [-field.v[k]! / size, field.u[k]! / size];
-    const columns: Column[] = [];
+    columns.count = 0;
     for (let step = -each; step <= each; step++) {
       const offset = step * SPACING;
       const [cx, cy] = [x + offset * px, y + offset * py];
       if (cx < 0 || cy < 0 || cx > nx * cell || cy > ny * cell) continue;
       const there = sample(field.depth, nx, ny, cell, cx, cy);
       if (there < 0.05) continue;
-      const speed = sample(speeds, nx, ny, cell, cx, cy);
-      const roughness = roughnessHeight(field.roughness[k]!, there);
-      columns.push({ offset, width: SPACING, depth: there, drift: sample(drift, nx, ny, cell, cx, cy), speed: (at) => speedAtHeight(speed, there, roughness, at) });
+      const n = columns.count++;
+      columns.offset[n] = offset;
+      columns.depth[n] = there;
+      columns.mean[n] = sample(speeds, nx, ny, cell, cx, cy);
+      columns.lnDepth[n] = Math.log((30 * there) / Math.min(roughness, 0.5 * there));
+      columns.drift[n] = sample(drift, nx, ny, cell, cx, cy);
     }
     net[k] = energyIntake(fish, height, columns) - swimmingCost(fish.weight, fish.temperature, focal);
   }

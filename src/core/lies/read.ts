@@ -1,14 +1,17 @@
 import { type Field, speedAt } from "../flow/grid";
 import type { Feature } from "../flow/reach";
-import { type Break, breaksOf, type Cover, coverOf, froude, refugeOf, roofsOf } from "./cover";
+import { type Break, breaksOf, type Cover, coverOf, froude, nameOfBreak, refugeOf, roofsOf } from "./cover";
 import { driftConcentration } from "./drift";
 import { type Eddy, findEddies } from "./eddies";
 import type { Light } from "./foraging";
+import { type Hold, holdsOf } from "./holds";
 import { focalHeightIn } from "./net-energy";
 import type { Reason } from "./reasons";
 import { medianOf, scoreOf } from "./score";
-import { findSeams, nearestSeam, type Seam } from "./seams";
+import { nearestLine, rightOf } from "./polyline";
+import { findSeams, type Seam } from "./seams";
 import type { Species } from "./species";
+import { type Structure, structureAt, structureOf } from "./structure";
 import { type Wading, wadingZones } from "./wading";
 
 export type LieKind = "feeding" | "resting" | "prime";
@@ -33,13 +36,17 @@ export interface Lie {
   upCurrent: [number, number];
   seamDistance: number | null;
   cover: number;
-  drift: number;
+  /** What drifts by, as a share of what enters the reach; null for fish that do not live off it. */
+  drift: number | null;
   reasons: Reason[];
+  /** The hold that it belongs to, and its place in it. */
+  hold: Hold;
 }
 
 export interface Reading {
   seams: Seam[];
   eddies: Eddy[];
+  structure: Structure;
   lies: Lie[];
   wading: Wading;
   /** Median score over the wet cells that a fish can hold in. */
@@ -68,10 +75,11 @@ export function readWater(field: Field, options: ReadOptions): Reading {
   const { species } = options;
   const seams = findSeams(field);
   const breaks = breaksOf(field, options.features);
-  const drift = driftConcentration(field);
+  const drift = species.model === "drift" ? driftConcentration(field) : undefined;
+  const structure = structureOf(field, breaks);
   const cover = coverOf(field, breaks, options.visibleDepth, roofsOf(options.features));
   const refuge = refugeOf(field, cover);
-  const { score, focalSpeed, factors, reasons } = scoreOf(field, species, options, () => drift, cover, () => refuge);
+  const { score, focalSpeed, factors, reasons } = scoreOf(field, species, options, () => drift!, cover, () => refuge);
   const medianScore = medianOf(score.filter((value) => value > 0));
 
   const most = options.most ?? 9;
@@ -80,7 +88,7 @@ export function readWater(field: Field, options: ReadOptions): Reading {
   const resting = species.model !== "drift" ? [] : peaks(shelter, field, species.territory * 1.5, 3, chosen);
   const best = score[chosen[0]!] ?? 0;
 
-  const lies = [...chosen, ...resting].map((k): Lie => {
+  const lies = [...chosen, ...resting].map((k): Omit<Lie, "hold"> => {
     const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
     const near = seamFor(seams, x, y);
     const speed = speedAt(field, k);
@@ -88,14 +96,14 @@ export function readWater(field: Field, options: ReadOptions): Reading {
     const sheltered = cover.total[k]! >= RESTING.cover;
     const upCurrent: [number, number] = speed > 1e-6 ? [-field.u[k]! / speed, -field.v[k]! / speed] : [-1, 0];
     const adjacentSpeed = fastestNear(field, x, y, ARM);
-    const found = { x, y, depth: field.depth[k]!, focalSpeed: focalSpeed[k]!, adjacentSpeed, cover: cover.total[k]!, drift: drift[k]! };
+    const found = { x, y, depth: field.depth[k]!, focalSpeed: focalSpeed[k]!, adjacentSpeed, cover: cover.total[k]!, drift: drift ? drift[k]! : null };
     const neighbour = nearestBreak(breaks, x, y);
     return {
       ...found,
       rank: 0,
       // Fish on the run do not feed: they stop.
       kind: species.model === "travel" ? "resting" : feeds && sheltered ? "prime" : feeds ? "feeding" : "resting",
-      place: placeName(field, k, near, neighbour, upCurrent),
+      place: placeName(field, k, near, neighbour, upCurrent, structure),
       score: score[k]!,
       factors: Object.fromEntries(Object.entries(factors).map(([name, values]) => [name, values[k]!])),
       focalHeight: focalHeightIn(species, found.depth),
@@ -107,7 +115,8 @@ export function readWater(field: Field, options: ReadOptions): Reading {
   });
   // The list is in order of score, so that rank and score never disagree.
   lies.sort((a, b) => b.score - a.score).forEach((lie, index) => (lie.rank = index + 1));
-  return { seams, eddies: findEddies(field), lies, wading: wadingZones(field), medianScore };
+  const holds = holdsOf(lies);
+  return { seams, eddies: findEddies(field), structure, lies: lies.map((lie, index) => ({ ...lie, hold: holds[index]! })), wading: wadingZones(field), medianScore };
 }
 
 /** The score alone of every cell, without seams or lies: for comparing a place at many flows. */
@@ -150,8 +159,9 @@ function fastestNear(field: Field, x: number, y: number, radius: number): number
 
 /** The seam a lie belongs to: the nearest one whose slow side it is on, within 2 m, or else the nearest. */
 function seamFor(seams: readonly Seam[], x: number, y: number): { distance: number; seam: Seam | undefined } {
-  const beside = nearestSeam(seams.filter((seam) => onSlowSide(seam, x, y)), x, y);
-  return beside.distance <= 2 ? beside : nearestSeam(seams, x, y);
+  const beside = nearestLine(seams.filter((seam) => onSlowSide(seam, x, y)), x, y);
+  const { distance, line } = beside.distance <= 2 ? beside : nearestLine(seams, x, y);
+  return { distance, seam: line };
 }
 
 /** The break nearest by its edge, within 4 m. */
@@ -164,35 +174,19 @@ function nearestBreak(breaks: readonly Break[], x: number, y: number): { one: Br
   return best;
 }
 
-const COMMON_NAME = { stone: "stone", wood: "log jam", wall: "wall" } as const;
-const nameOf = (one: Break): string => `the ${one.name ?? COMMON_NAME[one.kind]}`;
+/** Is (x, y) on the slow side of a seam? */
+const onSlowSide = (seam: Seam | undefined, x: number, y: number): boolean => seam !== undefined && rightOf(seam, x, y) === (seam.slowSide === "right");
 
-/** Is (x, y) on the slow side of its nearest seam? */
-function onSlowSide(seam: Seam | undefined, x: number, y: number): boolean {
-  if (!seam) return false;
-  let best = 1;
-  let least = Infinity;
-  for (let k = 1; k < seam.points.length; k++) {
-    const d = Math.hypot(x - seam.points[k]![0], y - seam.points[k]![1]);
-    if (d < least) {
-      least = d;
-      best = k;
-    }
-  }
-  const [[ax, ay], [bx, by]] = [seam.points[best - 1]!, seam.points[best]!];
-  // y grows to the right bank, so a positive cross product lies to the right looking down-current.
-  const right = (bx - ax) * (y - ay) - (by - ay) * (x - ax) > 0;
-  return right === (seam.slowSide === "right");
-}
-
-function placeName(field: Field, k: number, near: { distance: number; seam: Seam | undefined }, neighbour: { one: Break; distance: number } | undefined, upCurrent: [number, number]): string {
+function placeName(field: Field, k: number, near: { distance: number; seam: Seam | undefined }, neighbour: { one: Break; distance: number } | undefined, upCurrent: [number, number], structure: Structure): string {
   if (neighbour && neighbour.distance < 3) {
     const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
     const [dx, dy] = [x - neighbour.one.x, y - neighbour.one.y];
     const above = (dx * upCurrent[0] + dy * upCurrent[1]) / Math.max(Math.hypot(dx, dy), 1e-6);
-    if (above > 0.6) return `Cushion above ${nameOf(neighbour.one)}`;
-    return above < -0.5 ? `Slack below ${nameOf(neighbour.one)}` : `Beside ${nameOf(neighbour.one)}`;
+    if (above > 0.6) return `Cushion above ${nameOfBreak(neighbour.one)}`;
+    return above < -0.5 ? `Slack below ${nameOfBreak(neighbour.one)}` : `Beside ${nameOfBreak(neighbour.one)}`;
   }
+  const part = structureAt(structure, ((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell);
+  if (part) return part;
   if (near.distance < 1.5) return `${near.seam!.slowSide === "left" ? "Left" : "Right"}-hand seam edge`;
   const deepest = field.depth.reduce((most, h) => Math.max(most, h), 0);
   const bank = Math.min(Math.floor(k / field.nx), field.ny - 1 - Math.floor(k / field.nx));
@@ -223,13 +217,13 @@ interface Surroundings {
   slowSide: boolean;
 }
 
-function reasonsFor(lie: { depth: number; focalSpeed: number; adjacentSpeed: number; cover: number; drift: number }, at: Surroundings): Reason[] {
+function reasonsFor(lie: { depth: number; focalSpeed: number; adjacentSpeed: number; cover: number }, at: Surroundings): Reason[] {
   const reasons: Reason[] = [
     { kind: "speeds", focal: lie.focalSpeed, adjacent: lie.adjacentSpeed },
     at.near.seam && at.near.distance < 3 ? { kind: "seam", distance: at.near.distance, difference: at.near.seam.speedDifference, slowSide: at.slowSide } : { kind: "noSeam" },
     { kind: "depth", depth: lie.depth, visibleDepth: at.visibleDepth },
   ];
-  if (at.neighbour && at.neighbour.distance < 3) reasons.push({ kind: "break", name: nameOf(at.neighbour.one), distance: at.neighbour.distance });
+  if (at.neighbour && at.neighbour.distance < 3) reasons.push({ kind: "break", name: nameOfBreak(at.neighbour.one), distance: at.neighbour.distance });
   if (at.cover.brokenSurface[at.k]! > 0.3) reasons.push({ kind: "brokenSurface", froude: froude(lie.depth, speedAt(at.field, at.k)) });
   if (at.cover.overhead[at.k]! > 0.5) reasons.push({ kind: "overhead" });
   if (lie.cover < 0.2) reasons.push({ kind: "exposed" });

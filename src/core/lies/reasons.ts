@@ -16,6 +16,7 @@ export type Reason =
   | { kind: "exposed" }
   | { kind: "ambush"; fast: number; slow: number; reach: number }
   | { kind: "ledge"; step: number }
+  | { kind: "edge" }
   | { kind: "bright" }
   | { kind: "bottom"; substrate: string }
   | { kind: "lane"; dearer: number }
@@ -54,6 +55,8 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
         : `No faster water within ${text(reason.reach, "distance")}: little comes by to be caught.`;
     case "ledge":
       return `A step of the bed, ${text(reason.step, "depth")} or more, right beside it.`;
+    case "edge":
+      return "Hard bottom meets soft here: a stop on the way to winter water.";
     case "bright":
       return "Bright for it at this depth and clarity: better in low light.";
     case "bottom":

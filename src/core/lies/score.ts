@@ -6,6 +6,7 @@ import { foragerOf, type Light } from "./foraging";
 import { netEnergy } from "./net-energy";
 import type { Reason } from "./reasons";
 import type { DriftFeeder, Species } from "./species";
+import { along } from "./suitability";
 import { scoreTravel } from "./travel";
 
 /** What a place is worth to a fish, and what that is made of. */
@@ -40,14 +41,17 @@ export function scoreOf(field: Field, species: Species, at: Conditions, drift: (
 function scoreDrift(field: Field, species: DriftFeeder, at: Conditions, drift: Float64Array, cover: Cover, refuge: Float32Array): ScoreField {
   const fish = foragerOf(species, { temperature: at.temperature, turbidity: turbidityFromVisibleDepth(at.visibleDepth), light: at.light });
   const { net, focalSpeed } = netEnergy(field, drift, fish, species);
+  const bare = species.bare ?? BARE.cover;
+  const { depth: byDepth, speed: bySpeed } = species.wants ?? {};
   const factors = {
     netEnergy: net,
-    cover: Float64Array.from(cover.total, (total) => BARE.cover + (1 - BARE.cover) * total),
+    cover: Float64Array.from(cover.total, (total) => bare + (1 - bare) * total),
     refuge: Float64Array.from(refuge, (share) => BARE.refuge + (1 - BARE.refuge) * share),
+    ...(species.wants && { season: focalSpeed.map((speed, k) => (byDepth ? along(byDepth, field.depth[k]!) : 1) * (bySpeed ? along(bySpeed, speed) : 1)) }),
   };
   const medianNet = medianOf(net.filter((value) => value > 0));
   return {
-    score: net.map((value, k) => (Number.isNaN(value) ? NaN : Math.max(0, value) * factors.cover[k]! * factors.refuge[k]!)),
+    score: net.map((value, k) => (Number.isNaN(value) ? NaN : Math.max(0, value) * factors.cover[k]! * factors.refuge[k]! * (factors.season ? factors.season[k]! : 1))),
     focalSpeed, factors,
     reasons: (k) => [{ kind: "drift", share: drift[k]! }, { kind: "energy", net: net[k]!, timesMedian: medianNet > 0 ? net[k]! / medianNet : 0 }],
   };

@@ -1,31 +1,43 @@
 /** Gaussian blur of `values` over the cells where `mask` is set, weights renormalised at the water's edge; sigma in cells. */
-export function maskedBlur(values: ArrayLike<number>, mask: Uint8Array, nx: number, ny: number, sigma: number): Float64Array {
+export const maskedBlur = (values: ArrayLike<number>, mask: Uint8Array, nx: number, ny: number, sigma: number): Float64Array => maskedBlurs([values], mask, nx, ny, sigma)[0]!;
+
+/** The same of several surfaces over one mask. */
+export function maskedBlurs(surfaces: readonly ArrayLike<number>[], mask: Uint8Array, nx: number, ny: number, sigma: number): Float64Array[] {
   const radius = Math.max(1, Math.ceil(2.5 * sigma));
   const kernel = Float64Array.from({ length: radius + 1 }, (_, d) => Math.exp(-0.5 * (d / sigma) ** 2));
-  let value = Float64Array.from(mask, (wet, k) => (wet ? values[k]! : 0));
-  let weight = Float64Array.from(mask);
-  for (const [stepI, stepJ] of [[1, 0], [0, 1]] as const) {
-    const nextValue = new Float64Array(value.length);
-    const nextWeight = new Float64Array(value.length);
-    for (let j = 0; j < ny; j++) {
-      for (let i = 0; i < nx; i++) {
-        let v = 0;
-        let w = 0;
-        for (let d = -radius; d <= radius; d++) {
-          const [a, b] = [i + d * stepI, j + d * stepJ];
-          if (a < 0 || b < 0 || a >= nx || b >= ny) continue;
-          const share = kernel[Math.abs(d)]!;
-          v += share * value[b * nx + a]!;
-          w += share * weight[b * nx + a]!;
-        }
-        nextValue[j * nx + i] = v;
-        nextWeight[j * nx + i] = w;
-      }
+  const weight = blurred(Float64Array.from(mask), mask, nx, ny, kernel);
+  return surfaces.map((values) => {
+    const own = new Float64Array(mask.length);
+    for (let k = 0; k < own.length; k++) if (mask[k]) own[k] = values[k]!;
+    const sum = blurred(own, mask, nx, ny, kernel);
+    for (let k = 0; k < sum.length; k++) sum[k] = mask[k] ? sum[k]! / weight[k]! : 0;
+    return sum;
+  });
+}
+
+/** Sums by the kernel along rows, then along columns where the mask is set. */
+function blurred(values: Float64Array, mask: Uint8Array, nx: number, ny: number, kernel: Float64Array): Float64Array {
+  const radius = kernel.length - 1;
+  const rows = new Float64Array(values.length);
+  for (let j = 0; j < ny; j++) {
+    for (let i = 0; i < nx; i++) {
+      const k = j * nx + i;
+      let sum = kernel[0]! * values[k]!;
+      for (let d = 1; d <= radius; d++) sum += kernel[d]! * ((i >= d ? values[k - d]! : 0) + (i + d < nx ? values[k + d]! : 0));
+      rows[k] = sum;
     }
-    value = nextValue;
-    weight = nextWeight;
   }
-  return value.map((sum, k) => (mask[k] ? sum / weight[k]! : 0));
+  const out = new Float64Array(values.length);
+  for (let j = 0; j < ny; j++) {
+    for (let i = 0; i < nx; i++) {
+      const k = j * nx + i;
+      if (!mask[k]) continue;
+      let sum = kernel[0]! * rows[k]!;
+      for (let d = 1; d <= radius; d++) sum += kernel[d]! * ((j >= d ? rows[k - d * nx]! : 0) + (j + d < ny ? rows[k + d * nx]! : 0));
+      out[k] = sum;
+    }
+  }
+  return out;
 }
 
 /** 0 below `from`, 1 above `to`, smooth between. */
@@ -60,17 +72,26 @@ export function components(set: Uint8Array, nx: number, ny: number): number[][] 
 }
 
 /** Greatest value in a square window about each cell, `radius` cells to each side. */
-export const slidingMax = (values: Float32Array, nx: number, ny: number, radius: number): Float32Array => sliding(values, nx, ny, radius, Math.max, -Infinity);
-/** Least value in such a window. */
-export const slidingMin = (values: Float32Array, nx: number, ny: number, radius: number): Float32Array => sliding(values, nx, ny, radius, Math.min, Infinity);
+export function slidingMax(values: Float32Array, nx: number, ny: number, radius: number): Float32Array {
+  const rows = new Float32Array(nx * ny);
+  for (let j = 0; j < ny; j++) maxAlong(values, rows, j * nx, 1, nx, radius);
+  const out = new Float32Array(nx * ny);
+  for (let i = 0; i < nx; i++) maxAlong(rows, out, i, nx, ny, radius);
+  return out;
+}
 
-/** Rows, then columns. */
-function sliding(values: Float32Array, nx: number, ny: number, radius: number, of: (a: number, b: number) => number, start: number): Float32Array {
-  const pass = (from: Float32Array, size: number, step: number, at: (k: number) => number): Float32Array => Float32Array.from(from, (_, k) => {
-    let best = start;
-    const here = at(k);
-    for (let d = -Math.min(radius, here); d <= Math.min(radius, size - 1 - here); d++) best = of(best, from[k + d * step]!);
-    return best;
-  });
-  return pass(pass(values, nx, 1, (k) => k % nx), ny, nx, (k) => Math.floor(k / nx));
+/** Least value in such a window. */
+export const slidingMin = (values: Float32Array, nx: number, ny: number, radius: number): Float32Array => slidingMax(values.map((value) => -value), nx, ny, radius).map((value) => -value);
+
+/** Sliding maximum along one row or column: `count` values from `start`, `step` apart. */
+function maxAlong(from: Float32Array, to: Float32Array, start: number, step: number, count: number, radius: number): void {
+  for (let n = 0; n < count; n++) {
+    let best = -Infinity;
+    const end = Math.min(count - 1, n + radius);
+    for (let at = Math.max(0, n - radius); at <= end; at++) {
+      const value = from[start + at * step]!;
+      if (value > best) best = value;
+    }
+    to[start + n * step] = best;
+  }
 }

@@ -1,5 +1,7 @@
 import { COMMON_PRACTICE, FROM_MEMORY } from "../quantity/provenance";
 import type { Ambusher, Curve, DriftFeeder, Species, Traveller } from "./species";
+import { territoryAcross } from "./territory";
+import { SEASONS } from "./species-seasons";
 
 /**
  * The fish as the models know them. Data, not code: curves after the shapes of habitat-suitability literature (from memory) and the practice of the bank
@@ -7,14 +9,14 @@ import type { Ambusher, Curve, DriftFeeder, Species, Traveller } from "./species
  */
 const SOURCE = `${COMMON_PRACTICE}; habitat curves and weights ${FROM_MEMORY}`;
 
-const trout = { model: "drift", forkLength: 32, preyLength: 6, focalHeight: 0.1, territory: 3, leastDepth: 0.2, restAbove: 20, source: `${COMMON_PRACTICE}; weights ${FROM_MEMORY}` } as const;
+const trout = { model: "drift", forkLength: 32, preyLength: 6, focalHeight: 0.1, territory: territoryAcross(32), leastDepth: 0.2, restAbove: 20, source: `${COMMON_PRACTICE}; weights ${FROM_MEMORY}` } as const;
 
 const same = (curve: Curve) => ({ warm: curve, cold: curve });
 /** Cold fish hold in slack. */
 const SLACK: Curve = [[0, 1], [0.12, 1], [0.3, 0.25], [0.45, 0]];
 
-const ambusher = (fish: Omit<Ambusher, "model" | "source" | "focalHeight" | "restAbove"> & Partial<Pick<Ambusher, "focalHeight" | "restAbove">>): Ambusher => ({ model: "ambush", focalHeight: 0.15, restAbove: 30, source: SOURCE, ...fish });
-const runner = (fish: Pick<Traveller, "id" | "name" | "forkLength" | "weight" | "suitability" | "passage">): Traveller => ({ model: "travel", focalHeight: 0.25, territory: 5, leastDepth: 0.4, restAbove: 20, source: SOURCE, ...fish });
+const ambusher = (fish: Omit<Ambusher, "model" | "source" | "focalHeight" | "restAbove"> & Partial<Pick<Ambusher, "focalHeight" | "restAbove">>): Ambusher => ({ model: "ambush", focalHeight: 0.15, restAbove: 30, source: SOURCE, seasons: SEASONS[fish.id], ...fish });
+const runner = (fish: Pick<Traveller, "id" | "name" | "forkLength" | "weight" | "suitability" | "passage">): Traveller => ({ model: "travel", focalHeight: 0.25, territory: 5, leastDepth: 0.4, restAbove: 20, source: SOURCE, seasons: SEASONS[fish.id], ...fish });
 
 const WALLEYE: Pick<Ambusher, "suitability" | "ambush" | "cover" | "shy" | "substrate" | "territory" | "leastDepth"> = {
   territory: 4, leastDepth: 0.5, shy: 0.6,
@@ -24,8 +26,8 @@ const WALLEYE: Pick<Ambusher, "suitability" | "ambush" | "cover" | "shy" | "subs
 const PANFISH = { territory: 3, leastDepth: 0.4, shy: 0.2, ambush: { reach: 2, weight: 0.35 }, substrate: {} };
 
 export const SPECIES: readonly Species[] = [
-  { ...trout, id: "brown-trout", name: "Brown trout", weight: { a: -4.867, b: 2.96 } } satisfies DriftFeeder,
-  { ...trout, id: "rainbow-trout", name: "Rainbow trout", weight: { a: -5.023, b: 3.024 } } satisfies DriftFeeder,
+  { ...trout, id: "brown-trout", name: "Brown trout", weight: { a: -4.867, b: 2.96 }, seasons: SEASONS["brown-trout"] } satisfies DriftFeeder,
+  { ...trout, id: "rainbow-trout", name: "Rainbow trout", weight: { a: -5.023, b: 3.024 }, seasons: SEASONS["rainbow-trout"] } satisfies DriftFeeder,
   runner({ id: "steelhead", name: "Steelhead on the run", passage: { depth: 0.18, speed: 2.44 }, forkLength: 70, weight: { a: -5.023, b: 3.024 }, suitability: { depth: same([[0.4, 0.1], [0.8, 0.8], [1.2, 1], [4, 1]]), speed: { warm: [[0, 0.15], [0.2, 0.5], [0.35, 1], [0.8, 1], [1.2, 0.3], [1.6, 0]], cold: [[0, 0.3], [0.15, 0.8], [0.3, 1], [0.5, 0.9], [0.8, 0.2], [1.1, 0]] }, turn: [5, 10] } }),
   runner({ id: "king-salmon", name: "King salmon on the run", passage: { depth: 0.24, speed: 2.44 }, forkLength: 85, weight: { a: -4.661, b: 2.901 }, suitability: { depth: same([[0.5, 0.1], [1, 0.7], [1.5, 1], [6, 1]]), speed: same([[0, 0.1], [0.2, 0.45], [0.4, 1], [1, 1], [1.4, 0.3], [1.9, 0]]), turn: [5, 10] } }),
   ambusher({ id: "smallmouth-bass", name: "Smallmouth bass", forkLength: 38, weight: { a: -5.329, b: 3.2 }, territory: 3, leastDepth: 0.35, shy: 0.25,

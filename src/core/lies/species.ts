@@ -1,68 +1,108 @@
+import { z } from "zod";
 import { InputError } from "../errors";
-import type { Substrate } from "../flow/substrate";
+import { SUBSTRATES } from "../flow/substrate";
 import { SPECIES } from "./species-list";
 
-/** A curve by points [x, y], straight between them and level beyond. */
-export type Curve = readonly (readonly [number, number])[];
+/** The fish as data: one schema for those that ship (species-list.ts), for an angler's own profiles and for the archive. */
+const within = (low: number, high: number) => z.number().refine((value) => value >= low && value <= high, `must be from ${low} to ${high}`);
+const share = within(0, 1);
 
-interface Common {
-  id: string;
-  name: string;
+/** A curve by points [x, y], straight between them and level beyond; y from 0 to 1, x ascending. */
+export const curveSchema = z.array(z.tuple([within(0, 100), share])).min(1).max(20).readonly()
+  .refine((points) => points.every(([x], k) => k === 0 || x > points[k - 1]![0]), "must ascend");
+export type Curve = z.infer<typeof curveSchema>;
+
+/** Times of the fish's year in which it lives otherwise. */
+export const PHASES = ["spawn", "after", "summer", "staging", "winter"] as const;
+export type Phase = (typeof PHASES)[number];
+
+const coverSchema = z.strictObject({ stone: share, wood: share, ledge: share, edge: share.optional() });
+
+/** How the fish lives in one time of its year; what is not given stays as it is otherwise. */
+export const waySchema = z.strictObject({
+  phase: z.enum(PHASES),
+  /** Water temperature at which it is taken for granted, degC; null: only when the angler says so. */
+  temperature: z.tuple([within(-2, 40), within(-2, 40)]).readonly().nullable(),
+  /** Only while the water of the year warms, or cools. */
+  turning: z.enum(["warming", "cooling"]).optional(),
+  depth: curveSchema.optional(),
+  speed: curveSchema.optional(),
+  cover: coverSchema.partial().optional(),
+  /** Drift feeders: share of its worth that a place without cover keeps. */
+  bare: share.optional(),
+  /** Fish that should be left in peace. */
+  leaveAlone: z.boolean().optional(),
+  words: z.string().max(300),
+});
+export type SeasonalWay = z.infer<typeof waySchema>;
+
+const common = {
+  id: z.string().min(1).max(80),
+  name: z.string().min(1).max(60),
   /** Fork length of the fish looked for, cm (common practice, no source). */
-  forkLength: number;
+  forkLength: within(5, 250),
   /** log10 W(g) = a + b log10 L(mm): standard weight (Anderson & Neumann 1996; from memory); null where none is published. */
-  weight: { a: number; b: number } | null;
+  weight: z.strictObject({ a: within(-10, 0), b: within(2, 4) }).nullable(),
   /** Height of the fish's eye above the bed, m (physics section 3). */
-  focalHeight: number;
-  /** Distance that a fish keeps clear of the next, m. */
-  territory: number;
+  focalHeight: within(0.01, 3),
+  /** Distance that a fish keeps clear of the next, m; for stream salmonids from their size (territory.ts). */
+  territory: within(0.5, 50),
   /** Least depth it will hold in, m. */
-  leastDepth: number;
+  leastDepth: within(0.05, 5),
   /** Over this water temperature it should be left alone, degC (usual caution; local rules stand). */
-  restAbove: number;
-  source: string;
-}
-
-/** Lives off what drifts by: trout. Scored by net energy (foraging.ts). */
-export interface DriftFeeder extends Common {
-  model: "drift";
-  /** Length of the drifting prey, mm (common practice, no source). */
-  preyLength: number;
-}
+  restAbove: within(0, 40),
+  seasons: z.array(waySchema).max(12).readonly().optional(),
+  source: z.string().min(1).max(300),
+};
 
 /** How well a place suits, 0..1, in warm and in cold water; between the two temperatures the curves are mixed. */
-export interface Suitability {
+const suitabilitySchema = z.strictObject({
   /** By depth, m. */
-  depth: { warm: Curve; cold: Curve };
+  depth: z.strictObject({ warm: curveSchema, cold: curveSchema }),
   /** By speed at the fish, m/s. */
-  speed: { warm: Curve; cold: Curve };
+  speed: z.strictObject({ warm: curveSchema, cold: curveSchema }),
   /** Cold below the first, warm above the second, degC. */
-  turn: readonly [number, number];
-}
+  turn: z.tuple([within(-2, 40), within(-2, 40)]).readonly().refine(([cold, warm]) => cold < warm, "must ascend"),
+});
+export type Suitability = z.infer<typeof suitabilitySchema>;
+
+/** Lives off what drifts by: trout. Scored by net energy (foraging.ts). */
+const driftSchema = z.strictObject({
+  ...common, model: z.literal("drift"),
+  /** Length of the drifting prey, mm (common practice, no source). */
+  preyLength: within(1, 60),
+  /** Set by the season (season.ts): what it wants beside food, and the share that a bare place keeps. */
+  wants: z.strictObject({ depth: curveSchema.optional(), speed: curveSchema.optional() }).optional(),
+  bare: share.optional(),
+});
+export type DriftFeeder = z.infer<typeof driftSchema>;
 
 /** Waits beside the current: bass, walleye, catfish and others. Scored by suitability and by fast water near by (ambush.ts). */
-export interface Ambusher extends Common {
-  model: "ambush";
-  suitability: Suitability;
+const ambushSchema = z.strictObject({
+  ...common, model: z.literal("ambush"),
+  suitability: suitabilitySchema,
   /** How far off fast water still serves, m, and how much of the score hangs on it, 0..1. */
-  ambush: { reach: number; weight: number };
-  /** How much of the score hangs on a break, on wood, and on a step of the bed near by, 0..1. */
-  cover: { stone: number; wood: number; ledge: number };
+  ambush: z.strictObject({ reach: within(0.2, 20), weight: share }),
+  /** How much of the score hangs on a break, on wood or a roof, on a step of the bed, and on an edge of hard and soft bottom near by, 0..1. */
+  cover: coverSchema,
   /** How much it shuns light, 0..1. */
-  shy: number;
+  shy: share,
   /** Bottoms it likes less than the rest, 0..1; read where the reach has more than one. */
-  substrate: Partial<Record<Substrate, number>>;
-}
+  substrate: z.partialRecord(z.enum(SUBSTRATES), share),
+});
+export type Ambusher = z.infer<typeof ambushSchema>;
 
 /** Passes through without feeding: salmon and steelhead on the run. Scored by the cheapest way up (travel.ts). */
-export interface Traveller extends Common {
-  model: "travel";
-  suitability: Suitability;
+const travelSchema = z.strictObject({
+  ...common, model: z.literal("travel"),
+  suitability: suitabilitySchema,
   /** Least depth, m, and greatest speed, m/s, that it passes (adult passage criteria, Thompson 1972; from memory). */
-  passage: { depth: number; speed: number };
-}
+  passage: z.strictObject({ depth: within(0.02, 3), speed: within(0.2, 10) }),
+});
+export type Traveller = z.infer<typeof travelSchema>;
 
-export type Species = DriftFeeder | Ambusher | Traveller;
+export const speciesSchema = z.discriminatedUnion("model", [driftSchema, ambushSchema, travelSchema]);
+export type Species = z.infer<typeof speciesSchema>;
 
 export function speciesById(id: string): Species {
   const found = SPECIES.find((species) => species.id === id);

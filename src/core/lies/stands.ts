@@ -1,6 +1,12 @@
+import { within } from "../flow/features";
 import { type Field, speedAt } from "../flow/grid";
+import type { Feature } from "../flow/reach";
 import { cheapestWays } from "./cheapest";
-import { hiddenFrom, seesOver } from "./sight";
+import { FALLS } from "./landing";
+import type { Seam } from "./seams";
+import { shadowLength, shadowReaches, type Sun } from "./shadow";
+import { CROUCHED, hiddenFrom, seesOver } from "./sight";
+import { type Target, targetsFor } from "./targets";
 import { wadingClass } from "./wading";
 
 /** From below: upstream casts, the lure comes down to the fish. From above: across and down, held in the current. */
@@ -21,10 +27,15 @@ export interface Stand {
   path: [number, number][];
   /** Outside the fish's window, by standing still and upright. */
   hidden: boolean;
-  /** From how far an angler standing there would not be seen, m. */
+  /** From how far an angler standing there would not be seen, m: upright, and crouched. */
   hiddenFrom: number;
-  /** Targets along the seam of current through the lie, in the order in which they are fished: the nearer fish first, so that a hooked one does not run through the rest. */
-  casts: { x: number; y: number; name: "near" | "middle" | "far" }[];
+  crouchedFrom: number;
+  /** A bank or trees behind, as the fish sees it, instead of the sky. */
+  backed: boolean;
+  /** Length of the shadow on the water, m, and whether it comes to the fish; null where the sun is down, or where the reach lies is not known. */
+  shadow: { length: number; reaches: boolean } | null;
+  /** Targets in the order in which they are fished. */
+  casts: Target[];
 }
 
 export interface Approach {
@@ -37,12 +48,24 @@ export interface Approach {
   visibleDepth: number;
   /** The angler's height, m. */
   height: number;
+  /** Height over the bed at which the lure should come, m, its fall, m/s, and the casts to each target. */
+  lureHeight?: number;
+  fall?: number;
+  casts?: number;
+  sun?: Sun | null;
+  /** Seams that may run nearer to the angler than the lie does. */
+  seams?: readonly Seam[];
+  /** Things on the reach that stand behind an angler: hanging trees. */
+  features?: readonly Feature[];
 }
 
-/** Casting range, m; angle of a stand from straight below or above, degrees; spacing of casts, m (five to ten feet). Common practice, no source. */
+/** Casting range, m; angle of a stand from straight below or above, degrees. Common practice, no source. */
 const RANGE = { least: 4, most: 14, best: 9 };
 const OFF_LINE = { "from-below": 65, "from-above": 75 };
-const SPACING = 2.2;
+/** A lure that nobody has spoken of: a small jig, a hand over the bed, four casts to each of three targets (about a dozen for a good hole). Common practice, no source. */
+const LURE = { fall: FALLS.jig, height: 0.15, casts: 4 };
+/** What stands within so many metres behind the angler and hides half of them is a background. Common practice, no source. */
+const BEHIND = { within: 8, share: 0.5 };
 /** Wading costs by class: easy, careful, strong water; nobody is sent into the rest. */
 const DEAR = [1, 2, 12, 60, Infinity] as const;
 /** Steepest bank that a stand may have, as height over the water within the casting range, m. */
@@ -70,8 +93,10 @@ export function standsFor(field: Field, fish: Approach): Stand[] {
       const up = (dx * fish.upCurrent[0] + dy * fish.upCurrent[1]) / distance;
       const off = (Math.acos(Math.min(1, Math.max(-1, school === "from-above" ? up : -up))) * 180) / Math.PI;
       if (off > OFF_LINE[school]) continue;
-      const hidden = !seesOver(fish.eyeDepth, heightOver(field, k, surface, fish.height), distance, fish.visibleDepth);
-      const worth = (hidden ? 3 : 0) - 0.08 * way - 0.12 * Math.abs(distance - RANGE.best) - off / 120;
+      const height = heightOver(field, k, surface, fish.height);
+      const hidden = !seesOver(fish.eyeDepth, height, distance, fish.visibleDepth, backedBy(field, k, fish, surface));
+      const shaded = fish.sun ? shadowReaches(fish.sun, height, placeOfCell(field, k), fish) : false;
+      const worth = (hidden ? 3 : 0) - (shaded ? 2 : 0) - 0.08 * way - 0.12 * Math.abs(distance - RANGE.best) - off / 120;
       if (!best || worth > best.worth) best = { k, worth };
     }
     if (best) out.push(standAt(field, fish, school, best.k, ways.next, surface));
@@ -104,8 +129,31 @@ function standAt(field: Field, fish: Approach, school: School, k: number, next: 
   const [x, y] = place(k);
   const distance = Math.hypot(x - fish.x, y - fish.y);
   const height = heightOver(field, k, surface, fish.height);
-  // Along the current through the lie: the end nearer to the angler is fished first.
-  const toward = Math.sign((x - fish.x) * fish.upCurrent[0] + (y - fish.y) * fish.upCurrent[1]) || 1;
-  const casts = (["near", "middle", "far"] as const).map((name, n) => ({ name, x: fish.x + (1 - n) * toward * SPACING * fish.upCurrent[0], y: fish.y + (1 - n) * toward * SPACING * fish.upCurrent[1] }));
-  return { school, x, y, distance, wadingDepth: depth[k]!, hazard, path, hidden: !seesOver(fish.eyeDepth, height, distance, fish.visibleDepth), hiddenFrom: hiddenFrom(fish.eyeDepth, height), casts };
+  const backed = backedBy(field, k, fish, surface);
+  return {
+    school, x, y, distance, wadingDepth: depth[k]!, hazard, path, backed,
+    hidden: !seesOver(fish.eyeDepth, height, distance, fish.visibleDepth, backed),
+    hiddenFrom: hiddenFrom(fish.eyeDepth, height, backed), crouchedFrom: hiddenFrom(fish.eyeDepth, Math.max(0, height - (1 - CROUCHED) * fish.height), backed),
+    shadow: fish.sun ? { length: shadowLength(height, fish.sun), reaches: shadowReaches(fish.sun, height, [x, y], fish) } : null,
+    casts: targetsFor(field, fish.seams ?? [], { x: fish.x, y: fish.y, height: fish.lureHeight ?? LURE.height, from: [x, y], fall: fish.fall ?? LURE.fall, casts: fish.casts ?? LURE.casts }),
+  };
+}
+
+const placeOfCell = ({ nx, cell }: Field, k: number): [number, number] => [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell];
+
+/** Does ground or a hanging tree stand behind someone at cell k, as seen from the fish? */
+function backedBy(field: Field, k: number, fish: Approach, surface: number): boolean {
+  const { nx, ny, cell, bed } = field;
+  const [x, y] = placeOfCell(field, k);
+  const distance = Math.max(Math.hypot(x - fish.x, y - fish.y), 1e-6);
+  const [ux, uy] = [(x - fish.x) / distance, (y - fish.y) / distance];
+  const half = heightOver(field, k, surface, fish.height) * BEHIND.share;
+  for (let away = cell; away <= BEHIND.within; away += cell) {
+    const [px, py] = [x + ux * away, y + uy * away];
+    if (fish.features?.some((one) => one.kind === "overhang" && within(one, px, py) < 1)) return true;
+    const [i, j] = [Math.floor(px / cell), Math.floor(py / cell)];
+    if (i < 0 || j < 0 || i >= nx || j >= ny) return false;
+    if (bed[j * nx + i]! - surface > half) return true;
+  }
+  return false;
 }

@@ -8,7 +8,7 @@ import type { UnitSystem } from "../../core/quantity/units";
 import { Panel, Select } from "../../ui/parts";
 import { useRiver } from "../../ui/river";
 import { useSettings } from "../../ui/settings";
-import { useBook } from "../log/use-book";
+import { useBook } from "../../ui/use-book";
 import { RateChart } from "./rate-chart";
 
 const KIND_NAMES: Record<RateKind, string> = { flow: "flow", exceedance: "flow for the season", trend: "rising or falling", clarity: "clarity", temperature: "water temperature" };

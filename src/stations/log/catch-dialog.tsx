@@ -1,18 +1,19 @@
 "use client";
 import { useState } from "react";
 import type { Catch } from "../../core/book/records";
-import { SPECIES } from "../../core/lies/species-list";
 import { entryUnit, show, showText } from "../../core/quantity/show";
 import { parseQuantity } from "../../core/quantity/units";
 import { database } from "../../store/database";
 import { Button, Dialog, TextField } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
+import { useFishes } from "../../ui/use-fishes";
 import { say } from "../../ui/toasts";
 import { dayAndTime } from "../../ui/words";
 
 /** The rest of a catch, filled in when there is time. */
 export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => void }) {
   const system = useSettings((settings) => settings.system);
+  const { nameOf } = useFishes();
   const [length, setLength] = useState(fish.length === null ? "" : show(fish.length, "fishLength", system).text);
   const [lie, setLie] = useState(fish.lie);
   const [lure, setLure] = useState(fish.lure);
@@ -35,7 +36,7 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
   }
 
   return (
-    <Dialog open onOpenChange={(open) => !open && onClose()} title={`${SPECIES.find((one) => one.id === fish.species)?.name ?? fish.species}, ${dayAndTime(fish.at)}`} about={river ? `From the gauge: ${showText(river.discharge, "discharge", system)}, ${river.trend ?? "trend unknown"}, seen to ${showText(river.visibleDepth, "depth", system)}, water ${showText(river.waterTemperature, "temperature", system)}.` : "No gauge reading at that time."}>
+    <Dialog open onOpenChange={(open) => !open && onClose()} title={`${nameOf(fish.species)}, ${dayAndTime(fish.at)}`} about={river ? `From the gauge: ${showText(river.discharge, "discharge", system)}, ${river.trend ?? "trend unknown"}, seen to ${showText(river.visibleDepth, "depth", system)}, water ${showText(river.waterTemperature, "temperature", system)}.` : "No gauge reading at that time."}>
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField label="Length" value={length} onChange={(event) => setLength(event.target.value)} error={error} hint={`Such as ${system === "us" ? "14 in" : "36 cm"}`} />
         <TextField label="Lure or bait" value={lure} onChange={(event) => setLure(event.target.value)} maxLength={120} />

@@ -16,7 +16,7 @@ import { say } from "../../ui/toasts";
 import { ARROW, dayAndTime } from "../../ui/words";
 import { CatchDialog } from "./catch-dialog";
 import { PastSession } from "./past-session";
-import { type BookView, useBook } from "./use-book";
+import { type BookView, useBook } from "../../ui/use-book";
 
 /** Rows shown at first. */
 const SHORT = 25;

@@ -1,7 +1,9 @@
 "use client";
 import { type KeyboardEvent, type ReactNode, useEffect, useMemo, useRef, useState } from "react";
+import type { Catch } from "../../core/book/records";
 import type { Field } from "../../core/flow/grid";
 import type { Reach } from "../../core/flow/reach";
+import type { BoatStand } from "../../core/lies/boat";
 import type { Reading } from "../../core/lies/read";
 import type { Seam } from "../../core/lies/seams";
 import type { Stand } from "../../core/lies/stands";
@@ -10,32 +12,40 @@ import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 import { Maximize2, Minus, Plus } from "lucide-react";
 import { useColours } from "../../ui/colours";
-import { ApproachMarks } from "./approach";
+import { ApproachMarks, BoatMarks } from "./approach";
 import { contourPath, DepthLines, GhostEdges, heightOverWater } from "./contours";
 import { Features, GroundPatterns } from "./features";
+import { FishMarks } from "./fish-panel";
 import { Foam } from "./foam";
 import { Footprint } from "./footprint";
 import { Handles } from "./handles";
 import { type Place, probeKeys, ProbeMark } from "./probe";
 import { ReadingMarks } from "./readings";
 import { type Line, SectionLine } from "./section-line";
+import { StructureMarks } from "./structure-marks";
 import { TemplateHandles } from "./template-handles";
 import type { ObjectEditor } from "./use-objects";
 import { useZoom } from "./use-zoom";
 import { WaterCanvas } from "./water-canvas";
 
 /** The river from above. Flow runs to the right; the left bank is on top, as it is to someone looking down-current. */
-export function Plan({ field, reach, reading, chosen, onChoose, showWading, showDepths, edges, editor, probe, onProbe, line, onLine, stand, system }: {
+export function Plan({ field, reach, reading, chosen, onChoose, showWading, showDepths, showStructure, edges, editor, probe, onProbe, line, onLine, stand, boat, fish, territory, system }: {
   field: Field; reach: Reach; reading: Reading | undefined; chosen: number | undefined; onChoose: (rank: number) => void; showWading: boolean;
   /** Depth lines, and the water's edge of these fields at other flows. */
   showDepths: boolean; edges: readonly Field[];
   /** The line of a section laid by hand. */
   line: Line | undefined; onLine: (line: Line) => void;
-  /** Where to stand for the chosen lie. */
+  showStructure: boolean;
+  /** Where to stand, or to anchor, for the chosen lie. */
   stand: Stand | undefined;
+  boat: BoatStand | undefined;
+  /** Fish of this reach; those with a place are drawn. */
+  fish: readonly Catch[];
   /** While the bed is being shaped: the objects can be taken hold of. */
   editor?: ObjectEditor;
   probe: Place | undefined; onProbe: (place: Place | undefined) => void; system: UnitSystem;
+  /** What the chosen fish keeps clear of the next, m across. */
+  territory: number;
 }) {
   const colours = useColours();
   const outer = useRef<HTMLDivElement>(null);
@@ -84,10 +94,14 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, show
             {!editor && <Features features={reach.features ?? []} scale={scale} />}
             {reading?.eddies.slice(0, 6).map((eddy, k) => <Curl key={k} x={eddy.x * scale} y={eddy.y * scale} size={Math.min(1.6, Math.sqrt(eddy.area) / 4)} />)}
             {reading?.seams.map((seam, k) => <Stitches key={k} seam={seam} scale={scale} />)}
+            {showStructure && reading && <StructureMarks structure={reading.structure} eddies={reading.eddies} scale={scale} />}
             {editor?.template && <TemplateHandles template={editor.template} scale={scale} system={system} editor={editor} />}
             {editor && <ReadingMarks readings={editor.readings} scale={scale} />}
             {editor && <Handles editor={editor} scale={scale} size={[length, breadth]} system={system} />}
             {!editor && stand && <ApproachMarks stand={stand} scale={scale} />}
+            {!editor && boat && chosenLie && <BoatMarks boat={boat} lie={chosenLie} scale={scale} />}
+            {!editor && chosenLie && <circle cx={chosenLie.x * scale} cy={chosenLie.y * scale} r={(territory * scale) / 2} fill="none" stroke="var(--ochre)" strokeWidth={1.4} strokeDasharray="4 4" aria-hidden />}
+            {!editor && <FishMarks catches={fish} discharge={field.discharge} scale={scale} />}
             {!editor && reading && [...reading.lies].reverse().map((lie) => (
               <g key={lie.rank} transform={`translate(${lie.x * scale} ${lie.y * scale})`} role="button" tabIndex={0} aria-label={`Lie ${lie.rank}, ${lie.kind}: ${lie.place}`} aria-pressed={lie.rank === chosen} className="cursor-pointer" onClick={() => onChoose(lie.rank)} onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && (event.preventDefault(), onChoose(lie.rank))}>
                 <circle r={22} fill="transparent" />

@@ -64,7 +64,7 @@ export function RigStation() {
 function useAdvice(view: LieView, lie: Lie | undefined, roughness: number, tackle: Tackle): { advice: RigAdvice | undefined; fault: string | undefined } {
   const system = useSettings((settings) => settings.system);
   const [state, setState] = useState<{ advice: RigAdvice | undefined; fault: string | undefined }>({ advice: undefined, fault: undefined });
-  const { species, visibleDepth, temperature, light } = view.look;
+  const { visibleDepth, temperature, light } = view.look;
   const entries = {
     capacity: tackle.capacity.trim() === "" ? { ok: true as const, value: NaN } : parseQuantity(tackle.capacity, "mass", "g"),
     lineDiameter: parseQuantity(tackle.line, "length", "mm"),
@@ -73,7 +73,7 @@ function useAdvice(view: LieView, lie: Lie | undefined, roughness: number, tackl
   const wrong = Object.entries(entries).find(([, entry]) => !entry.ok);
   const value = (entry: Parsed) => (entry.ok ? entry.value : NaN);
   const request: RigRequest | undefined = wrong ? undefined : lie && {
-    method: "float", species, light,
+    method: "float", species: view.fish.base, light,
     water: { depth: lie.depth, meanSpeed: lie.meanSpeed, bedRoughness: roughnessHeight(roughness, lie.depth), visibleDepth, temperature },
     tackle: { ...(tackle.capacity.trim() === "" ? {} : { capacity: value(entries.capacity) * 1000 }), lineDiameter: value(entries.lineDiameter), leader: value(entries.leader), metal: tackle.metal },
     style: tackle.shotting ? { shotting: tackle.shotting } : {},

@@ -8,7 +8,7 @@ import { visibleDepthFromTurbidity } from "../../core/gauge/clarity";
 import type { Outlook } from "../../core/gauge/outlook";
 import { DAY, lastReading, readingAt, type Series } from "../../core/gauge/series";
 import { findUnit, fromSI, type UnitSystem } from "../../core/quantity/units";
-import { useBook } from "../log/use-book";
+import { useBook } from "../../ui/use-book";
 import { type Ahead, Lane } from "./lane";
 import type { Span } from "./span-brush";
 

@@ -1,7 +1,7 @@
 "use client";
 import { useLiveQuery } from "dexie-react-hooks";
-import type { Catch, Session } from "../../core/book/records";
-import { database } from "../../store/database";
+import type { Catch, Session } from "../core/book/records";
+import { database } from "../store/database";
 
 export interface BookView {
   ready: boolean;

@@ -1,0 +1,32 @@
+import { speciesById } from "../lies/species";
+import { timeFor } from "./time";
+
+/** Every figure here: common practice, no source. */
+const look = { visibleDepth: 1.5, temperature: 12, style: "rove" as const, species: speciesById("brown-trout") };
+const riffle = { depth: 0.3, meanSpeed: 1, kind: "feeding" as const };
+const run = { depth: 0.8, meanSpeed: 0.8, kind: "feeding" as const };
+const hole = { depth: 1.5, meanSpeed: 0.3, kind: "prime" as const };
+
+test("a riffle's edge takes one or two casts, a good hole about a dozen, a run in between", () => {
+  expect(timeFor(riffle, look)).toMatchObject({ water: "riffle", casts: 2, castsEach: 1 });
+  expect(timeFor(run, look)).toMatchObject({ water: "run", casts: 6 });
+  expect(timeFor(hole, look)).toMatchObject({ water: "pool", casts: 12, castsEach: 4 });
+  expect(timeFor({ ...run, kind: "prime" }, look).casts).toBe(12);
+});
+
+test("a rover gives a spot twenty minutes and a little more on a knock; one who waits goes through its changes first", () => {
+  expect(timeFor(hole, look)).toMatchObject({ minutes: 20, afterKnock: 10 });
+  expect(timeFor(hole, { ...look, style: "wait" }).minutes).toBe(40);
+  expect(timeFor(hole, { ...look, temperature: 4 })).toMatchObject({ minutes: 30, casts: 18 });
+});
+
+test("clear water is rested half an hour after a fish, coloured water not at all; fish in schools are kept going; runs fill again", () => {
+  expect(timeFor(hole, look).rest).toBe(30);
+  expect(timeFor(hole, { ...look, visibleDepth: 0.9 }).rest).toBe(15);
+  expect(timeFor(hole, { ...look, visibleDepth: 0.4 }).rest).toBe(0);
+  const words = (id: string, base?: string) => timeFor(hole, { ...look, species: { ...speciesById(id), id: base ? "mine" : id }, base }).reasons.join(" ");
+  expect(words("walleye")).toContain("same cast again");
+  expect(words("walleye", "walleye")).toContain("same cast again");
+  expect(words("brown-trout")).not.toContain("same cast again");
+  expect(words("king-salmon")).toContain("fills again");
+});

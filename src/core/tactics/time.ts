@@ -1,0 +1,68 @@
+import { type ClarityClass, clarityClass } from "../gauge/clarity";
+import { froude } from "../lies/cover";
+import type { Lie } from "../lies/read";
+import { type Water, waterBy } from "../lies/pools";
+import type { Species } from "../lies/species";
+
+/** Rovers move on; those who wait work a place until it is worked out. */
+export type Style = "rove" | "wait";
+
+/** How long to give a lie, and when to rest it. All figures common practice, no source, unless said otherwise. */
+export interface Timing {
+  water: Water;
+  /** Casts to each of the near, middle and far targets, and altogether. */
+  castsEach: number;
+  casts: number;
+  /** Minutes to give it without a bite, and after a knock. */
+  minutes: number;
+  afterKnock: number;
+  /** Minutes to rest it after a hooked fish, or when they stop; 0: go straight on. */
+  rest: number;
+  reasons: string[];
+}
+
+/** A riffle's edge is read in one or two casts, a good hole in about a dozen, a run in between; by kind of water. */
+const CASTS: Record<Water, number> = { riffle: 2, run: 6, pool: 12 };
+/** Rovers give a spot twenty minutes, a little more on a knock. */
+const ROVE = { minutes: 20, knock: 10 };
+/** One who waits goes through four changes (colour, depth, size, another kind of lure) before resting the spot, ten minutes each. */
+const WAIT = { changes: 4, each: 10 };
+/** A fed or rested spot is taken up again after half an hour. */
+const REST = 30;
+/** Under this everything is slow and soft, degC: give it half as long again. Mid-40s F. */
+const COLD = 7;
+const SLOWER = 1.5;
+
+/** Fish that come in schools: one bite calls for the same cast again, quickly. */
+const SCHOOLS = new Set(["yellow-perch", "black-crappie", "walleye", "zander", "striped-bass", "smallmouth-bass"]);
+
+const WATERS: Record<Water, string> = {
+  riffle: "A riffle's edge: what is there takes at once, or is not there",
+  run: "A run: each line of current once or twice, then a step",
+  pool: "A hole: near, middle, far, the same line each time, then a step",
+};
+const CLEAR: readonly ClarityClass[] = ["clear", "gin-clear"];
+
+/** Time for a lie in its water, for a style. Where `base` names the species that a profile was copied from, its habits hold. */
+export function timeFor(lie: Pick<Lie, "depth" | "meanSpeed" | "kind">, at: { visibleDepth: number; temperature: number; style: Style; species: Species; base?: string }): Timing {
+  const water = waterBy(froude(lie.depth, lie.meanSpeed));
+  const cold = at.temperature < COLD;
+  const clear = CLEAR.includes(clarityClass(at.visibleDepth));
+  const slower = cold ? SLOWER : 1;
+  const worth = lie.kind === "prime" || at.species.model === "travel" ? "pool" : water;
+  const casts = Math.round(Math.max(CASTS[water], worth === "pool" && water !== "riffle" ? CASTS.pool : 0) * slower);
+  const castsEach = Math.max(1, Math.round(casts / 3));
+  const rove = at.style === "rove";
+  const minutes = Math.round((rove ? (water === "riffle" ? ROVE.minutes / 4 : ROVE.minutes) : WAIT.changes * WAIT.each) * slower);
+  const rest = clear ? REST : clarityClass(at.visibleDepth) === "green" ? REST / 2 : 0;
+  const reasons = [
+    `${WATERS[water]}: about ${casts} cast${casts === 1 ? "" : "s"}.`,
+    ...(clear ? ["Clear water: the first cast is the best one, so be ready on it."] : []),
+    ...(cold ? ["Cold water: slow fish, so half as long again."] : []),
+    ...(at.species.model === "travel" ? ["Fish on the run come through: a good resting place fills again."] : []),
+    rove ? `Roving: ${minutes} minutes without a bite, ${Math.round(ROVE.knock * slower)} more on a knock, then the next lie.` : `Waiting: change small things first (colour, depth, size, then the kind of lure), ten minutes each, before resting it.`,
+    rest > 0 ? `After a hooked fish rest it ${rest} minutes: in water this clear it has told the others.` : "Water this coloured hides the fight: go straight on with the same cast.",
+    ...(SCHOOLS.has(at.base ?? at.species.id) ? ["Once one bites: the same cast again, quickly, and keep a lure among them."] : []),
+  ];
+  return { water, castsEach, casts, minutes, afterKnock: Math.round(ROVE.knock * slower), rest, reasons };
+}

@@ -1,0 +1,53 @@
+"use client";
+import { memo } from "react";
+import type { Eddy } from "../../core/lies/eddies";
+import type { Structure } from "../../core/lies/structure";
+
+/** What an angler reads in the water, drawn on the plan: foam lines as strings of bubbles, ledges as a line with teeth into the deep, corners, pool parts by name, edges of the bottom. */
+export const StructureMarks = memo(function StructureMarks({ structure, eddies, scale }: { structure: Structure; eddies: readonly Eddy[]; scale: number }) {
+  return (
+    <g aria-hidden fill="none">
+      {structure.bottoms.map(({ points }, k) => <path key={`b${k}`} d={path(points, scale)} stroke="var(--reed)" strokeWidth={2} strokeDasharray="1 5" strokeLinecap="round" />)}
+      {structure.wakes.filter((one) => one.length > one.radius).map((one, k) => <text key={`w${k}`} x={one.x * scale} y={(one.y - one.radius) * scale - 5} {...LETTERS}>break</text>)}
+      {eddies.slice(0, 6).map(({ outline }, k) => <path key={`e${k}`} d={`${path(outline, scale)}Z`} stroke="var(--water-fast)" strokeWidth={1.2} strokeDasharray="2 4" strokeOpacity={0.9} />)}
+      {structure.ledges.map((one, k) => <Teeth key={`l${k}`} points={one.points} scale={scale} />)}
+      {structure.foam.slice(0, 4).map((one, k) => <Bubbles key={`f${k}`} points={one.points} scale={scale} />)}
+      {structure.corners.map((one, k) => <g key={`c${k}`} transform={`translate(${one.x * scale} ${one.y * scale})`}><path d="M7 -9L-5 0L7 9" stroke="var(--paper)" strokeWidth={5} strokeOpacity={0.7} /><path d="M7 -9L-5 0L7 9" stroke="var(--ink)" strokeWidth={2.2} /><text x={-8} y={-12} {...LETTERS}>corner</text></g>)}
+      {structure.pools.map(({ head, slot, deep, tail }, k) => (
+        <g key={`p${k}`}>
+          {([["head", head], ["slot", slot], ["deep", deep], ["tail", tail]] as const).map(([name, at]) => at && <g key={name} transform={`translate(${at.x * scale} ${at.y * scale})`}><path d="M-4 0H4M0 -4V4" stroke="var(--paper)" strokeWidth={3.4} strokeOpacity={0.7} /><path d="M-4 0H4M0 -4V4" stroke="var(--ink)" strokeWidth={1.4} /><text x={0} y={17} {...LETTERS}>{name}</text></g>)}
+        </g>
+      ))}
+    </g>
+  );
+});
+
+/** Small words on the water, readable over streaks. */
+const LETTERS = { textAnchor: "middle", fontSize: 12, fontWeight: 600, fill: "var(--ink)", stroke: "var(--paper)", strokeWidth: 3, paintOrder: "stroke" } as const;
+
+type Points = readonly (readonly [number, number])[];
+const path = (points: Points, scale: number): string => `M${points.map(([x, y]) => `${(x * scale).toFixed(1)} ${(y * scale).toFixed(1)}`).join("L")}`;
+
+/** Places every `step` px along a line, with the way it runs there. */
+function along(points: Points, scale: number, step: number): { x: number; y: number; tx: number; ty: number }[] {
+  const out: { x: number; y: number; tx: number; ty: number }[] = [];
+  let left = step / 2;
+  for (let k = 1; k < points.length; k++) {
+    const [ax, ay, bx, by] = [points[k - 1]![0] * scale, points[k - 1]![1] * scale, points[k]![0] * scale, points[k]![1] * scale];
+    const size = Math.hypot(bx - ax, by - ay);
+    for (; left <= size; left += step) out.push({ x: ax + ((bx - ax) * left) / size, y: ay + ((by - ay) * left) / size, tx: (bx - ax) / size, ty: (by - ay) / size });
+    left -= size;
+  }
+  return out;
+}
+
+/** A ledge: a line with teeth that point into the deep water, on its right. */
+function Teeth({ points, scale }: { points: Points; scale: number }) {
+  const teeth = along(points, scale, 11).map(({ x, y, tx, ty }) => `M${x.toFixed(1)} ${y.toFixed(1)}l${(-6 * ty).toFixed(1)} ${(6 * tx).toFixed(1)}`).join("");
+  return <><path d={path(points, scale) + teeth} stroke="var(--paper)" strokeWidth={4} strokeOpacity={0.55} /><path d={path(points, scale) + teeth} stroke="var(--ink)" strokeWidth={1.6} /></>;
+}
+
+/** A foam line: a string of small open circles. */
+function Bubbles({ points, scale }: { points: Points; scale: number }) {
+  return <>{along(points, scale, 14).map(({ x, y }, k) => <circle key={k} cx={x} cy={y} r={k % 3 === 0 ? 3.4 : 2.3} fill="var(--paper)" fillOpacity={0.85} stroke="var(--ink)" strokeWidth={1.1} />)}</>;
+}

@@ -1,0 +1,30 @@
+"use client";
+import { useLiveQuery } from "dexie-react-hooks";
+import { useMemo } from "react";
+import type { Profile } from "../core/book/records";
+import type { Species } from "../core/lies/species";
+import { SPECIES } from "../core/lies/species-list";
+import { database } from "../store/database";
+
+/** A fish that can be looked for: one that ships, or the angler's own profile of one. */
+export interface Fish {
+  id: string;
+  name: string;
+  species: Species;
+  /** Id of the species that ships with the application: its own, or the one it was copied from. */
+  base: string;
+  profile: Profile | undefined;
+}
+
+const SHIPPED: readonly Fish[] = SPECIES.map((species) => ({ id: species.id, name: species.name, species, base: species.id, profile: undefined }));
+
+/** All fish that can be looked for, the angler's own profiles first. */
+export function useFishes(): { list: readonly Fish[]; of: (id: string) => Fish; nameOf: (id: string) => string } {
+  const own = useLiveQuery(async () => (await database().profiles.toArray()).filter((one) => !one.deleted), []);
+  return useMemo(() => {
+    const list = [...(own ?? []).map((profile): Fish => ({ id: profile.id, name: profile.species.name, species: profile.species, base: profile.base, profile })), ...SHIPPED];
+    const find = (id: string) => list.find((one) => one.id === id);
+    // A profile that is gone falls back to the first fish that ships; its name stays its id in old sessions.
+    return { list, of: (id) => find(id) ?? SHIPPED[0]!, nameOf: (id) => find(id)?.name ?? id };
+  }, [own]);
+}
