@@ -102,6 +102,17 @@ test("flow and read: a wall turns the water back; the field file serves read aga
   const bass = run("read", reach, "--species", "smallmouth-bass", "--field", field) as unknown as { lies: { score: number; factors: Record<string, number> }[] };
   expect(Object.values(bass.lies[0]!.factors).reduce((product, factor) => product * factor, 1)).toBeCloseTo(bass.lies[0]!.score, 6);
   expect(refuse("read", reach, "--discharge", "3", "--species", "brown-trout", "--field", field).code).toBe("other-discharge");
+  // The rest of the reading: structure, the time of the year, where to stand and anchor, how long.
+  const staged = run("read", reach, "--species", "smallmouth-bass", "--season", "staging", "--style", "wait", "--field", field) as unknown as { season: { phase: string }; structure: Record<string, unknown[]>; eddies: { outline: unknown[]; turns: string }[]; lies: { score: number; hold: { name: string; place: number } }[]; stands: { school: string; casts: { landing: { point: number[] } }[] }[]; timing: { minutes: number; casts: number } };
+  expect(staged.season.phase).toBe("staging");
+  expect(staged.lies[0]!.score).not.toBeCloseTo(bass.lies[0]!.score, 3);
+  expect(staged.lies[0]!.hold).toMatchObject({ name: "A", place: 1 });
+  expect(staged.eddies[0]!.turns).toMatch(/clockwise/);
+  expect(Object.keys(staged.structure).sort()).toEqual(["bottoms", "corners", "foam", "ledges", "pools", "wakes"]);
+  for (const { casts } of staged.stands) expect(casts[0]!.landing.point).toHaveLength(2);
+  expect(staged.timing.minutes).toBeGreaterThan(30);
+  expect(refuse("read", reach, "--species", "king-salmon", "--season", "staging", "--field", field)).toMatchObject({ code: "unknown-season", path: "--season" });
+  expect(refuse("read", reach, "--species", "king-salmon", "--style", "hurry", "--field", field)).toMatchObject({ code: "bad-style", path: "--style" });
 }, 90_000);
 
 test("rig: a float from JSON on the line, and rates from an archive", async () => {

@@ -7,7 +7,7 @@ import { lightAt } from "../src/core/lies/light";
 import { type Reading, readWater } from "../src/core/lies/read";
 import { tellReason } from "../src/core/lies/reasons";
 import { SPECIES } from "../src/core/lies/species-list";
-import { inSeason, turningOf, wayIn, wayOf } from "../src/core/lies/season";
+import { fishedFor, inSeason, turningOf, wayIn, wayOf } from "../src/core/lies/season";
 import { sunOver } from "../src/core/lies/shadow";
 import { PHASES, type SeasonalWay, type Species, speciesById } from "../src/core/lies/species";
 import { type Approach, standsFor } from "../src/core/lies/stands";
@@ -46,14 +46,14 @@ it outright: usual, ${PHASES.join(", ")}. stands, boat and timing are for the fi
     }
     const light = at !== undefined && reach.latitude !== undefined && reach.longitude !== undefined ? lightAt(at, reach.latitude, reach.longitude) : "day";
     const way = wayAsked(known, args.values.season, temperature, at, reach.latitude);
-    const species = inSeason(known, way);
+    const species = args.values.season === undefined ? fishedFor(known, way) : inSeason(known, way);
     const style = args.values.style ?? "rove";
     if (style !== "rove" && style !== "wait") throw new InputError("bad-style", `--style is rove or wait; it is “${style}”.`, { path: "--style" });
     const reading = readWater(field, { species, visibleDepth, temperature, light, features: reach.features });
     return {
       discharge: field.discharge, light, verdict: field.verdict, massError: field.massError, medianScore: reading.medianScore,
       seams: reading.seams,
-      eddies: reading.eddies.map(({ x, y, area, returnSpeed }) => ({ x, y, area, returnSpeed })),
+      eddies: reading.eddies,
       structure: reading.structure,
       season: way ? { phase: way.phase, words: way.words, leaveAlone: way.leaveAlone ?? false } : null,
       lies: reading.lies.map((lie) => ({ ...lie, reasons: lie.reasons.map((reason) => tellReason(reason, "metric")) })),

@@ -1,3 +1,4 @@
+import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
 import { gaugeCsv } from "../src/standins/gauge";
 
@@ -26,3 +27,6 @@ export async function makeSmallReach(page: Page, name: string): Promise<void> {
 }
 
 export const settled = (page: Page) => expect(page.getByText(/^(Settled|Not settled)/)).toBeVisible({ timeout: 120_000 });
+
+/** Nothing on the page that a screen reader or a keyboard would stumble over. */
+export const noFaults = async (page: Page) => expect((await new AxeBuilder({ page }).analyze()).violations.map((one) => `${one.id}: ${one.nodes[0]?.html}`)).toEqual([]);

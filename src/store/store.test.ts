@@ -1,6 +1,9 @@
 import "fake-indexeddb/auto";
+import { createHash } from "node:crypto";
 import { demoBook } from "../demo/book";
-import { emptyBook } from "../core/book/records";
+import { emptyBook, type Profile } from "../core/book/records";
+import { readArchive, writeArchive } from "../core/formats/archive";
+import { speciesById } from "../core/lies/species";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { gaugeCsv } from "../standins/gauge";
 import { planMerge, readBook, removeDemo, writeBook } from "./book";
@@ -13,6 +16,7 @@ import { seriesOf } from "../core/gauge/summary";
 
 const now = Date.UTC(2026, 9, 1, 12);
 const book = demoBook(now);
+const profile: Profile = { schema: "low-heron/profile@1", id: "mine", updatedAt: "2026-09-01T00:00:00Z", base: "chub", species: { ...speciesById("chub"), id: "mine", name: "Big chub", forkLength: 55, source: "own" } };
 let db: Database;
 let count = 0;
 beforeEach(() => {
@@ -113,6 +117,40 @@ test("a browser that still holds schema 1 opens with all it had, and the new tab
   await keepWater(opened, { ...blankWater("s"), damNote: "siren before a release" });
   expect((await readBook(opened)).waters[0]!.damNote).toBe("siren before a release");
   await opened.delete();
+});
+
+test("a browser that holds schema 2 opens with all it had, room for own profiles, and its catches without places", async () => {
+  const name = `old-${count++}`;
+  const old = new Dexie(name);
+  old.version(1).stores({ stations: "id", series: "id, station", reaches: "id, station", sessions: "id, reach, start", catches: "id, session, at", fields: "id, bed, solvedAt" });
+  old.version(2).stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" });
+  const before = book.catches.slice(0, 4).map((one) => ({ ...one, place: undefined }));
+  await old.table("catches").bulkAdd(before);
+  await old.table("waters").bulkAdd(book.waters);
+  await old.table("readings").bulkAdd(book.readings);
+  await old.table("fields").add({ id: "f", bed: "b", packed: {}, ground: {}, solvedAt: "2026-01-01T00:00:00Z" });
+  old.close();
+  const opened = new Database(name);
+  const back = await readBook(opened);
+  expect(back.catches).toEqual(before);
+  expect([back.waters, back.readings.length, back.profiles]).toEqual([book.waters, book.readings.length, []]);
+  expect(await opened.fields.count()).toBe(1);
+  await opened.profiles.put(profile);
+  expect((await readBook(opened)).profiles).toEqual([profile]);
+  await opened.delete();
+});
+
+test("own profiles and places of fish go through an archive and back; a broken profile is refused by its line, and one that names another fish", async () => {
+  const digest = async (bytes: Uint8Array) => createHash("sha256").update(bytes).digest("hex");
+  const placed = { ...book.catches[0]!, place: { x: 12.5, y: 8 } };
+  const own = { ...emptyBook(), reaches: book.reaches, sessions: book.sessions, catches: [placed], profiles: [profile] };
+  const back = await readArchive(await writeArchive(own, "2026-10-01T00:00:00Z", digest), digest);
+  expect(back.profiles).toEqual([profile]);
+  expect(back.catches[0]!.place).toEqual({ x: 12.5, y: 8 });
+  for (const wrong of [{ ...profile, species: { ...profile.species, forkLength: -1 } }, { ...profile, id: "other" }]) {
+    const bytes = await writeArchive({ ...own, profiles: [wrong as typeof profile] }, "2026-10-01T00:00:00Z", digest);
+    await expect(readArchive(bytes, digest)).rejects.toMatchObject({ fault: { code: "bad-record", line: 1, path: "profiles.jsonl" } });
+  }
 });
 
 test("a stage-only gauge gets its discharge from the rating of its water, and says how; a gauge gone takes its water and readings, and undo brings all back", async () => {

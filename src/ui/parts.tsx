@@ -8,8 +8,8 @@ import { useId } from "react";
 
 const TONES = {
   plain: "border border-line bg-paper hover:bg-deep",
-  ink: "bg-ink text-paper hover:opacity-90",
-  next: "bg-ochre text-paper hover:opacity-90",
+  ink: "bg-ink text-paper hover:brightness-90",
+  next: "bg-ochre text-paper hover:brightness-90",
 } as const;
 
 export function Button({ tone = "plain", className = "", ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { tone?: keyof typeof TONES }) {

@@ -3,7 +3,7 @@ import { useEffect, useState } from "react";
 import type { Catch } from "../core/book/records";
 import type { Reach } from "../core/flow/reach";
 import { type Agreement, agreementOf, type PlacedFish } from "../core/lies/agreement";
-import { inSeason, turningOf, wayOf } from "../core/lies/season";
+import { fishedFor, turningOf, wayOf } from "../core/lies/season";
 import { lightAt } from "../core/lies/light";
 import { bedKey } from "../store/fields";
 import { readWorker } from "../workers/clients";
@@ -43,7 +43,7 @@ export function useAgreement(reach: Reach | undefined, catches: readonly Catch[]
         const { latitude, longitude } = reach;
         const way = wayOf(species, temperature, latitude === undefined ? undefined : turningOf(at, latitude));
         const light = latitude === undefined || longitude === undefined ? "day" : lightAt(at, latitude, longitude);
-        placed.set(one.id, await readWorker().placed(field, { species: inSeason(species, way), visibleDepth: one.river?.visibleDepth ?? MIDDLING.visibleDepth, temperature, light, features: reach.features }, one.place!.x, one.place!.y));
+        placed.set(one.id, await readWorker().placed(field, { species: fishedFor(species, way), visibleDepth: one.river?.visibleDepth ?? MIDDLING.visibleDepth, temperature, light, features: reach.features }, one.place!.x, one.place!.y));
         if (gone) return;
         setState({ of, placed: new Map(placed) });
       }

@@ -1,7 +1,7 @@
 "use client";
 import { useMemo } from "react";
 import type { Lie } from "../core/lies/read";
-import { inSeason, turningOf, wayIn, wayOf } from "../core/lies/season";
+import { fishedFor, inSeason, turningOf, wayIn, wayOf } from "../core/lies/season";
 import type { SeasonalWay } from "../core/lies/species";
 import { MIDDLING } from "./middling";
 import { type River, useRiver } from "./river";
@@ -32,7 +32,7 @@ export function useLieView(): LieView {
   const flow = chosen ?? river.now?.discharge ?? MIDDLING.flow;
   const temperature = river.now?.waterTemperature ?? MIDDLING.temperature;
   const way = season === "usual" ? undefined : season === "auto" ? wayOf(fish.species, temperature, river.place && turningOf(river.minute, river.place.latitude)) : wayIn(fish.species, season);
-  const living = useMemo(() => inSeason(fish.species, way), [fish, way]);
+  const living = useMemo(() => (season === "auto" ? fishedFor(fish.species, way) : inSeason(fish.species, way)), [fish, way, season]);
   const look: Look = { species: living, visibleDepth: river.now?.visibleDepth ?? MIDDLING.visibleDepth, temperature, light: wantedLight !== "auto" ? wantedLight : river.light === "night" ? "day" : river.light };
   // Until the gauge has been read its flow is not known: nothing is solved for a guess.
   const known = river.ready && (chosen !== null || river.station === undefined || river.gauge !== undefined);

@@ -29,6 +29,8 @@ export function scoreAmbush(field: Field, species: Ambusher, cover: Cover, at: {
   const speeds = Float32Array.from(field.u, (_, k) => speedAt(field, k));
   const radius = (metres: number) => Math.max(1, Math.round(metres / cell));
   const fastest = slidingMax(speeds, nx, ny, radius(species.ambush.reach));
+  // What runs by close at hand serves better than what runs by at arm's length: the mean of the two.
+  const close = slidingMax(speeds, nx, ny, radius(species.ambush.reach / 2));
   const ledge = ledgesOf(field, radius(LEDGE.reach));
   const mixed = mixedBottom(field);
   const edge = edgesOf(field, radius(EDGE_REACH));
@@ -43,7 +45,7 @@ export function scoreAmbush(field: Field, species: Ambusher, cover: Cover, at: {
     focalSpeed[k] = focal;
     parts.depth[k] = byDepth(h);
     parts.speed[k] = bySpeed(focal);
-    parts.ambush[k] = 1 - species.ambush.weight * Math.exp(-Math.max(0, fastest[k]! - speeds[k]!) / KEEN);
+    parts.ambush[k] = 1 - species.ambush.weight * Math.exp(-Math.max(0, 0.5 * (fastest[k]! + close[k]!) - speeds[k]!) / KEEN);
     parts.cover[k] = coverFactor(species, [cover.stone[k]! / MOST_STONE, Math.max(cover.wood[k]!, cover.overhead[k]!), ledge[k]!, edge?.[k] ?? 0]);
     parts.light[k] = 1 - species.shy * BRIGHT[at.light] * Math.exp(-h / at.visibleDepth) * (1 - cover.overhead[k]!);
     parts.bottom[k] = mixed ? (species.substrate[bottomOf(field.roughness[k]!)] ?? 1) : 1;

@@ -28,6 +28,8 @@ const RANGE = { least: 6, most: 18, best: 11 };
 const OFF = 45;
 /** Least depth to float in, least current to hold the boat straight and greatest to anchor in, m and m/s. Common practice, no source; local rules stand. */
 const WATER = { depth: 0.5, least: 0.08, speed: 1.2 };
+/** In an eddy the boat would swing: the current at the boat must run down the reach (cosine). */
+const DOWN = 0.7;
 /** Rope for every metre of depth; the head of someone seated in a boat over the water, m; on a ledge: within so much of its line, m. Common practice, no source. */
 const SCOPE = 5;
 const SEATED = 1.3;
@@ -41,7 +43,7 @@ export function boatFor(field: Field, fish: Approach, ledges: readonly Ledge[]):
   const ledge = at.distance <= 2.5 ? at.line : undefined;
   let best: { k: number; worth: number } | undefined;
   for (let k = 0; k < nx * ny; k++) {
-    if (depth[k]! < WATER.depth || speedAt(field, k) > WATER.speed || speedAt(field, k) < WATER.least) continue;
+    if (depth[k]! < WATER.depth || speedAt(field, k) > WATER.speed || speedAt(field, k) < WATER.least || field.u[k]! < DOWN * speedAt(field, k)) continue;
     const [x, y] = [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell];
     const [dx, dy] = [fish.x - x, fish.y - y];
     const distance = Math.hypot(dx, dy);

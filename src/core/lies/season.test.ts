@@ -1,4 +1,4 @@
-import { inSeason, turningOf, wayIn, wayOf } from "./season";
+import { fishedFor, inSeason, turningOf, wayIn, wayOf } from "./season";
 import { type Ambusher, type DriftFeeder, speciesById, speciesSchema } from "./species";
 import { SPECIES } from "./species-list";
 import { suits } from "./suitability";
@@ -57,6 +57,9 @@ test("out of season a fish is what it was; trout in hot water count on cover, tr
   expect((inSeason(trout, wayOf(trout, 18, "warming")) as DriftFeeder).bare).toBeLessThan(0.65);
   expect(wayOf(trout, 7, "cooling")).toMatchObject({ phase: "spawn", leaveAlone: true });
   expect(wayOf(trout, 7, "warming")).toBeUndefined();
+  // Nobody is led to the gravel by default.
+  expect(fishedFor(trout, wayIn(trout, "spawn"))).toBe(trout);
+  expect(fishedFor(trout, wayIn(trout, "winter"))).toEqual(inSeason(trout, wayIn(trout, "winter")));
   expect((inSeason(trout, wayIn(trout, "winter")) as DriftFeeder).wants!.depth).toBeDefined();
 });
 

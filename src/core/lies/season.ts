@@ -20,6 +20,12 @@ export function wayOf(species: Species, temperature: number, turning: Turning | 
 
 export const wayIn = (species: Species, phase: Phase): SeasonalWay | undefined => species.seasons?.find((way) => way.phase === phase);
 
+/**
+ * The species as it is fished for at a time of its year that nobody has asked for by name. Nobody is led to fish on their nests and gravel: while they
+ * spawn, those that do not are shown, as in the rest of the year; where the spawning ones are is told only when it is asked, so as to keep off.
+ */
+export const fishedFor = (species: Species, way: SeasonalWay | undefined): Species => (way?.leaveAlone ? species : inSeason(species, way));
+
 /** The species as it lives in a season: its curves and likings changed as the way says. */
 export function inSeason(species: Species, way: SeasonalWay | undefined): Species {
   if (!way) return species;

@@ -16,10 +16,10 @@ export function sunOver(at: number, latitude: number, longitude: number, bearing
 }
 
 /** Longest shadow that matters, m: farther off it is too soft. Common practice, no source. */
-const LONGEST = 30;
+export const LONGEST_SHADOW = 30;
 
 /** Length on level water of the shadow of something so high over it, m. */
-export const shadowLength = (height: number, sun: Sun): number => Math.min(LONGEST, Math.max(0, height) / Math.tan((sun.altitude * Math.PI) / 180));
+export const shadowLength = (height: number, sun: Sun): number => Math.min(LONGEST_SHADOW, Math.max(0, height) / Math.tan((sun.altitude * Math.PI) / 180));
 
 /** Does the shadow of someone standing at (x, y) come within `clear` m of a fish? */
 export function shadowReaches(sun: Sun, height: number, [x, y]: readonly [number, number], fish: { x: number; y: number }, clear = 1.5): boolean {

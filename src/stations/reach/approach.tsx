@@ -1,6 +1,7 @@
 "use client";
 import type { BoatStand } from "../../core/lies/boat";
 import { type Fall, FALLS } from "../../core/lies/landing";
+import { LONGEST_SHADOW } from "../../core/lies/shadow";
 import type { Stand } from "../../core/lies/stands";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
@@ -13,7 +14,7 @@ const SCHOOLS = {
   "from-above": { name: "From above", why: "Across and down: the current works the lure and holds it in front of the fish." },
   "from-boat": { name: "From a boat", why: "Anchored up-current of it, the lie behind the boat, 45 degrees off at most; on a ledge, right on the step." },
 } as const;
-const FALL_NAMES: Record<Fall, string> = { light: "falls slowly: lightly shotted bait", jig: "falls like a 1/16 oz jig", heavy: "falls fast: a heavy head" };
+const FALL_NAMES: Record<Fall, string> = { light: "a lightly shot bait", jig: "a 1/16 oz jig", heavy: "a heavy head" };
 const COMPASS = ["north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"] as const;
 const UNKNOWN = "unknown";
 
@@ -31,7 +32,7 @@ export function ApproachPanel({ lie, found, sunKnown, bearing, onBearing, system
       {school === "from-boat" ? <BoatWords boat={found.boat} system={system} /> : stand ? <StandWords stand={stand} sunKnown={sunKnown} system={system} /> : <p className="mt-2">No place from which it can be reached this way: the water in range is too deep or too strong to stand in, or the banks too high.</p>}
       {stand && <Casts stand={stand} system={system} />}
       <div className="mt-3 grid gap-2 sm:grid-cols-2">
-        <Select label="The lure" value={fall} onChange={(value) => set({ fall: value as Fall })} choices={(Object.keys(FALLS) as Fall[]).map((value) => ({ value, label: FALL_NAMES[value] }))} />
+        <Select label="It sinks like" value={fall} onChange={(value) => set({ fall: value as Fall })} choices={(Object.keys(FALLS) as Fall[]).map((value) => ({ value, label: FALL_NAMES[value] }))} />
         <Select label="The reach runs towards" value={bearing === undefined ? UNKNOWN : String(Math.round(bearing / 45) % 8)} onChange={(value) => onBearing(value === UNKNOWN ? undefined : Number(value) * 45)} choices={[{ value: UNKNOWN, label: "not known: no shadows" }, ...COMPASS.map((name, k) => ({ value: String(k), label: bearing !== undefined && Math.round(bearing / 45) % 8 === k && bearing % 45 !== 0 ? `${name} (${bearing.toFixed(0)}°)` : name }))]} />
       </div>
     </section>
@@ -40,11 +41,12 @@ export function ApproachPanel({ lie, found, sunKnown, bearing, onBearing, system
 
 function StandWords({ stand, sunKnown, system }: { stand: Stand; sunKnown: boolean; system: UnitSystem }) {
   const far = (value: number) => showText(value, "distance", system);
+  const shadow = stand.shadow && (stand.shadow.length < LONGEST_SHADOW ? far(stand.shadow.length) : `${far(LONGEST_SHADOW)} or more`);
   return (
     <ul className="mt-2 grid gap-1">
       <li><strong>{stand.wadingDepth > 0 ? `Stand ${showText(stand.wadingDepth, "depth", system)} deep` : "Stand on the bank"}</strong>, {far(stand.distance)} from the lie: {far(stand.x)} down the reach, {far(stand.y)} from its left edge.</li>
       <li>{stand.hidden ? `Outside its window: upright, you are out of its sight from ${far(stand.hiddenFrom)} off${stand.distance < stand.hiddenFrom ? ", and nearer in water as coloured as this" : ""}.` : `It can see you there: keep ${far(stand.hiddenFrom)} off, or crouch: then ${far(stand.crouchedFrom)} will do.`} {stand.backed ? "The bank or trees behind hide your outline." : "You stand against the sky there."}</li>
-      {stand.shadow && <li>{stand.shadow.reaches ? `▲ Your shadow, ${far(stand.shadow.length)} long, falls on the lie: keep low, or wait for cloud.` : `Your shadow, ${far(stand.shadow.length)} long now, falls clear of it.`}</li>}
+      {stand.shadow && <li>{stand.shadow.reaches ? `▲ Your shadow, ${shadow} long, falls on the lie: keep low, or wait for cloud.` : `Your shadow, ${shadow} long now, falls clear of it.`}</li>}
       {!stand.shadow && sunKnown && <li className="text-soft">The sun is down: no shadow.</li>}
       {stand.wadingDepth > 0 && <li>On the way depth × speed is {showText(stand.hazard, "unitDischarge", system)} at most{stand.hazard >= 0.6 ? ": strong water, only with a staff and a way out" : stand.hazard >= 0.3 ? ": with care" : ": easy"}.</li>}
       <li className="text-sm text-soft">Depth and speed are the model’s, and no promise of a safe wade.</li>
@@ -61,7 +63,7 @@ function Casts({ stand, system }: { stand: Stand; system: UnitSystem }) {
       <ol className="grid gap-0.5">
         {stand.casts.map((cast, k) => (
           <li key={k}>
-            <span className="font-semibold">{k + 1}.</span> {cast.line === "seam" ? `${cast.name} on the seam before it` : `${cast.name} on its own line`}: {cast.casts} cast{cast.casts === 1 ? "" : "s"}, {cast.landing.swept < 0.15 ? "land on it" : `land ${far(cast.landing.swept)} up-current; down in ${cast.landing.seconds.toFixed(0)} s`}{cast.landing.short ? " (it will come too high: take a heavier one)" : ""}.
+            <span className="font-semibold">{k + 1}.</span> {cast.line === "seam" ? `${cast.name} on the seam before it` : `${cast.name} on its own line`}: {cast.casts} cast{cast.casts === 1 ? "" : "s"}, {cast.landing.swept < 0.3 ? "land on it" : `land ${far(cast.landing.swept)} up-current; down in ${cast.landing.seconds.toFixed(1)} s`}{cast.landing.short ? " (it will come too high: take a heavier one)" : ""}.
           </li>
         ))}
       </ol>

@@ -58,12 +58,16 @@ export function FishPanel({ catches, against, lie, probe, system, nameOf }: { ca
 const round = (value: number): number => Math.round(value * 100) / 100;
 const oneIn = (chance: number): string => (chance > 0.1 ? `once in ${Math.round(1 / chance)} such lists` : chance < 0.001 ? "less than once in a thousand such lists" : `once in ${Math.round(1 / chance)} such lists`);
 
-/** Placed fish on the plan: full where the river ran much as it is shown now, else in outline. */
-export function FishMarks({ catches, discharge, scale }: { catches: readonly Catch[]; discharge: number; scale: number }) {
+/** Flows within this share in ln Q count as much the same. Common practice, no source. */
+const ALIKE = 0.3;
+
+/** Placed fish on the plan, full: those had when the river ran much as it is shown; with `all` also the others, in outline. */
+export function FishMarks({ catches, discharge, all, scale }: { catches: readonly Catch[]; discharge: number; all: boolean; scale: number }) {
   return (
     <g>
       {catches.flatMap((one) => (one.place ? [{ ...one, place: one.place }] : [])).map((one) => {
-        const near = one.river?.discharge != null && Math.abs(Math.log(one.river.discharge / discharge)) < 0.3;
+        const near = one.river?.discharge != null && Math.abs(Math.log(one.river.discharge / discharge)) < ALIKE;
+        if (!near && !all) return null;
         return (
           <g key={one.id} transform={`translate(${one.place.x * scale} ${one.place.y * scale})`}>
             <title>{dayAndTime(one.at)}</title>

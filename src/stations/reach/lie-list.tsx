@@ -4,7 +4,7 @@ import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 import { Footprint } from "./footprint";
 
-const ORDINALS = ["first", "second", "third"];
+const ORDINALS = ["1st", "2nd", "3rd"];
 
 /** The lies in words: the plan's twin. */
 export function LieList({ lies, chosen, onChoose, system }: { lies: readonly Lie[]; chosen: number | undefined; onChoose: (rank: number) => void; system: UnitSystem }) {
@@ -16,7 +16,7 @@ export function LieList({ lies, chosen, onChoose, system }: { lies: readonly Lie
             <svg width={52} height={34} viewBox="-16 -17 46 34" aria-hidden className="shrink-0"><Footprint rank={lie.rank} kind={lie.kind} size={1} chosen={lie.rank === chosen} /></svg>
             <span className="min-w-0 flex-1">
               <span className="block truncate font-semibold">{lie.place}</span>
-              <span className="block text-sm text-soft">{lie.kind}{lie.hold.of > 1 && `, ${ORDINALS[lie.hold.place - 1]} lie of hold ${lie.hold.name}`} · {showText(lie.depth, "depth", system)} deep · {showText(lie.focalSpeed, "speed", system)} at the fish</span>
+              <span className="block text-sm text-soft">{lie.kind}{lie.hold.of > 1 && ` · ${ORDINALS[lie.hold.place - 1]} of ${lie.hold.name}`} · {showText(lie.depth, "depth", system)} deep · {showText(lie.focalSpeed, "speed", system)}</span>
             </span>
           </button>
         </li>

@@ -94,14 +94,14 @@ export function Plan({ field, reach, reading, chosen, onChoose, showWading, show
             {!editor && <Features features={reach.features ?? []} scale={scale} />}
             {reading?.eddies.slice(0, 6).map((eddy, k) => <Curl key={k} x={eddy.x * scale} y={eddy.y * scale} size={Math.min(1.6, Math.sqrt(eddy.area) / 4)} />)}
             {reading?.seams.map((seam, k) => <Stitches key={k} seam={seam} scale={scale} />)}
-            {showStructure && reading && <StructureMarks structure={reading.structure} eddies={reading.eddies} scale={scale} />}
+            {showStructure && reading && <StructureMarks structure={reading.structure} eddies={reading.eddies} lies={reading.lies} scale={scale} />}
             {editor?.template && <TemplateHandles template={editor.template} scale={scale} system={system} editor={editor} />}
             {editor && <ReadingMarks readings={editor.readings} scale={scale} />}
             {editor && <Handles editor={editor} scale={scale} size={[length, breadth]} system={system} />}
             {!editor && stand && <ApproachMarks stand={stand} scale={scale} />}
             {!editor && boat && chosenLie && <BoatMarks boat={boat} lie={chosenLie} scale={scale} />}
             {!editor && chosenLie && <circle cx={chosenLie.x * scale} cy={chosenLie.y * scale} r={(territory * scale) / 2} fill="none" stroke="var(--ochre)" strokeWidth={1.4} strokeDasharray="4 4" aria-hidden />}
-            {!editor && <FishMarks catches={fish} discharge={field.discharge} scale={scale} />}
+            {!editor && <FishMarks catches={fish} discharge={field.discharge} all={showStructure} scale={scale} />}
             {!editor && reading && [...reading.lies].reverse().map((lie) => (
               <g key={lie.rank} transform={`translate(${lie.x * scale} ${lie.y * scale})`} role="button" tabIndex={0} aria-label={`Lie ${lie.rank}, ${lie.kind}: ${lie.place}`} aria-pressed={lie.rank === chosen} className="cursor-pointer" onClick={() => onChoose(lie.rank)} onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && (event.preventDefault(), onChoose(lie.rank))}>
                 <circle r={22} fill="transparent" />

@@ -18,7 +18,7 @@ export function SeasonLine({ fish, way, temperature, system }: { fish: Fish; way
   return (
     <div className="mb-2">
       {phases.length > 0 && <Select label="Time of its year" value={value} onChange={(next) => set({ season: next as typeof season, lie: 1 })} choices={[{ value: "auto", label: season === "auto" ? `by water and date: ${way ? PHASE_NAMES[way.phase] : "nothing out of the usual"}` : "by water and date" }, { value: "usual", label: "as in the rest of the year" }, ...phases.map((phase) => ({ value: phase, label: PHASE_NAMES[phase] }))]} />}
-      {way && <p className={`mt-1 text-sm ${way.leaveAlone ? "font-semibold" : "text-soft"}`}>{way.leaveAlone && <span aria-hidden>▲ </span>}{way.words}</p>}
+      {way && <p className={`mt-1 text-sm ${way.leaveAlone ? "font-semibold" : "text-soft"}`}>{way.leaveAlone && <span aria-hidden>▲ </span>}{way.words}{way.leaveAlone && season === "auto" && " Shown are the others, as in the rest of the year."}{way.leaveAlone && season !== "auto" && " Shown is where they are, so as to keep off."}</p>}
       {hot && <p className="mt-1 text-sm font-semibold"><span aria-hidden>▲ </span>The water is {showText(temperature, "temperature", system)}: too warm to play this fish; leave it until the water cools. Local rules stand.</p>}
     </div>
   );

@@ -4,23 +4,43 @@ import type { Eddy } from "../../core/lies/eddies";
 import type { Structure } from "../../core/lies/structure";
 
 /** What an angler reads in the water, drawn on the plan: foam lines as strings of bubbles, ledges as a line with teeth into the deep, corners, pool parts by name, edges of the bottom. */
-export const StructureMarks = memo(function StructureMarks({ structure, eddies, scale }: { structure: Structure; eddies: readonly Eddy[]; scale: number }) {
+export const StructureMarks = memo(function StructureMarks({ structure, eddies, lies, scale }: { structure: Structure; eddies: readonly Eddy[]; lies: readonly { x: number; y: number }[]; scale: number }) {
+  const names = placed([
+    ...structure.pools.flatMap(({ head, slot, deep, tail }) => [["head", head], ["slot", slot], ["deep", deep], ["tail", tail]] as const),
+    ...structure.corners.map((one) => ["corner", one] as const),
+    ...structure.wakes.filter((one) => one.length > one.radius).slice(0, 8).map((one) => [one.name ?? "break", one] as const),
+  ], lies, scale);
   return (
     <g aria-hidden fill="none">
       {structure.bottoms.map(({ points }, k) => <path key={`b${k}`} d={path(points, scale)} stroke="var(--reed)" strokeWidth={2} strokeDasharray="1 5" strokeLinecap="round" />)}
-      {structure.wakes.filter((one) => one.length > one.radius).map((one, k) => <text key={`w${k}`} x={one.x * scale} y={(one.y - one.radius) * scale - 5} {...LETTERS}>break</text>)}
       {eddies.slice(0, 6).map(({ outline }, k) => <path key={`e${k}`} d={`${path(outline, scale)}Z`} stroke="var(--water-fast)" strokeWidth={1.2} strokeDasharray="2 4" strokeOpacity={0.9} />)}
       {structure.ledges.map((one, k) => <Teeth key={`l${k}`} points={one.points} scale={scale} />)}
       {structure.foam.slice(0, 4).map((one, k) => <Bubbles key={`f${k}`} points={one.points} scale={scale} />)}
-      {structure.corners.map((one, k) => <g key={`c${k}`} transform={`translate(${one.x * scale} ${one.y * scale})`}><path d="M7 -9L-5 0L7 9" stroke="var(--paper)" strokeWidth={5} strokeOpacity={0.7} /><path d="M7 -9L-5 0L7 9" stroke="var(--ink)" strokeWidth={2.2} /><text x={-8} y={-12} {...LETTERS}>corner</text></g>)}
-      {structure.pools.map(({ head, slot, deep, tail }, k) => (
-        <g key={`p${k}`}>
-          {([["head", head], ["slot", slot], ["deep", deep], ["tail", tail]] as const).map(([name, at]) => at && <g key={name} transform={`translate(${at.x * scale} ${at.y * scale})`}><path d="M-4 0H4M0 -4V4" stroke="var(--paper)" strokeWidth={3.4} strokeOpacity={0.7} /><path d="M-4 0H4M0 -4V4" stroke="var(--ink)" strokeWidth={1.4} /><text x={0} y={17} {...LETTERS}>{name}</text></g>)}
-        </g>
-      ))}
+      {structure.corners.map((one, k) => <g key={`c${k}`} transform={`translate(${one.x * scale} ${one.y * scale})`}><path d="M7 -9L-5 0L7 9" stroke="var(--paper)" strokeWidth={5} strokeOpacity={0.7} /><path d="M7 -9L-5 0L7 9" stroke="var(--ink)" strokeWidth={2.2} /></g>)}
+      {structure.pools.flatMap(({ head, slot, deep, tail }) => [head, slot, deep, tail]).map((at, k) => at && <g key={`p${k}`} transform={`translate(${at.x * scale} ${at.y * scale})`}><path d="M-4 0H4M0 -4V4" stroke="var(--paper)" strokeWidth={3.4} strokeOpacity={0.7} /><path d="M-4 0H4M0 -4V4" stroke="var(--ink)" strokeWidth={1.4} /></g>)}
+      {names.map(({ name, x, y }, k) => <text key={`n${k}`} x={x} y={y} {...LETTERS}>{name}</text>)}
     </g>
   );
 });
+
+/** Half the height of a word and of a letter's width, px; and the room that a print takes. */
+const WORD = { height: 7, letter: 3.2, print: 15 };
+
+/** Names beside their places, px, clear of the prints and of each other; a name for which there is no room is left to the list. */
+function placed(names: readonly (readonly [string, { x: number; y: number } | undefined])[], lies: readonly { x: number; y: number }[], scale: number): { name: string; x: number; y: number }[] {
+  const out: { name: string; x: number; y: number }[] = [];
+  const half = (name: string) => name.length * WORD.letter + 3;
+  for (const [name, at] of names) {
+    if (!at) continue;
+    const [px, py] = [at.x * scale, at.y * scale];
+    const beside = half(name) + 10;
+    const spot = [[0, 18], [0, -12], [beside, 4], [-beside, 4], [0, 34], [0, -28], [beside, 20], [-beside, -12]].map(([dx, dy]) => ({ name, x: px + dx!, y: py + dy! })).find(({ x, y }) =>
+      lies.every((lie) => Math.abs(lie.x * scale - x) > half(name) + WORD.print || Math.abs(lie.y * scale - (y - 4)) > WORD.height + WORD.print)
+      && out.every((other) => Math.abs(other.x - x) > half(name) + half(other.name) || Math.abs(other.y - y) > 2 * WORD.height));
+    if (spot) out.push(spot);
+  }
+  return out;
+}
 
 /** Small words on the water, readable over streaks. */
 const LETTERS = { textAnchor: "middle", fontSize: 12, fontWeight: 600, fill: "var(--ink)", stroke: "var(--paper)", strokeWidth: 3, paintOrder: "stroke" } as const;
