@@ -3,6 +3,8 @@ const esmOnly = "(d3-[a-z]+|internmap|delaunator|robust-predicates|comlink|sunca
 
 export default {
   testEnvironment: "node",
+  // Jest leaves a core free by itself; here nothing else wants it.
+  maxWorkers: "100%",
   roots: ["<rootDir>/src", "<rootDir>/cli"],
   testMatch: ["**/*.test.ts"],
   moduleNameMapper: { "^@neaps/tide-predictor$": "<rootDir>/node_modules/@neaps/tide-predictor/dist/index.js", "^@/(.*)$": "<rootDir>/src/$1" },

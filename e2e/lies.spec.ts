@@ -81,8 +81,8 @@ test("a fish of one's own: copied, refused where it makes no sense, kept through
   await dialog.getByLabel("Depth in warm water, m").fill("0.2 0.5, 0.1 1");
   await dialog.getByLabel("Least depth it holds in, m").fill("thin");
   await dialog.getByRole("button", { name: "Keep" }).click();
-  await expect(dialog.getByText("A number, such as 0.5.")).toBeVisible();
-  await dialog.getByLabel("Least depth it holds in, m").fill("0.2");
+  await expect(dialog.getByText("“thin” does not start with a number.")).toBeVisible();
+  await dialog.getByLabel("Least depth it holds in, m").fill("8 in");
   await dialog.getByRole("button", { name: "Keep" }).click();
   await expect(dialog.getByText("must ascend")).toBeVisible();
   await dialog.getByLabel("Depth in warm water, m").fill("0.2 0.5, 0.4 1");
@@ -95,6 +95,7 @@ test("a fish of one's own: copied, refused where it makes no sense, kept through
   await expect(page.getByRole("heading", { name: "Lies for creek bass" })).toBeVisible();
   await page.getByRole("button", { name: "change this fish" }).click();
   await expect(dialog.getByLabel("Depth in warm water, m")).toHaveValue("0.2 0.5, 0.4 1");
+  await expect(dialog.getByLabel("Least depth it holds in, m")).toHaveValue("0.2032");
   await dialog.getByRole("button", { name: "Remove this profile" }).click();
   await expect(page.getByRole("heading", { name: "Lies for smallmouth bass" })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();

@@ -1,4 +1,9 @@
 /** Times the solver (nanoseconds per wet cell and step, against the same scheme in C; seconds cold, warm and to a first picture) and the reading of a long gauge file, each with a plain baseline in the same run. */
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { writeField } from "../../src/core/formats/field-file";
 import { readGaugeCsv } from "../../src/core/formats/gauge-csv";
 import type { Field, Grid } from "../../src/core/flow/grid";
 import { layReach } from "../../src/core/flow/lay";
@@ -7,6 +12,8 @@ import { ShallowWater } from "../../src/core/flow/solver";
 import { outletLevel } from "../../src/core/flow/stage";
 import { firstGuess } from "../../src/core/flow/start";
 import { solveSteady } from "../../src/core/flow/steady";
+import { readWater } from "../../src/core/lies/read";
+import { speciesById } from "../../src/core/lies/species";
 import { schemeInC } from "./beside-c";
 
 const reach = checkReach({
@@ -33,6 +40,34 @@ function settle(grid: Grid, discharge: number, near?: Field): { field: Field; se
   return { field, seconds: (performance.now() - start) / 1000, first: first / 1000 };
 }
 
+/** What it takes to read a solved field: for a fish of each model, in this process against a plain loop, and by the command with its start. */
+function readings(field: Field): void {
+  const cells = field.nx * field.ny;
+  const plain = baseline(cells, 200) * cells * 1e-6;
+  for (const id of ["brown-trout", "walleye", "king-salmon"]) {
+    const times = Array.from({ length: 5 }, () => {
+      const start = performance.now();
+      readWater(field, { species: speciesById(id), visibleDepth: 1, temperature: 12, light: "day", features: reach.features });
+      return performance.now() - start;
+    });
+    process.stdout.write(`  read for ${id}: first ${times[0]!.toFixed(0)} ms, then ${Math.min(...times).toFixed(0)} ms, ${(Math.min(...times) / plain).toFixed(0)} x a plain loop over the ${cells} cells\n`);
+  }
+  const folder = mkdtempSync(join(tmpdir(), "heron-bench-"));
+  const [reachFile, fieldFile] = [join(folder, "reach.json"), join(folder, "field.json")];
+  writeFileSync(reachFile, JSON.stringify(reach));
+  writeFileSync(fieldFile, writeField(field));
+  const command = (...args: string[]) => {
+    const start = performance.now();
+    spawnSync(process.execPath, args, { stdio: "ignore" });
+    return performance.now() - start;
+  };
+  const heron = [join(import.meta.dirname, "../../cli/heron.mjs"), "read", reachFile, "--species", "brown-trout", "--field", fieldFile];
+  command(...heron);
+  const [own, bare] = [heron, ["-e", "0"]].map((args) => Math.min(...Array.from({ length: 5 }, () => command(...args))));
+  process.stdout.write(`  heron read --field by the command: ${own!.toFixed(0)} ms, of which Node's own start is ${bare!.toFixed(0)} ms\n`);
+  rmSync(folder, { recursive: true });
+}
+
 const ROUNDS = 15;
 const c = schemeInC();
 for (const cell of [1, 0.5]) {
@@ -43,7 +78,6 @@ for (const cell of [1, 0.5]) {
   water.setState(state.depth, state.u, state.v);
   for (let k = 0; k < 100; k++) water.step();
   const wet = water.h.filter((h) => h > 0.01).length;
-  // Rounds by turns, the least disturbed of each counts: other work on the machine only ever adds.
   // Rounds by turns, the least disturbed of each counts: other work on the machine only ever adds.
   const steps = cell === 1 ? 200 : 60;
   let [own, plain, inC, difference] = [Infinity, Infinity, Infinity, 0];
@@ -61,6 +95,7 @@ for (const cell of [1, 0.5]) {
   process.stdout.write(Number.isFinite(inC) ? `  the same steps in C: ${inC.toFixed(0)} ns; ratio ${(own / inC).toFixed(2)}; depths differ by ${difference.toExponential(0)} m at most\n` : "  no C compiler here: no comparison\n");
   const cold = settle(grid, 12);
   const warm = settle(grid, 14, cold.field);
+  if (cell === 0.5) readings(cold.field);
   process.stdout.write(`  cold in ${cold.seconds.toFixed(1)} s (${cold.field.verdict}), first picture ${cold.first.toFixed(1)} s; a neighbouring flow in ${warm.seconds.toFixed(1)} s (${warm.field.verdict})\n`);
 }
 

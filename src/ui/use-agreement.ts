@@ -1,6 +1,7 @@
 "use client";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Catch } from "../core/book/records";
+import { bracket } from "../core/flow/ladder";
 import type { Reach } from "../core/flow/reach";
 import { type Agreement, agreementOf, type PlacedFish } from "../core/lies/agreement";
 import { fishedFor, turningOf, wayOf } from "../core/lies/season";
@@ -23,6 +24,7 @@ export interface FishAgainstModel {
 /** Catches with a place, each held against what the model gives at the flow, clarity, temperature, season and light of its own day. */
 export function useAgreement(reach: Reach | undefined, catches: readonly Catch[], fishOf: (id: string) => Fish, ladder: Ladder): FishAgainstModel {
   const [state, setState] = useState<{ of: string; placed: ReadonlyMap<string, PlacedFish> }>({ of: "", placed: new Map() });
+  const worked = useRef(new Map<string, PlacedFish>());
   const bed = reach && bedKey(reach);
   const solved = ladder.rungs.filter((one) => one.solved).map((one) => one.discharge);
   const marked = catches.filter((one) => one.place);
@@ -35,6 +37,13 @@ export function useAgreement(reach: Reach | undefined, catches: readonly Catch[]
       const placed = new Map<string, PlacedFish>();
       for (const one of marked) {
         const discharge = one.river?.discharge;
+        // A fish is held against the model once for each pair of solved flows about that of its day.
+        const key = `${of}|${one.id}|${one.updatedAt}|${JSON.stringify(fishOf(one.species).species)}|${discharge ? bracket(solved, discharge)?.join() : ""}`;
+        const known = worked.current.get(key);
+        if (known) {
+          placed.set(one.id, known);
+          continue;
+        }
         const field = discharge ? await fieldOnLadder(bed, discharge, cellOf(reach)) : undefined;
         if (gone) return;
         if (!field) continue;
@@ -43,7 +52,9 @@ export function useAgreement(reach: Reach | undefined, catches: readonly Catch[]
         const { latitude, longitude } = reach;
         const way = wayOf(species, temperature, latitude === undefined ? undefined : turningOf(at, latitude));
         const light = latitude === undefined || longitude === undefined ? "day" : lightAt(at, latitude, longitude);
-        placed.set(one.id, await readWorker().placed(field, { species: fishedFor(species, way), visibleDepth: one.river?.visibleDepth ?? MIDDLING.visibleDepth, temperature, light, features: reach.features }, one.place!.x, one.place!.y));
+        const found = await readWorker().placed(field, { species: fishedFor(species, way), visibleDepth: one.river?.visibleDepth ?? MIDDLING.visibleDepth, temperature, light, features: reach.features }, one.place!.x, one.place!.y);
+        worked.current.set(key, found);
+        placed.set(one.id, found);
         if (gone) return;
         setState({ of, placed: new Map(placed) });
       }

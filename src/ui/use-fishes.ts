@@ -19,12 +19,13 @@ export interface Fish {
 const SHIPPED: readonly Fish[] = SPECIES.map((species) => ({ id: species.id, name: species.name, species, base: species.id, profile: undefined }));
 
 /** All fish that can be looked for, the angler's own profiles first. */
-export function useFishes(): { list: readonly Fish[]; of: (id: string) => Fish; nameOf: (id: string) => string } {
-  const own = useLiveQuery(async () => (await database().profiles.toArray()).filter((one) => !one.deleted), []);
+export function useFishes(): { /** False until the database has told of own profiles. */ ready: boolean; list: readonly Fish[]; of: (id: string) => Fish; nameOf: (id: string) => string } {
+  const all = useLiveQuery(() => database().profiles.toArray(), []);
   return useMemo(() => {
-    const list = [...(own ?? []).map((profile): Fish => ({ id: profile.id, name: profile.species.name, species: profile.species, base: profile.base, profile })), ...SHIPPED];
+    const own = (all ?? []).filter((one) => !one.deleted);
+    const list = [...own.map((profile): Fish => ({ id: profile.id, name: profile.species.name, species: profile.species, base: profile.base, profile })), ...SHIPPED];
     const find = (id: string) => list.find((one) => one.id === id);
-    // A profile that is gone falls back to the first fish that ships; its name stays its id in old sessions.
-    return { list, of: (id) => find(id) ?? SHIPPED[0]!, nameOf: (id) => find(id)?.name ?? id };
-  }, [own]);
+    // A profile that is gone falls back to the first fish that ships; in old sessions it keeps its name.
+    return { ready: all !== undefined, list, of: (id) => find(id) ?? SHIPPED[0]!, nameOf: (id) => find(id)?.name ?? all?.find((one) => one.id === id)?.species.name ?? id };
+  }, [all]);
 }

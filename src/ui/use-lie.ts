@@ -28,7 +28,8 @@ export interface LieView {
 export function useLieView(): LieView {
   const river = useRiver();
   const { flow: chosen, species, lie: rank, light: wantedLight, season } = useSettings();
-  const fish = useFishes().of(species);
+  const fishes = useFishes();
+  const fish = fishes.of(species);
   const flow = chosen ?? river.now?.discharge ?? MIDDLING.flow;
   const temperature = river.now?.waterTemperature ?? MIDDLING.temperature;
   const way = season === "usual" ? undefined : season === "auto" ? wayOf(fish.species, temperature, river.place && turningOf(river.minute, river.place.latitude)) : wayIn(fish.species, season);
@@ -37,6 +38,6 @@ export function useLieView(): LieView {
   // Until the gauge has been read its flow is not known: nothing is solved for a guess.
   const known = river.ready && (chosen !== null || river.station === undefined || river.gauge !== undefined);
   const field = useField(river.reach?.reach, known ? flow : undefined);
-  const { reading } = useReading(field.field, river.reach?.reach, look);
+  const { reading } = useReading(fishes.ready ? field.field : undefined, river.reach?.reach, look);
   return { river, flow, isNow: chosen === null && river.now?.discharge != null, look, fish, way, field, reading, lie: reading?.lies.find((one) => one.rank === rank) ?? reading?.lies[0] };
 }

@@ -9,7 +9,7 @@ import { onLies, percentileOf, type PlacedFish } from "../core/lies/agreement";
 import { boatFor, type BoatStand } from "../core/lies/boat";
 import type { Ledge } from "../core/lies/ledges";
 import { type Approach, type Stand, standsFor } from "../core/lies/stands";
-import { type Reading, type ReadOptions, readWater, scoreWater } from "../core/lies/read";
+import { type Reading, type ReadOptions, readWater, readWithScore, scoreWater } from "../core/lies/read";
 import { adviseRig, type RigAdvice, type RigRequest } from "../core/rig/advise";
 import type { UnitSystem } from "../core/quantity/units";
 
@@ -20,9 +20,8 @@ const api = {
   stands: (field: Field, approach: Approach, ledges: readonly Ledge[]): { stands: Stand[]; boat: BoatStand | undefined } => ({ stands: standsFor(field, approach), boat: boatFor(field, approach, ledges) }),
   /** How the model of a day stands to a fish that was had then at a place. */
   placed(field: Field, options: ReadOptions, x: number, y: number): PlacedFish {
-    const { lies } = readWater(field, options);
-    const { score } = scoreWater(field, options);
-    return { percentile: percentileOf(score, field, x, y), ...onLies(lies, field, x, y, options.species.territory) };
+    const { reading, score } = readWithScore(field, options);
+    return { percentile: percentileOf(score, field, x, y), ...onLies(reading.lies, field, x, y, options.species.territory) };
   },
   /** Flows already scored under a key. */
   scoredRungs: (key: string): number[] => (scores.key === key ? [...scores.rungs.keys()] : []),

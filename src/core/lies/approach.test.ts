@@ -144,6 +144,10 @@ describe("a boat", () => {
     expect(boat.off).toBeLessThanOrEqual(45);
     expect(boat.hidden).toBe(true);
     expect(boat.rope).toBeCloseTo(7.5, 6);
+    // Cast from the boat, the nearer target first.
+    const away = boat.casts.map(({ x, y }) => Math.hypot(x - boat.x, y - boat.y));
+    expect(away).toHaveLength(3);
+    expect(away).toEqual([...away].sort((a, b) => a - b));
     expect(boat.x - boat.anchor[0]).toBeCloseTo(Math.sqrt(7.5 ** 2 - 1.5 ** 2), 0);
   });
 

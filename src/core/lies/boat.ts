@@ -2,8 +2,9 @@ import { type Field, speedAt } from "../flow/grid";
 import type { Ledge } from "./ledges";
 import { nearestLine } from "./polyline";
 import { hiddenFrom, seesOver } from "./sight";
-import type { Approach } from "./stands";
+import { type Approach, castsFrom } from "./stands";
 import { heading, streamline } from "./streamline";
+import type { Target } from "./targets";
 
 /** A boat at anchor for a lie, m. */
 export interface BoatStand {
@@ -21,6 +22,8 @@ export interface BoatStand {
   /** Where the anchor lies on the bottom, and the length of its rope, m. */
   anchor: [number, number];
   rope: number;
+  /** Targets in the order in which they are fished. */
+  casts: Target[];
 }
 
 /** Distance from the boat to the lie, m; the break lies 45 degrees or less behind the boat. Common practice, no source. */
@@ -65,7 +68,7 @@ export function boatFor(field: Field, fish: Approach, ledges: readonly Ledge[]):
     onLedge: ledge !== undefined && nearestLine([ledge], x, y).distance <= ON_LEDGE,
     hidden: !seesOver(fish.eyeDepth, SEATED, distance, fish.visibleDepth), hiddenFrom: hiddenFrom(fish.eyeDepth, SEATED),
     // The rope slants from the bow to the bottom: its run up-current by Pythagoras.
-    anchor: streamline(field, x, y, Math.sqrt(rope ** 2 - depth[k]! ** 2), -1).at(-1)!, rope,
+    anchor: streamline(field, x, y, Math.sqrt(rope ** 2 - depth[k]! ** 2), -1).at(-1)!, rope, casts: castsFrom(field, fish, [x, y]),
   };
 }
 

@@ -9,8 +9,9 @@ export const MIXING = sourced(0.6, "1", "Fischer et al. 1979");
 /** Entrainment over fast, rough bed is held to this many times the reach's mean. */
 const MOST_ENTRAINED = 3;
 const MOST_SWEEPS = 400;
-/** A change smaller than this does not move the neighbours. */
-const STIRS = 2e-5;
+/** Nothing moves by more than this in the last sweep; a change smaller than the other does not move the neighbours. */
+const SETTLED = 3e-4;
+const STIRS = 6e-5;
 
 /**
  * Concentration of drifting food, 1 at the inlet: steady advection with turbulent mixing, entrainment in proportion to the
@@ -56,34 +57,41 @@ export function driftConcentration(field: Field): Float64Array {
       c[k] = 1;
     }
   }
-  const [west, east, north, south] = weight;
+  relax(c, gain, total, weight, nx, ny);
+  return c;
+}
+
+/** Gauss-Seidel sweeps in four directions, until nothing moves by more than SETTLED. */
+function relax(c: Float64Array, gain: Float64Array, total: Float64Array, [west, east, north, south]: readonly [Float64Array, Float64Array, Float64Array, Float64Array], nx: number, ny: number): void {
+  const cells = nx * ny;
   // Only cells whose neighbours have moved are worked out again: most of the river settles at once, its eddies late.
   const stirred = Uint8Array.from(total, (one) => (one > 0 ? 1 : 0));
+  // A row of nothing before and behind, so that no neighbour is off the grid: it has no weight.
+  const value = new Float64Array(cells + 2 * nx);
+  value.set(c, nx);
   for (let sweep = 0; sweep < MOST_SWEEPS; sweep++) {
     let change = 0;
     const [right, down] = [sweep % 2 === 0, sweep % 4 < 2];
     for (let b = 0; b < ny; b++) {
       const j = down ? b : ny - 1 - b;
-      const [from, step] = right ? [j * nx, 1] : [j * nx + nx - 1, -1];
-      for (let a = 0, k = from; a < nx; a++, k += step) {
-        if (!stirred[k]) continue;
+      const step = right ? 1 : -1;
+      for (let a = 0, k = right ? j * nx : j * nx + nx - 1; a < nx; a++, k += step) {
+        if (stirred[k] === 0) continue;
         stirred[k] = 0;
-        // A neighbour off the grid has no weight; its place is read as this cell's own.
-        const own = c[k]!;
-        const next = (gain[k]! + west[k]! * (c[k - 1] ?? own) + east[k]! * (c[k + 1] ?? own) + north[k]! * (c[k - nx] ?? own) + south[k]! * (c[k + nx] ?? own)) / total[k]!;
-        const moved = next > own ? next - own : own - next;
+        const p = k + nx;
+        const next = (gain[k]! + west[k]! * value[p - 1]! + east[k]! * value[p + 1]! + north[k]! * value[p - nx]! + south[k]! * value[p + nx]!) / total[k]!;
+        const moved = Math.abs(next - value[p]!);
+        value[p] = next;
         if (moved > change) change = moved;
-        c[k] = next;
-        if (moved > STIRS) {
-          // A neighbour with no weight from here is not moved by it.
-          if (k > 0 && east[k - 1]! > 0) stirred[k - 1] = 1;
-          if (west[k + 1]! > 0) stirred[k + 1] = 1;
-          if (k >= nx && south[k - nx]! > 0) stirred[k - nx] = 1;
-          if (north[k + nx]! > 0) stirred[k + nx] = 1;
-        }
+        if (moved <= STIRS) continue;
+        // A neighbour that has no weight from here, or is dry, is not moved by it.
+        if (k > 0 && east[k - 1]! > 0) stirred[k - 1] = 1;
+        if (k + 1 < cells && west[k + 1]! > 0) stirred[k + 1] = 1;
+        if (k >= nx && south[k - nx]! > 0) stirred[k - nx] = 1;
+        if (k + nx < cells && north[k + nx]! > 0) stirred[k + nx] = 1;
       }
     }
-    if (change < 1e-4) break;
+    if (change < SETTLED) break;
   }
-  return c;
+  c.set(value.subarray(nx, nx + cells));
 }

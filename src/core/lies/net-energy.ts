@@ -1,4 +1,4 @@
-import { type Field, sample, speedAt } from "../flow/grid";
+import { type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
 import { type Columns, energyIntake, type Forager, swimmingCost } from "./foraging";
 import type { Species } from "./species";
@@ -22,6 +22,7 @@ export function netEnergy(field: Field, drift: Float64Array, fish: Forager, spec
   const net = new Float64Array(nx * ny).fill(NaN);
   const focalSpeed = new Float64Array(nx * ny);
   const speeds = Float64Array.from(field.u, (_, k) => speedAt(field, k));
+  const depths = Float64Array.from(field.depth);
   const each = Math.max(1, Math.ceil(fish.reaction / SPACING));
   const make = () => new Float64Array(2 * each + 1);
   const columns: Columns = { count: 0, width: SPACING, offset: make(), depth: make(), mean: make(), lnDepth: make(), drift: make() };
@@ -41,18 +42,30 @@ export function netEnergy(field: Field, drift: Float64Array, fish: Forager, spec
     columns.count = 0;
     for (let step = -each; step <= each; step++) {
       const offset = step * SPACING;
-      const [cx, cy] = [x + offset * px, y + offset * py];
+      const cx = x + offset * px;
+      const cy = y + offset * py;
       if (cx < 0 || cy < 0 || cx > nx * cell || cy > ny * cell) continue;
-      const there = sample(field.depth, nx, ny, cell, cx, cy);
+      // One place on the grid for the three surfaces (grid.ts, sample).
+      const fx = Math.min(nx - 1, Math.max(0, cx / cell - 0.5));
+      const fy = Math.min(ny - 1, Math.max(0, cy / cell - 0.5));
+      const i = Math.min(nx - 2, Math.floor(fx));
+      const j = Math.min(ny - 2, Math.floor(fy));
+      const q = j * nx + i;
+      const there = mixed(depths, q, nx, fx - i, fy - j);
       if (there < 0.05) continue;
       const n = columns.count++;
       columns.offset[n] = offset;
       columns.depth[n] = there;
-      columns.mean[n] = sample(speeds, nx, ny, cell, cx, cy);
+      columns.mean[n] = mixed(speeds, q, nx, fx - i, fy - j);
       columns.lnDepth[n] = Math.log((30 * there) / Math.min(roughness, 0.5 * there));
-      columns.drift[n] = sample(drift, nx, ny, cell, cx, cy);
+      columns.drift[n] = mixed(drift, q, nx, fx - i, fy - j);
     }
     net[k] = energyIntake(fish, height, columns) - swimmingCost(fish.weight, fish.temperature, focal);
   }
   return { net, focalSpeed };
+}
+
+/** Bilinear value in the square of cells whose first is q. */
+function mixed(values: Float64Array, q: number, nx: number, a: number, b: number): number {
+  return (1 - b) * ((1 - a) * values[q]! + a * values[q + 1]!) + b * ((1 - a) * values[q + nx]! + a * values[q + nx + 1]!);
 }

@@ -70,8 +70,11 @@ const ARM = 0.75;
 /** A lie must stand out: so many times the median of the water that the fish can hold in. Even water has no lies. Common practice, no source. */
 const STANDS_OUT = 1.1;
 
-/** Reads a field: seams, eddies, wading zones, and the lies of a species in order of rank. */
-export function readWater(field: Field, options: ReadOptions): Reading {
+/** Reads a field: seams, eddies, structure, wading zones, and the lies of a species in order of rank. */
+export const readWater = (field: Field, options: ReadOptions): Reading => readWithScore(field, options).reading;
+
+/** The same, with the score of every cell that the lies were taken from. */
+export function readWithScore(field: Field, options: ReadOptions): { reading: Reading; score: Float64Array } {
   const { species } = options;
   const seams = findSeams(field);
   const breaks = breaksOf(field, options.features);
@@ -116,7 +119,7 @@ export function readWater(field: Field, options: ReadOptions): Reading {
   // The list is in order of score, so that rank and score never disagree.
   lies.sort((a, b) => b.score - a.score).forEach((lie, index) => (lie.rank = index + 1));
   const holds = holdsOf(lies);
-  return { seams, eddies: findEddies(field), structure, lies: lies.map((lie, index) => ({ ...lie, hold: holds[index]! })), wading: wadingZones(field), medianScore };
+  return { reading: { seams, eddies: findEddies(field), structure, lies: lies.map((lie, index) => ({ ...lie, hold: holds[index]! })), wading: wadingZones(field), medianScore }, score };
 }
 
 /** The score alone of every cell, without seams or lies: for comparing a place at many flows. */

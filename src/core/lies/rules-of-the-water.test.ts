@@ -73,15 +73,18 @@ function template(name: string, width: number, discharge: number, features: NonN
   return { field: solveSteady(layReach(reach), { discharge, downstream: reach.downstream }), reach };
 }
 
-test.each(["smallmouth-bass", "walleye"])("a wall across part of the channel: a %s lies in the slack at its end or along the seam that it throws, most of the top five within 1.5 m of seam or wall", (species) => {
-  const reading = read(template("weed-glide", 30, 22, [{ kind: "wall", x: 45, from: 0, to: 16, thickness: 2, height: 4 }]), species);
-  const [best] = reading.lies;
-  // The end of the wall is at 45, 16; the slack is on its left, down-current.
-  expect(Math.hypot(best!.x - 45, best!.y - 16)).toBeLessThan(4);
-  expect(best!.focalSpeed).toBeLessThan(0.2);
-  expect(reading.lies.slice(0, 5).filter(byStructure).length).toBeGreaterThanOrEqual(3);
-  expect(reading.eddies[0]!.x).toBeGreaterThan(45);
-  clearOfMedian(reading, 2);
+describe("a wall across part of the channel", () => {
+  const wall = template("weed-glide", 30, 22, [{ kind: "wall", x: 45, from: 0, to: 16, thickness: 2, height: 4 }]);
+  test.each(["smallmouth-bass", "walleye"])("a %s lies in the slack at its end or along the seam that it throws, most of the top five within 1.5 m of seam or wall", (species) => {
+    const reading = read(wall, species);
+    const [best] = reading.lies;
+    // The end of the wall is at 45, 16; the slack is on its left, down-current.
+    expect(Math.hypot(best!.x - 45, best!.y - 16)).toBeLessThan(4);
+    expect(best!.focalSpeed).toBeLessThan(0.2);
+    expect(reading.lies.slice(0, 5).filter(byStructure).length).toBeGreaterThanOrEqual(3);
+    expect(reading.eddies[0]!.x).toBeGreaterThan(45);
+    clearOfMedian(reading, 2);
+  });
 });
 
 test("a backwater: smallmouth lie on the saddle at its mouth, out of the main push but next to it; largemouth inside, in still water", () => {

@@ -135,9 +135,13 @@ function standAt(field: Field, fish: Approach, school: School, k: number, next: 
     hidden: !seesOver(fish.eyeDepth, height, distance, fish.visibleDepth, backed),
     hiddenFrom: hiddenFrom(fish.eyeDepth, height, backed), crouchedFrom: hiddenFrom(fish.eyeDepth, Math.max(0, height - (1 - CROUCHED) * fish.height), backed),
     shadow: fish.sun ? { length: shadowLength(height, fish.sun), reaches: shadowReaches(fish.sun, height, [x, y], fish) } : null,
-    casts: targetsFor(field, fish.seams ?? [], { x: fish.x, y: fish.y, height: fish.lureHeight ?? LURE.height, from: [x, y], fall: fish.fall ?? LURE.fall, casts: fish.casts ?? LURE.casts }),
+    casts: castsFrom(field, fish, [x, y]),
   };
 }
+
+/** The targets for a fish from a place, with the lure that was spoken of. */
+export const castsFrom = (field: Field, fish: Approach, from: readonly [number, number]): Target[] =>
+  targetsFor(field, fish.seams ?? [], { x: fish.x, y: fish.y, height: fish.lureHeight ?? LURE.height, from, fall: fish.fall ?? LURE.fall, casts: fish.casts ?? LURE.casts });
 
 const placeOfCell = ({ nx, cell }: Field, k: number): [number, number] => [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell];
 

@@ -4,6 +4,7 @@ import { type Fall, FALLS } from "../../core/lies/landing";
 import { LONGEST_SHADOW } from "../../core/lies/shadow";
 import type { Stand } from "../../core/lies/stands";
 import { showText } from "../../core/quantity/show";
+import type { Target } from "../../core/lies/targets";
 import type { UnitSystem } from "../../core/quantity/units";
 import { Select } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
@@ -22,6 +23,7 @@ const UNKNOWN = "unknown";
 export function ApproachPanel({ lie, found, sunKnown, bearing, onBearing, system }: { lie: number; found: Stands; sunKnown: boolean; bearing: number | undefined; onBearing: (bearing: number | undefined) => void; system: UnitSystem }) {
   const { school, fall, set } = useSettings();
   const stand = found.stands.find((one) => one.school === school);
+  const casts = school === "from-boat" ? found.boat?.casts : stand?.casts;
   return (
     <section aria-label={`Approach to lie ${lie}`} className="mt-5">
       <h2 className="mb-2 text-lg">Approach to lie {lie}</h2>
@@ -30,7 +32,7 @@ export function ApproachPanel({ lie, found, sunKnown, bearing, onBearing, system
       </div>
       <p className="text-sm text-soft">{SCHOOLS[school].why}</p>
       {school === "from-boat" ? <BoatWords boat={found.boat} system={system} /> : stand ? <StandWords stand={stand} sunKnown={sunKnown} system={system} /> : <p className="mt-2">No place from which it can be reached this way: the water in range is too deep or too strong to stand in, or the banks too high.</p>}
-      {stand && <Casts stand={stand} system={system} />}
+      {casts && <Casts casts={casts} system={system} />}
       <div className="mt-3 grid gap-2 sm:grid-cols-2">
         <Select label="It sinks like" value={fall} onChange={(value) => set({ fall: value as Fall })} choices={(Object.keys(FALLS) as Fall[]).map((value) => ({ value, label: FALL_NAMES[value] }))} />
         <Select label="The reach runs towards" value={bearing === undefined ? UNKNOWN : String(Math.round(bearing / 45) % 8)} onChange={(value) => onBearing(value === UNKNOWN ? undefined : Number(value) * 45)} choices={[{ value: UNKNOWN, label: "not known: no shadows" }, ...COMPASS.map((name, k) => ({ value: String(k), label: bearing !== undefined && Math.round(bearing / 45) % 8 === k && bearing % 45 !== 0 ? `${name} (${bearing.toFixed(0)}°)` : name }))]} />
@@ -55,13 +57,13 @@ function StandWords({ stand, sunKnown, system }: { stand: Stand; sunKnown: boole
 }
 
 /** The targets in the order in which they are fished. */
-function Casts({ stand, system }: { stand: Stand; system: UnitSystem }) {
+function Casts({ casts, system }: { casts: readonly Target[]; system: UnitSystem }) {
   const far = (value: number) => showText(value, "distance", system);
   return (
     <>
       <h3 className="mt-3 font-semibold">Casts, nearer fish first</h3>
       <ol className="grid gap-0.5">
-        {stand.casts.map((cast, k) => (
+        {casts.map((cast, k) => (
           <li key={k}>
             <span className="font-semibold">{k + 1}.</span> {cast.line === "seam" ? `${cast.name} on the seam before it` : `${cast.name} on its own line`}: {cast.casts} cast{cast.casts === 1 ? "" : "s"}, {cast.landing.swept < 0.3 ? "land on it" : `land ${far(cast.landing.swept)} up-current; down in ${cast.landing.seconds.toFixed(1)} s`}{cast.landing.short ? " (it will come too high: take a heavier one)" : ""}.
           </li>
@@ -96,19 +98,28 @@ export function ApproachMarks({ stand, scale }: { stand: Stand; scale: number })
     <g aria-hidden fill="none">
       {stand.path.length > 1 && <path d={`M${stand.path.map(([x, y]) => at(x, y, scale)).join("L")}`} stroke="var(--paper)" strokeWidth={4} strokeOpacity={0.6} strokeLinejoin="round" />}
       {stand.path.length > 1 && <path d={`M${stand.path.map(([x, y]) => at(x, y, scale)).join("L")}`} stroke="var(--ink)" strokeWidth={2} strokeDasharray="1 5" strokeLinecap="round" strokeLinejoin="round" />}
-      {middle && <path d={`M${at(stand.x, stand.y, scale)}L${at(...middle.landing.point, scale)}`} stroke="var(--paper)" strokeWidth={1.4} strokeDasharray="8 5" />}
-      {stand.casts.map((cast, k) => (
+      {middle && <path d={`M${at(stand.x, stand.y, scale)}L${at(...middle.landing.point, scale)}`} stroke="var(--water-fast)" strokeWidth={1.6} strokeDasharray="8 5" />}
+      <CastMarks casts={stand.casts} scale={scale} />
+      <g transform={moved(stand.x, stand.y, scale)}>
+        <circle r={11} fill="var(--paper)" stroke="var(--ink)" strokeWidth={2} />
+        {[[-3.4, 1.2, -8], [3.4, -1.2, 8]].map(([x, y, turn]) => <g key={x} transform={`translate(${x},${y}) rotate(${turn})`} fill="var(--ink)"><ellipse cy={-1.8} rx={2.2} ry={3.4} /><ellipse cy={4} rx={1.7} ry={1.7} /></g>)}
+      </g>
+    </g>
+  );
+}
+
+/** Targets, and crosses up-current of them where the lure must land. */
+function CastMarks({ casts, scale }: { casts: readonly Target[]; scale: number }) {
+  return (
+    <>
+      {casts.map((cast, k) => (
         <g key={k}>
           {cast.landing.swept > 0.4 && <path d={`M${at(...cast.landing.point, scale)}L${at(cast.x, cast.y, scale)}`} stroke="var(--ink)" strokeWidth={1} strokeDasharray="2 2" />}
           {cast.landing.swept > 0.4 && <path transform={moved(...cast.landing.point, scale)} d="M-4 -4L4 4M-4 4L4 -4" stroke="var(--ink)" strokeWidth={1.6} />}
           <g transform={moved(cast.x, cast.y, scale)}><circle r={6} stroke="var(--paper)" strokeWidth={3} strokeOpacity={0.6} /><circle r={6} stroke="var(--ink)" strokeWidth={1.4} strokeDasharray={cast.line === "seam" ? "3 2" : undefined} /></g>
         </g>
       ))}
-      <g transform={moved(stand.x, stand.y, scale)}>
-        <circle r={11} fill="var(--paper)" stroke="var(--ink)" strokeWidth={2} />
-        {[[-3.4, 1.2, -8], [3.4, -1.2, 8]].map(([x, y, turn]) => <g key={x} transform={`translate(${x},${y}) rotate(${turn})`} fill="var(--ink)"><ellipse cy={-1.8} rx={2.2} ry={3.4} /><ellipse cy={4} rx={1.7} ry={1.7} /></g>)}
-      </g>
-    </g>
+    </>
   );
 }
 
@@ -119,7 +130,8 @@ export function BoatMarks({ boat, lie, scale }: { boat: BoatStand; lie: { x: num
     <g aria-hidden fill="none">
       <path d={`M${at(boat.x, boat.y, scale)}L${at(...boat.anchor, scale)}`} stroke="var(--ink)" strokeWidth={1.6} />
       <circle cx={boat.anchor[0] * scale} cy={boat.anchor[1] * scale} r={3.5} fill="var(--ink)" stroke="var(--paper)" strokeWidth={1.5} />
-      <path d={`M${at(boat.x, boat.y, scale)}L${at(lie.x, lie.y, scale)}`} stroke="var(--paper)" strokeWidth={1.4} strokeDasharray="8 5" />
+      <path d={`M${at(boat.x, boat.y, scale)}L${at(lie.x, lie.y, scale)}`} stroke="var(--water-fast)" strokeWidth={1.6} strokeDasharray="8 5" />
+      <CastMarks casts={boat.casts} scale={scale} />
       <path transform={`${moved(boat.x, boat.y, scale)} rotate(${turn.toFixed(1)})`} d="M-15 -6L4 -7Q15 -5 19 0Q15 5 4 7L-15 6Z" fill="var(--paper)" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
     </g>
   );

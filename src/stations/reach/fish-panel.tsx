@@ -38,8 +38,8 @@ export function FishPanel({ catches, against, lie, probe, system, nameOf }: { ca
             const known = placed.get(fish.id);
             return (
               <li key={fish.id} className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
-                <span className="min-w-0 flex-1 basis-64">
-                  <span className="block truncate">{dayAndTime(fish.at)}: {nameOf(fish.species).toLowerCase()}{fish.length ? `, ${showText(fish.length, "fishLength", system)}` : ""}{fish.river?.discharge != null ? ` at ${showText(fish.river.discharge, "discharge", system)}` : ""}</span>
+                <span className="min-w-0 flex-1 basis-52">
+                  <span className="block">{dayAndTime(fish.at)}: {nameOf(fish.species).toLowerCase()}{fish.length ? `, ${showText(fish.length, "fishLength", system)}` : ""}{fish.river?.discharge != null ? ` at ${showText(fish.river.discharge, "discharge", system)}` : ""}</span>
                   <span className="block text-sm text-soft">{fish.lie || "place not said"}{fish.place ? known ? `: above ${(known.percentile * 100).toFixed(0)} % of the water that day${known.rank ? `, on lie ${known.rank}` : ", on no lie"}` : "" : "; not on the plan"}</span>
                 </span>
                 {fish.place

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { Profile } from "../../core/book/records";
 import { type Curve, type Species, speciesSchema } from "../../core/lies/species";
 import { database } from "../../store/database";
+import { parseQuantity } from "../../core/quantity/units";
 import { newId } from "../../store/identity";
 import { Button, Dialog, TextField } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
@@ -10,15 +11,18 @@ import { say } from "../../ui/toasts";
 import type { Fish } from "../../ui/use-fishes";
 
 /** Fields of a profile as text, by their path in the species. Curves as “depth worth, depth worth”. */
-type Entry = { path: readonly string[]; label: string; hint?: string; kind: "text" | "number" | "curve" };
+type Entry = { path: readonly string[]; label: string; hint?: string; kind: "text" | "number" | "curve"; measure?: keyof typeof MEASURES };
+
+/** How a measure is kept: its dimension, the unit that a bare number is in, and SI by that unit. */
+const MEASURES = { cm: ["length", "cm", 100], m: ["length", "m", 1], mm: ["length", "mm", 1000], degC: ["temperature", "degC", 1] } as const;
 
 const COMMON: readonly Entry[] = [
   { path: ["name"], label: "Name", kind: "text" },
-  { path: ["forkLength"], label: "Length looked for, cm", kind: "number" },
-  { path: ["territory"], label: "Keeps clear of the next, m", kind: "number" },
-  { path: ["leastDepth"], label: "Least depth it holds in, m", kind: "number" },
-  { path: ["focalHeight"], label: "Height over the bed, m", kind: "number" },
-  { path: ["restAbove"], label: "Left alone above, °C", kind: "number" },
+  { path: ["forkLength"], label: "Length looked for, cm", kind: "number", measure: "cm" },
+  { path: ["territory"], label: "Keeps clear of the next, m", kind: "number", measure: "m" },
+  { path: ["leastDepth"], label: "Least depth it holds in, m", kind: "number", measure: "m" },
+  { path: ["focalHeight"], label: "Height over the bed, m", kind: "number", measure: "m" },
+  { path: ["restAbove"], label: "Left alone above, °C", kind: "number", measure: "degC" },
 ];
 const CURVE_HINT = "x worth, x worth, …; worth from 0 to 1";
 const SUITS: readonly Entry[] = [
@@ -29,18 +33,24 @@ const SUITS: readonly Entry[] = [
 ];
 const share = (name: string, label: string): Entry => ({ path: ["cover", name], label: `${label}, 0 to 1`, kind: "number" });
 const BY_MODEL: Record<Species["model"], readonly Entry[]> = {
-  drift: [{ path: ["preyLength"], label: "Length of its food, mm", kind: "number" }],
-  ambush: [...SUITS, { path: ["ambush", "reach"], label: "Fast water serves within, m", kind: "number" }, { path: ["ambush", "weight"], label: "How much hangs on fast water, 0 to 1", kind: "number" }, share("stone", "How much hangs on stone"), share("wood", "How much hangs on wood"), share("ledge", "How much hangs on a ledge"), { path: ["shy"], label: "How much it shuns light, 0 to 1", kind: "number" }],
-  travel: [...SUITS, { path: ["passage", "depth"], label: "Least depth it passes, m", kind: "number" }, { path: ["passage", "speed"], label: "Greatest speed it passes, m/s", kind: "number" }],
+  drift: [{ path: ["preyLength"], label: "Length of its food, mm", kind: "number", measure: "mm" }],
+  ambush: [...SUITS, { path: ["ambush", "reach"], label: "Fast water serves within, m", kind: "number", measure: "m" }, { path: ["ambush", "weight"], label: "How much hangs on fast water, 0 to 1", kind: "number" }, share("stone", "How much hangs on stone"), share("wood", "How much hangs on wood"), share("ledge", "How much hangs on a ledge"), { path: ["shy"], label: "How much it shuns light, 0 to 1", kind: "number" }],
+  travel: [...SUITS, { path: ["passage", "depth"], label: "Least depth it passes, m", kind: "number", measure: "m" }, { path: ["passage", "speed"], label: "Greatest speed it passes, m/s", kind: "number" }],
 };
 
 const read = (species: Species, path: readonly string[]): unknown => path.reduce<unknown>((at, step) => (at as Record<string, unknown>)[step], species);
 const write = (at: unknown, [step, ...rest]: readonly string[], value: unknown): unknown => (step === undefined ? value : { ...(at as object), [step]: write((at as Record<string, unknown>)[step], rest, value) });
 
-const asText = (value: unknown, kind: Entry["kind"]): string => (kind === "curve" ? (value as Curve).map(([x, y]) => `${x} ${y}`).join(", ") : String(value));
+const asText = (value: unknown, kind: Entry["kind"]): string => (kind === "curve" ? (value as Curve).map(([x, y]) => `${x} ${y}`).join(", ") : kind === "number" ? String(Number((value as number).toPrecision(4))) : String(value));
 
-function asValue(text: string, kind: Entry["kind"]): { ok: true; value: unknown } | { ok: false; message: string } {
+/** What was typed, in the unit that the profile keeps; a measure may be given in any unit. */
+function asValue(text: string, { kind, measure }: Entry): { ok: true; value: unknown } | { ok: false; message: string } {
   if (kind === "text") return { ok: true, value: text.trim() };
+  if (kind === "number" && measure) {
+    const [dimension, unit, each] = MEASURES[measure];
+    const parsed = parseQuantity(text, dimension, unit);
+    return parsed.ok ? { ok: true, value: Number((parsed.value * each).toPrecision(6)) } : parsed;
+  }
   if (kind === "number") {
     const value = Number(text.trim());
     return text.trim() !== "" && Number.isFinite(value) ? { ok: true, value } : { ok: false, message: "A number, such as 0.5." };
@@ -59,9 +69,9 @@ export function ProfileDialog({ fish, onClose }: { fish: Fish; onClose: () => vo
   async function keep(): Promise<void> {
     let species: unknown = fish.species;
     const wrong: Record<number, string> = {};
-    entries.forEach(({ path, kind }, k) => {
-      const value = asValue(texts[k]!, kind);
-      if (value.ok) species = write(species, path, value.value);
+    entries.forEach((entry, k) => {
+      const value = asValue(texts[k]!, entry);
+      if (value.ok) species = write(species, entry.path, value.value);
       else wrong[k] = value.message;
     });
     const id = fish.profile?.id ?? newId(Date.now());
