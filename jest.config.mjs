@@ -1,5 +1,5 @@
 /** Unit tests run in Node; the interface is tested in a real browser by Playwright (e2e/). */
-const esmOnly = "(d3-[a-z]+|internmap|delaunator|robust-predicates|comlink|suncalc|simple-statistics|dexie|@neaps/tide-predictor)";
+const esmOnly = "(d3-[a-z]+|internmap|delaunator|robust-predicates|comlink|suncalc|simple-statistics|dexie|flatqueue|@neaps/tide-predictor)";
 
 export default {
   testEnvironment: "node",

@@ -1,7 +1,7 @@
 import { type Field, speedAt } from "../flow/grid";
 import { lengthOf } from "./polyline";
 import { maskedBlur } from "./smooth";
-import { streamline } from "./streamline";
+import { follow } from "./streamline";
 import { smoothed, traceCrests } from "./trace";
 
 /** A line along which what floats gathers: the thread of the current that carries food. */
@@ -61,7 +61,10 @@ function passagesOf(field: Field): Float64Array {
     const share = ((n + 0.5) / PARTICLES) * total;
     while (before + inflow[j]! < share) before += inflow[j++]!;
     const y = (j + (share - before) / inflow[j]!) * cell;
-    for (const [px, py] of streamline(field, 0.5 * cell, y, 2 * nx * cell)) passing[Math.min(ny - 1, Math.floor(py / cell)) * nx + Math.min(nx - 1, Math.floor(px / cell))]! += 0.5 / cell;
+    follow(field, 0.5 * cell, y, 2 * nx * cell, 1, (px, py) => {
+      passing[Math.min(ny - 1, Math.floor(py / cell)) * nx + Math.min(nx - 1, Math.floor(px / cell))]! += 0.5 / cell;
+      return false;
+    });
   }
   return passing;
 }

@@ -134,18 +134,24 @@ export function scoreWater(field: Field, options: ReadOptions): { score: Float64
 function peaks(values: Float64Array, field: Field, apart: number, most: number, taken: readonly number[]): number[] {
   const { nx, ny, cell } = field;
   const inside = (k: number) => k % nx > 1 && k % nx < nx - 2 && k >= 2 * nx && k < nx * (ny - 2);
-  const order = Array.from(values.keys()).filter((k) => values[k]! > 0 && inside(k)).sort((a, b) => values[b]! - values[a]!);
+  const order: number[] = [];
+  for (let k = 0; k < values.length; k++) if (values[k]! > 0 && inside(k) && isLocalPeak(values, k, nx)) order.push(k);
+  order.sort((a, b) => values[b]! - values[a]!);
   const chosen: number[] = [];
   const clear = (k: number, other: number) => Math.hypot((k % nx) - (other % nx), Math.floor(k / nx) - Math.floor(other / nx)) * cell >= apart;
   for (const k of order) {
     if (chosen.length >= most) break;
-    if (isLocalPeak(values, k, nx) && [...chosen, ...taken].every((other) => clear(k, other))) chosen.push(k);
+    if ([...chosen, ...taken].every((other) => clear(k, other))) chosen.push(k);
   }
   return chosen;
 }
 
-const isLocalPeak = (values: Float64Array, k: number, nx: number): boolean =>
-  [-1, 1, -nx, nx, -nx - 1, -nx + 1, nx - 1, nx + 1].every((step) => !(values[k + step]! > values[k]!));
+/** No neighbour is higher; one that is not a number is not. */
+function isLocalPeak(values: Float64Array, k: number, nx: number): boolean {
+  const own = values[k]!;
+  return !(values[k - 1]! > own || values[k + 1]! > own || values[k - nx]! > own || values[k + nx]! > own
+    || values[k - nx - 1]! > own || values[k - nx + 1]! > own || values[k + nx - 1]! > own || values[k + nx + 1]! > own);
+}
 
 function fastestNear(field: Field, x: number, y: number, radius: number): number {
   const { nx, ny, cell } = field;

@@ -23,7 +23,9 @@ export function traceCrests(crest: Crest, grid: Grid, { weak, strong, apart }: T
   const { nx, ny } = grid;
   const ridge = ridges(crest, grid, weak);
   const used = new Uint8Array(nx * ny);
-  const starts = Array.from(ridge.keys()).filter((k) => ridge[k] && crest.height[k]! >= strong).sort((a, b) => crest.height[b]! - crest.height[a]!);
+  const starts: number[] = [];
+  for (let k = 0; k < ridge.length; k++) if (ridge[k] && crest.height[k]! >= strong) starts.push(k);
+  starts.sort((a, b) => crest.height[b]! - crest.height[a]!);
   const lines: number[][] = [];
   for (const start of starts) {
     if (used[start]) continue;
