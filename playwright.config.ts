@@ -2,10 +2,10 @@ import { defineConfig } from "@playwright/test";
 
 const port = 3987;
 
-/** The real interface in Debian's Chromium, against a production server. One worker: two cores are all there is. */
+/** The real interface in Debian's Chromium, against a production server. Two workers for two cores: half of the tests wait for the page, not for a field. */
 export default defineConfig({
   testDir: "e2e",
-  workers: 1,
+  workers: 2,
   timeout: 150_000,
   expect: { timeout: 20_000 },
   reporter: "list",

@@ -14,6 +14,7 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   await expect(plan.getByText("tail", { exact: true })).toBeHidden();
   await page.getByRole("button", { name: "Structure" }).click();
   await expect(plan.getByText("tail", { exact: true })).toBeVisible();
+  await expect(page.getByText(/^Stitches: seams.*foam lines.*eddies.*head, slot, deep and tail/)).toBeVisible();
   const words = page.locator("details", { hasText: "The water in words" });
   await words.locator("summary").click();
   for (const kind of ["Seams", "Eddies", "Foam lines", "Breaks and their slack", "Pools"]) await expect(words.getByRole("heading", { name: kind })).toBeVisible();

@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useMemo, useState } from "react";
-import { exceedanceInWords, seasonLevels } from "../../core/gauge/exceedance";
+import { seasonLevels } from "../../core/gauge/exceedance";
 import { seriesOf } from "../../core/gauge/summary";
 import type { FlowBand } from "../../core/lies/flow-band";
 import { tellReason } from "../../core/lies/reasons";
@@ -15,7 +15,7 @@ import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 import { database } from "../../store/database";
 import { logCatch, saveReach, setGauge } from "../../store/river";
-import { Button, FaultNote, Panel, Select } from "../../ui/parts";
+import { Button, Panel, Select } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
 import { useStands } from "../../ui/use-stands";
 import { say } from "../../ui/toasts";
@@ -41,6 +41,8 @@ import { SeasonLine } from "./season-line";
 import { SectionAtLie, SectionOnLine } from "./section";
 import type { Line } from "./section-line";
 import { SoundingsDialog } from "./soundings-dialog";
+import { Status, WadingKey } from "./status";
+import { StructureKey } from "./structure-marks";
 import { TimePanel } from "./time-panel";
 import { useObjects } from "./use-objects";
 import { WaterWords } from "./water-words";
@@ -110,6 +112,7 @@ export function ReachStation() {
           {probe.place && field.field && <ProbeWords field={field.field} place={probe.place} system={system} onLift={() => probe.put(undefined)} onRead={editor && (() => setReadingAt(probe.place))} />}
           {shaping && editor && field.field && <Objects editor={editor} length={field.field.nx * field.field.cell} breadth={field.field.ny * field.field.cell} system={system} />}
           {showWading && reading && <WadingKey view={view} />}
+          {showStructure && reading && <StructureKey structure={reading.structure} eddies={reading.eddies} fish={here.some((one) => one.place)} />}
           <FlowSlider flow={flow} range={scale.range} band={scale.band} solved={field.solved.map((one) => one.discharge)} rungs={ladder.rungs} now={river.now?.discharge ?? null} system={system} onChange={(q) => set({ flow: q })} onNow={() => set({ flow: null })} />
           {reading && reading.lies.length === 0 && <p className="mt-4 rounded-md border border-line p-4">No place stands out for a {fish.name.toLowerCase()} at this flow: the water is too thin, too fast, or much the same everywhere.</p>}
           {reading && reading.lies.length === 0 && <WaterWords reading={reading} system={system} />}
@@ -178,43 +181,4 @@ function useFlowScale({ river, flow }: LieView): { range: [number, number]; own:
     return { low: (flows[0] ?? 0.5) * 0.8, high: flows[Math.floor(flows.length * 0.995)] ?? 40, band: levels ? ([levels[1]!, levels[3]!] as [number, number]) : null };
   }, [discharge, at]);
   return { range: [Math.min(own.low, flow), Math.max(own.high, flow, own.low * 4)], own: [own.low, own.high], band: own.band };
-}
-
-/** What is being shown, and how sure it is. */
-function Status({ view }: { view: LieView }) {
-  const { field, flow, river, isNow } = view;
-  const system = useSettings((settings) => settings.system);
-  if (field.fault) return <div className="my-3"><FaultNote message={field.fault.message} todo={field.fault.path ? `Look at ${field.fault.path} of the reach, or pick another flow.` : "Pick another flow."} /></div>;
-  const shown = field.field;
-  const text = !shown ? "" : field.earlierBed ? "Shown: the flow before the bed was changed." : field.fromLadder ? `From the flows solved on both sides, ${showText(shown.cell, "distance", system)} cells: edges are soft.` : !field.exact ? `Shown: ${showText(shown.discharge, "discharge", system)}, the nearest solved.` : !field.settled ? `First picture, ${showText(shown.cell, "distance", system)} cells: edges are soft.` : verdictWords(shown.verdict);
-  return (
-    <div className="mb-1 flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 text-sm text-soft">
-      {field.progress !== undefined ? (
-        <>
-          <span role="status">Solving {showText(roundFlow(flow), "discharge", system)} …</span>
-          <progress value={field.progress} max={1} aria-label="Solving" className="h-2 w-32 accent-(--ochre)" />
-          <button type="button" className="min-h-8 underline" onClick={field.cancel}>stop</button>
-        </>
-      ) : field.cancelled && !field.settled ? <button type="button" className="min-h-8 underline" onClick={field.retry}>Stopped. Solve {showText(roundFlow(flow), "discharge", system)}</button> : null}
-      <span>{text}</span>
-      {field.settled && shown && shown.massError > 0.005 && <span className="font-semibold text-clay">▲ {(shown.massError * 100).toFixed(1)} % of the water is unaccounted for.</span>}
-      {isNow && river.now?.exceedance != null && <span className="ml-auto hidden md:inline">{exceedanceInWords(river.now.exceedance)}</span>}
-    </div>
-  );
-}
-
-function verdictWords(verdict: string): string {
-  if (verdict === "converged") return "Settled. Eddy outlines are soft by about a metre.";
-  return verdict === "shedding" ? "Settled on average; wakes pulse, so seams wander by about a metre." : "Not settled: take this as a rough picture.";
-}
-
-function WadingKey({ view }: { view: LieView }) {
-  const { safe, caution, stayOut } = view.reading!.wading;
-  const system = useSettings((settings) => settings.system);
-  return (
-    <div className="mb-2 border-l-4 border-double border-clay pl-3 text-sm">
-      <p>Clear: easy wading, {showText(safe, "area", system)}. Dotted: with care, {showText(caution, "area", system)}, closer dots stronger. Hatched: stay out, {showText(stayOut, "area", system)}.</p>
-      <p className="text-soft">By depth × speed at this flow, over an even bed. A staff, a belt, a way out; never alone in cold or high water; out at once when it rises.</p>
-    </div>
-  );
 }

@@ -23,6 +23,20 @@ export const StructureMarks = memo(function StructureMarks({ structure, eddies, 
   );
 });
 
+/** What the marks mean: only those that are on the plan. */
+export function StructureKey({ structure, eddies, fish }: { structure: Structure; eddies: readonly Eddy[]; fish: boolean }) {
+  const marks = [
+    structure.foam.length > 0 && "strings of bubbles: foam lines, where food rides",
+    eddies.length > 0 && "curls in dotted outline: eddies",
+    structure.ledges.length > 0 && "a line with teeth: a ledge, teeth into the deep water",
+    structure.corners.length > 0 && "an arrowhead: a corner facing the current",
+    structure.pools.length > 0 && "crosses: head, slot, deep and tail of a pool",
+    structure.bottoms.length > 0 && "fine dots: where hard bottom meets soft",
+    fish && "small fish: where fish were had, full when the river ran as it is shown",
+  ].filter((one) => one !== false);
+  return <p className="mb-2 text-sm">Stitches: seams, tighter where they are sharper{marks.map((mark) => `; ${mark}`).join("")}. The same in words is under the section below.</p>;
+}
+
 /** Half the height of a word and of a letter's width, px; and the room that a print takes. */
 const WORD = { height: 7, letter: 3.2, print: 15 };
 
