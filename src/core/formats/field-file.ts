@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { InputError } from "../errors";
-import { type Field, MOST_CELLS } from "../flow/grid";
+import { cellsOf, type Field, MOST_CELLS } from "../flow/grid";
 
 /** The field file: row-major arrays of bed, depth, u and v, null where dry, and where its corner lies. */
 const numbers = z.array(z.number());
@@ -52,12 +52,12 @@ export function readField(text: string, roughness: number, file?: string): Field
   for (const name of ["bed", "depth", "u", "v"] as const) {
     if (field[name].length !== cells) throw new InputError("bad-field", `“${name}” has ${field[name].length} values, and ${cells} are needed.`, { file, path: name });
   }
-  const dense = (values: (number | null)[] | undefined) => Float32Array.from({ length: cells }, (_, k) => values?.[k] ?? 0);
+  const dense = (values: (number | null)[] | undefined) => cellsOf(new Float32Array(cells), (k) => values?.[k] ?? 0);
   const n = field.roughness;
   if (Array.isArray(n) && n.length !== cells) throw new InputError("bad-field", `“roughness” has ${n.length} values, and ${cells} are needed.`, { file, path: "roughness" });
   return {
     nx: field.nx, ny: field.ny, cell: field.cell, discharge: field.discharge, bed: Float32Array.from(field.bed),
-    roughness: Float32Array.from({ length: cells }, (_, k) => (Array.isArray(n) ? n[k]! : (n ?? roughness))),
+    roughness: cellsOf(new Float32Array(cells), (k) => (Array.isArray(n) ? n[k]! : (n ?? roughness))),
     depth: dense(field.depth), u: dense(field.u), v: dense(field.v), unsteadiness: dense(field.unsteadiness),
     verdict: field.verdict, massError: field.massError, steps: 0,
   };

@@ -1,4 +1,4 @@
-import { type Field, speedAt } from "../flow/grid";
+import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
 import { bottomOf, hardness, mixedBottom } from "./bottoms";
 import type { Cover } from "./cover";
@@ -26,7 +26,7 @@ export function scoreAmbush(field: Field, species: Ambusher, cover: Cover, at: {
   const { nx, ny, cell } = field;
   const cells = nx * ny;
   const { depth: byDepth, speed: bySpeed } = suits(species.suitability, at.temperature);
-  const speeds = Float32Array.from(field.u, (_, k) => speedAt(field, k));
+  const speeds = cellsOf(new Float32Array(cells), (k) => speedAt(field, k));
   const radius = (metres: number) => Math.max(1, Math.round(metres / cell));
   const fastest = slidingMax(speeds, nx, ny, radius(species.ambush.reach));
   // What runs by close at hand serves better than what runs by at arm's length: the mean of the two.
@@ -78,7 +78,7 @@ function edgesOf(field: Field, radius: number): Float32Array | undefined {
   const hard = hardness(field);
   if (!hard) return undefined;
   const { nx, ny } = field;
-  const is = (kind: number) => slidingMax(Float32Array.from(hard, (one) => (one === kind ? 1 : 0)), nx, ny, radius);
+  const is = (kind: number) => slidingMax(cellsOf(new Float32Array(nx * ny), (k) => (hard[k] === kind ? 1 : 0)), nx, ny, radius);
   const [firm, soft] = [is(1), is(0)];
   return firm.map((one, k) => one * soft[k]!);
 }
@@ -87,8 +87,8 @@ function edgesOf(field: Field, radius: number): Float32Array | undefined {
 function ledgesOf(field: Field, radius: number): Float32Array {
   const { nx, ny, cell } = field;
   const deepest = slidingMax(field.depth, nx, ny, radius);
-  const shallowest = slidingMin(Float32Array.from(field.depth, (h) => (h > 0.05 ? h : Infinity)), nx, ny, radius);
+  const shallowest = slidingMin(field.depth.map((h) => (h > 0.05 ? h : Infinity)), nx, ny, radius);
   // A bed that only slopes is no ledge: what an even bank of one in four would give is taken off.
   const slope = 0.25 * 2 * radius * cell;
-  return Float32Array.from(field.depth, (h, k) => (h > 0 ? Math.min(1, Math.max(0, (deepest[k]! - shallowest[k]! - slope) / LEDGE.step)) : 0));
+  return field.depth.map((h, k) => (h > 0 ? Math.min(1, Math.max(0, (deepest[k]! - shallowest[k]! - slope) / LEDGE.step)) : 0));
 }

@@ -1,5 +1,5 @@
 import { contours } from "d3-contour";
-import type { Field } from "../flow/grid";
+import { cellsOf, type Field } from "../flow/grid";
 import { ROUGHNESS, SUBSTRATES, type Substrate } from "../flow/substrate";
 import { lengthOf } from "./polyline";
 
@@ -33,7 +33,8 @@ const LEAST_LENGTH = 3;
 export function hardness(field: Field): Float64Array | undefined {
   if (!mixedBottom(field)) return undefined;
   const kinds = new Map<number, number>();
-  return Float64Array.from(field.roughness, (n, k) => {
+  return cellsOf(new Float64Array(field.nx * field.ny), (k) => {
+    const n = field.roughness[k]!;
     if (!(field.depth[k]! > 0)) return NaN;
     let hard = kinds.get(n);
     if (hard === undefined) {

@@ -51,7 +51,9 @@ export function findCorners(field: Field, breaks: readonly Break[]): Corner[] {
     }
   }
   const chosen: Corner[] = [];
-  for (const k of Array.from(worth.keys()).filter((one) => worth[one]! > 0).sort((a, b) => worth[b]! - worth[a]!)) {
+  const rising: number[] = [];
+  for (let k = 0; k < worth.length; k++) if (worth[k]! > 0) rising.push(k);
+  for (const k of rising.sort((a, b) => worth[b]! - worth[a]!)) {
     const [x, y] = [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell];
     if (chosen.some((one) => Math.hypot(one.x - x, one.y - y) < APART) || breaks.some((one) => Math.hypot(one.x - x, one.y - y) < one.radius + 2)) continue;
     chosen.push({ x, y, rise: size[k]!, radius: 1 / bow[k]!, depth: depth[k]!, speed: speedAt(field, k) });

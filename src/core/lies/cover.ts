@@ -1,5 +1,5 @@
 import { within } from "../flow/features";
-import { type Field, speedAt } from "../flow/grid";
+import { cellsOf, type Field, speedAt } from "../flow/grid";
 import type { Feature } from "../flow/reach";
 import { components, maskedBlur, slidingMax, smoothstep } from "./smooth";
 
@@ -38,7 +38,7 @@ export function breaksOf(field: Field, features: readonly Feature[] | undefined)
   const { nx, ny, cell } = field;
   const all = new Uint8Array(nx * ny).fill(1);
   const around = maskedBlur(field.bed, all, nx, ny, 2.5 / cell);
-  const proud = Uint8Array.from(field.bed, (z, k) => (z - around[k]! > 0.3 || field.depth[k] === 0 ? 1 : 0));
+  const proud = cellsOf(new Uint8Array(nx * ny), (k) => (field.bed[k]! - around[k]! > 0.3 || field.depth[k] === 0 ? 1 : 0));
   return components(proud, nx, ny)
     .filter((group) => group.every((k) => k >= nx && k < nx * (ny - 1)) && group.length * cell * cell <= 80 && group.length * cell * cell >= 0.5)
     .map((group) => ({
@@ -99,6 +99,6 @@ export function coverOf(field: Field, breaks: readonly Break[], visibleDepth: nu
 export function refugeOf(field: Field, cover: Cover, reach = 4): Float32Array {
   const { nx, ny, cell } = field;
   const radius = Math.max(1, Math.round(reach / cell));
-  const hide = Float32Array.from(cover.depth, (depth, k) => Math.max(depth, cover.wood[k]!, cover.stone[k]!, cover.overhead[k]!));
+  const hide = cover.depth.map((depth, k) => Math.max(depth, cover.wood[k]!, cover.stone[k]!, cover.overhead[k]!));
   return slidingMax(hide, nx, ny, radius);
 }

@@ -1,4 +1,4 @@
-import { type Field, speedAt } from "../flow/grid";
+import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, shearVelocity } from "../flow/profile";
 import { FROM_MEMORY, sourced } from "../quantity/provenance";
 
@@ -22,8 +22,8 @@ const STIRS = 6e-5;
 export function driftConcentration(field: Field): Float64Array {
   const { nx, ny, cell } = field;
   const cells = nx * ny;
-  const wet = Uint8Array.from(field.depth, (h) => (h > 0.03 ? 1 : 0));
-  const star = Float64Array.from(field.depth, (h, k) => (wet[k] ? Math.max(0, shearVelocity(speedAt(field, k), h, roughnessHeight(field.roughness[k]!, h))) : 0));
+  const wet = cellsOf(new Uint8Array(cells), (k) => (field.depth[k]! > 0.03 ? 1 : 0));
+  const star = cellsOf(new Float64Array(cells), (k) => (wet[k] ? Math.max(0, shearVelocity(speedAt(field, k), field.depth[k]!, roughnessHeight(field.roughness[k]!, field.depth[k]!))) : 0));
   let shear2 = 0;
   let count = 0;
   for (let k = 0; k < cells; k++) if (wet[k]) {
@@ -65,7 +65,7 @@ export function driftConcentration(field: Field): Float64Array {
 function relax(c: Float64Array, gain: Float64Array, total: Float64Array, [west, east, north, south]: readonly [Float64Array, Float64Array, Float64Array, Float64Array], nx: number, ny: number): void {
   const cells = nx * ny;
   // Only cells whose neighbours have moved are worked out again: most of the river settles at once, its eddies late.
-  const stirred = Uint8Array.from(total, (one) => (one > 0 ? 1 : 0));
+  const stirred = cellsOf(new Uint8Array(cells), (k) => (total[k]! > 0 ? 1 : 0));
   // A row of nothing before and behind, so that no neighbour is off the grid: it has no weight.
   const value = new Float64Array(cells + 2 * nx);
   value.set(c, nx);

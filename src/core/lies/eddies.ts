@@ -1,6 +1,6 @@
 import { contours } from "d3-contour";
 import { polygonArea, polygonCentroid } from "d3-polygon";
-import type { Field } from "../flow/grid";
+import { cellsOf, type Field } from "../flow/grid";
 import { components } from "./smooth";
 
 /** Water that turns about a place behind a break. */
@@ -45,7 +45,7 @@ export function streamFunction({ nx, ny, cell, depth, u, discharge }: Field): Fl
 /** Eddies by their closed streamlines, largest first: about every patch of water that runs against the reach's own direction (x), the level lines of the stream function that reach neither end of it. */
 export function findEddies(field: Field): Eddy[] {
   const { nx, ny, cell } = field;
-  const back = Uint8Array.from(field.u, (u, k) => (field.depth[k]! > 0.1 && u < -LEAST_RETURN ? 1 : 0));
+  const back = cellsOf(new Uint8Array(nx * ny), (k) => (field.depth[k]! > 0.1 && field.u[k]! < -LEAST_RETURN ? 1 : 0));
   const patches = components(back, nx, ny).filter((cells) => cells.length * cell * cell >= 0.25 * LEAST_AREA);
   if (patches.length === 0) return [];
   const psi = streamFunction(field);

@@ -1,4 +1,4 @@
-import { type Field, speedAt } from "../flow/grid";
+import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { lengthOf } from "./polyline";
 import { maskedBlur } from "./smooth";
 import { follow } from "./streamline";
@@ -28,7 +28,7 @@ const APART = 2;
 export function findFoamLines(field: Field): FoamLine[] {
   const { nx, ny, cell } = field;
   const passing = passagesOf(field);
-  const wet = Uint8Array.from(field.depth, (h) => (h > 0.05 ? 1 : 0));
+  const wet = cellsOf(new Uint8Array(nx * ny), (k) => (field.depth[k]! > 0.05 ? 1 : 0));
   const blurred = maskedBlur(passing, wet, nx, ny, SPREAD / cell);
   const [tx, ty] = [new Float64Array(nx * ny).fill(1), new Float64Array(nx * ny)];
   const gathers = new Float64Array(nx * ny);

@@ -1,4 +1,4 @@
-import type { Field } from "../flow/grid";
+import { cellsOf, type Field } from "../flow/grid";
 import { lengthOf } from "./polyline";
 import { maskedBlur } from "./smooth";
 import { smoothed, traceCrests } from "./trace";
@@ -32,7 +32,7 @@ const APART = 1.5;
 /** Slope of the bed under water, blurred: gx and gy in m per m, and its size. */
 export function bedSlope(field: Field, smoothing: number): { gx: Float64Array; gy: Float64Array; size: Float64Array } {
   const { nx, ny, cell, depth } = field;
-  const wet = Uint8Array.from(depth, (h) => (h > 0.1 ? 1 : 0));
+  const wet = cellsOf(new Uint8Array(nx * ny), (k) => (depth[k]! > 0.1 ? 1 : 0));
   const z = maskedBlur(field.bed, wet, nx, ny, smoothing / cell);
   const [gx, gy, size] = [new Float64Array(nx * ny), new Float64Array(nx * ny), new Float64Array(nx * ny)];
   const across = (k: number, step: number) => (wet[k - step] && wet[k + step] ? (z[k + step]! - z[k - step]!) / (2 * cell) : 0);

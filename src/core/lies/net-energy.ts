@@ -1,4 +1,4 @@
-import { type Field, speedAt } from "../flow/grid";
+import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
 import { type Columns, energyIntake, type Forager, swimmingCost } from "./foraging";
 import type { Species } from "./species";
@@ -21,7 +21,7 @@ export function netEnergy(field: Field, drift: Float64Array, fish: Forager, spec
   const { nx, ny, cell } = field;
   const net = new Float64Array(nx * ny).fill(NaN);
   const focalSpeed = new Float64Array(nx * ny);
-  const speeds = Float64Array.from(field.u, (_, k) => speedAt(field, k));
+  const speeds = cellsOf(new Float64Array(nx * ny), (k) => speedAt(field, k));
   const depths = Float64Array.from(field.depth);
   const each = Math.max(1, Math.ceil(fish.reaction / SPACING));
   const make = () => new Float64Array(2 * each + 1);

@@ -1,4 +1,4 @@
-import { type Field, speedAt } from "../flow/grid";
+import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { cheapestWays } from "./cheapest";
 import { froude } from "./cover";
 
@@ -44,7 +44,7 @@ const ABOVE = 10;
 
 /** The deepest way down the reach, by cells, upper end first: the way for which the sum of 1/h2 is least. */
 export function thalweg({ nx, ny, cell, depth }: Field): number[] {
-  const dear = Float64Array.from(depth, (h) => (h > 0.02 ? 1 / (h * h) : Infinity));
+  const dear = cellsOf(new Float64Array(nx * ny), (k) => (depth[k]! > 0.02 ? 1 / depth[k]! ** 2 : Infinity));
   const { cost, next } = cheapestWays(dear, nx, ny, cell, Array.from({ length: ny }, (_, j) => j * nx + nx - 1));
   let at = Array.from({ length: ny }, (_, j) => j * nx).reduce((best, k) => (cost[k]! < cost[best]! ? k : best));
   const way: number[] = [];

@@ -1,4 +1,4 @@
-import { type Field, speedAt } from "../flow/grid";
+import { cellsOf, type Field, speedAt } from "../flow/grid";
 import type { Feature } from "../flow/reach";
 import { type Break, breaksOf, type Cover, coverOf, froude, nameOfBreak, refugeOf, roofsOf } from "./cover";
 import { driftConcentration } from "./drift";
@@ -87,7 +87,7 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
 
   const most = options.most ?? 9;
   const chosen = peaks(score, field, species.territory, most, []).filter((k) => score[k]! > STANDS_OUT * medianScore);
-  const shelter = Float64Array.from(cover.total, (total, k) => (Number.isNaN(score[k]!) || focalSpeed[k]! > RESTING.speed || total < RESTING.cover ? NaN : total * refuge[k]! * (1 - focalSpeed[k]! / RESTING.speed)));
+  const shelter = cellsOf(new Float64Array(score.length), (k) => (Number.isNaN(score[k]!) || focalSpeed[k]! > RESTING.speed || cover.total[k]! < RESTING.cover ? NaN : cover.total[k]! * refuge[k]! * (1 - focalSpeed[k]! / RESTING.speed)));
   const resting = species.model !== "drift" ? [] : peaks(shelter, field, species.territory * 1.5, 3, chosen);
   const best = score[chosen[0]!] ?? 0;
 

@@ -1,5 +1,5 @@
 import { turbidityFromVisibleDepth } from "../gauge/clarity";
-import type { Field } from "../flow/grid";
+import { cellsOf, type Field } from "../flow/grid";
 import { scoreAmbush } from "./ambush";
 import type { Cover } from "./cover";
 import { foragerOf, type Light } from "./foraging";
@@ -45,8 +45,8 @@ function scoreDrift(field: Field, species: DriftFeeder, at: Conditions, drift: F
   const { depth: byDepth, speed: bySpeed } = species.wants ?? {};
   const factors = {
     netEnergy: net,
-    cover: Float64Array.from(cover.total, (total) => bare + (1 - bare) * total),
-    refuge: Float64Array.from(refuge, (share) => BARE.refuge + (1 - BARE.refuge) * share),
+    cover: cellsOf(new Float64Array(net.length), (k) => bare + (1 - bare) * cover.total[k]!),
+    refuge: cellsOf(new Float64Array(net.length), (k) => BARE.refuge + (1 - BARE.refuge) * refuge[k]!),
     ...(species.wants && { season: focalSpeed.map((speed, k) => (byDepth ? along(byDepth, field.depth[k]!) : 1) * (bySpeed ? along(bySpeed, speed) : 1)) }),
   };
   const medianNet = medianOf(net.filter((value) => value > 0));

@@ -1,4 +1,4 @@
-import { type Field, speedAt } from "../flow/grid";
+import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { lengthOf } from "./polyline";
 import { maskedBlurs } from "./smooth";
 import { smoothed, traceCrests } from "./trace";
@@ -39,9 +39,9 @@ interface Shear {
 
 function shearOf(field: Field): Shear {
   const { nx, ny, cell } = field;
-  const wet = Uint8Array.from(field.depth, (h) => (h > 0.05 ? 1 : 0));
+  const wet = cellsOf(new Uint8Array(nx * ny), (k) => (field.depth[k]! > 0.05 ? 1 : 0));
   const sigma = SMOOTHING / cell;
-  const [speed, u, v] = maskedBlurs([Float64Array.from(field.u, (_, k) => speedAt(field, k)), field.u, field.v], wet, nx, ny, sigma) as [Float64Array, Float64Array, Float64Array];
+  const [speed, u, v] = maskedBlurs([cellsOf(new Float64Array(nx * ny), (k) => speedAt(field, k)), field.u, field.v], wet, nx, ny, sigma) as [Float64Array, Float64Array, Float64Array];
   const cells = nx * ny;
   const [across, tx, ty] = [new Float64Array(cells), new Float64Array(cells), new Float64Array(cells)];
   for (let j = 1; j < ny - 1; j++) {

@@ -1,5 +1,5 @@
 import { within } from "../flow/features";
-import { type Field, speedAt } from "../flow/grid";
+import { cellsOf, type Field, speedAt } from "../flow/grid";
 import type { Feature } from "../flow/reach";
 import { cheapestWays } from "./cheapest";
 import { FALLS } from "./landing";
@@ -75,11 +75,11 @@ const HIGHEST_BANK = 1.5;
 export function standsFor(field: Field, fish: Approach): Stand[] {
   const { nx, ny, cell, depth } = field;
   const cells = nx * ny;
-  const dear = Float64Array.from({ length: cells }, (_, k) => DEAR[wadingClass(depth[k]!, speedAt(field, k))]!);
+  const dear = cellsOf(new Float64Array(cells), (k) => DEAR[wadingClass(depth[k]!, speedAt(field, k))]!);
   // The ways in: dry ground beside the water.
   const banks: number[] = [];
   for (let k = 0; k < cells; k++) if (depth[k] === 0 && touchesWater(depth, k, nx, ny)) banks.push(k);
-  const ways = cheapestWays(Float64Array.from(dear, (value, k) => (depth[k] === 0 && !touchesWater(depth, k, nx, ny) ? Infinity : value)), nx, ny, cell, banks);
+  const ways = cheapestWays(dear.map((value, k) => (depth[k] === 0 && !touchesWater(depth, k, nx, ny) ? Infinity : value)), nx, ny, cell, banks);
   const surface = levelNear(field, fish.x, fish.y);
   const out: Stand[] = [];
   for (const school of ["from-below", "from-above"] as const) {

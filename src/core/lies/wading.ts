@@ -1,4 +1,4 @@
-import { type Field, speedAt } from "../flow/grid";
+import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { FROM_MEMORY, sourced } from "../quantity/provenance";
 
 /** 0 dry, 1 easy, 2 careful, 3 strong, 4 stay out. */
@@ -29,7 +29,7 @@ export interface Wading {
 }
 
 export function wadingZones(field: Field): Wading {
-  const classes = Uint8Array.from(field.depth, (h, k) => wadingClass(h, speedAt(field, k)));
+  const classes = cellsOf(new Uint8Array(field.nx * field.ny), (k) => wadingClass(field.depth[k]!, speedAt(field, k)));
   const area = [0, 0, 0, 0, 0];
   for (const one of classes) area[one]! += field.cell ** 2;
   return { classes, safe: area[1]!, caution: area[2]! + area[3]!, stayOut: area[4]! };
