@@ -17,8 +17,10 @@ export interface FishAgainstModel {
   /** By catch id, as far as they are worked out. */
   placed: ReadonlyMap<string, PlacedFish>;
   agreement: Agreement | undefined;
-  /** Placed fish whose flow the ladder does not reach yet, or whose gauge gave none. */
+  /** Placed fish about whose flow the ladder is not solved yet. */
   waiting: number;
+  /** Placed fish that cannot be held against the model: no flow is known of their day, or it lies beyond the ladder. */
+  beyond: number;
 }
 
 /** Catches with a place, each held against what the model gives at the flow, clarity, temperature, season and light of its own day. */
@@ -67,5 +69,8 @@ export function useAgreement(reach: Reach | undefined, catches: readonly Catch[]
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [asked]);
   const placed = state.of === of ? state.placed : new Map<string, PlacedFish>();
-  return { placed, agreement: agreementOf([...placed.values()]), waiting: marked.filter((one) => !placed.has(one.id)).length };
+  const left = marked.filter((one) => !placed.has(one.id));
+  const flows = ladder.rungs.map((one) => one.discharge);
+  const reached = (one: Catch) => one.river?.discharge != null && bracket(flows, one.river.discharge) !== undefined;
+  return { placed, agreement: agreementOf([...placed.values()]), waiting: left.filter(reached).length, beyond: left.filter((one) => !reached(one)).length };
 }

@@ -11,7 +11,11 @@ test("a riffle's edge takes one or two casts, a good hole about a dozen, a run i
   expect(timeFor(riffle, look)).toMatchObject({ water: "riffle", casts: 2, castsEach: 1 });
   expect(timeFor(run, look)).toMatchObject({ water: "run", casts: 6 });
   expect(timeFor(hole, look)).toMatchObject({ water: "pool", casts: 12, castsEach: 4 });
-  expect(timeFor({ ...run, kind: "prime" }, look).casts).toBe(12);
+  // A prime lie in a run is worked as a hole, and told so: figures and words agree.
+  const prime = timeFor({ ...run, kind: "prime" }, look);
+  expect(prime).toMatchObject({ water: "run", casts: 12 });
+  expect(prime.reasons[0]).toMatch(/^A hole: .*about 12 casts\.$/);
+  expect(timeFor(run, look).reasons[0]).toMatch(/^A run: .*about 6 casts\.$/);
 });
 
 test("a rover gives a spot twenty minutes and a little more on a knock; one who waits goes through its changes first", () => {

@@ -49,14 +49,15 @@ export function timeFor(lie: Pick<Lie, "depth" | "meanSpeed" | "kind">, at: { vi
   const cold = at.temperature < COLD;
   const clear = CLEAR.includes(clarityClass(at.visibleDepth));
   const slower = cold ? SLOWER : 1;
-  const worth = lie.kind === "prime" || at.species.model === "travel" ? "pool" : water;
-  const casts = Math.round(Math.max(CASTS[water], worth === "pool" && water !== "riffle" ? CASTS.pool : 0) * slower);
+  // A prime lie in a run, and a resting place on the way up, is worked as a hole is.
+  const as = water === "run" && (lie.kind === "prime" || at.species.model === "travel") ? "pool" : water;
+  const casts = Math.round(CASTS[as] * slower);
   const castsEach = Math.max(1, Math.round(casts / 3));
   const rove = at.style === "rove";
   const minutes = Math.round((rove ? (water === "riffle" ? ROVE.minutes / 4 : ROVE.minutes) : WAIT.changes * WAIT.each) * slower);
   const rest = clear ? REST : clarityClass(at.visibleDepth) === "green" ? REST / 2 : 0;
   const reasons = [
-    `${WATERS[water]}: about ${casts} cast${casts === 1 ? "" : "s"}.`,
+    `${WATERS[as]}: about ${casts} cast${casts === 1 ? "" : "s"}.`,
     ...(clear ? ["Clear water: the first cast is the best one, so be ready on it."] : []),
     ...(cold ? ["Cold water: slow fish, so half as long again."] : []),
     ...(at.species.model === "travel" ? ["Fish on the run come through: a good resting place fills again."] : []),

@@ -21,15 +21,15 @@ async function put(fish: Catch, place: { x: number; y: number } | null, where: s
 
 /** Fish of this reach against the model: where they were had, and how the places of their own day were ranked. */
 export function FishPanel({ catches, against, lie, probe, system, nameOf }: { catches: readonly Catch[]; against: FishAgainstModel; lie: Lie; probe: Place | undefined; system: UnitSystem; nameOf: (id: string) => string }) {
-  const { agreement, placed, waiting } = against;
+  const { agreement, placed, waiting, beyond } = against;
   const listed = [...catches].sort((a, b) => b.at.localeCompare(a.at)).slice(0, MOST);
   return (
     <Panel title="Fish against the model" className="mt-6" source="Every fish that has a place on the plan is held against the model at the flow, clarity, temperature and light of its own day. By chance alone a fish would lie above half of the water on average. Anglers fish where they believe in, so this cannot tell a good model from a good habit.">
       {catches.length === 0 && <p className="text-soft">No fish from this reach in the book yet.</p>}
-      {catches.length > 0 && !agreement && <p className="text-soft">{waiting > 0 ? "Waiting for the flows of those days to be solved …" : "None of its fish has a place yet: choose a lie, or put the probe where it took, and press “put”."}</p>}
+      {catches.length > 0 && !agreement && <p className="text-soft">{waiting > 0 ? "Waiting for the flows of those days to be solved …" : beyond > 0 ? "Its fish with a place have no known flow, or one beyond those solved here." : "None of its fish has a place yet: choose a lie, or put the probe where it took, and press “put”."}</p>}
       {agreement && (
         <p>
-          <strong>{agreement.fish} fish with a place lay, on average, above {(agreement.mean * 100).toFixed(0)} % of the water</strong> as the model has it; by chance it would be 50 %{agreement.chance < 0.5 ? `, and chance does as well as this ${oneIn(agreement.chance)}` : ""}. {agreement.onLies} came from a lie; {agreement.expected.toFixed(1)} would by chance.{waiting > 0 && <span className="text-soft"> {waiting} more wait for the flow of their day.</span>}
+          <strong>{agreement.fish} fish with a place lay, on average, above {(agreement.mean * 100).toFixed(0)} % of the water</strong> as the model has it; by chance it would be 50 %{agreement.chance < 0.5 ? `, and chance does as well as this ${oneIn(agreement.chance)}` : ""}. {agreement.onLies} came from a lie; {agreement.expected.toFixed(1)} would by chance.{waiting > 0 && <span className="text-soft"> {waiting} more wait for the flow of their day.</span>}{beyond > 0 && <span className="text-soft"> {beyond} have no known flow, or one beyond those solved here.</span>}
         </p>
       )}
       {listed.length > 0 && (
