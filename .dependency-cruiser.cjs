@@ -17,9 +17,24 @@ module.exports = {
     room("src/stations", ["src/core", "src/workers", "src/store", "src/standins", "src/demo", "src/ui"]),
     room("app", ["src/core", "src/standins", "src/stations", "src/ui"]),
     room("cli", ["src/core", "scripts"]),
-    { name: "core-is-plain", severity: "error", from: { path: "^src/core/", pathNot: "\\.test\\.ts$" }, to: { path: "^(node:|node_modules/(react|next|dexie|radix-ui|comlink|chart\\.js))", } },
-    { name: "core-has-no-node", severity: "error", from: { path: "^src/core/", pathNot: "\\.test\\.ts$" }, to: { dependencyTypes: ["core"] } },
-    { name: "no-circles", severity: "error", from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } } },
+    {
+      name: "core-is-plain",
+      severity: "error",
+      from: { path: "^src/core/", pathNot: "\\.test\\.ts$" },
+      to: { path: "^(node:|node_modules/(react|next|dexie|radix-ui|comlink|chart\\.js))" },
+    },
+    {
+      name: "core-has-no-node",
+      severity: "error",
+      from: { path: "^src/core/", pathNot: "\\.test\\.ts$" },
+      to: { dependencyTypes: ["core"] },
+    },
+    {
+      name: "no-circles",
+      severity: "error",
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } },
+    },
   ],
   options: {
     doNotFollow: { path: "node_modules" },

@@ -19,8 +19,21 @@ export default [
     ignores: ["**/*.test.ts"],
     rules: {
       // The core has no clock and no chance of its own: both are handed in.
-      "no-restricted-properties": ["error", { object: "Date", property: "now", message: "The core has no clock: take the instant as an argument." }, { object: "Math", property: "random", message: "The core has no random source: take it as an argument." }],
-      "no-restricted-globals": ["error", "window", "document", "navigator", "localStorage", "indexedDB", "fetch", "process"],
+      "no-restricted-properties": [
+        "error",
+        { object: "Date", property: "now", message: "The core has no clock: take the instant as an argument." },
+        { object: "Math", property: "random", message: "The core has no random source: take it as an argument." },
+      ],
+      "no-restricted-globals": [
+        "error",
+        "window",
+        "document",
+        "navigator",
+        "localStorage",
+        "indexedDB",
+        "fetch",
+        "process",
+      ],
     },
   },
 ];

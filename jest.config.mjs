@@ -1,5 +1,6 @@
 /** Unit tests run in Node; the interface is tested in a real browser by Playwright (e2e/). */
-const esmOnly = "(d3-[a-z]+|internmap|delaunator|robust-predicates|comlink|suncalc|simple-statistics|dexie|flatqueue|@neaps/tide-predictor)";
+const esmOnly =
+  "(d3-[a-z]+|internmap|delaunator|robust-predicates|comlink|suncalc|simple-statistics|dexie|flatqueue|@neaps/tide-predictor)";
 
 export default {
   testEnvironment: "node",
@@ -7,7 +8,15 @@ export default {
   maxWorkers: "100%",
   roots: ["<rootDir>/src", "<rootDir>/cli"],
   testMatch: ["**/*.test.ts"],
-  moduleNameMapper: { "^@neaps/tide-predictor$": "<rootDir>/node_modules/@neaps/tide-predictor/dist/index.js", "^@/(.*)$": "<rootDir>/src/$1" },
-  transform: { "^.+\\.(ts|tsx|js|mjs)$": ["@swc/jest", { jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022" }, module: { type: "commonjs" } }] },
+  moduleNameMapper: {
+    "^@neaps/tide-predictor$": "<rootDir>/node_modules/@neaps/tide-predictor/dist/index.js",
+    "^@/(.*)$": "<rootDir>/src/$1",
+  },
+  transform: {
+    "^.+\\.(ts|tsx|js|mjs)$": [
+      "@swc/jest",
+      { jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022" }, module: { type: "commonjs" } },
+    ],
+  },
   transformIgnorePatterns: [`/node_modules/(?!${esmOnly}/)`],
 };

@@ -2,7 +2,10 @@ import { defineConfig } from "@playwright/test";
 
 const port = 3987;
 
-/** The real interface in Debian's Chromium, against a production server. Two workers for two cores: half of the tests wait for the page, not for a field. */
+/**
+ * The real interface in Debian's Chromium, against a production server. Two workers for two cores: half of the tests
+ * wait for the page, not for a field.
+ */
 export default defineConfig({
   testDir: "e2e",
   workers: 2,
@@ -13,7 +16,18 @@ export default defineConfig({
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
     reducedMotion: "reduce",
-    launchOptions: { executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"] },
+    launchOptions: {
+      executablePath: "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
   },
   webServer: { command: `npx next start -p ${port}`, port, reuseExistingServer: false, timeout: 60_000 },
 });

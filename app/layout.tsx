@@ -25,7 +25,9 @@ export default async function Layout({ children }: { children: ReactNode }) {
   return (
     <html lang="en" className={body.variable} suppressHydrationWarning>
       <body>
-        <Providers nonce={nonce} demoWanted={process.env.LOW_HERON_DEMO === "1"}>{children}</Providers>
+        <Providers nonce={nonce} demoWanted={process.env.LOW_HERON_DEMO === "1"}>
+          {children}
+        </Providers>
       </body>
     </html>
   );

@@ -5,7 +5,9 @@ export default function NotFound() {
     <main className="mx-auto max-w-md p-8">
       <h1 className="text-2xl">There is no such page</h1>
       <p className="mt-2 text-soft">The address may be mistyped.</p>
-      <Link href="/" className="mt-4 inline-block underline">Back to the river</Link>
+      <Link href="/" className="mt-4 inline-block underline">
+        Back to the river
+      </Link>
     </main>
   );
 }

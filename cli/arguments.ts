@@ -20,7 +20,14 @@ export function parseArguments(args: readonly string[], options: Options): Argum
       continue;
     }
     const [name, inline] = arg.slice(2).split(/=(.*)/s) as [string, string | undefined];
-    if (!(name in known)) throw new InputError("unknown-option", `--${name} is not an option here. Known: ${Object.keys(known).map((one) => `--${one}`).join(", ")}.`, { path: `--${name}` });
+    if (!(name in known))
+      throw new InputError(
+        "unknown-option",
+        `--${name} is not an option here. Known: ${Object.keys(known)
+          .map((one) => `--${one}`)
+          .join(", ")}.`,
+        { path: `--${name}` },
+      );
     if (!known[name]) {
       parsed.flags.add(name);
       continue;
@@ -47,15 +54,19 @@ export function numberOption(args: Arguments, name: string, fallback?: number): 
     throw new InputError("missing-option", `--${name} must be given.`, { path: `--${name}` });
   }
   const value = Number(text);
-  if (text.trim() === "" || !Number.isFinite(value)) throw new InputError("bad-number", `--${name} must be a number; it is “${text}”.`, { path: `--${name}` });
+  if (text.trim() === "" || !Number.isFinite(value))
+    throw new InputError("bad-number", `--${name} must be a number; it is “${text}”.`, { path: `--${name}` });
   return value;
 }
 
 export function instantOption(args: Arguments, name: string): number | undefined {
   const text = args.values[name];
   if (text === undefined) return undefined;
-  const time = /^\d{4}-\d{2}-\d{2}([T ].*)?$/.test(text) ? Date.parse(/[zZ]|[+-]\d{2}:?\d{2}$/.test(text.slice(10)) ? text : `${text}Z`) : NaN;
-  if (Number.isNaN(time)) throw new InputError("bad-time", `--${name} must be an ISO 8601 time; it is “${text}”.`, { path: `--${name}` });
+  const time = /^\d{4}-\d{2}-\d{2}([T ].*)?$/.test(text)
+    ? Date.parse(/[zZ]|[+-]\d{2}:?\d{2}$/.test(text.slice(10)) ? text : `${text}Z`)
+    : NaN;
+  if (Number.isNaN(time))
+    throw new InputError("bad-time", `--${name} must be an ISO 8601 time; it is “${text}”.`, { path: `--${name}` });
   return time;
 }
 
@@ -72,7 +83,11 @@ export function readBytes(path: string): Buffer {
     return readFileSync(path === "-" ? 0 : path);
   } catch (error) {
     if (error instanceof InputError) throw error;
-    throw new InputError("unreadable", `${path} cannot be read: ${(error as NodeJS.ErrnoException).code ?? "unknown"}.`, { file: path });
+    throw new InputError(
+      "unreadable",
+      `${path} cannot be read: ${(error as NodeJS.ErrnoException).code ?? "unknown"}.`,
+      { file: path },
+    );
   }
 }
 

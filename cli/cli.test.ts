@@ -19,64 +19,147 @@ const file = (name: string, content: string | Uint8Array) => {
   writeFileSync(path, content);
   return path;
 };
-const run = (...args: string[]) => JSON.parse(execFileSync("node", [heron, ...args], { encoding: "utf8" })) as Record<string, unknown>;
+const run = (...args: string[]) =>
+  JSON.parse(execFileSync("node", [heron, ...args], { encoding: "utf8" })) as Record<string, unknown>;
 const refuse = (...args: string[]) => {
   const { status, stdout, stderr } = spawnSync("node", [heron, ...args], { encoding: "utf8" });
   expect(status).toBe(2);
   expect(stdout).toBe("");
   expect(stderr.trim().split("\n")).toHaveLength(1);
-  return (JSON.parse(stderr) as { error: { code: string; message: string; file?: string; line?: number; path?: string } }).error;
+  return (
+    JSON.parse(stderr) as { error: { code: string; message: string; file?: string; line?: number; path?: string } }
+  ).error;
 };
 
 const now = Date.UTC(2026, 9, 1, 12);
 const channel = () => {
   const [nx, ny] = [80, 22];
-  const z = Array.from({ length: nx * ny }, (_, k) => 0.003 * (nx - (k % nx)) + (Math.floor(k / nx) < 1 || Math.floor(k / nx) > ny - 2 ? 3 : 0) + (k % nx >= 24 && k % nx <= 25 && Math.floor(k / nx) < 8 ? 4 : 0));
-  return { schema: "low-heron/reach@1", id: "w", name: "Wall", bed: { kind: "grid", nx, ny, cell: 1, z }, roughness: 0.03, downstream: { kind: "normal", slope: 0.003 } };
+  const z = Array.from(
+    { length: nx * ny },
+    (_, k) =>
+      0.003 * (nx - (k % nx)) +
+      (Math.floor(k / nx) < 1 || Math.floor(k / nx) > ny - 2 ? 3 : 0) +
+      (k % nx >= 24 && k % nx <= 25 && Math.floor(k / nx) < 8 ? 4 : 0),
+  );
+  return {
+    schema: "low-heron/reach@1",
+    id: "w",
+    name: "Wall",
+    bed: { kind: "grid", nx, ny, cell: 1, z },
+    roughness: 0.03,
+    downstream: { kind: "normal", slope: 0.003 },
+  };
 };
 
 test("gauge: the contract's fields, SI", () => {
-  const out = run("gauge", file("g.csv", gaugeCsv(now - 90 * 86_400_000, now)), "--at", "2026-10-01T12:00:00Z") as unknown as { series: { parameter: string; unit: string; count: number }[]; now: Record<string, unknown>; recession: { lambdaPerDay: number; events: number } };
-  expect(out.series.map((one) => [one.parameter, one.unit])).toEqual([["discharge", "m3/s"], ["stage", "m"], ["waterTemperature", "degC"], ["turbidity", "NTU"], ["airPressure", "hPa"]]);
-  expect(Object.keys(out.now)).toEqual(expect.arrayContaining(["at", "discharge", "stage", "waterTemperature", "turbidity", "visibleDepth", "exceedance", "trend", "ratePerHour"]));
+  const out = run(
+    "gauge",
+    file("g.csv", gaugeCsv(now - 90 * 86_400_000, now)),
+    "--at",
+    "2026-10-01T12:00:00Z",
+  ) as unknown as {
+    series: { parameter: string; unit: string; count: number }[];
+    now: Record<string, unknown>;
+    recession: { lambdaPerDay: number; events: number };
+  };
+  expect(out.series.map((one) => [one.parameter, one.unit])).toEqual([
+    ["discharge", "m3/s"],
+    ["stage", "m"],
+    ["waterTemperature", "degC"],
+    ["turbidity", "NTU"],
+    ["airPressure", "hPa"],
+  ]);
+  expect(Object.keys(out.now)).toEqual(
+    expect.arrayContaining([
+      "at",
+      "discharge",
+      "stage",
+      "waterTemperature",
+      "turbidity",
+      "visibleDepth",
+      "exceedance",
+      "trend",
+      "ratePerHour",
+    ]),
+  );
   expect(out.recession.lambdaPerDay).toBeGreaterThan(0);
 });
 
 test("gauge: several files are one record", () => {
-  const [a, b] = [file("a.csv", gaugeCsv(now - 60 * 3_600_000, now - 20 * 3_600_000)), file("b.csv", `${gaugeCsv(now - 30 * 3_600_000, now)}nonsense,1,1,1,1\n`)];
-  const out = run("gauge", a, b) as unknown as { series: { count: number }[]; rejected: { line: number; file: string }[] };
+  const [a, b] = [
+    file("a.csv", gaugeCsv(now - 60 * 3_600_000, now - 20 * 3_600_000)),
+    file("b.csv", `${gaugeCsv(now - 30 * 3_600_000, now)}nonsense,1,1,1,1\n`),
+  ];
+  const out = run("gauge", a, b) as unknown as {
+    series: { count: number }[];
+    rejected: { line: number; file: string }[];
+  };
   expect(out.series[0]!.count).toBe(61);
   expect(out.rejected).toEqual([expect.objectContaining({ line: 33, file: b })]);
 });
 
 test("gauge: --backtest tells the forecast's track record; WaterML 2.0 by name or by itself", () => {
   const path = file("long.csv", gaugeCsv(now - 500 * 24 * 3_600_000, now));
-  const out = run("gauge", path, "--backtest") as unknown as { backtest: { hours: number; medianError: number; persistenceError: number; coverage80: number; cases: number }[] };
+  const out = run("gauge", path, "--backtest") as unknown as {
+    backtest: { hours: number; medianError: number; persistenceError: number; coverage80: number; cases: number }[];
+  };
   expect(out.backtest.map((one) => one.hours)).toEqual([12, 24, 48]);
   for (const one of out.backtest) expect(one.medianError).toBeLessThan(one.persistenceError);
-  const xml = file("a.xml", `<om:OM_Observation xmlns:om="o" xmlns:w="w" xmlns:xlink="x"><om:observedProperty xlink:title="Discharge"/><om:result><w:MeasurementTimeseries><w:defaultPointMetadata><w:DefaultTVPMeasurementMetadata><w:uom code="m3/s"/></w:DefaultTVPMeasurementMetadata></w:defaultPointMetadata><w:point><w:MeasurementTVP><w:time>2026-01-01T00:00:00Z</w:time><w:value>4.5</w:value></w:MeasurementTVP></w:point></w:MeasurementTimeseries></om:result></om:OM_Observation>`);
-  for (const format of ["auto", "waterml2"]) expect((run("gauge", xml, "--format", format) as { now: { discharge: number } }).now.discharge).toBe(4.5);
+  const xml = file(
+    "a.xml",
+    `<om:OM_Observation xmlns:om="o" xmlns:w="w" xmlns:xlink="x"><om:observedProperty xlink:title="Discharge"/><om:result><w:MeasurementTimeseries><w:defaultPointMetadata><w:DefaultTVPMeasurementMetadata><w:uom code="m3/s"/></w:DefaultTVPMeasurementMetadata></w:defaultPointMetadata><w:point><w:MeasurementTVP><w:time>2026-01-01T00:00:00Z</w:time><w:value>4.5</w:value></w:MeasurementTVP></w:point></w:MeasurementTimeseries></om:result></om:OM_Observation>`,
+  );
+  for (const format of ["auto", "waterml2"])
+    expect((run("gauge", xml, "--format", format) as { now: { discharge: number } }).now.discharge).toBe(4.5);
   expect(refuse("gauge", xml, "--format", "rdb").code).toBe("no-time-column");
 });
 
 test("flow: on a template, on soundings, on cross-sections, and with no friction at all; a flow over the banks is refused", () => {
-  const bed = (kind: Record<string, unknown>, roughness = 0.03) => file(`${String(kind.kind)}.json`, JSON.stringify({ ...channel(), bed: kind, roughness }));
+  const bed = (kind: Record<string, unknown>, roughness = 0.03) =>
+    file(`${String(kind.kind)}.json`, JSON.stringify({ ...channel(), bed: kind, roughness }));
   const valley = (x: number, y: number) => 3 - 0.003 * x + 0.06 * (y - 8) ** 2;
-  const points = Array.from({ length: 31 * 17 }, (_, k) => ({ x: (k % 31) * 2, y: Math.floor(k / 31), z: valley((k % 31) * 2, Math.floor(k / 31)) }));
-  const sections = [0, 20, 40, 60].map((x) => ({ x, points: Array.from({ length: 17 }, (_, y) => ({ y, z: valley(x, y) })) }));
-  const [sounded, levelled] = [bed({ kind: "soundings", points }), bed({ kind: "sections", sections })].map((path) => run("flow", path, "--discharge", "5", "--cell", "1") as unknown as { massError: number; maxDepth: number; wetCells: number });
+  const points = Array.from({ length: 31 * 17 }, (_, k) => ({
+    x: (k % 31) * 2,
+    y: Math.floor(k / 31),
+    z: valley((k % 31) * 2, Math.floor(k / 31)),
+  }));
+  const sections = [0, 20, 40, 60].map((x) => ({
+    x,
+    points: Array.from({ length: 17 }, (_, y) => ({ y, z: valley(x, y) })),
+  }));
+  const [sounded, levelled] = [bed({ kind: "soundings", points }), bed({ kind: "sections", sections })].map(
+    (path) =>
+      run("flow", path, "--discharge", "5", "--cell", "1") as unknown as {
+        massError: number;
+        maxDepth: number;
+        wetCells: number;
+      },
+  );
   for (const out of [sounded!, levelled!]) expect(out.massError).toBeLessThan(0.005);
   // The same valley twice: the same river.
   expect(sounded!.maxDepth / levelled!.maxDepth).toBeCloseTo(1, 1);
   const template = { kind: "template", template: "two-channels", length: 60, width: 14, poolDepth: 1.2, slope: 0.003 };
-  expect((run("flow", bed(template), "--discharge", "4", "--cell", "1") as { wetCells: number }).wetCells).toBeGreaterThan(200);
-  expect((run("flow", bed({ ...template, template: "bend" }, 0), "--discharge", "4", "--cell", "1") as { maxSpeed: number }).maxSpeed).toBeGreaterThan(0.5);
-  expect(refuse("flow", bed({ kind: "soundings", points }), "--discharge", "5000", "--cell", "1")).toMatchObject({ code: "overtops", path: "discharge" });
-  expect(refuse("flow", bed({ kind: "soundings", points: points.slice(0, 2) }), "--discharge", "5").path).toBe("bed.points");
+  expect(
+    (run("flow", bed(template), "--discharge", "4", "--cell", "1") as { wetCells: number }).wetCells,
+  ).toBeGreaterThan(200);
+  expect(
+    (run("flow", bed({ ...template, template: "bend" }, 0), "--discharge", "4", "--cell", "1") as { maxSpeed: number })
+      .maxSpeed,
+  ).toBeGreaterThan(0.5);
+  expect(refuse("flow", bed({ kind: "soundings", points }), "--discharge", "5000", "--cell", "1")).toMatchObject({
+    code: "overtops",
+    path: "discharge",
+  });
+  expect(refuse("flow", bed({ kind: "soundings", points: points.slice(0, 2) }), "--discharge", "5").path).toBe(
+    "bed.points",
+  );
 });
 
 test("rating: the contract's fields", () => {
-  const path = file("pairs.csv", `stage,discharge\n${[0.3, 0.5, 0.7, 1, 1.4].map((stage) => `${stage},${9 * (stage - 0.1) ** 1.8}`).join("\n")}\n`);
+  const path = file(
+    "pairs.csv",
+    `stage,discharge\n${[0.3, 0.5, 0.7, 1, 1.4].map((stage) => `${stage},${9 * (stage - 0.1) ** 1.8}`).join("\n")}\n`,
+  );
   const out = run("rating", path) as unknown as Record<string, number>;
   expect(out.C).toBeCloseTo(9, 2);
   expect(out.h0).toBeCloseTo(0.1, 3);
@@ -89,21 +172,61 @@ test("rating: the contract's fields", () => {
 test("flow and read: a wall turns the water back; the field file serves read again; lies have their reasons", () => {
   const reach = file("reach.json", JSON.stringify(channel()));
   const field = join(folder, "field.json");
-  const out = run("flow", reach, "--discharge", "14", "--field", field) as unknown as { nx: number; ny: number; cell: number; converged: boolean; massError: number; iterations: number };
+  const out = run("flow", reach, "--discharge", "14", "--field", field) as unknown as {
+    nx: number;
+    ny: number;
+    cell: number;
+    converged: boolean;
+    massError: number;
+    iterations: number;
+  };
   expect(out).toMatchObject({ nx: 80, ny: 22, cell: 1, converged: true });
   expect(out.massError).toBeLessThan(0.005);
-  const written = JSON.parse(readFileSync(field, "utf8")) as { depth: (number | null)[]; u: (number | null)[]; origin: unknown };
+  const written = JSON.parse(readFileSync(field, "utf8")) as {
+    depth: (number | null)[];
+    u: (number | null)[];
+    origin: unknown;
+  };
   expect(written.depth).toHaveLength(80 * 22);
   expect(written.depth.some((h) => h === null)).toBe(true);
   expect(written.u.filter((u) => u !== null && u < -0.05).length).toBeGreaterThan(20);
-  const read = run("read", reach, "--discharge", "14", "--species", "brown-trout", "--field", field) as unknown as { lies: { rank: number; reasons: string[] }[]; seams: { slowSide: string }[]; wading: { safe: number } };
+  const read = run("read", reach, "--discharge", "14", "--species", "brown-trout", "--field", field) as unknown as {
+    lies: { rank: number; reasons: string[] }[];
+    seams: { slowSide: string }[];
+    wading: { safe: number };
+  };
   expect(read.seams[0]!.slowSide).toBe("left");
   expect(read.lies[0]!.reasons.length).toBeGreaterThan(3);
-  const bass = run("read", reach, "--species", "smallmouth-bass", "--field", field) as unknown as { lies: { score: number; factors: Record<string, number> }[] };
-  expect(Object.values(bass.lies[0]!.factors).reduce((product, factor) => product * factor, 1)).toBeCloseTo(bass.lies[0]!.score, 6);
-  expect(refuse("read", reach, "--discharge", "3", "--species", "brown-trout", "--field", field).code).toBe("other-discharge");
+  const bass = run("read", reach, "--species", "smallmouth-bass", "--field", field) as unknown as {
+    lies: { score: number; factors: Record<string, number> }[];
+  };
+  expect(Object.values(bass.lies[0]!.factors).reduce((product, factor) => product * factor, 1)).toBeCloseTo(
+    bass.lies[0]!.score,
+    6,
+  );
+  expect(refuse("read", reach, "--discharge", "3", "--species", "brown-trout", "--field", field).code).toBe(
+    "other-discharge",
+  );
   // The rest of the reading: structure, the time of the year, where to stand and anchor, how long.
-  const staged = run("read", reach, "--species", "smallmouth-bass", "--season", "staging", "--style", "wait", "--field", field) as unknown as { season: { phase: string }; structure: Record<string, unknown[]>; eddies: { outline: unknown[]; turns: string }[]; lies: { score: number; hold: { name: string; place: number } }[]; stands: { school: string; casts: { landing: { point: number[] } }[] }[]; timing: { minutes: number; casts: number } };
+  const staged = run(
+    "read",
+    reach,
+    "--species",
+    "smallmouth-bass",
+    "--season",
+    "staging",
+    "--style",
+    "wait",
+    "--field",
+    field,
+  ) as unknown as {
+    season: { phase: string };
+    structure: Record<string, unknown[]>;
+    eddies: { outline: unknown[]; turns: string }[];
+    lies: { score: number; hold: { name: string; place: number } }[];
+    stands: { school: string; casts: { landing: { point: number[] } }[] }[];
+    timing: { minutes: number; casts: number };
+  };
   expect(staged.season.phase).toBe("staging");
   expect(staged.lies[0]!.score).not.toBeCloseTo(bass.lies[0]!.score, 3);
   expect(staged.lies[0]!.hold).toMatchObject({ name: "A", place: 1 });
@@ -111,29 +234,61 @@ test("flow and read: a wall turns the water back; the field file serves read aga
   expect(Object.keys(staged.structure).sort()).toEqual(["bottoms", "corners", "foam", "ledges", "pools", "wakes"]);
   for (const { casts } of staged.stands) expect(casts[0]!.landing.point).toHaveLength(2);
   expect(staged.timing.minutes).toBeGreaterThan(30);
-  expect(refuse("read", reach, "--species", "king-salmon", "--season", "staging", "--field", field)).toMatchObject({ code: "unknown-season", path: "--season" });
-  expect(refuse("read", reach, "--species", "king-salmon", "--style", "hurry", "--field", field)).toMatchObject({ code: "bad-style", path: "--style" });
+  expect(refuse("read", reach, "--species", "king-salmon", "--season", "staging", "--field", field)).toMatchObject({
+    code: "unknown-season",
+    path: "--season",
+  });
+  expect(refuse("read", reach, "--species", "king-salmon", "--style", "hurry", "--field", field)).toMatchObject({
+    code: "bad-style",
+    path: "--style",
+  });
 }, 90_000);
 
 test("rig: a float from JSON on the line, and rates from an archive", async () => {
-  const rig = run("rig", JSON.stringify({ method: "float", species: "brown-trout", water: { depth: 1.2, meanSpeed: 0.4, bedRoughness: 0.15, visibleDepth: 1, temperature: 10 } })) as unknown as { setting: number; shot: { size: string; count: number; below: number }[]; lure: { colours: string[] } };
+  const rig = run(
+    "rig",
+    JSON.stringify({
+      method: "float",
+      species: "brown-trout",
+      water: { depth: 1.2, meanSpeed: 0.4, bedRoughness: 0.15, visibleDepth: 1, temperature: 10 },
+    }),
+  ) as unknown as {
+    setting: number;
+    shot: { size: string; count: number; below: number }[];
+    lure: { colours: string[] };
+  };
   expect(rig.setting).toBeGreaterThan(0.7);
-  expect(rig.shot[0]).toEqual(expect.objectContaining({ size: expect.any(String), count: expect.any(Number), below: expect.any(Number) }));
-  const archive = await writeArchive(demoBook(now), new Date(now).toISOString(), (bytes) => Promise.resolve(createHash("sha256").update(bytes).digest("hex")));
-  const rates = run("rates", file("book.zip", archive), "--by", "flow") as unknown as { classes: { label: string; hours: number; events: number }[]; total: { hours: number; events: number } };
+  expect(rig.shot[0]).toEqual(
+    expect.objectContaining({ size: expect.any(String), count: expect.any(Number), below: expect.any(Number) }),
+  );
+  const archive = await writeArchive(demoBook(now), new Date(now).toISOString(), (bytes) =>
+    Promise.resolve(createHash("sha256").update(bytes).digest("hex")),
+  );
+  const rates = run("rates", file("book.zip", archive), "--by", "flow") as unknown as {
+    classes: { label: string; hours: number; events: number }[];
+    total: { hours: number; events: number };
+  };
   expect(rates.classes.reduce((sum, one) => sum + one.events, 0)).toBe(rates.total.events);
 });
 
 test("bad input: exit 2, one line of JSON, located, nothing on standard output", () => {
   expect(refuse("gauge", file("empty.csv", "")).code).toBe("empty-file");
-  expect(refuse("gauge", file("bin.csv", Uint8Array.from([80, 75, 3, 4, 0, 0, 1])))).toMatchObject({ code: "binary-file", line: 1 });
+  expect(refuse("gauge", file("bin.csv", Uint8Array.from([80, 75, 3, 4, 0, 0, 1])))).toMatchObject({
+    code: "binary-file",
+    line: 1,
+  });
   expect(refuse("gauge", join(folder, "none.csv")).code).toBe("unreadable");
   const { downstream, ...open } = channel();
   void downstream;
-  expect(refuse("flow", file("open.json", JSON.stringify(open)), "--discharge", "5")).toMatchObject({ code: "no-outlet", path: "downstream" });
+  expect(refuse("flow", file("open.json", JSON.stringify(open)), "--discharge", "5")).toMatchObject({
+    code: "no-outlet",
+    path: "downstream",
+  });
   expect(refuse("flow", file("ok.json", JSON.stringify(channel())), "--discharge", "-5").code).toBe("bad-discharge");
   expect(refuse("flow", file("ok.json", JSON.stringify(channel()))).code).toBe("missing-option");
-  expect(refuse("flow", file("ok.json", JSON.stringify(channel())), "--discharge", "5", "--colour", "red").code).toBe("unknown-option");
+  expect(refuse("flow", file("ok.json", JSON.stringify(channel())), "--discharge", "5", "--colour", "red").code).toBe(
+    "unknown-option",
+  );
   expect(refuse("dance").code).toBe("unknown-command");
   expect(refuse("rates", file("not.zip", "hello")).code).toBe("not-an-archive");
 }, 60_000);

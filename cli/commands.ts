@@ -19,4 +19,5 @@ const COMMANDS: Record<string, () => Promise<Command>> = {
 };
 
 export const NAMES = Object.keys(COMMANDS);
-export const commandNamed = async (name: string): Promise<Command | undefined> => (Object.hasOwn(COMMANDS, name) ? COMMANDS[name]!() : undefined);
+export const commandNamed = async (name: string): Promise<Command | undefined> =>
+  Object.hasOwn(COMMANDS, name) ? COMMANDS[name]!() : undefined;

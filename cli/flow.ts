@@ -52,8 +52,16 @@ converged says that the time means have settled; with the verdict "shedding" wak
     const out = args.values.field;
     if (out !== undefined) writeOut(out, writeField(field));
     return {
-      nx: field.nx, ny: field.ny, cell: field.cell, discharge, ...fieldSummary(field),
-      converged: field.verdict !== "not-converged", verdict: field.verdict, iterations: field.steps, seconds, massError: field.massError,
+      nx: field.nx,
+      ny: field.ny,
+      cell: field.cell,
+      discharge,
+      ...fieldSummary(field),
+      converged: field.verdict !== "not-converged",
+      verdict: field.verdict,
+      iterations: field.steps,
+      seconds,
+      massError: field.massError,
     };
   },
 };
@@ -62,6 +70,10 @@ function writeOut(path: string, text: string): void {
   try {
     writeFileSync(path, text);
   } catch (error) {
-    throw new InputError("unwritable", `${path} cannot be written: ${(error as NodeJS.ErrnoException).code ?? "unknown"}.`, { file: path });
+    throw new InputError(
+      "unwritable",
+      `${path} cannot be written: ${(error as NodeJS.ErrnoException).code ?? "unknown"}.`,
+      { file: path },
+    );
   }
 }

@@ -14,21 +14,30 @@ exceedance is the fraction (0..1) of the season's record at or above the dischar
 Times without an offset are read in --zone, or as UTC. Several files are joined into one record; of two readings at one instant the later file wins. Bad lines are listed in rejected; agency codes such as Ice count as missing.`,
   options: { format: true, at: true, zone: true, backtest: false },
   run: (args) => {
-    if (args.positional.length === 0) throw new InputError("missing-argument", "Give a gauge file, or several of one station.");
+    if (args.positional.length === 0)
+      throw new InputError("missing-argument", "Give a gauge file, or several of one station.");
     const format = args.values.format ?? "auto";
-    if (!(GAUGE_FORMATS as readonly string[]).includes(format)) throw new InputError("unknown-format", `--format must be one of ${GAUGE_FORMATS.join(", ")}.`, { path: "--format" });
+    if (!(GAUGE_FORMATS as readonly string[]).includes(format))
+      throw new InputError("unknown-format", `--format must be one of ${GAUGE_FORMATS.join(", ")}.`, {
+        path: "--format",
+      });
     const at = instantOption(args, "at");
-    const files = args.positional.map((file) => ({ file, record: readGaugeFile(readText(file), { format: format as GaugeFormat, zone: args.values.zone, file }) }));
+    const files = args.positional.map((file) => ({
+      file,
+      record: readGaugeFile(readText(file), { format: format as GaugeFormat, zone: args.values.zone, file }),
+    }));
     const named = files.length > 1 ? (file: string) => ({ file }) : () => ({});
     const joined = joinRecords(files.map(({ record }) => record));
     const { station, series, now, recession } = summariseGauge(joined, at);
     const discharge = seriesOf(joined, "discharge");
     return {
-      station, series,
+      station,
+      series,
       rejected: files.flatMap(({ file, record }) => record.rejected.map((one) => ({ ...one, ...named(file) }))),
       codes: files.reduce<Record<string, number>>((sum, { record }) => addCounts(sum, record.codes), {}),
       notes: [...new Set(files.flatMap(({ record }) => record.notes))],
-      now, recession,
+      now,
+      recession,
       ...(args.flags.has("backtest") ? { backtest: discharge ? backtest(discharge) : [] } : {}),
     };
   },

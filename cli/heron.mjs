@@ -22,9 +22,20 @@ async function bundled() {
   // Written beside and moved, so that two commands at once never read half of it.
   const part = `${made}.${process.pid}`;
   await build({
-    entryPoints: [join(root, "cli", "main.ts")], outdir: part, entryNames: "heron", bundle: true, splitting: true, outExtension: { ".js": ".mjs" }, platform: "node", format: "esm", target: "node20", logLevel: "silent",
+    entryPoints: [join(root, "cli", "main.ts")],
+    outdir: part,
+    entryNames: "heron",
+    bundle: true,
+    splitting: true,
+    outExtension: { ".js": ".mjs" },
+    platform: "node",
+    format: "esm",
+    target: "node20",
+    logLevel: "silent",
     // Packages of the older kind ask for require.
-    banner: { js: 'import { createRequire as requiring } from "node:module"; globalThis.require ??= requiring(import.meta.url);' },
+    banner: {
+      js: 'import { createRequire as requiring } from "node:module"; globalThis.require ??= requiring(import.meta.url);',
+    },
   });
   if (existsSync(made)) rmSync(part, { recursive: true, force: true });
   else renameSync(part, made);

@@ -11,7 +11,11 @@ export async function main(args: readonly string[]): Promise<number> {
       return 0;
     }
     const command = await commandNamed(name);
-    if (!command) throw new InputError("unknown-command", `“${name}” is not a command. Known: ${NAMES.join(", ")}; heron help tells more.`);
+    if (!command)
+      throw new InputError(
+        "unknown-command",
+        `“${name}” is not a command. Known: ${NAMES.join(", ")}; heron help tells more.`,
+      );
     if (rest.includes("--help")) {
       process.stdout.write(`${await help(name)}\n`);
       return 0;
@@ -30,13 +34,18 @@ const write = (text: string): Promise<void> => new Promise((done) => process.std
 /** Any fault as one line; a defect of ours says so, without a stack. */
 function faultFor(error: unknown): Fault {
   if (error instanceof InputError) return error.fault;
-  return { code: "internal", message: `Something went wrong inside: ${error instanceof Error ? error.message.split("\n")[0] : String(error)}` };
+  return {
+    code: "internal",
+    message: `Something went wrong inside: ${error instanceof Error ? error.message.split("\n")[0] : String(error)}`,
+  };
 }
 
 async function help(name: string | undefined): Promise<string> {
   const one = name ? await commandNamed(name) : undefined;
   if (name && !one) throw new InputError("unknown-command", `“${name}” is not a command. Known: ${NAMES.join(", ")}.`);
   if (one) return `heron ${name} ${one.usage}\n\n${one.about}`;
-  const lines = await Promise.all(NAMES.map(async (command) => `  heron ${command} ${(await commandNamed(command))!.usage}`));
+  const lines = await Promise.all(
+    NAMES.map(async (command) => `  heron ${command} ${(await commandNamed(command))!.usage}`),
+  );
   return `Low Heron without a screen. Reads files or standard input (-), writes one JSON document, SI units.\n\n${lines.join("\n")}\n\nheron help COMMAND tells more. Bad input: exit 2 and one line of JSON on standard error.`;
 }

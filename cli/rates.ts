@@ -5,7 +5,8 @@ import { readArchive } from "../src/core/formats/archive";
 import { only, readBytes } from "./arguments";
 import type { Command } from "./commands";
 
-export const sha256: (bytes: Uint8Array) => Promise<string> = (bytes) => Promise.resolve(createHash("sha256").update(bytes).digest("hex"));
+export const sha256: (bytes: Uint8Array) => Promise<string> = (bytes) =>
+  Promise.resolve(createHash("sha256").update(bytes).digest("hex"));
 
 export const rates: Command = {
   usage: "ARCHIVE [--by flow|exceedance|trend|clarity|temperature] [--species S]",

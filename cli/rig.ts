@@ -11,7 +11,9 @@ Output: setting (float to lowest shot, m), baitHeight, shotHeight, lift, holdBac
   run: (args) => {
     const given = only(args, "a rig request");
     const inline = given.trimStart().startsWith("{");
-    const { shape, ...advice } = adviseRig(readRigRequest(inline ? given : readText(given), inline ? undefined : given));
+    const { shape, ...advice } = adviseRig(
+      readRigRequest(inline ? given : readText(given), inline ? undefined : given),
+    );
     return { ...advice, shape: shape.filter((_, k) => k % 5 === 0) };
   },
 };

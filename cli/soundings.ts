@@ -15,9 +15,38 @@ export const soundings: Command = {
     const read = readSoundings(readText(file), file);
     const optional = (name: string) => (args.values[name] === undefined ? undefined : numberOption(args, name));
     const fall = numberOption(args, "fall", 0.002);
-    const { bed, heading, length, breadth, spacing, density, join, gaps, odd } = survey(read, { fall, heading: optional("heading"), hang: numberOption(args, "hang", 0), join: optional("join"), cell: optional("cell"), keepOdd: args.flags.has("keep-odd") });
-    const reach = checkReach({ schema: "low-heron/reach@1", id: "soundings", name: file, bed, roughness: numberOption(args, "roughness", 0.035), downstream: { kind: "normal", slope: fall } }, file);
+    const { bed, heading, length, breadth, spacing, density, join, gaps, odd } = survey(read, {
+      fall,
+      heading: optional("heading"),
+      hang: numberOption(args, "hang", 0),
+      join: optional("join"),
+      cell: optional("cell"),
+      keepOdd: args.flags.has("keep-odd"),
+    });
+    const reach = checkReach(
+      {
+        schema: "low-heron/reach@1",
+        id: "soundings",
+        name: file,
+        bed,
+        roughness: numberOption(args, "roughness", 0.035),
+        downstream: { kind: "normal", slope: fall },
+      },
+      file,
+    );
     layReach(reach); // what cannot be laid is told now
-    return { reach, heading, length, breadth, spacing, density, join, gapShare: gaps.share, odd, rejected: read.rejected, notes: read.notes };
+    return {
+      reach,
+      heading,
+      length,
+      breadth,
+      spacing,
+      density,
+      join,
+      gapShare: gaps.share,
+      odd,
+      rejected: read.rejected,
+      notes: read.notes,
+    };
   },
 };

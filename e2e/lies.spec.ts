@@ -1,7 +1,9 @@
 import { expect, test } from "@playwright/test";
 import { loadDemo, makeSmallReach, noFaults, settled } from "./parts";
 
-test("the water by name, the fish's year, a boat, time and casts; a fish logged on a lie, one put on the plan, and all of them against the model", async ({ page }) => {
+test("the water by name, the fish's year, a boat, time and casts; a fish logged on a lie, one put on the plan, and all of them against the model", async ({
+  page,
+}) => {
   await loadDemo(page);
   await page.goto("/log");
   await page.getByRole("button", { name: "Start a session" }).click();
@@ -17,7 +19,8 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   await expect(page.getByText(/^Stitches: seams.*foam lines.*eddies.*head, slot, deep and tail/)).toBeVisible();
   const words = page.locator("details", { hasText: "The water in words" });
   await words.locator("summary").click();
-  for (const kind of ["Seams", "Eddies", "Foam lines", "Breaks and their slack", "Pools"]) await expect(words.getByRole("heading", { name: kind })).toBeVisible();
+  for (const kind of ["Seams", "Eddies", "Foam lines", "Breaks and their slack", "Pools"])
+    await expect(words.getByRole("heading", { name: kind })).toBeVisible();
   await expect(words.getByText(/The split stone at .* slack for [\d.]+ m below/)).toBeVisible();
 
   // The fish's year: asked for by name, winter lies are slower ones than usual.
@@ -36,8 +39,16 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
 
   // Where to stand, the casts, the boat, the time.
   const approach = page.getByRole("region", { name: /^Approach to lie 1/ });
-  await expect(approach.getByRole("list").getByText(/casts?, land/).first()).toBeVisible();
-  const landed = await approach.getByText(/land [\d.]+ m up-current/).first().textContent();
+  await expect(
+    approach
+      .getByRole("list")
+      .getByText(/casts?, land/)
+      .first(),
+  ).toBeVisible();
+  const landed = await approach
+    .getByText(/land [\d.]+ m up-current/)
+    .first()
+    .textContent();
   await approach.getByLabel("It sinks like").click();
   await page.getByRole("option", { name: "a lightly shot bait" }).click();
   await expect(approach.getByText(landed!, { exact: true })).toBeHidden();
@@ -68,7 +79,9 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   await expect(page.getByText(/came from a lie; [\d.]+ would by chance/)).toBeVisible();
 });
 
-test("a fish of one's own: copied, refused where it makes no sense, kept through a reload, changed, removed and brought back", async ({ page }) => {
+test("a fish of one's own: copied, refused where it makes no sense, kept through a reload, changed, removed and brought back", async ({
+  page,
+}) => {
   await page.goto("/");
   await makeSmallReach(page, "Own fish run");
   await page.goto("/reach");

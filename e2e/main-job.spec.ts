@@ -14,8 +14,23 @@ test("from a gauge file to the chart: water, reach, lie, rig, catch, rates", asy
   const text = gaugeText();
   const folder = mkdtempSync(join(tmpdir(), "heron-e2e-"));
   writeFileSync(join(folder, "gauge.csv"), text);
-  // At the present instant, as the page has it: a trend near its dead band differs between the last reading and some minutes after it.
-  const told = JSON.parse(execFileSync("node", ["cli/heron.mjs", "gauge", join(folder, "gauge.csv"), "--at", new Date().toISOString()], { encoding: "utf8" })) as { series: { count: number; missing: number; max: number }[]; now: { discharge: number; stage: number; exceedance: number; waterTemperature: number; trend: string; visibleDepth: number } };
+  // At the present instant, as the page has it: a trend near its dead band differs between the last reading and some
+  // minutes after it.
+  const told = JSON.parse(
+    execFileSync("node", ["cli/heron.mjs", "gauge", join(folder, "gauge.csv"), "--at", new Date().toISOString()], {
+      encoding: "utf8",
+    }),
+  ) as {
+    series: { count: number; missing: number; max: number }[];
+    now: {
+      discharge: number;
+      stage: number;
+      exceedance: number;
+      waterTemperature: number;
+      trend: string;
+      visibleDepth: number;
+    };
+  };
   rmSync(folder, { recursive: true });
 
   await page.goto("/");
@@ -75,7 +90,11 @@ test("from a gauge file to the chart: water, reach, lie, rig, catch, rates", asy
 
 test("killing the browser right after a catch is logged loses nothing", async ({ baseURL }) => {
   const folder = mkdtempSync(join(tmpdir(), "heron-kill-"));
-  const launch = { executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--remote-debugging-port=0"], baseURL };
+  const launch = {
+    executablePath: "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--remote-debugging-port=0"],
+    baseURL,
+  };
   try {
     const first = await chromium.launchPersistentContext(folder, launch);
     const page = await first.newPage();

@@ -13,7 +13,9 @@ export async function loadDemo(page: Page): Promise<void> {
 
 /** Gives the gauge dialog a file. */
 export async function chooseGauge(page: Page, name: string, content: string | Buffer): Promise<void> {
-  await page.getByLabel("File", { exact: true }).setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(content) });
+  await page
+    .getByLabel("File", { exact: true })
+    .setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(content) });
 }
 
 /** Makes a small reach from the template, so that it is solved quickly. */
@@ -26,7 +28,11 @@ export async function makeSmallReach(page: Page, name: string): Promise<void> {
   await expect(page.getByRole("dialog")).toBeHidden();
 }
 
-export const settled = (page: Page) => expect(page.getByText(/^(Settled|Not settled)/)).toBeVisible({ timeout: 120_000 });
+export const settled = (page: Page) =>
+  expect(page.getByText(/^(Settled|Not settled)/)).toBeVisible({ timeout: 120_000 });
 
 /** Nothing on the page that a screen reader or a keyboard would stumble over. */
-export const noFaults = async (page: Page) => expect((await new AxeBuilder({ page }).analyze()).violations.map((one) => `${one.id}: ${one.nodes[0]?.html}`)).toEqual([]);
+export const noFaults = async (page: Page) =>
+  expect(
+    (await new AxeBuilder({ page }).analyze()).violations.map((one) => `${one.id}: ${one.nodes[0]?.html}`),
+  ).toEqual([]);

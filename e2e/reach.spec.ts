@@ -1,12 +1,16 @@
 import { expect, test } from "@playwright/test";
 import { loadDemo, makeSmallReach, noFaults, settled } from "./parts";
 
-test("a reach from soundings: a bad file is told, a made-up boat's log shown with what stands out, laid the other way round, and made", async ({ page }) => {
+test("a reach from soundings: a bad file is told, a made-up boat's log shown with what stands out, laid the other way round, and made", async ({
+  page,
+}) => {
   await page.goto("/");
   await page.getByRole("button", { name: "Make a reach" }).click();
   await page.getByRole("button", { name: "From soundings" }).click();
   const dialog = page.getByRole("dialog", { name: "A reach from soundings" });
-  await dialog.getByLabel("File", { exact: true }).setInputFiles({ name: "bad.csv", mimeType: "text/csv", buffer: Buffer.from("place,depth\nhere,1\n") });
+  await dialog
+    .getByLabel("File", { exact: true })
+    .setInputFiles({ name: "bad.csv", mimeType: "text/csv", buffer: Buffer.from("place,depth\nhere,1\n") });
   await expect(dialog.getByRole("alert")).toContainText("No two columns give a place");
   await dialog.getByRole("button", { name: /made-up boat/ }).click();
   await expect(dialog.getByText(/soundings over/)).toBeVisible();
@@ -28,7 +32,9 @@ test("a reach from soundings: a bad file is told, a made-up boat's log shown wit
   await expect(page.getByRole("heading", { level: 1, name: /Sounded glide at/ })).toBeAttached();
 });
 
-test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section along a line of one's own", async ({ page }) => {
+test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section along a line of one's own", async ({
+  page,
+}) => {
   await loadDemo(page);
   await page.keyboard.press("2");
   await settled(page);
@@ -121,7 +127,9 @@ test("readings in the water: put down at the probe, fitted, taken and undone", a
   await expect(page.getByRole("row", { name: /2\. Depth/ })).toBeVisible();
 });
 
-test("a new angler shapes a reach with three stones and a wall, by handles and measures, and sees its seams at three flows within two minutes", async ({ page }) => {
+test("a new angler shapes a reach with three stones and a wall, by handles and measures, and sees its seams at three flows within two minutes", async ({
+  page,
+}) => {
   const start = Date.now();
   await page.goto("/");
   await page.getByRole("button", { name: "Make a reach" }).click();

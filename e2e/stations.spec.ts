@@ -23,7 +23,11 @@ test("bad gauge files get a located error, and nothing is changed", async ({ pag
     await expect(page.getByRole("button", { name: "Keep this record" })).toBeHidden();
   }
   // Some bad lines: told by number, the rest kept.
-  await chooseGauge(page, "some.csv", "time,discharge (m3/s)\n2026-01-01T00:00Z,3\n2026-01-01T01:00Z,three\n2026-01-01T02:00Z,Ice\n");
+  await chooseGauge(
+    page,
+    "some.csv",
+    "time,discharge (m3/s)\n2026-01-01T00:00Z,3\n2026-01-01T01:00Z,three\n2026-01-01T02:00Z,Ice\n",
+  );
   await expect(page.getByText("line 3: discharge “three” is not a number")).toBeVisible();
   await expect(page.getByText("Ice × 1")).toBeVisible();
   await page.getByRole("button", { name: "Close" }).click();
@@ -33,7 +37,21 @@ test("bad gauge files get a located error, and nothing is changed", async ({ pag
 test("a reach without an outlet is refused by name, and nothing is changed", async ({ page }) => {
   await page.goto("/");
   await page.getByRole("button", { name: "Make a reach" }).click();
-  await page.getByLabel("Reach file").setInputFiles({ name: "r.json", mimeType: "application/json", buffer: Buffer.from(JSON.stringify({ schema: "low-heron/reach@1", id: "x", name: "x", roughness: 0.03, bed: { kind: "grid", nx: 4, ny: 3, cell: 1, z: new Array(12).fill(0) } })) });
+  await page
+    .getByLabel("Reach file")
+    .setInputFiles({
+      name: "r.json",
+      mimeType: "application/json",
+      buffer: Buffer.from(
+        JSON.stringify({
+          schema: "low-heron/reach@1",
+          id: "x",
+          name: "x",
+          roughness: 0.03,
+          bed: { kind: "grid", nx: 4, ny: 3, cell: 1, z: new Array(12).fill(0) },
+        }),
+      ),
+    });
   await expect(page.getByRole("dialog").getByRole("alert")).toContainText("no outlet");
   await page.getByLabel("Width of the channel").fill("wide");
   await page.getByRole("button", { name: "Make it" }).click();
@@ -64,7 +82,10 @@ test("the made-up river: labelled, looked at in both units and by keys, removed 
 test("an archive goes out and comes back in after everything was removed", async ({ page }) => {
   await loadDemo(page);
   await page.getByRole("button", { name: "Book and settings" }).click();
-  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save archive" }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Save archive" }).click(),
+  ]);
   const path = await download.path();
   await page.getByRole("button", { name: "Remove the made-up river" }).click();
   await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
@@ -93,7 +114,9 @@ test("every station stands up to axe at the desk, and fits a phone without sidew
   }
 });
 
-test("the flow slider: a new flow is solved, the old one stays solved, and solving can be stopped", async ({ page }) => {
+test("the flow slider: a new flow is solved, the old one stays solved, and solving can be stopped", async ({
+  page,
+}) => {
   await loadDemo(page);
   await page.goto("/reach");
   await settled(page);
@@ -114,7 +137,12 @@ test("the stand-in gauge answers the same for the same hours, and refuses bad qu
   const [one, two] = [await (await request.get(url)).text(), await (await request.get(url)).text()];
   expect(one).toBe(two);
   expect(one.split("\n")).toHaveLength(51);
-  for (const query of ["", "?from=yesterday&to=now", "?from=2025-01-03T00:00:00Z&to=2025-01-01T00:00:00Z", "?from=2020-01-01T00:00:00Z&to=2039-01-01T00:00:00Z"]) {
+  for (const query of [
+    "",
+    "?from=yesterday&to=now",
+    "?from=2025-01-03T00:00:00Z&to=2025-01-01T00:00:00Z",
+    "?from=2020-01-01T00:00:00Z&to=2039-01-01T00:00:00Z",
+  ]) {
     const status = (await request.get(`/api/stand-in/gauge${query}`)).status();
     expect([200, 400]).toContain(status);
     if (!query.includes("2020")) expect(status).toBe(400);
@@ -123,7 +151,13 @@ test("the stand-in gauge answers the same for the same hours, and refuses bad qu
 
 test("pages carry a strict content security policy and ask nothing of anyone else", async ({ page }) => {
   const elsewhere: string[] = [];
-  page.on("request", (request) => !request.url().startsWith("http://localhost") && !/^(blob|data):/.test(request.url()) && elsewhere.push(request.url()));
+  page.on(
+    "request",
+    (request) =>
+      !request.url().startsWith("http://localhost") &&
+      !/^(blob|data):/.test(request.url()) &&
+      elsewhere.push(request.url()),
+  );
   const answer = await page.goto("/");
   expect(answer!.headers()["content-security-policy"]).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
   await loadDemo(page);
@@ -160,7 +194,9 @@ test("on the bank, by thumb: a session on a phone, a blank, undo, and figures in
   await expect(page.getByRole("banner")).toContainText("cfs");
 });
 
-test("a session and a reach taken out come back by undo; a reach goes out as a file and comes in again", async ({ page }) => {
+test("a session and a reach taken out come back by undo; a reach goes out as a file and comes in again", async ({
+  page,
+}) => {
   await loadDemo(page);
   await page.goto("/log");
   const first = page.getByRole("button", { name: /^Remove the session/ }).first();
@@ -171,7 +207,10 @@ test("a session and a reach taken out come back by undo; a reach goes out as a f
   await expect(page.getByRole("button", { name })).toHaveCount(1);
   await page.goto("/water");
   await page.getByRole("button", { name: "Book and settings" }).click();
-  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save Alder Bend as a reach file" }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Save Alder Bend as a reach file" }).click(),
+  ]);
   await page.getByRole("button", { name: "Remove Alder Bend" }).click();
   await expect(page.getByRole("button", { name: "Remove Alder Bend" })).toBeHidden();
   await page.getByRole("button", { name: "Close" }).click();
@@ -182,7 +221,9 @@ test("a session and a reach taken out come back by undo; a reach goes out as a f
   await expect(page.getByRole("combobox", { name: "Reach", exact: true })).toContainText("Alder Bend");
 });
 
-test("the rig follows the tackle: bad entries are told, more line drag lifts the bait, units are either", async ({ page }) => {
+test("the rig follows the tackle: bad entries are told, more line drag lifts the bait, units are either", async ({
+  page,
+}) => {
   await loadDemo(page);
   await page.goto("/rig");
   await expect(page.getByTestId("setting")).toBeVisible({ timeout: 120_000 });
@@ -198,7 +239,9 @@ test("the rig follows the tackle: bad entries are told, more line drag lifts the
   await expect(page.getByRole("alert").filter({ hasText: "capacity" })).toBeVisible();
 });
 
-test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged, measured, undone; the flow is solved anew", async ({ page }) => {
+test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged, measured, undone; the flow is solved anew", async ({
+  page,
+}) => {
   await page.goto("/reach");
   await page.getByRole("button", { name: "Make a reach" }).click();
   await page.getByLabel("Name", { exact: true }).fill("Stony");
@@ -216,7 +259,9 @@ test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged,
   await expect(plan).toBeVisible({ timeout: 60_000 });
   await plan.focus();
   await page.keyboard.press("Shift+ArrowRight");
-  await expect(page.getByRole("status").filter({ hasText: "Probe, 27.0 m down the reach" })).toContainText(/deep|dry ground/);
+  await expect(page.getByRole("status").filter({ hasText: "Probe, 27.0 m down the reach" })).toContainText(
+    /deep|dry ground/,
+  );
   await page.keyboard.press("Escape");
   await expect(page.getByText(/^Probe, /)).toBeHidden();
   await page.getByRole("button", { name: "Shape the bed" }).click();

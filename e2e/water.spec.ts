@@ -50,20 +50,28 @@ test("readings of one's own: a body mark in one press with undo, and a discharge
   await page.getByRole("button", { name: "Measure the flow with a float" }).click();
   const dialog = page.getByRole("dialog", { name: "Flow at Kiln Glide" });
   await dialog.getByLabel("Wet width").fill("8 m");
-  for (const [k, [distance, depth, run, seconds]] of [["1.5", "0.4", "5", "11 12"], ["4", "3 ft", "5", "8.1"], ["9", "0.5", "5", "12"]].entries()) {
+  for (const [k, [distance, depth, run, seconds]] of [
+    ["1.5", "0.4", "5", "11 12"],
+    ["4", "3 ft", "5", "8.1"],
+    ["9", "0.5", "5", "12"],
+  ].entries()) {
     await dialog.getByLabel(`${k + 1}. From the edge`).fill(distance!);
     await dialog.getByLabel("Depth", { exact: true }).nth(k).fill(depth!);
     await dialog.getByLabel("Run", { exact: true }).nth(k).fill(run!);
     await dialog.getByLabel("Seconds, each pass").nth(k).fill(seconds!);
   }
-  await expect(dialog.getByRole("alert")).toContainText("Place 3: the distance from the edge must lie within the river's width.");
+  await expect(dialog.getByRole("alert")).toContainText(
+    "Place 3: the distance from the edge must lie within the river's width.",
+  );
   await dialog.getByLabel("3. From the edge").fill("6.5");
   await expect(dialog.getByText(/within about ±\d+ %/)).toBeVisible();
   await dialog.getByRole("button", { name: "Keep this reading" }).click();
   await expect(page.getByText(/at Kiln Glide: in the book\./).first()).toBeVisible();
 });
 
-test("this water: a dam is a caution, a band is judged, the tide is told; bad entries change nothing; undo", async ({ page }) => {
+test("this water: a dam is a caution, a band is judged, the tide is told; bad entries change nothing; undo", async ({
+  page,
+}) => {
   await loadDemo(page);
   await page.getByRole("button", { name: "This water" }).click();
   await page.getByLabel("Dam above: what it does").fill("siren, then a metre in ten minutes");
@@ -83,10 +91,13 @@ test("this water: a dam is a caution, a band is judged, the tide is told; bad en
   await expect(page.getByText(/Dam above: siren/)).toBeHidden();
 });
 
-test("columns matched by hand are remembered; several files join into one gauge; a stage gauge gets its flow from a rating", async ({ page }) => {
+test("columns matched by hand are remembered; several files join into one gauge; a stage gauge gets its flow from a rating", async ({
+  page,
+}) => {
   await page.goto("/");
   await page.getByRole("button", { name: "Open a gauge file" }).first().click();
-  const odd = (from: number) => `when measured;Pegel cm;remark\n${Array.from({ length: 60 }, (_, k) => `${new Date(Date.now() - (from - k) * HOUR).toISOString().slice(0, 16)};${60 + (k % 7)};ok`).join("\n")}\n`;
+  const odd = (from: number) =>
+    `when measured;Pegel cm;remark\n${Array.from({ length: 60 }, (_, k) => `${new Date(Date.now() - (from - k) * HOUR).toISOString().slice(0, 16)};${60 + (k % 7)};ok`).join("\n")}\n`;
   await chooseGauge(page, "odd.csv", odd(60));
   await expect(page.getByRole("dialog").getByRole("alert")).toContainText("No column is named as a time");
   await page.getByRole("combobox", { name: "What when measured holds" }).click();
@@ -95,7 +106,11 @@ test("columns matched by hand are remembered; several files join into one gauge;
   await page.getByRole("option", { name: "Stage", exact: true }).click();
   await page.getByRole("button", { name: "Read it so" }).click();
   await expect(page.getByRole("rowheader", { name: "stage" })).toBeVisible();
-  await page.getByLabel("File", { exact: true }).setInputFiles([100, 60].map((from, k) => ({ name: `odd-${k}.csv`, mimeType: "text/csv", buffer: Buffer.from(odd(from)) })));
+  await page
+    .getByLabel("File", { exact: true })
+    .setInputFiles(
+      [100, 60].map((from, k) => ({ name: `odd-${k}.csv`, mimeType: "text/csv", buffer: Buffer.from(odd(from)) })),
+    );
   await expect(page.getByRole("row", { name: /^stage 100 0 0\.60 m 0\.66 m$/ })).toBeVisible();
   await page.getByRole("button", { name: "Keep this record" }).click();
   await expect(page.getByText("No discharge reading", { exact: false }).first()).toBeVisible();
@@ -113,7 +128,11 @@ test("columns matched by hand are remembered; several files join into one gauge;
 });
 
 test("WaterML 2.0 comes in as other files do", async ({ page }) => {
-  const rows = gaugeCsv(Date.now() - 48 * HOUR, Date.now()).trim().split("\n").slice(1).map((line) => line.split(","));
+  const rows = gaugeCsv(Date.now() - 48 * HOUR, Date.now())
+    .trim()
+    .split("\n")
+    .slice(1)
+    .map((line) => line.split(","));
   const xml = `<?xml version="1.0"?><wml2:Collection xmlns:wml2="http://www.opengis.net/waterml/2.0" xmlns:om="http://www.opengis.net/om/2.0" xmlns:xlink="http://www.w3.org/1999/xlink"><wml2:observationMember><om:OM_Observation><om:observedProperty xlink:title="Discharge"/><om:featureOfInterest xlink:title="Made up weir"/><om:result><wml2:MeasurementTimeseries><wml2:defaultPointMetadata><wml2:DefaultTVPMeasurementMetadata><wml2:uom code="m3/s"/></wml2:DefaultTVPMeasurementMetadata></wml2:defaultPointMetadata>${rows.map(([time, q]) => `<wml2:point><wml2:MeasurementTVP><wml2:time>${time}</wml2:time><wml2:value>${q}</wml2:value></wml2:MeasurementTVP></wml2:point>`).join("\n")}</wml2:MeasurementTimeseries></om:result></om:OM_Observation></wml2:observationMember></wml2:Collection>`;
   await page.goto("/");
   await page.getByRole("button", { name: "Open a gauge file" }).first().click();

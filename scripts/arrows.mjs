@@ -6,9 +6,17 @@ import { join } from "node:path";
 import { root } from "./ensure.mjs";
 
 const config = await extractConfig(join(root, ".dependency-cruiser.cjs"));
-const { output } = await cruise(["src", "app", "cli"], { ...config.options, ruleSet: { forbidden: config.forbidden }, validate: true, baseDir: root }, undefined, { tsConfig: extractTsConfig(join(root, "tsconfig.json")) });
+const { output } = await cruise(
+  ["src", "app", "cli"],
+  { ...config.options, ruleSet: { forbidden: config.forbidden }, validate: true, baseDir: root },
+  undefined,
+  { tsConfig: extractTsConfig(join(root, "tsconfig.json")) },
+);
 const { summary, modules } = output;
-for (const { from, to, rule } of summary.violations) process.stdout.write(`${rule.severity}: ${rule.name}: ${from} -> ${to}\n`);
+for (const { from, to, rule } of summary.violations)
+  process.stdout.write(`${rule.severity}: ${rule.name}: ${from} -> ${to}\n`);
 const own = modules.filter(({ source }) => !source.includes("node_modules")).length;
-process.stdout.write(`arrows: ${own} modules, ${summary.totalDependenciesCruised} dependencies, ${summary.error} wrong\n`);
+process.stdout.write(
+  `arrows: ${own} modules, ${summary.totalDependenciesCruised} dependencies, ${summary.error} wrong\n`,
+);
 process.exit(summary.error > 0 || own < 50 ? 1 : 0);

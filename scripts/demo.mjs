@@ -7,7 +7,9 @@ import { ensureBuild, ensurePackages, root } from "./ensure.mjs";
 async function freePort(from) {
   for (let port = from; port < from + 50; port++) {
     const free = await new Promise((resolve) => {
-      const probe = createServer().once("error", () => resolve(false)).once("listening", () => probe.close(() => resolve(true)));
+      const probe = createServer()
+        .once("error", () => resolve(false))
+        .once("listening", () => probe.close(() => resolve(true)));
       probe.listen(port);
     });
     if (free) return port;
@@ -18,9 +20,16 @@ async function freePort(from) {
 ensurePackages();
 ensureBuild();
 const port = await freePort(Number(process.env.PORT ?? 3000));
-const server = spawn("npx", ["next", "start", "-p", String(port)], { cwd: root, stdio: ["ignore", "pipe", 2], env: { ...process.env, LOW_HERON_DEMO: "1", NEXT_TELEMETRY_DISABLED: "1" } });
+const server = spawn("npx", ["next", "start", "-p", String(port)], {
+  cwd: root,
+  stdio: ["ignore", "pipe", 2],
+  env: { ...process.env, LOW_HERON_DEMO: "1", NEXT_TELEMETRY_DISABLED: "1" },
+});
 server.stdout.on("data", (text) => {
-  if (String(text).includes("Ready")) process.stdout.write(`\nLow Heron runs with the made-up river at  http://localhost:${port}\nStop it with Ctrl+C.\n`);
+  if (String(text).includes("Ready"))
+    process.stdout.write(
+      `\nLow Heron runs with the made-up river at  http://localhost:${port}\nStop it with Ctrl+C.\n`,
+    );
 });
 for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
 server.on("exit", (code) => process.exit(code ?? 0));

@@ -9,9 +9,15 @@ export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 
 /** Runs a command with its output shown (on standard error when `quiet`); stops the program when it fails. */
 export function run(command, args, options = {}) {
-  const done = spawnSync(command, args, { cwd: root, stdio: options.quiet ? ["ignore", 2, 2] : ["ignore", 1, 2], env: { ...process.env, ...options.env } });
+  const done = spawnSync(command, args, {
+    cwd: root,
+    stdio: options.quiet ? ["ignore", 2, 2] : ["ignore", 1, 2],
+    env: { ...process.env, ...options.env },
+  });
   if (done.error || done.status !== 0) {
-    process.stderr.write(`\n${command} ${args.join(" ")} did not work${done.error ? `: ${done.error.message}` : ` (exit ${done.status})`}.\n`);
+    process.stderr.write(
+      `\n${command} ${args.join(" ")} did not work${done.error ? `: ${done.error.message}` : ` (exit ${done.status})`}.\n`,
+    );
     if (options.keepGoing) return false;
     process.exit(1);
   }
@@ -20,7 +26,9 @@ export function run(command, args, options = {}) {
 
 /** node_modules as the lock file says: installed when missing or older than the lock. */
 export function ensurePackages(options = {}) {
-  const lock = createHash("sha256").update(readFileSync(join(root, "package-lock.json"))).digest("hex");
+  const lock = createHash("sha256")
+    .update(readFileSync(join(root, "package-lock.json")))
+    .digest("hex");
   const mark = join(root, "node_modules", ".low-heron-lock");
   if (existsSync(mark) && readFileSync(mark, "utf8") === lock) return;
   process.stderr.write("Installing packages (once) ...\n");

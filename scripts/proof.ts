@@ -6,14 +6,26 @@ import { bumpWithJump, stoker } from "../src/core/flow/proof/closed-forms";
 import type { Profile } from "../src/core/flow/proof/strip";
 
 const docs = join(import.meta.dirname, "..", "docs");
-const figure = (value: number): string => (value === 0 ? "0" : value.toExponential(1).replace("e-", "·10⁻").replace("e+", "·10").replace(/⁻(\d+)/, (_, digits: string) => `⁻${[...digits].map((digit) => "⁰¹²³⁴⁵⁶⁷⁸⁹"[Number(digit)]).join("")}`));
+const figure = (value: number): string =>
+  value === 0
+    ? "0"
+    : value
+        .toExponential(1)
+        .replace("e-", "·10⁻")
+        .replace("e+", "·10")
+        .replace(
+          /⁻(\d+)/,
+          (_, digits: string) => `⁻${[...digits].map((digit) => "⁰¹²³⁴⁵⁶⁷⁸⁹"[Number(digit)]).join("")}`,
+        );
 
 let failed = 0;
 const rows = CASES.map((one) => {
   const found = one.run();
   const good = found.error < one.limit && (one.order === undefined || found.order! > one.order);
   if (!good) failed++;
-  process.stdout.write(`${good ? "holds" : "FAILS"}  ${one.name}: ${found.error.toExponential(2)} (limit ${one.limit})${found.order === undefined ? "" : `, order ${found.order.toFixed(2)}`}\n`);
+  process.stdout.write(
+    `${good ? "holds" : "FAILS"}  ${one.name}: ${found.error.toExponential(2)} (limit ${one.limit})${found.order === undefined ? "" : `, order ${found.order.toFixed(2)}`}\n`,
+  );
   return `| ${one.name} | ${one.source} | ${one.measure} | ${figure(found.error)} | ${figure(one.limit)} | ${found.order === undefined ? "" : `${found.order.toFixed(2)} (over ${one.order})`} |`;
 });
 
@@ -26,15 +38,28 @@ function picture(name: string, title: string, profile: Profile): void {
   const x = (value: number) => (left + ((width - left - 14) * (value - x0)) / (x1 - x0)).toFixed(1);
   const y = (value: number) => (height - bottom - ((height - bottom - 30) * value) / high).toFixed(1);
   const line = (values: readonly number[]) => values.map((value, k) => `${x(profile.x[k]!)},${y(value)}`).join(" ");
-  const dots = profile.found.map((h, k) => `<circle cx="${x(profile.x[k]!)}" cy="${y(h + profile.bed[k]!)}" r="2" fill="#1f2d36"/>`).filter((_, k) => k % Math.ceil(profile.x.length / 100) === 0).join("");
-  const ticks = [0, 0.5, 1].map((share) => `<text x="${left - 8}" y="${y(high * share)}" text-anchor="end" dominant-baseline="middle">${Number((high * share).toPrecision(2))} m</text>`).join("");
+  const dots = profile.found
+    .map((h, k) => `<circle cx="${x(profile.x[k]!)}" cy="${y(h + profile.bed[k]!)}" r="2" fill="#1f2d36"/>`)
+    .filter((_, k) => k % Math.ceil(profile.x.length / 100) === 0)
+    .join("");
+  const ticks = [0, 0.5, 1]
+    .map(
+      (share) =>
+        `<text x="${left - 8}" y="${y(high * share)}" text-anchor="end" dominant-baseline="middle">${Number((high * share).toPrecision(2))} m</text>`,
+    )
+    .join("");
   mkdirSync(join(docs, "proof"), { recursive: true });
-  writeFileSync(join(docs, "proof", `${name}.svg`), `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" font-family="sans-serif" font-size="13" fill="#1f2d36"><rect width="${width}" height="${height}" fill="#f4f0e6"/><text x="${left}" y="18">${title}</text>${ticks}<polygon points="${x(x0)},${y(0)} ${line(profile.bed)} ${x(x1)},${y(0)}" fill="#7a6a58"/><polyline points="${line(tops)}" fill="none" stroke="#a4560a" stroke-width="5" stroke-opacity="0.45"/>${dots}<text x="${width - 14}" y="${height - 10}" text-anchor="end">${Number((x1 - x0).toPrecision(2))} m; broad line: closed form; dots: solver</text></svg>\n`);
+  writeFileSync(
+    join(docs, "proof", `${name}.svg`),
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" font-family="sans-serif" font-size="13" fill="#1f2d36"><rect width="${width}" height="${height}" fill="#f4f0e6"/><text x="${left}" y="18">${title}</text>${ticks}<polygon points="${x(x0)},${y(0)} ${line(profile.bed)} ${x(x1)},${y(0)}" fill="#7a6a58"/><polyline points="${line(tops)}" fill="none" stroke="#a4560a" stroke-width="5" stroke-opacity="0.45"/>${dots}<text x="${width - 14}" y="${height - 10}" text-anchor="end">${Number((x1 - x0).toPrecision(2))} m; broad line: closed form; dots: solver</text></svg>\n`,
+  );
 }
 picture("jump", "Flow over a bump with a jump: water surface", bumpWithJump(200));
 picture("stoker", "Stoker’s dam break on a wet bed after 6 s", stoker(200));
 
-writeFileSync(join(docs, "proof.md"), `# What the solver is held to
+writeFileSync(
+  join(docs, "proof.md"),
+  `# What the solver is held to
 
 Written by \`npm run proof\`, which runs every case below; the unit tests run the same cases with the same limits (\`src/core/flow/proof/\`). Where an order is given, it is the one observed on halving the cells.
 
@@ -47,6 +72,7 @@ ${rows.join("\n")}
 ![Stoker's dam break](proof/stoker.svg)
 
 What the cases do not prove: that Manning's n and the eddy viscosity of a real bed are right. Those are the angler's to calibrate; a field is as true as its bed.
-`);
+`,
+);
 process.stdout.write(`${CASES.length - failed} hold, ${failed} fail\n`);
 process.exit(failed ? 1 : 0);

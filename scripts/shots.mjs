@@ -1,4 +1,7 @@
-/** Takes the pictures of docs/screenshots (or, with --out DIR, throwaway ones) from the demo river of a running application. */
+/**
+ * Takes the pictures of docs/screenshots (or, with --out DIR, throwaway ones) from the demo river of a running
+ * application.
+ */
 import { chromium } from "@playwright/test";
 import { mkdirSync } from "node:fs";
 import { join } from "node:path";
@@ -11,7 +14,18 @@ const out = option("--out", join(root, "docs", "screenshots"));
 const only = option("--only", "");
 mkdirSync(out, { recursive: true });
 
-export const launch = { executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"] };
+export const launch = {
+  executablePath: "/usr/bin/chromium",
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+  ],
+};
 const sizes = { desk: { width: 1280, height: 800 }, bank: { width: 390, height: 844 } };
 
 async function settled(page) {
@@ -23,15 +37,89 @@ async function settled(page) {
 const views = [
   { name: "water", path: "/water", sizes: ["desk", "bank"] },
   { name: "reach", path: "/reach", sizes: ["desk", "bank"], ready: settled },
-  { name: "reach-shaping", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); await page.getByRole("button", { name: "Shape the bed" }).click(); await page.getByRole("button", { name: "split stone", exact: true }).click(); await page.waitForTimeout(500); } },
-  { name: "soundings", path: "/reach", sizes: ["desk"], ready: async (page) => { await page.getByRole("button", { name: "Make a reach" }).click(); await page.getByRole("button", { name: "From soundings" }).click(); await page.getByRole("button", { name: /made-up boat/ }).click(); const make = page.getByRole("button", { name: "Make this reach" }); await make.waitFor(); await make.scrollIntoViewIfNeeded(); await page.waitForTimeout(800); } },
-  { name: "reach-wading", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); await page.getByRole("button", { name: "Wading" }).click(); await page.waitForTimeout(500); } },
-  { name: "reach-structure", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); const wading = page.getByRole("button", { name: "Wading", pressed: true }); if (await wading.isVisible()) await wading.click(); await page.getByRole("button", { name: "Structure" }).click(); await page.waitForTimeout(1500); } },
-  { name: "reach-lie", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); await page.getByText(/fish with a place lay/).waitFor({ timeout: 180_000 }); await page.getByRole("button", { name: "Structure" }).click(); await page.evaluate(() => scrollTo(0, document.querySelector("h2").getBoundingClientRect().top - 90)); await page.waitForTimeout(800); } },
-  { name: "rig", path: "/rig", sizes: ["desk", "bank"], ready: async (page) => { await page.getByTestId("setting").waitFor({ timeout: 180_000 }); await page.waitForTimeout(500); } },
+  {
+    name: "reach-shaping",
+    path: "/reach",
+    sizes: ["desk"],
+    ready: async (page) => {
+      await settled(page);
+      await page.getByRole("button", { name: "Shape the bed" }).click();
+      await page.getByRole("button", { name: "split stone", exact: true }).click();
+      await page.waitForTimeout(500);
+    },
+  },
+  {
+    name: "soundings",
+    path: "/reach",
+    sizes: ["desk"],
+    ready: async (page) => {
+      await page.getByRole("button", { name: "Make a reach" }).click();
+      await page.getByRole("button", { name: "From soundings" }).click();
+      await page.getByRole("button", { name: /made-up boat/ }).click();
+      const make = page.getByRole("button", { name: "Make this reach" });
+      await make.waitFor();
+      await make.scrollIntoViewIfNeeded();
+      await page.waitForTimeout(800);
+    },
+  },
+  {
+    name: "reach-wading",
+    path: "/reach",
+    sizes: ["desk"],
+    ready: async (page) => {
+      await settled(page);
+      await page.getByRole("button", { name: "Wading" }).click();
+      await page.waitForTimeout(500);
+    },
+  },
+  {
+    name: "reach-structure",
+    path: "/reach",
+    sizes: ["desk"],
+    ready: async (page) => {
+      await settled(page);
+      const wading = page.getByRole("button", { name: "Wading", pressed: true });
+      if (await wading.isVisible()) await wading.click();
+      await page.getByRole("button", { name: "Structure" }).click();
+      await page.waitForTimeout(1500);
+    },
+  },
+  {
+    name: "reach-lie",
+    path: "/reach",
+    sizes: ["desk"],
+    ready: async (page) => {
+      await settled(page);
+      await page.getByText(/fish with a place lay/).waitFor({ timeout: 180_000 });
+      await page.getByRole("button", { name: "Structure" }).click();
+      await page.evaluate(() => scrollTo(0, document.querySelector("h2").getBoundingClientRect().top - 90));
+      await page.waitForTimeout(800);
+    },
+  },
+  {
+    name: "rig",
+    path: "/rig",
+    sizes: ["desk", "bank"],
+    ready: async (page) => {
+      await page.getByTestId("setting").waitFor({ timeout: 180_000 });
+      await page.waitForTimeout(500);
+    },
+  },
   { name: "log", path: "/log", sizes: ["desk", "bank"] },
   { name: "learn", path: "/learn", sizes: ["desk", "bank"] },
-  { name: "reach-depths", path: "/reach", sizes: ["desk"], ready: async (page) => { await settled(page); await page.getByRole("button", { name: "Wading" }).click(); await page.getByText(/of 11 in the background/).waitFor({ state: "hidden", timeout: 180_000 }); await page.getByRole("button", { name: "Depths" }).click(); await page.getByRole("button", { name: "lay a line of my own" }).click(); await page.waitForTimeout(1500); } },
+  {
+    name: "reach-depths",
+    path: "/reach",
+    sizes: ["desk"],
+    ready: async (page) => {
+      await settled(page);
+      await page.getByRole("button", { name: "Wading" }).click();
+      await page.getByText(/of 11 in the background/).waitFor({ state: "hidden", timeout: 180_000 });
+      await page.getByRole("button", { name: "Depths" }).click();
+      await page.getByRole("button", { name: "lay a line of my own" }).click();
+      await page.waitForTimeout(1500);
+    },
+  },
 ];
 
 const browser = await chromium.launch(launch);

@@ -1,4 +1,7 @@
-/** `npm test`: installs what is missing (Chromium too), then lint, types, unit and interface tests. Last line: N passed, N failed. Plain Node. */
+/**
+ * `npm test`: installs what is missing (Chromium too), then lint, types, unit and interface tests. Last line: N passed,
+ * N failed. Plain Node.
+ */
 import { spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -12,7 +15,11 @@ let passed = 0;
 let failed = 0;
 const step = (name, command, args, env = {}) => {
   process.stdout.write(`\n— ${name}\n`);
-  const done = spawnSync(command, args, { cwd: root, stdio: ["ignore", 1, 1], env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ...env } });
+  const done = spawnSync(command, args, {
+    cwd: root,
+    stdio: ["ignore", 1, 1],
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ...env },
+  });
   return done.status === 0;
 };
 const check = (name, command, args) => (step(name, command, args) ? passed++ : failed++);
@@ -37,7 +44,9 @@ try {
   check("types", "npx", ["tsc", "--noEmit"]);
 
   const e2e = join(folder, "e2e.json");
-  const e2eRan = step("interface tests", "npx", ["playwright", "test", "--reporter=list,json"], { PLAYWRIGHT_JSON_OUTPUT_NAME: e2e });
+  const e2eRan = step("interface tests", "npx", ["playwright", "test", "--reporter=list,json"], {
+    PLAYWRIGHT_JSON_OUTPUT_NAME: e2e,
+  });
   count(() => {
     const { stats } = JSON.parse(readFileSync(e2e, "utf8"));
     return [stats.expected + stats.flaky, stats.unexpected, stats.expected + stats.flaky + stats.unexpected];

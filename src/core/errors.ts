@@ -1,4 +1,7 @@
-/** A fault in what was handed in: what is wrong, and where. Every reader and model throws this and only this for bad input. */
+/**
+ * A fault in what was handed in: what is wrong, and where. Every reader and model throws this and only this for bad
+ * input.
+ */
 export interface Fault {
   code: string;
   message: string;

@@ -1,4 +1,11 @@
-import { type Book, type Catch, type FieldReading, type RiverState, type SeriesRecord, type Session } from "../core/book/records";
+import {
+  type Book,
+  type Catch,
+  type FieldReading,
+  type RiverState,
+  type SeriesRecord,
+  type Session,
+} from "../core/book/records";
 import { riverState } from "../core/book/river-state";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { DAY, HOUR, readingAt } from "../core/gauge/series";
@@ -7,13 +14,28 @@ import { gaugeCsv } from "../standins/gauge";
 import { poisson, stream } from "../standins/seeded";
 import { DEMO_REACHES, DEMO_STATION } from "./river";
 
-/** Two years of record and a made-up season of sessions, blanks among them, up to `now` (ms). The same for the same instant. */
+/**
+ * Two years of record and a made-up season of sessions, blanks among them, up to `now` (ms). The same for the same
+ * instant.
+ */
 const YEARS = 2;
 const SESSIONS = 42;
-/** Where the made-up fish took: in words, and about where on the plan, m; the angler marked most of them, not to the metre. */
+/**
+ * Where the made-up fish took: in words, and about where on the plan, m; the angler marked most of them, not to the
+ * metre.
+ */
 const LIES: Record<string, readonly (readonly [string, number, number])[]> = {
-  "demo-kiln-glide": [["Cushion above the split stone", 57.5, 18.8], ["Slack below the flat stone", 72, 15], ["Beside the log jam", 83, 20.5], ["Deep of the pool", 92, 19.5]],
-  "demo-alder-bend": [["Beside the alder jam", 53.5, 13], ["Beside the sunk stone", 63.5, 20], ["Right-hand seam edge", 55, 21.5]],
+  "demo-kiln-glide": [
+    ["Cushion above the split stone", 57.5, 18.8],
+    ["Slack below the flat stone", 72, 15],
+    ["Beside the log jam", 83, 20.5],
+    ["Deep of the pool", 92, 19.5],
+  ],
+  "demo-alder-bend": [
+    ["Beside the alder jam", 53.5, 13],
+    ["Beside the sunk stone", 63.5, 20],
+    ["Right-hand seam edge", 55, 21.5],
+  ],
 };
 const MARKED = 0.7;
 const SCATTER = 3;
@@ -45,49 +67,132 @@ export function demoBook(now: number): Book {
     if (start + hours * HOUR > now || river.discharge === null || river.discharge > 28) continue;
     const id = `demo-session-${String(k + 1).padStart(2, "0")}`;
     sessions.push({
-      schema: "low-heron/session@1", id, ...mark, reach, start: new Date(start).toISOString(), end: new Date(start + hours * HOUR).toISOString(),
-      rods: 1, species: "brown-trout", notes: "", river,
+      schema: "low-heron/session@1",
+      id,
+      ...mark,
+      reach,
+      start: new Date(start).toISOString(),
+      end: new Date(start + hours * HOUR).toISOString(),
+      rods: 1,
+      species: "brown-trout",
+      notes: "",
+      river,
     });
     const count = poisson(trueRate(river.discharge) * hours, next);
-    for (let fish = 0; fish < count; fish++) catches.push(demoCatch(`${id}-fish-${fish + 1}`, id, reach, start + next() * hours * HOUR, gauge, mark, next, spots));
+    for (let fish = 0; fish < count; fish++)
+      catches.push(
+        demoCatch(`${id}-fish-${fish + 1}`, id, reach, start + next() * hours * HOUR, gauge, mark, next, spots),
+      );
   }
   const series = gauge.series.map((one): SeriesRecord => ({
-    schema: "low-heron/series@1", id: `${DEMO_STATION.id}-${one.parameter}`, ...mark, station: DEMO_STATION.id, parameter: one.parameter, unit: one.unit,
-    times: Array.from(one.times), values: Array.from(one.values, (value) => (Number.isNaN(value) ? null : value)),
+    schema: "low-heron/series@1",
+    id: `${DEMO_STATION.id}-${one.parameter}`,
+    ...mark,
+    station: DEMO_STATION.id,
+    parameter: one.parameter,
+    unit: one.unit,
+    times: Array.from(one.times),
+    values: Array.from(one.values, (value) => (Number.isNaN(value) ? null : value)),
   }));
   return {
     stations: [{ schema: "low-heron/station@1", ...DEMO_STATION, ...mark, source: "stand-in" }],
     series,
-    reaches: DEMO_REACHES.map((reach) => ({ schema: "low-heron/reach-record@1", id: reach.id, ...mark, station: DEMO_STATION.id, reach })),
+    reaches: DEMO_REACHES.map((reach) => ({
+      schema: "low-heron/reach-record@1",
+      id: reach.id,
+      ...mark,
+      station: DEMO_STATION.id,
+      reach,
+    })),
     sessions,
     catches,
-    waters: [{
-      schema: "low-heron/water@1", id: DEMO_STATION.id, ...mark, altitude: 110, damNote: "", fullPool: null, beachSlope: null, constituents: [], gaugings: [],
-      bands: [{ spot: "Kiln Glide, seam below the flat stone", measure: "discharge", low: 4, high: 11 }, { spot: "Alder Bend, beside the jam", measure: "discharge", low: 2.5, high: 7 }],
-    }],
+    waters: [
+      {
+        schema: "low-heron/water@1",
+        id: DEMO_STATION.id,
+        ...mark,
+        altitude: 110,
+        damNote: "",
+        fullPool: null,
+        beachSlope: null,
+        constituents: [],
+        gaugings: [],
+        bands: [
+          { spot: "Kiln Glide, seam below the flat stone", measure: "discharge", low: 4, high: 11 },
+          { spot: "Alder Bend, beside the jam", measure: "discharge", low: 2.5, high: 7 },
+        ],
+      },
+    ],
     readings: demoReadings(sessions, gauge, mark),
     profiles: [],
   };
 }
 
-/** Now and then the made-up angler looks how deep the bed is seen: this water is a little clearer at the same turbidity than the rule of thumb has it. */
-function demoReadings(sessions: readonly Session[], gauge: GaugeRecord, mark: { updatedAt: string; demo: boolean }): FieldReading[] {
+/**
+ * Now and then the made-up angler looks how deep the bed is seen: this water is a little clearer at the same turbidity
+ * than the rule of thumb has it.
+ */
+function demoReadings(
+  sessions: readonly Session[],
+  gauge: GaugeRecord,
+  mark: { updatedAt: string; demo: boolean },
+): FieldReading[] {
   const turbidity = gauge.series.find((one) => one.parameter === "turbidity");
-  return sessions.filter((_, k) => k % 6 === 3).flatMap((session, k): FieldReading[] => {
-    const reading = readingAt(turbidity, Date.parse(session.start));
-    if (reading === null) return [];
-    return [{ schema: "low-heron/reading@1", id: `demo-reading-${k + 1}`, ...mark, station: DEMO_STATION.id, reach: null, at: session.start, kind: "clarity", value: Math.round(39 * reading ** -0.7) / 10, error: null, how: "depth at which the bed was lost" }];
-  });
+  return sessions
+    .filter((_, k) => k % 6 === 3)
+    .flatMap((session, k): FieldReading[] => {
+      const reading = readingAt(turbidity, Date.parse(session.start));
+      if (reading === null) return [];
+      return [
+        {
+          schema: "low-heron/reading@1",
+          id: `demo-reading-${k + 1}`,
+          ...mark,
+          station: DEMO_STATION.id,
+          reach: null,
+          at: session.start,
+          kind: "clarity",
+          value: Math.round(39 * reading ** -0.7) / 10,
+          error: null,
+          how: "depth at which the bed was lost",
+        },
+      ];
+    });
 }
 
-function demoCatch(id: string, session: string, reach: string, at: number, gauge: GaugeRecord, mark: { updatedAt: string; demo: boolean }, next: () => number, spots: () => number): Catch {
+function demoCatch(
+  id: string,
+  session: string,
+  reach: string,
+  at: number,
+  gauge: GaugeRecord,
+  mark: { updatedAt: string; demo: boolean },
+  next: () => number,
+  spots: () => number,
+): Catch {
   const river: RiverState = riverState(gauge, at);
   const pick = <T>(items: readonly T[]): T => items[Math.floor(next() * items.length)]!;
-  const length = Math.round((18 + 26 * next() * next() + 6 * next())) / 100;
+  const length = Math.round(18 + 26 * next() * next() + 6 * next()) / 100;
   const [lie, x, y] = pick(LIES[reach]!);
-  const place = spots() < MARKED ? { x: Math.round(10 * (x + SCATTER * (spots() - 0.5))) / 10, y: Math.round(10 * (y + SCATTER * (spots() - 0.5))) / 10 } : null;
+  const place =
+    spots() < MARKED
+      ? {
+          x: Math.round(10 * (x + SCATTER * (spots() - 0.5))) / 10,
+          y: Math.round(10 * (y + SCATTER * (spots() - 0.5))) / 10,
+        }
+      : null;
   return {
-    schema: "low-heron/catch@1", id, ...mark, session, at: new Date(at).toISOString(), species: "brown-trout",
-    length, lie, lure: pick(LURES), notes: "", river, place,
+    schema: "low-heron/catch@1",
+    id,
+    ...mark,
+    session,
+    at: new Date(at).toISOString(),
+    species: "brown-trout",
+    length,
+    lie,
+    lure: pick(LURES),
+    notes: "",
+    river,
+    place,
   };
 }

@@ -1,14 +1,30 @@
 import type { Reach } from "../core/flow/reach";
 
 /** The made-up river Ostrel, gauged at Corbel Bridge, with two reaches. Nothing here is a real water. */
-export const DEMO_STATION = { id: "demo-ostrel-corbel", name: "Ostrel at Corbel Bridge", code: "MADE-UP-1", zone: "Europe/Dublin", latitude: 53.2, longitude: -7.4 };
+export const DEMO_STATION = {
+  id: "demo-ostrel-corbel",
+  name: "Ostrel at Corbel Bridge",
+  code: "MADE-UP-1",
+  zone: "Europe/Dublin",
+  latitude: 53.2,
+  longitude: -7.4,
+};
 
 export const DEMO_REACHES: readonly Reach[] = [
   {
     schema: "low-heron/reach@1",
     id: "demo-kiln-glide",
     name: "Kiln Glide",
-    bed: { kind: "template", template: "riffle-run-pool", length: 150, width: 24, poolDepth: 1.5, slope: 0.0028, wiggle: 4, cell: 0.5 },
+    bed: {
+      kind: "template",
+      template: "riffle-run-pool",
+      length: 150,
+      width: 24,
+      poolDepth: 1.5,
+      slope: 0.0028,
+      wiggle: 4,
+      cell: 0.5,
+    },
     roughness: 0.034,
     downstream: { kind: "normal", slope: 0.0028 },
     latitude: DEMO_STATION.latitude,
@@ -26,7 +42,16 @@ export const DEMO_REACHES: readonly Reach[] = [
     schema: "low-heron/reach@1",
     id: "demo-alder-bend",
     name: "Alder Bend",
-    bed: { kind: "template", template: "riffle-run-pool", length: 110, width: 18, poolDepth: 1.9, slope: 0.004, wiggle: 6, cell: 0.5 },
+    bed: {
+      kind: "template",
+      template: "riffle-run-pool",
+      length: 110,
+      width: 18,
+      poolDepth: 1.9,
+      slope: 0.004,
+      wiggle: 6,
+      cell: 0.5,
+    },
     roughness: 0.038,
     downstream: { kind: "normal", slope: 0.004 },
     latitude: DEMO_STATION.latitude,

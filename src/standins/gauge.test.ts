@@ -15,7 +15,9 @@ test("a river, not noise: never dry, spates that rise faster than they fall, a r
   expect(Math.min(...year.map((hour) => hour.discharge))).toBeGreaterThan(0.3);
   const changes = year.slice(1).map((hour, k) => Math.log(hour.discharge / year[k]!.discharge));
   expect(Math.max(...changes)).toBeGreaterThan(2 * -Math.min(...changes));
-  const discharge = readGaugeCsv(gaugeCsv(year[0]!.time, year.at(-1)!.time)).series.find((one) => one.parameter === "discharge")!;
+  const discharge = readGaugeCsv(gaugeCsv(year[0]!.time, year.at(-1)!.time)).series.find(
+    (one) => one.parameter === "discharge",
+  )!;
   const fall = recession(discharge)!;
   expect(fall.events).toBeGreaterThan(5);
   expect(fall.lambdaPerDay).toBeGreaterThan(0.03);
@@ -23,7 +25,8 @@ test("a river, not noise: never dry, spates that rise faster than they fall, a r
 });
 
 test("stage and discharge keep one rating", () => {
-  for (const hour of year.filter((_, k) => k % 500 === 0)) expect(hour.discharge / (RATING.C * (hour.stage - RATING.h0) ** RATING.b)).toBeCloseTo(1, 1);
+  for (const hour of year.filter((_, k) => k % 500 === 0))
+    expect(hour.discharge / (RATING.C * (hour.stage - RATING.h0) ** RATING.b)).toBeCloseTo(1, 1);
 });
 
 test("rising water is dirtier than falling water at the same flow (hysteresis)", () => {
@@ -45,14 +48,18 @@ test("warm in July, cold in January, warmer in the afternoon", () => {
     return some.reduce((sum, hour) => sum + hour.waterTemperature, 0) / some.length;
   };
   expect(mean((date) => date.getUTCMonth() === 6) - mean((date) => date.getUTCMonth() === 0)).toBeGreaterThan(8);
-  expect(mean((date) => date.getUTCMonth() === 6 && date.getUTCHours() === 17)).toBeGreaterThan(mean((date) => date.getUTCMonth() === 6 && date.getUTCHours() === 5) + 0.3);
+  expect(mean((date) => date.getUTCMonth() === 6 && date.getUTCHours() === 17)).toBeGreaterThan(
+    mean((date) => date.getUTCMonth() === 6 && date.getUTCHours() === 5) + 0.3,
+  );
 });
 
 test("the served file has its outages as codes, and every line is read", () => {
   const file = readGaugeCsv(gaugeCsv(Date.UTC(2024, 0, 1), Date.UTC(2026, 0, 1)));
   expect(file.rejected).toEqual([]);
   expect(file.codes.Eqp).toBeGreaterThan(10);
-  expect(file.series.map((one) => one.times.length)).toEqual(new Array(5).fill((Date.UTC(2026, 0, 1) - Date.UTC(2024, 0, 1)) / HOUR + 1));
+  expect(file.series.map((one) => one.times.length)).toEqual(
+    new Array(5).fill((Date.UTC(2026, 0, 1) - Date.UTC(2024, 0, 1)) / HOUR + 1),
+  );
   expect(simulateGauge(RECORD_START, RECORD_START)).toHaveLength(1);
 });
 

@@ -1,7 +1,8 @@
 import { hash01, smoothNoise } from "./seeded";
 
 /**
- * A made-up gauge: rain falls, the catchment answers and recedes, the water colours on the rise and clears, warms and cools.
+ * A made-up gauge: rain falls, the catchment answers and recedes, the water colours on the rise and clears, warms and
+ * cools.
  * Hourly, seeded, and the same for the same instant. A stand-in for demo and tests; nothing in it is a real river.
  */
 const SEED = 7;
@@ -60,7 +61,7 @@ export function simulateGauge(from: number, to: number): GaugeHour[] {
   const last = Math.floor(to / HOUR) * HOUR;
   for (let time = RECORD_START; time <= last; time += HOUR) {
     const season = yearFraction(time);
-    const thirst = 0.035 + 0.075 * Math.max(0, Math.sin(Math.PI * (season - 0.15) / 0.7));
+    const thirst = 0.035 + 0.075 * Math.max(0, Math.sin((Math.PI * (season - 0.15)) / 0.7));
     const fallen = rain(time);
     wetness = Math.min(1, Math.max(0.05, wetness + fallen / 55 - thirst * wetness * 0.06));
     const runoff = fallen * 0.34 * wetness ** 1.5;
@@ -79,9 +80,21 @@ export function simulateGauge(from: number, to: number): GaugeHour[] {
     sediment = Math.min(1, sediment - moved + 0.0025);
     if (time < from) continue;
     const warmth = 10.2 - 6.6 * Math.cos(2 * Math.PI * (season - 0.06)) + 1.6 * smoothNoise(SEED + 5, time / HOUR, 96);
-    const swing = (0.5 + 0.9 * Math.max(0, Math.sin(Math.PI * (season - 0.1) / 0.8))) * Math.min(1, 6 / discharge) * Math.sin((2 * Math.PI * (time / HOUR - 10.5)) / 24);
-    const colour = 1.6 + 0.55 * discharge ** 1.05 * (1 + 2.2 * Math.min(1, rise * 18) * (0.4 + sediment)) * (0.75 + 0.5 * hash01(SEED + 6, Math.floor(time / HOUR / 9)));
-    const glass = 1012 + 11 * smoothNoise(SEED + 8, time / HOUR, 70) + 7 * smoothNoise(SEED + 9, time / HOUR, 260) - 5 * Math.min(1, fallen);
+    const swing =
+      (0.5 + 0.9 * Math.max(0, Math.sin((Math.PI * (season - 0.1)) / 0.8))) *
+      Math.min(1, 6 / discharge) *
+      Math.sin((2 * Math.PI * (time / HOUR - 10.5)) / 24);
+    const colour =
+      1.6 +
+      0.55 *
+        discharge ** 1.05 *
+        (1 + 2.2 * Math.min(1, rise * 18) * (0.4 + sediment)) *
+        (0.75 + 0.5 * hash01(SEED + 6, Math.floor(time / HOUR / 9)));
+    const glass =
+      1012 +
+      11 * smoothNoise(SEED + 8, time / HOUR, 70) +
+      7 * smoothNoise(SEED + 9, time / HOUR, 260) -
+      5 * Math.min(1, fallen);
     const noise = 1 + 0.006 * (2 * hash01(SEED + 7, time / HOUR) - 1);
     out.push({
       time,
@@ -99,7 +112,12 @@ const round = (value: number, digits: number): number => Number(value.toFixed(di
 
 /** When its flow sensor was out, as sensors are: from, and for how many hours. */
 const OUTAGES: readonly (readonly [number, number])[] = [
-  [Date.UTC(2024, 1, 9, 18), 30], [Date.UTC(2024, 10, 20, 3), 12], [Date.UTC(2025, 6, 14, 9), 8], [Date.UTC(2025, 11, 23), 30], [Date.UTC(2026, 0, 27), 30], [Date.UTC(2026, 3, 5, 18), 20],
+  [Date.UTC(2024, 1, 9, 18), 30],
+  [Date.UTC(2024, 10, 20, 3), 12],
+  [Date.UTC(2025, 6, 14, 9), 8],
+  [Date.UTC(2025, 11, 23), 30],
+  [Date.UTC(2026, 0, 27), 30],
+  [Date.UTC(2026, 3, 5, 18), 20],
 ];
 
 /** The hours as the CSV that the stand-in serves. */
@@ -107,7 +125,16 @@ export function gaugeCsv(from: number, to: number): string {
   const lines = ["time,discharge (m3/s),stage (m),water temperature (C),turbidity (NTU),air pressure (hPa)"];
   for (const hour of simulateGauge(from, to)) {
     const out = OUTAGES.some(([from, hours]) => hour.time >= from && hour.time < from + hours * HOUR);
-    lines.push([new Date(hour.time).toISOString(), out ? "Eqp" : hour.discharge, out ? "Eqp" : hour.stage, hour.waterTemperature, hour.turbidity, hour.airPressure].join(","));
+    lines.push(
+      [
+        new Date(hour.time).toISOString(),
+        out ? "Eqp" : hour.discharge,
+        out ? "Eqp" : hour.stage,
+        hour.waterTemperature,
+        hour.turbidity,
+        hour.airPressure,
+      ].join(","),
+    );
   }
   return `${lines.join("\n")}\n`;
 }

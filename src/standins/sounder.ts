@@ -7,7 +7,10 @@ import { hash01 } from "./seeded";
 
 /** Lines across the reach, m apart; speed of the boat, m/s; and how deep its transducer hangs, m. */
 const RUN = { apart: 6, speed: 1, hang: 0.2 };
-/** Faults of the made-up sounder: noise of its position, m, and of its depth (share); how often it loses the bottom and how often it shouts. */
+/**
+ * Faults of the made-up sounder: noise of its position, m, and of its depth (share); how often it loses the bottom and
+ * how often it shouts.
+ */
 const FAULTS = { position: 0.25, depth: 0.015, lost: 0.006, spike: 0.004 };
 const SEED = 41;
 
@@ -19,8 +22,10 @@ export interface SounderPlace {
 }
 
 /**
- * An NMEA 0183 log of a made-up boat that sounds a reach from its upper end to its lower, to and fro across it, once a second: RMC with the date, GGA, and
- * DPT below the transducer. Seeded; noisy, with lost bottoms and spikes, as such logs are. `fall` and `level` give the water's surface.
+ * An NMEA 0183 log of a made-up boat that sounds a reach from its upper end to its lower, to and fro across it, once a
+ * second: RMC with the date, GGA, and
+ * DPT below the transducer. Seeded; noisy, with lost bottoms and spikes, as such logs are. `fall` and `level` give the
+ * water's surface.
  */
 export function sounderLog(reach: Reach, place: SounderPlace, start: number, fall: number, level: number): string {
   const grid = layReach(reach);
@@ -38,15 +43,23 @@ export function sounderLog(reach: Reach, place: SounderPlace, start: number, fal
       // The boat turns where its transducer would ground.
       if (depth < RUN.hang + 0.1) continue;
       const [dx, dy] = [x + (random(1) - 0.5) * 2 * FAULTS.position, y + (random(2) - 0.5) * 2 * FAULTS.position];
-      const [north, east] = [dx * Math.cos(heading) - dy * Math.sin(heading), dx * Math.sin(heading) + dy * Math.cos(heading)];
-      const [latitude, longitude] = [place.latitude + north / metres.latitude, place.longitude + east / metres.longitude];
+      const [north, east] = [
+        dx * Math.cos(heading) - dy * Math.sin(heading),
+        dx * Math.sin(heading) + dy * Math.cos(heading),
+      ];
+      const [latitude, longitude] = [
+        place.latitude + north / metres.latitude,
+        place.longitude + east / metres.longitude,
+      ];
       const at = new Date(start + second * 1000).toISOString();
       const clock = `${at.slice(11, 13)}${at.slice(14, 16)}${at.slice(17, 19)}.00`;
       const where = `${minutes(latitude, 2)},${latitude < 0 ? "S" : "N"},${minutes(longitude, 3)},${longitude < 0 ? "W" : "E"}`;
       say(`GPRMC,${clock},A,${where},1.9,,${at.slice(8, 10)}${at.slice(5, 7)}${at.slice(2, 4)},,`);
       say(`GPGGA,${clock},${where},1,09,0.9,,M,,M,,`);
       const read = (depth - RUN.hang) * (1 + FAULTS.depth * (2 * random(3) - 1));
-      say(`SDDPT,${random(4) < FAULTS.lost ? "0.0" : (random(5) < FAULTS.spike ? read * 2.5 + 1 : read).toFixed(2)},0.0`);
+      say(
+        `SDDPT,${random(4) < FAULTS.lost ? "0.0" : (random(5) < FAULTS.spike ? read * 2.5 + 1 : read).toFixed(2)},0.0`,
+      );
     }
   }
   return `${lines.join("\r\n")}\r\n`;

@@ -15,7 +15,15 @@ import { say } from "../ui/toasts";
 import { Holdings } from "./holdings";
 
 /** The book as a whole: units, look, archive out and in, the made-up river. */
-export function BookDialog({ open, onOpenChange, river }: { open: boolean; onOpenChange: (open: boolean) => void; river: River }) {
+export function BookDialog({
+  open,
+  onOpenChange,
+  river,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  river: River;
+}) {
   const { system, set } = useSettings();
   const { theme, setTheme } = useTheme();
   const picker = useRef<HTMLInputElement>(null);
@@ -51,36 +59,106 @@ export function BookDialog({ open, onOpenChange, river }: { open: boolean; onOpe
     <Dialog open={open} onOpenChange={onOpenChange} title="Book and settings">
       <div className="grid gap-5">
         <div className="grid grid-cols-2 gap-3">
-          <Select label="Units" value={system} onChange={(value) => set({ system: value as typeof system })} choices={[{ value: "metric", label: "Metric" }, { value: "us", label: "US customary" }]} />
-          <Select label="Look" value={theme ?? "day"} onChange={setTheme} choices={[{ value: "day", label: "Day" }, { value: "dusk", label: "Dusk" }, { value: "glare", label: "Glare: strongest contrast" }]} />
+          <Select
+            label="Units"
+            value={system}
+            onChange={(value) => set({ system: value as typeof system })}
+            choices={[
+              { value: "metric", label: "Metric" },
+              { value: "us", label: "US customary" },
+            ]}
+          />
+          <Select
+            label="Look"
+            value={theme ?? "day"}
+            onChange={setTheme}
+            choices={[
+              { value: "day", label: "Day" },
+              { value: "dusk", label: "Dusk" },
+              { value: "glare", label: "Glare: strongest contrast" },
+            ]}
+          />
         </div>
         <section>
           <h3 className="mb-1">Archive</h3>
-          <p className="mb-2 text-soft">Everything in one file. Taking one in merges it: the newer of two records wins.</p>
+          <p className="mb-2 text-soft">
+            Everything in one file. Taking one in merges it: the newer of two records wins.
+          </p>
           <div className="flex flex-wrap gap-2">
-            <Button onClick={() => void readBook(database()).then(async (book) => saveFile(`low-heron-${new Date().toISOString().slice(0, 10)}.zip`, await writeArchive(book, new Date().toISOString(), sha256), "application/zip"))}><Download size={18} aria-hidden />Save archive</Button>
-            <Button onClick={() => picker.current?.click()}><Upload size={18} aria-hidden />Take in archive</Button>
-            <input ref={picker} type="file" accept=".zip" aria-label="Archive file" className="sr-only" tabIndex={-1} onChange={(event) => { const file = event.target.files?.[0]; event.target.value = ""; if (file) void take(file); }} />
+            <Button
+              onClick={() =>
+                void readBook(database()).then(async (book) =>
+                  saveFile(
+                    `low-heron-${new Date().toISOString().slice(0, 10)}.zip`,
+                    await writeArchive(book, new Date().toISOString(), sha256),
+                    "application/zip",
+                  ),
+                )
+              }
+            >
+              <Download size={18} aria-hidden />
+              Save archive
+            </Button>
+            <Button onClick={() => picker.current?.click()}>
+              <Upload size={18} aria-hidden />
+              Take in archive
+            </Button>
+            <input
+              ref={picker}
+              type="file"
+              accept=".zip"
+              aria-label="Archive file"
+              className="sr-only"
+              tabIndex={-1}
+              onChange={(event) => {
+                const file = event.target.files?.[0];
+                event.target.value = "";
+                if (file) void take(file);
+              }}
+            />
           </div>
-          {fault && <div className="mt-3"><FaultNote message={fault} /></div>}
+          {fault && (
+            <div className="mt-3">
+              <FaultNote message={fault} />
+            </div>
+          )}
           {plan && (
             <div className="mt-3 rounded-md border border-line p-3">
               <p className="font-semibold">{plan.name} would do this:</p>
               <ul className="my-2">
-                {Object.entries(plan.plan.parts).map(([name, count]) => <li key={name}>{name}: {count.added} new, {count.replaced} newer than yours, {count.kept} left as they are</li>)}
+                {Object.entries(plan.plan.parts).map(([name, count]) => (
+                  <li key={name}>
+                    {name}: {count.added} new, {count.replaced} newer than yours, {count.kept} left as they are
+                  </li>
+                ))}
               </ul>
-              <div className="flex gap-2"><Button tone="next" onClick={() => void merge()}>Take it in</Button><Button onClick={() => setPlan(undefined)}>Leave it</Button></div>
+              <div className="flex gap-2">
+                <Button tone="next" onClick={() => void merge()}>
+                  Take it in
+                </Button>
+                <Button onClick={() => setPlan(undefined)}>Leave it</Button>
+              </div>
             </div>
           )}
         </section>
         <Holdings river={river} />
         <section>
           <h3 className="mb-1">Made-up river</h3>
-          {hasDemo
-            ? <Button onClick={() => void sendDemoAway().then(() => onOpenChange(false))}>Remove the made-up river</Button>
-            : <Button onClick={() => void loadDemo().then(() => onOpenChange(false))}>Load the made-up river</Button>}
+          {hasDemo ? (
+            <Button onClick={() => void sendDemoAway().then(() => onOpenChange(false))}>
+              Remove the made-up river
+            </Button>
+          ) : (
+            <Button onClick={() => void loadDemo().then(() => onOpenChange(false))}>Load the made-up river</Button>
+          )}
         </section>
-        {safe !== undefined && <p className="text-sm text-soft">{safe ? "This browser has promised to keep the book." : "This browser may clear the book when the disk is full: save an archive now and then."}</p>}
+        {safe !== undefined && (
+          <p className="text-sm text-soft">
+            {safe
+              ? "This browser has promised to keep the book."
+              : "This browser may clear the book when the disk is full: save an archive now and then."}
+          </p>
+        )}
       </div>
     </Dialog>
   );

@@ -16,13 +16,45 @@ export function Holdings({ river }: { river: River }) {
       <ul className="divide-y divide-line border-y border-line">
         {river.reaches.map((record) => (
           <Row key={record.id} name={record.reach.name} about="reach">
-            <IconButton label={`Save ${record.reach.name} as a reach file`} onClick={() => saveFile(`${record.reach.name.toLowerCase().replace(/[^a-z0-9]+/g, "-")}.json`, JSON.stringify(record.reach, null, 2), "application/json")}><Download size={18} aria-hidden /></IconButton>
-            <IconButton label={`Remove ${record.reach.name}`} onClick={() => void markReach(database(), record.id, true).then(() => say(`${record.reach.name} is out of the book; its sessions stay.`, { label: "Undo", run: () => void markReach(database(), record.id, false) }))}><Trash2 size={18} aria-hidden /></IconButton>
+            <IconButton
+              label={`Save ${record.reach.name} as a reach file`}
+              onClick={() =>
+                saveFile(
+                  `${record.reach.name.toLowerCase().replace(/[^a-z0-9]+/g, "-")}.json`,
+                  JSON.stringify(record.reach, null, 2),
+                  "application/json",
+                )
+              }
+            >
+              <Download size={18} aria-hidden />
+            </IconButton>
+            <IconButton
+              label={`Remove ${record.reach.name}`}
+              onClick={() =>
+                void markReach(database(), record.id, true).then(() =>
+                  say(`${record.reach.name} is out of the book; its sessions stay.`, {
+                    label: "Undo",
+                    run: () => void markReach(database(), record.id, false),
+                  }),
+                )
+              }
+            >
+              <Trash2 size={18} aria-hidden />
+            </IconButton>
           </Row>
         ))}
         {river.stations.map((station) => (
           <Row key={station.id} name={station.name} about={station.source === "stand-in" ? "made-up gauge" : "gauge"}>
-            <IconButton label={`Remove the gauge ${station.name}`} onClick={() => void removeGauge(database(), station.id).then((undo) => say(`The gauge ${station.name} is out of the book.`, { label: "Undo", run: () => void undo() }))}><Trash2 size={18} aria-hidden /></IconButton>
+            <IconButton
+              label={`Remove the gauge ${station.name}`}
+              onClick={() =>
+                void removeGauge(database(), station.id).then((undo) =>
+                  say(`The gauge ${station.name} is out of the book.`, { label: "Undo", run: () => void undo() }),
+                )
+              }
+            >
+              <Trash2 size={18} aria-hidden />
+            </IconButton>
           </Row>
         ))}
       </ul>
@@ -31,9 +63,25 @@ export function Holdings({ river }: { river: River }) {
 }
 
 function Row({ name, about, children }: { name: string; about: string; children: ReactNode }) {
-  return <li className="flex min-h-12 items-center gap-2"><span className="min-w-0 flex-1 truncate">{name} <span className="text-sm text-soft">{about}</span></span>{children}</li>;
+  return (
+    <li className="flex min-h-12 items-center gap-2">
+      <span className="min-w-0 flex-1 truncate">
+        {name} <span className="text-sm text-soft">{about}</span>
+      </span>
+      {children}
+    </li>
+  );
 }
 
 function IconButton({ label, onClick, children }: { label: string; onClick: () => void; children: ReactNode }) {
-  return <button type="button" aria-label={label} onClick={onClick} className="grid size-11 place-items-center rounded-md hover:bg-deep">{children}</button>;
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      onClick={onClick}
+      className="grid size-11 place-items-center rounded-md hover:bg-deep"
+    >
+      {children}
+    </button>
+  );
 }

@@ -14,7 +14,10 @@ export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange
     <Dialog open={open} onOpenChange={onOpenChange} title="Keys">
       <dl className="grid grid-cols-[8rem_1fr] gap-y-2">
         {KEYS.map(([key, what]) => (
-          <div key={key} className="contents"><dt className="font-semibold">{key}</dt><dd>{what}</dd></div>
+          <div key={key} className="contents">
+            <dt className="font-semibold">{key}</dt>
+            <dd>{what}</dd>
+          </div>
         ))}
       </dl>
     </Dialog>

@@ -26,10 +26,17 @@ export function Shell({ children }: { children: ReactNode }) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      if (event.metaKey || event.ctrlKey || event.altKey || target.closest("input, textarea, select, [role=dialog], [role=listbox], [role=slider]")) return;
+      if (
+        event.metaKey ||
+        event.ctrlKey ||
+        event.altKey ||
+        target.closest("input, textarea, select, [role=dialog], [role=listbox], [role=slider]")
+      )
+        return;
       const station = STATIONS[Number(event.key) - 1];
       if (station) router.push(station.path);
-      else if (event.key === "u" || event.key === "U") useSettings.setState(({ system }) => ({ system: system === "metric" ? "us" : "metric" }));
+      else if (event.key === "u" || event.key === "U")
+        useSettings.setState(({ system }) => ({ system: system === "metric" ? "us" : "metric" }));
       else if (event.key === "l" || event.key === "L") router.push("/log?fish=1");
       else if (event.key === "?") setKeysOpen(true);
     };
@@ -40,15 +47,31 @@ export function Shell({ children }: { children: ReactNode }) {
   const empty = river.ready && river.reaches.length === 0 && river.stations.length === 0;
   return (
     <div className="min-h-dvh lg:pl-[92px]">
-      <a href="#station" className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:bg-paper focus:p-3">To the station</a>
-      <nav aria-label="Stations" className="fixed inset-x-0 bottom-0 z-30 border-t border-line bg-paper pb-[env(safe-area-inset-bottom)] lg:inset-y-0 lg:right-auto lg:w-[92px] lg:border-t-0 lg:border-r">
-        <p className="hidden px-2 pt-4 pb-5 text-center leading-tight font-bold lg:block">Low<br />Heron</p>
+      <a
+        href="#station"
+        className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:bg-paper focus:p-3"
+      >
+        To the station
+      </a>
+      <nav
+        aria-label="Stations"
+        className="fixed inset-x-0 bottom-0 z-30 border-t border-line bg-paper pb-[env(safe-area-inset-bottom)] lg:inset-y-0 lg:right-auto lg:w-[92px] lg:border-t-0 lg:border-r"
+      >
+        <p className="hidden px-2 pt-4 pb-5 text-center leading-tight font-bold lg:block">
+          Low
+          <br />
+          Heron
+        </p>
         <ul className="flex lg:flex-col">
           {STATIONS.map(({ path: to, name, icon: Icon }) => {
             const here = path.startsWith(to);
             return (
               <li key={to} className="flex-1 lg:flex-none">
-                <Link href={to} aria-current={here ? "page" : undefined} className={`flex min-h-14 flex-col items-center justify-center gap-1 border-t-4 text-sm lg:min-h-[66px] lg:border-t-0 lg:border-l-4 ${here ? "border-ochre bg-deep font-bold" : "border-transparent text-soft hover:bg-deep"}`}>
+                <Link
+                  href={to}
+                  aria-current={here ? "page" : undefined}
+                  className={`flex min-h-14 flex-col items-center justify-center gap-1 border-t-4 text-sm lg:min-h-[66px] lg:border-t-0 lg:border-l-4 ${here ? "border-ochre bg-deep font-bold" : "border-transparent text-soft hover:bg-deep"}`}
+                >
                   <Icon size={24} strokeWidth={1.8} aria-hidden />
                   {name}
                 </Link>
@@ -59,7 +82,15 @@ export function Shell({ children }: { children: ReactNode }) {
       </nav>
       <RiverStrip river={river} />
       <main id="station" tabIndex={-1} className="px-4 pt-4 pb-24 outline-none lg:px-6 lg:pb-8">
-        {!river.ready ? <p role="status" className="p-6 text-soft">Opening the book …</p> : empty ? <Welcome /> : children}
+        {!river.ready ? (
+          <p role="status" className="p-6 text-soft">
+            Opening the book …
+          </p>
+        ) : empty ? (
+          <Welcome />
+        ) : (
+          children
+        )}
       </main>
       <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
     </div>

@@ -4,17 +4,38 @@ import type { Database, StoredSeries } from "./database";
 /** Moving whole books in and out of the browser: archive, demo, merge. */
 
 export const toStored = (record: SeriesRecord): StoredSeries => ({
-  id: record.id, station: record.station, parameter: record.parameter, unit: record.unit, updatedAt: record.updatedAt, demo: record.demo,
-  times: Float64Array.from(record.times), values: Float64Array.from(record.values, (value) => value ?? NaN),
+  id: record.id,
+  station: record.station,
+  parameter: record.parameter,
+  unit: record.unit,
+  updatedAt: record.updatedAt,
+  demo: record.demo,
+  times: Float64Array.from(record.times),
+  values: Float64Array.from(record.values, (value) => value ?? NaN),
 });
 
 const toRecord = (stored: StoredSeries): SeriesRecord => ({
-  schema: "low-heron/series@1", id: stored.id, station: stored.station, parameter: stored.parameter, unit: stored.unit, updatedAt: stored.updatedAt,
+  schema: "low-heron/series@1",
+  id: stored.id,
+  station: stored.station,
+  parameter: stored.parameter,
+  unit: stored.unit,
+  updatedAt: stored.updatedAt,
   ...(stored.demo === undefined ? {} : { demo: stored.demo }),
-  times: Array.from(stored.times), values: Array.from(stored.values, (value) => (Number.isNaN(value) ? null : value)),
+  times: Array.from(stored.times),
+  values: Array.from(stored.values, (value) => (Number.isNaN(value) ? null : value)),
 });
 
-const bookTables = (db: Database) => [db.stations, db.series, db.reaches, db.sessions, db.catches, db.waters, db.readings, db.profiles];
+const bookTables = (db: Database) => [
+  db.stations,
+  db.series,
+  db.reaches,
+  db.sessions,
+  db.catches,
+  db.waters,
+  db.readings,
+  db.profiles,
+];
 
 export async function readBook(db: Database): Promise<Book> {
   return db.transaction("r", bookTables(db), async () => ({
@@ -69,7 +90,10 @@ export async function writeBook(db: Database, book: Book): Promise<void> {
   });
 }
 
-/** Takes every made-up record out, in one transaction, and gives them back for undo. Own sessions on made-up reaches go with them. */
+/**
+ * Takes every made-up record out, in one transaction, and gives them back for undo. Own sessions on made-up reaches go
+ * with them.
+ */
 export async function removeDemo(db: Database): Promise<Book> {
   return db.transaction("rw", bookTables(db), async () => {
     const book = emptyBook();
@@ -83,7 +107,14 @@ export async function removeDemo(db: Database): Promise<Book> {
     book.catches = await db.catches.filter((one) => isDemo(one) || sessions.has(one.session)).toArray();
     const stations = new Set(book.stations.map((record) => record.id));
     book.waters = await db.waters.filter((water) => isDemo(water) || stations.has(water.id)).toArray();
-    book.readings = await db.readings.filter((one) => isDemo(one) || (one.station !== null && stations.has(one.station)) || (one.reach !== null && reaches.has(one.reach))).toArray();
+    book.readings = await db.readings
+      .filter(
+        (one) =>
+          isDemo(one) ||
+          (one.station !== null && stations.has(one.station)) ||
+          (one.reach !== null && reaches.has(one.reach)),
+      )
+      .toArray();
     for (const name of PART_NAMES) await db.table(name).bulkDelete(book[name].map((record) => record.id));
     return book;
   });

@@ -1,5 +1,13 @@
 import Dexie, { type EntityTable } from "dexie";
-import type { Catch, FieldReading, Profile, ReachRecord, Session, StationRecord, WaterRecord } from "../core/book/records";
+import type {
+  Catch,
+  FieldReading,
+  Profile,
+  ReachRecord,
+  Session,
+  StationRecord,
+  WaterRecord,
+} from "../core/book/records";
 import type { PackedField } from "../core/flow/ladder";
 import type { Parameter } from "../core/gauge/series";
 
@@ -46,8 +54,10 @@ export class Database extends Dexie {
       catches: "id, session, at",
       fields: "id, bed, solvedAt",
     });
-    // What the angler knows of a water, and readings taken by hand; and an index that tells whether a long series has changed without reading it.
-    this.version(2).stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" })
+    // What the angler knows of a water, and readings taken by hand; and an index that tells whether a long series has
+    // changed without reading it.
+    this.version(2)
+      .stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" })
       // Fields are kept packed from here on; those kept before are worked out again when they are wanted.
       .upgrade((transaction) => transaction.table("fields").clear());
     // Fish as the angler knows them.

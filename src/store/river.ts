@@ -1,4 +1,12 @@
-import type { Catch, FieldReading, ReachRecord, RiverState, Session, StationRecord, WaterRecord } from "../core/book/records";
+import type {
+  Catch,
+  FieldReading,
+  ReachRecord,
+  RiverState,
+  Session,
+  StationRecord,
+  WaterRecord,
+} from "../core/book/records";
 import Dexie from "dexie";
 import { recordAtReach, riverRecord } from "../core/book/river-record";
 import { riverState } from "../core/book/river-state";
@@ -14,7 +22,11 @@ export async function gaugeOf(db: Database, station: string | null): Promise<Gau
   const record = await db.stations.get(station);
   if (!record) return undefined;
   const series = await seriesOfStation(db, station);
-  return riverRecord({ station: { id: record.id, name: record.name }, series }, await db.waters.get(station), await db.readings.where("station").equals(station).toArray());
+  return riverRecord(
+    { station: { id: record.id, name: record.name }, series },
+    await db.waters.get(station),
+    await db.readings.where("station").equals(station).toArray(),
+  );
 }
 
 /** The series read last: they are long, and a look at their index tells whether they are still the same. */
@@ -22,7 +34,10 @@ let lastRead: { of: string; series: Promise<StoredSeries[]> } | undefined;
 
 async function seriesOfStation(db: Database, station: string): Promise<StoredSeries[]> {
   return db.transaction("r", db.series, async () => {
-    const state = await db.series.where("[station+updatedAt]").between([station, Dexie.minKey], [station, Dexie.maxKey]).keys();
+    const state = await db.series
+      .where("[station+updatedAt]")
+      .between([station, Dexie.minKey], [station, Dexie.maxKey])
+      .keys();
     const of = JSON.stringify([db.name, station, state]);
     if (lastRead?.of === of) return Dexie.waitFor(lastRead.series);
     const series = db.series.where("station").equals(station).toArray();
@@ -36,7 +51,9 @@ async function seriesOfStation(db: Database, station: string): Promise<StoredSer
 /** The record as it is at a reach: of its own gauge, transferred where the angler has said how. */
 export async function gaugeAtReach(db: Database, reach: ReachRecord | undefined): Promise<GaugeRecord | undefined> {
   const gauge = await gaugeOf(db, reach?.station ?? null);
-  return gauge && reach ? recordAtReach(gauge, reach, await db.readings.where("reach").equals(reach.id).toArray()) : gauge;
+  return gauge && reach
+    ? recordAtReach(gauge, reach, await db.readings.where("reach").equals(reach.id).toArray())
+    : gauge;
 }
 
 export interface GaugeTarget {
@@ -54,16 +71,34 @@ export async function keepGauge(db: Database, file: GaugeFile, target: GaugeTarg
   const id = target.station ?? newId();
   await db.transaction("rw", [db.stations, db.series], async () => {
     const own = target.station ? await db.stations.get(id) : undefined;
-    const station: StationRecord = own ? { ...own, updatedAt } : {
-      schema: "low-heron/station@1", id, updatedAt, name: target.name, code: file.station.id, source: "file", zone: target.zone,
-      latitude: target.latitude, longitude: target.longitude,
-    };
+    const station: StationRecord = own
+      ? { ...own, updatedAt }
+      : {
+          schema: "low-heron/station@1",
+          id,
+          updatedAt,
+          name: target.name,
+          code: file.station.id,
+          source: "file",
+          zone: target.zone,
+          latitude: target.latitude,
+          longitude: target.longitude,
+        };
     await db.stations.put(station);
     for (const one of file.series) {
       const key = `${id}-${one.parameter}`;
       const before = await db.series.get(key);
       const joined = before ? mergeSeries(before, one) : one;
-      await db.series.put({ id: key, station: id, parameter: one.parameter, unit: one.unit, times: joined.times, values: joined.values, updatedAt, demo: own?.demo } satisfies StoredSeries);
+      await db.series.put({
+        id: key,
+        station: id,
+        parameter: one.parameter,
+        unit: one.unit,
+        times: joined.times,
+        values: joined.values,
+        updatedAt,
+        demo: own?.demo,
+      } satisfies StoredSeries);
     }
   });
   return id;
@@ -75,7 +110,18 @@ export async function markReach(db: Database, id: string, deleted: boolean): Pro
 }
 
 /** What nobody has said yet of a water. */
-export const blankWater = (station: string): WaterRecord => ({ schema: "low-heron/water@1", id: station, updatedAt: new Date(0).toISOString(), altitude: null, damNote: "", fullPool: null, beachSlope: null, constituents: [], bands: [], gaugings: [] });
+export const blankWater = (station: string): WaterRecord => ({
+  schema: "low-heron/water@1",
+  id: station,
+  updatedAt: new Date(0).toISOString(),
+  altitude: null,
+  damNote: "",
+  fullPool: null,
+  beachSlope: null,
+  constituents: [],
+  bands: [],
+  gaugings: [],
+});
 
 /** Keeps what is known of a water; the old record comes back for undo. */
 export async function keepWater(db: Database, water: WaterRecord): Promise<WaterRecord | undefined> {
@@ -87,13 +133,25 @@ export async function keepWater(db: Database, water: WaterRecord): Promise<Water
 }
 
 /** Says where a gauge lies, degrees: for its light. */
-export async function setPlace(db: Database, station: string, { latitude, longitude }: Pick<StationRecord, "latitude" | "longitude">): Promise<void> {
+export async function setPlace(
+  db: Database,
+  station: string,
+  { latitude, longitude }: Pick<StationRecord, "latitude" | "longitude">,
+): Promise<void> {
   await db.stations.update(station, { latitude, longitude, updatedAt: new Date().toISOString() });
 }
 
 /** Puts a reading taken by hand in the book. */
-export async function addReading(db: Database, given: Omit<FieldReading, "schema" | "id" | "updatedAt">): Promise<FieldReading> {
-  const reading: FieldReading = { schema: "low-heron/reading@1", id: newId(), updatedAt: new Date().toISOString(), ...given };
+export async function addReading(
+  db: Database,
+  given: Omit<FieldReading, "schema" | "id" | "updatedAt">,
+): Promise<FieldReading> {
+  const reading: FieldReading = {
+    schema: "low-heron/reading@1",
+    id: newId(),
+    updatedAt: new Date().toISOString(),
+    ...given,
+  };
   await db.readings.add(reading);
   return reading;
 }
@@ -121,7 +179,9 @@ export async function setGauge(db: Database, reach: string, station: string | nu
   await db.reaches.update(reach, { station, updatedAt: new Date().toISOString() });
 }
 
-/** Takes a gauge, its record and what is known of its water out, in one transaction, and gives back the way to undo it. */
+/**
+ * Takes a gauge, its record and what is known of its water out, in one transaction, and gives back the way to undo it.
+ */
 export async function removeGauge(db: Database, id: string): Promise<() => Promise<void>> {
   const tables = [db.stations, db.series, db.waters, db.readings];
   return db.transaction("rw", tables, async () => {
@@ -133,12 +193,13 @@ export async function removeGauge(db: Database, id: string): Promise<() => Promi
     await db.stations.delete(id);
     await db.waters.delete(id);
     await db.readings.bulkDelete(readings.map((one) => one.id));
-    return () => db.transaction("rw", tables, async () => {
-      if (station) await db.stations.put(station);
-      if (water) await db.waters.put(water);
-      await db.readings.bulkPut(readings);
-      await db.series.bulkPut(series);
-    });
+    return () =>
+      db.transaction("rw", tables, async () => {
+        if (station) await db.stations.put(station);
+        if (water) await db.waters.put(water);
+        await db.readings.bulkPut(readings);
+        await db.series.bulkPut(series);
+      });
   });
 }
 
@@ -151,7 +212,15 @@ async function stateFor(db: Database, reach: string, at: number): Promise<RiverS
 
 export async function startSession(db: Database, reach: string, species: string, now = Date.now()): Promise<Session> {
   const session: Session = {
-    schema: "low-heron/session@1", id: newId(now), updatedAt: iso(now), reach, start: iso(now), end: null, rods: 1, species, notes: "",
+    schema: "low-heron/session@1",
+    id: newId(now),
+    updatedAt: iso(now),
+    reach,
+    start: iso(now),
+    end: null,
+    rods: 1,
+    species,
+    notes: "",
     river: await stateFor(db, reach, now),
   };
   await db.sessions.add(session);
@@ -163,20 +232,46 @@ export async function endSession(db: Database, id: string, now: number): Promise
 }
 
 /** Puts a past session in the book with its true times: a blank remembered later counts too. */
-export async function addPastSession(db: Database, given: Pick<Session, "reach" | "species" | "rods" | "notes"> & { start: number; end: number }): Promise<Session> {
+export async function addPastSession(
+  db: Database,
+  given: Pick<Session, "reach" | "species" | "rods" | "notes"> & { start: number; end: number },
+): Promise<Session> {
   const session: Session = {
-    schema: "low-heron/session@1", id: newId(), updatedAt: iso(Date.now()), reach: given.reach, start: iso(given.start), end: iso(given.end),
-    rods: given.rods, species: given.species, notes: given.notes, river: await stateFor(db, given.reach, given.start),
+    schema: "low-heron/session@1",
+    id: newId(),
+    updatedAt: iso(Date.now()),
+    reach: given.reach,
+    start: iso(given.start),
+    end: iso(given.end),
+    rods: given.rods,
+    species: given.species,
+    notes: given.notes,
+    river: await stateFor(db, given.reach, given.start),
   };
   await db.sessions.add(session);
   return session;
 }
 
 /** Logs a fish. Resolves only when it is on the disk. */
-export async function logCatch(db: Database, session: Session, fish: Partial<Pick<Catch, "length" | "lie" | "lure" | "notes" | "species" | "place">>, at = Date.now()): Promise<Catch> {
+export async function logCatch(
+  db: Database,
+  session: Session,
+  fish: Partial<Pick<Catch, "length" | "lie" | "lure" | "notes" | "species" | "place">>,
+  at = Date.now(),
+): Promise<Catch> {
   const one: Catch = {
-    schema: "low-heron/catch@1", id: newId(at), updatedAt: iso(Date.now()), session: session.id, at: iso(at), species: fish.species ?? session.species,
-    length: fish.length ?? null, lie: fish.lie ?? "", lure: fish.lure ?? "", notes: fish.notes ?? "", river: await stateFor(db, session.reach, at), ...(fish.place ? { place: fish.place } : {}),
+    schema: "low-heron/catch@1",
+    id: newId(at),
+    updatedAt: iso(Date.now()),
+    session: session.id,
+    at: iso(at),
+    species: fish.species ?? session.species,
+    length: fish.length ?? null,
+    lie: fish.lie ?? "",
+    lure: fish.lure ?? "",
+    notes: fish.notes ?? "",
+    river: await stateFor(db, session.reach, at),
+    ...(fish.place ? { place: fish.place } : {}),
   };
   await db.catches.add(one);
   return one;

@@ -20,7 +20,8 @@ export interface GaugeImport extends Pick<GaugeFile, "codes" | "notes"> {
 /** Whose record: of a station, or as it is at a reach. */
 export type RecordOf = { station: string } | { reach: string };
 
-const recordOf = async (of: RecordOf) => ("station" in of ? gaugeOf(database(), of.station) : gaugeAtReach(database(), await database().reaches.get(of.reach)));
+const recordOf = async (of: RecordOf) =>
+  "station" in of ? gaugeOf(database(), of.station) : gaugeAtReach(database(), await database().reaches.get(of.reach));
 
 let opened: GaugeFile | undefined;
 
@@ -29,16 +30,26 @@ const api = {
   /** Reads gauge files of one station, in their order, as one record. */
   open: async (files: readonly File[], options: CsvOptions): Promise<Answer<GaugeImport>> => {
     opened = undefined;
-    const texts = await Promise.all(files.map(async (file) => ({ name: file.name, text: file.size > LARGEST_FILE ? null : await file.text() })));
+    const texts = await Promise.all(
+      files.map(async (file) => ({ name: file.name, text: file.size > LARGEST_FILE ? null : await file.text() })),
+    );
     return answer(() => {
       const read = texts.map(({ name, text }) => {
-        if (text === null) throw new InputError("too-large", `${name} is larger than ${LARGEST_FILE / 1048576} MB.`, { file: name });
+        if (text === null)
+          throw new InputError("too-large", `${name} is larger than ${LARGEST_FILE / 1048576} MB.`, { file: name });
         return { name, record: readGaugeFile(text, { ...options, file: name }) };
       });
       const codes = read.reduce<Record<string, number>>((sum, { record }) => addCounts(sum, record.codes), {});
       const notes = [...new Set(read.flatMap(({ record }) => record.notes))];
       opened = { ...joinRecords(read.map(({ record }) => record)), rejected: [], codes, notes };
-      return { codes, notes, summary: summariseGauge(opened), rejected: read.flatMap(({ name, record }) => record.rejected.map((one) => ({ ...one, file: read.length > 1 ? name : "" }))) };
+      return {
+        codes,
+        notes,
+        summary: summariseGauge(opened),
+        rejected: read.flatMap(({ name, record }) =>
+          record.rejected.map((one) => ({ ...one, file: read.length > 1 ? name : "" })),
+        ),
+      };
     });
   },
   /** Keeps what was opened last; the station's id. */

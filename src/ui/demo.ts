@@ -23,7 +23,10 @@ export async function sendDemoAway(): Promise<void> {
   useSettings.getState().set({ demoRemoved: true, reach: null, flow: null, lie: 1 });
   say("The made-up river is gone, with its sessions and catches.", {
     label: "Undo",
-    run: () => void writeBook(database(), gone).then(() => useSettings.getState().set({ demoRemoved: false, reach: gone.reaches[0]?.id ?? null })),
+    run: () =>
+      void writeBook(database(), gone).then(() =>
+        useSettings.getState().set({ demoRemoved: false, reach: gone.reaches[0]?.id ?? null }),
+      ),
   });
 }
 
@@ -38,7 +41,13 @@ export async function refreshStandIn(): Promise<void> {
   try {
     const answer = await fetch(`/api/stand-in/gauge?${new URLSearchParams({ from, to }).toString()}`);
     if (!answer.ok) return;
-    await keepGauge(database(), readGaugeCsv(await answer.text()), { station: DEMO_STATION.id, name: DEMO_STATION.name, zone: DEMO_STATION.zone, latitude: DEMO_STATION.latitude, longitude: DEMO_STATION.longitude });
+    await keepGauge(database(), readGaugeCsv(await answer.text()), {
+      station: DEMO_STATION.id,
+      name: DEMO_STATION.name,
+      zone: DEMO_STATION.zone,
+      latitude: DEMO_STATION.latitude,
+      longitude: DEMO_STATION.longitude,
+    });
   } catch {
     // No signal, or the answer was no gauge file: the record on the disk is still true.
   }

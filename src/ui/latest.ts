@@ -1,4 +1,6 @@
-/** Runs one job at a time and keeps only the newest of those that wait: for workers asked faster than they can answer. */
+/**
+ * Runs one job at a time and keeps only the newest of those that wait: for workers asked faster than they can answer.
+ */
 export class Latest {
   private busy = false;
   private waiting: (() => Promise<void>) | undefined;

@@ -12,11 +12,33 @@ const TONES = {
   next: "bg-ochre text-paper hover:brightness-90",
 } as const;
 
-export function Button({ tone = "plain", className = "", ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { tone?: keyof typeof TONES }) {
-  return <button type="button" {...rest} className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-md px-4 font-semibold disabled:cursor-not-allowed disabled:opacity-50 ${TONES[tone]} ${className}`} />;
+export function Button({
+  tone = "plain",
+  className = "",
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { tone?: keyof typeof TONES }) {
+  return (
+    <button
+      type="button"
+      {...rest}
+      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-md px-4 font-semibold disabled:cursor-not-allowed disabled:opacity-50 ${TONES[tone]} ${className}`}
+    />
+  );
 }
 
-export function Dialog({ open, onOpenChange, title, about, children }: { open: boolean; onOpenChange: (open: boolean) => void; title: string; about?: string; children: ReactNode }) {
+export function Dialog({
+  open,
+  onOpenChange,
+  title,
+  about,
+  children,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  about?: string;
+  children: ReactNode;
+}) {
   return (
     <RadixDialog.Root open={open} onOpenChange={onOpenChange}>
       <RadixDialog.Portal>
@@ -25,9 +47,13 @@ export function Dialog({ open, onOpenChange, title, about, children }: { open: b
           <div className="mb-3 flex items-start gap-4">
             <div className="flex-1">
               <RadixDialog.Title className="text-xl font-semibold">{title}</RadixDialog.Title>
-              <RadixDialog.Description className={about ? "mt-1 text-soft" : "sr-only"}>{about ?? title}</RadixDialog.Description>
+              <RadixDialog.Description className={about ? "mt-1 text-soft" : "sr-only"}>
+                {about ?? title}
+              </RadixDialog.Description>
             </div>
-            <RadixDialog.Close aria-label="Close" className="grid size-11 place-items-center rounded-md hover:bg-deep"><X size={20} aria-hidden /></RadixDialog.Close>
+            <RadixDialog.Close aria-label="Close" className="grid size-11 place-items-center rounded-md hover:bg-deep">
+              <X size={20} aria-hidden />
+            </RadixDialog.Close>
           </div>
           {children}
         </RadixDialog.Content>
@@ -41,21 +67,50 @@ export interface Choice {
   label: string;
 }
 
-export function Select({ label, value, onChange, choices, hideLabel = false, className = "" }: { label: string; value: string; onChange: (value: string) => void; choices: readonly Choice[]; hideLabel?: boolean; className?: string }) {
+export function Select({
+  label,
+  value,
+  onChange,
+  choices,
+  hideLabel = false,
+  className = "",
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  choices: readonly Choice[];
+  hideLabel?: boolean;
+  className?: string;
+}) {
   const id = useId();
   return (
     <div className={className}>
-      <label htmlFor={id} className={hideLabel ? "sr-only" : "mb-1 block text-sm text-soft"}>{label}</label>
+      <label htmlFor={id} className={hideLabel ? "sr-only" : "mb-1 block text-sm text-soft"}>
+        {label}
+      </label>
       <RadixSelect.Root value={value} onValueChange={onChange}>
-        <RadixSelect.Trigger id={id} className="flex min-h-11 w-full items-center justify-between gap-2 rounded-md border border-line bg-paper px-3 text-left hover:bg-deep">
-          <span className="truncate"><RadixSelect.Value /></span>
+        <RadixSelect.Trigger
+          id={id}
+          className="flex min-h-11 w-full items-center justify-between gap-2 rounded-md border border-line bg-paper px-3 text-left hover:bg-deep"
+        >
+          <span className="truncate">
+            <RadixSelect.Value />
+          </span>
           <RadixSelect.Icon aria-hidden>▾</RadixSelect.Icon>
         </RadixSelect.Trigger>
         <RadixSelect.Portal>
-          <RadixSelect.Content position="popper" sideOffset={4} className="z-[60] max-h-72 min-w-(--radix-select-trigger-width) overflow-auto rounded-md border border-line bg-paper p-1 shadow-lg">
+          <RadixSelect.Content
+            position="popper"
+            sideOffset={4}
+            className="z-[60] max-h-72 min-w-(--radix-select-trigger-width) overflow-auto rounded-md border border-line bg-paper p-1 shadow-lg"
+          >
             <RadixSelect.Viewport>
               {choices.map((choice) => (
-                <RadixSelect.Item key={choice.value} value={choice.value} className="flex min-h-10 cursor-pointer items-center rounded px-3 outline-none data-highlighted:bg-deep data-[state=checked]:font-semibold">
+                <RadixSelect.Item
+                  key={choice.value}
+                  value={choice.value}
+                  className="flex min-h-10 cursor-pointer items-center rounded px-3 outline-none data-highlighted:bg-deep data-[state=checked]:font-semibold"
+                >
                   <RadixSelect.ItemText>{choice.label}</RadixSelect.ItemText>
                 </RadixSelect.Item>
               ))}
@@ -67,23 +122,52 @@ export function Select({ label, value, onChange, choices, hideLabel = false, cla
   );
 }
 
-export function TextField({ label, hint, error, className = "", ...rest }: InputHTMLAttributes<HTMLInputElement> & { label: string; hint?: string; error?: string }) {
+export function TextField({
+  label,
+  hint,
+  error,
+  className = "",
+  ...rest
+}: InputHTMLAttributes<HTMLInputElement> & { label: string; hint?: string; error?: string }) {
   const id = useId();
   return (
     <div className={className}>
-      <label htmlFor={id} className="mb-1 block text-sm text-soft">{label}</label>
-      <input id={id} {...rest} aria-invalid={Boolean(error)} aria-describedby={error || hint ? `${id}-about` : undefined} className={`min-h-11 w-full rounded-md border bg-paper px-3 ${error ? "border-2 border-clay" : "border-line"}`} />
+      <label htmlFor={id} className="mb-1 block text-sm text-soft">
+        {label}
+      </label>
+      <input
+        id={id}
+        {...rest}
+        aria-invalid={Boolean(error)}
+        aria-describedby={error || hint ? `${id}-about` : undefined}
+        className={`min-h-11 w-full rounded-md border bg-paper px-3 ${error ? "border-2 border-clay" : "border-line"}`}
+      />
       <FieldNote id={id} hint={hint} error={error} />
     </div>
   );
 }
 
-export function TextArea({ label, hint, error, className = "", ...rest }: TextareaHTMLAttributes<HTMLTextAreaElement> & { label: string; hint?: string; error?: string }) {
+export function TextArea({
+  label,
+  hint,
+  error,
+  className = "",
+  ...rest
+}: TextareaHTMLAttributes<HTMLTextAreaElement> & { label: string; hint?: string; error?: string }) {
   const id = useId();
   return (
     <div className={className}>
-      <label htmlFor={id} className="mb-1 block text-sm text-soft">{label}</label>
-      <textarea id={id} rows={3} {...rest} aria-invalid={Boolean(error)} aria-describedby={error || hint ? `${id}-about` : undefined} className={`w-full rounded-md border bg-paper p-3 ${error ? "border-2 border-clay" : "border-line"}`} />
+      <label htmlFor={id} className="mb-1 block text-sm text-soft">
+        {label}
+      </label>
+      <textarea
+        id={id}
+        rows={3}
+        {...rest}
+        aria-invalid={Boolean(error)}
+        aria-describedby={error || hint ? `${id}-about` : undefined}
+        className={`w-full rounded-md border bg-paper p-3 ${error ? "border-2 border-clay" : "border-line"}`}
+      />
       <FieldNote id={id} hint={hint} error={error} />
     </div>
   );
@@ -92,15 +176,41 @@ export function TextArea({ label, hint, error, className = "", ...rest }: Textar
 /** What a field wants, or what is wrong with what it holds. */
 function FieldNote({ id, hint, error }: { id: string; hint?: string; error?: string }) {
   if (!error && !hint) return null;
-  return <p id={`${id}-about`} role={error ? "alert" : undefined} className={`mt-1 text-sm ${error ? "font-semibold text-clay" : "text-soft"}`}>{error ?? hint}</p>;
+  return (
+    <p
+      id={`${id}-about`}
+      role={error ? "alert" : undefined}
+      className={`mt-1 text-sm ${error ? "font-semibold text-clay" : "text-soft"}`}
+    >
+      {error ?? hint}
+    </p>
+  );
 }
 
 /** A figure with its unit and what it is; where it comes from is one press away. */
-export function Figure({ label, figure, unit, note, source }: { label: string; figure: string; unit?: string; note?: string; source?: string }) {
+export function Figure({
+  label,
+  figure,
+  unit,
+  note,
+  source,
+}: {
+  label: string;
+  figure: string;
+  unit?: string;
+  note?: string;
+  source?: string;
+}) {
   return (
     <div>
-      <p className="flex items-center gap-1 text-sm text-soft">{label}{source && <Source of={label}>{source}</Source>}</p>
-      <p className="text-2xl font-semibold whitespace-nowrap">{figure}{unit && <span className="ml-1 text-base font-normal">{unit}</span>}</p>
+      <p className="flex items-center gap-1 text-sm text-soft">
+        {label}
+        {source && <Source of={label}>{source}</Source>}
+      </p>
+      <p className="text-2xl font-semibold whitespace-nowrap">
+        {figure}
+        {unit && <span className="ml-1 text-base font-normal">{unit}</span>}
+      </p>
       {note && <p className="text-sm text-soft">{note}</p>}
     </div>
   );
@@ -110,9 +220,18 @@ export function Figure({ label, figure, unit, note, source }: { label: string; f
 export function Source({ of, children }: { of: string; children: ReactNode }) {
   return (
     <Popover.Root>
-      <Popover.Trigger aria-label={`Where “${of}” comes from`} className="grid size-6 place-items-center rounded-full text-soft hover:bg-deep hover:text-ink"><CircleHelp size={15} aria-hidden /></Popover.Trigger>
+      <Popover.Trigger
+        aria-label={`Where “${of}” comes from`}
+        className="grid size-6 place-items-center rounded-full text-soft hover:bg-deep hover:text-ink"
+      >
+        <CircleHelp size={15} aria-hidden />
+      </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content sideOffset={4} collisionPadding={12} className="z-[60] max-w-80 rounded-md border border-line bg-paper p-3 text-base text-ink shadow-lg">
+        <Popover.Content
+          sideOffset={4}
+          collisionPadding={12}
+          className="z-[60] max-w-80 rounded-md border border-line bg-paper p-3 text-base text-ink shadow-lg"
+        >
           {children}
           <Popover.Arrow className="fill-(--line)" />
         </Popover.Content>
@@ -125,16 +244,37 @@ export function Source({ of, children }: { of: string; children: ReactNode }) {
 export function FaultNote({ message, todo }: { message: string; todo?: string }) {
   return (
     <div role="alert" className="rounded-md border-2 border-clay p-3">
-      <p className="font-semibold"><span aria-hidden>▲ </span>{message}</p>
+      <p className="font-semibold">
+        <span aria-hidden>▲ </span>
+        {message}
+      </p>
       {todo && <p className="mt-1 text-soft">{todo}</p>}
     </div>
   );
 }
 
-export function Panel({ title, children, className = "", aside, source }: { title: string; children: ReactNode; className?: string; aside?: ReactNode; source?: string }) {
+export function Panel({
+  title,
+  children,
+  className = "",
+  aside,
+  source,
+}: {
+  title: string;
+  children: ReactNode;
+  className?: string;
+  aside?: ReactNode;
+  source?: string;
+}) {
   return (
     <section className={className}>
-      <div className="mb-2 flex min-h-8 flex-wrap items-baseline justify-between gap-2"><h2 className="flex items-center gap-1 text-lg">{title}{source && <Source of={title}>{source}</Source>}</h2>{aside}</div>
+      <div className="mb-2 flex min-h-8 flex-wrap items-baseline justify-between gap-2">
+        <h2 className="flex items-center gap-1 text-lg">
+          {title}
+          {source && <Source of={title}>{source}</Source>}
+        </h2>
+        {aside}
+      </div>
       {children}
     </section>
   );

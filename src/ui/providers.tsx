@@ -7,9 +7,24 @@ const DemoWanted = createContext(false);
 /** Was the application started by the demo command? */
 export const useDemoWanted = (): boolean => useContext(DemoWanted);
 
-export function Providers({ nonce, demoWanted, children }: { nonce: string | undefined; demoWanted: boolean; children: ReactNode }) {
+export function Providers({
+  nonce,
+  demoWanted,
+  children,
+}: {
+  nonce: string | undefined;
+  demoWanted: boolean;
+  children: ReactNode;
+}) {
   return (
-    <ThemeProvider attribute="data-theme" themes={["day", "dusk", "glare"]} defaultTheme="day" enableSystem={false} nonce={nonce} disableTransitionOnChange>
+    <ThemeProvider
+      attribute="data-theme"
+      themes={["day", "dusk", "glare"]}
+      defaultTheme="day"
+      enableSystem={false}
+      nonce={nonce}
+      disableTransitionOnChange
+    >
       <DemoWanted value={demoWanted}>{children}</DemoWanted>
       <Toasts />
     </ThemeProvider>

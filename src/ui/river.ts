@@ -44,14 +44,23 @@ export interface River {
 export function useRiver(otherStation: string | null = null): River {
   const chosen = useSettings((settings) => settings.reach);
   const minute = useMinute();
-  const lists = useLiveQuery(async () => ({ reaches: (await database().reaches.toArray()).filter((one) => !one.deleted), stations: await database().stations.toArray() }), []);
+  const lists = useLiveQuery(
+    async () => ({
+      reaches: (await database().reaches.toArray()).filter((one) => !one.deleted),
+      stations: await database().stations.toArray(),
+    }),
+    [],
+  );
   const reach = lists?.reaches.find((one) => one.id === chosen) ?? lists?.reaches[0];
   const own = reach ? reach.station : (lists?.stations[0]?.id ?? null);
   const stationId = otherStation && lists?.stations.some((one) => one.id === otherStation) ? otherStation : own;
   const station = lists?.stations.find((one) => one.id === stationId);
   // Water looks at the gauge itself; every other station at the river where the reach is.
   const atReach = reach !== undefined && stationId === reach.station && otherStation === null ? reach : undefined;
-  const gauge = useLiveQuery(() => (atReach ? gaugeAtReach(database(), atReach) : gaugeOf(database(), stationId)), [stationId, atReach]);
+  const gauge = useLiveQuery(
+    () => (atReach ? gaugeAtReach(database(), atReach) : gaugeOf(database(), stationId)),
+    [stationId, atReach],
+  );
   const state = useMemo(() => {
     if (!gauge) return { now: undefined, stale: false };
     const last = lastInstant(gauge);
@@ -59,7 +68,24 @@ export function useRiver(otherStation: string | null = null): River {
     const stale = minute - last > STALE_AFTER;
     return { now: gaugeNow(gauge, stale ? last : minute), stale };
   }, [gauge, minute]);
-  const place = reach?.reach.latitude !== undefined && reach.reach.longitude !== undefined ? { latitude: reach.reach.latitude, longitude: reach.reach.longitude } : station?.latitude != null && station.longitude != null ? { latitude: station.latitude, longitude: station.longitude } : undefined;
+  const place =
+    reach?.reach.latitude !== undefined && reach.reach.longitude !== undefined
+      ? { latitude: reach.reach.latitude, longitude: reach.reach.longitude }
+      : station?.latitude != null && station.longitude != null
+        ? { latitude: station.latitude, longitude: station.longitude }
+        : undefined;
   const light = place ? lightAt(minute, place.latitude, place.longitude) : "day";
-  return { ready: lists !== undefined, reaches: lists?.reaches ?? [], stations: lists?.stations ?? [], reach, station, gauge, ...state, atReach: atReach?.transfer ? atReach.id : undefined, light, place, minute };
+  return {
+    ready: lists !== undefined,
+    reaches: lists?.reaches ?? [],
+    stations: lists?.stations ?? [],
+    reach,
+    station,
+    gauge,
+    ...state,
+    atReach: atReach?.transfer ? atReach.id : undefined,
+    light,
+    place,
+    minute,
+  };
 }

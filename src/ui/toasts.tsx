@@ -38,7 +38,12 @@ export function Toasts() {
           <Toast.Description className="flex-1">{notice.text}</Toast.Description>
           {notice.action && (
             <Toast.Action asChild altText={notice.action.label}>
-              <button className="min-h-10 rounded border border-paper/50 px-3 font-semibold" onClick={notice.action.run}>{notice.action.label}</button>
+              <button
+                className="min-h-10 rounded border border-paper/50 px-3 font-semibold"
+                onClick={notice.action.run}
+              >
+                {notice.action.label}
+              </button>
             </Toast.Action>
           )}
         </Toast.Root>

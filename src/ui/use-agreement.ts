@@ -23,9 +23,20 @@ export interface FishAgainstModel {
   beyond: number;
 }
 
-/** Catches with a place, each held against what the model gives at the flow, clarity, temperature, season and light of its own day. */
-export function useAgreement(reach: Reach | undefined, catches: readonly Catch[], fishOf: (id: string) => Fish, ladder: Ladder): FishAgainstModel {
-  const [state, setState] = useState<{ of: string; placed: ReadonlyMap<string, PlacedFish> }>({ of: "", placed: new Map() });
+/**
+ * Catches with a place, each held against what the model gives at the flow, clarity, temperature, season and light of
+ * its own day.
+ */
+export function useAgreement(
+  reach: Reach | undefined,
+  catches: readonly Catch[],
+  fishOf: (id: string) => Fish,
+  ladder: Ladder,
+): FishAgainstModel {
+  const [state, setState] = useState<{ of: string; placed: ReadonlyMap<string, PlacedFish> }>({
+    of: "",
+    placed: new Map(),
+  });
   const worked = useRef(new Map<string, PlacedFish>());
   const bed = reach && bedKey(reach);
   const solved = ladder.rungs.filter((one) => one.solved).map((one) => one.discharge);
@@ -54,7 +65,18 @@ export function useAgreement(reach: Reach | undefined, catches: readonly Catch[]
         const { latitude, longitude } = reach;
         const way = wayOf(species, temperature, latitude === undefined ? undefined : turningOf(at, latitude));
         const light = latitude === undefined || longitude === undefined ? "day" : lightAt(at, latitude, longitude);
-        const found = await readWorker().placed(field, { species: fishedFor(species, way), visibleDepth: one.river?.visibleDepth ?? MIDDLING.visibleDepth, temperature, light, features: reach.features }, one.place!.x, one.place!.y);
+        const found = await readWorker().placed(
+          field,
+          {
+            species: fishedFor(species, way),
+            visibleDepth: one.river?.visibleDepth ?? MIDDLING.visibleDepth,
+            temperature,
+            light,
+            features: reach.features,
+          },
+          one.place!.x,
+          one.place!.y,
+        );
         worked.current.set(key, found);
         placed.set(one.id, found);
         if (gone) return;
@@ -72,5 +94,10 @@ export function useAgreement(reach: Reach | undefined, catches: readonly Catch[]
   const left = marked.filter((one) => !placed.has(one.id));
   const flows = ladder.rungs.map((one) => one.discharge);
   const reached = (one: Catch) => one.river?.discharge != null && bracket(flows, one.river.discharge) !== undefined;
-  return { placed, agreement: agreementOf([...placed.values()]), waiting: left.filter(reached).length, beyond: left.filter((one) => !reached(one)).length };
+  return {
+    placed,
+    agreement: agreementOf([...placed.values()]),
+    waiting: left.filter(reached).length,
+    beyond: left.filter((one) => !reached(one)).length,
+  };
 }

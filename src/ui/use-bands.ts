@@ -11,7 +11,12 @@ import type { Ladder } from "./use-ladder";
 import type { Look } from "./use-reading";
 
 /** The flows at which each place fishes, from the rungs solved so far; empty until they are scored. */
-export function useBands(reach: Reach | undefined, ladder: Ladder, look: Look, places: readonly { x: number; y: number }[] | undefined): readonly (FlowBand | undefined)[] {
+export function useBands(
+  reach: Reach | undefined,
+  ladder: Ladder,
+  look: Look,
+  places: readonly { x: number; y: number }[] | undefined,
+): readonly (FlowBand | undefined)[] {
   const [state, setState] = useState<{ of: string; bands: (FlowBand | undefined)[] }>({ of: "", bands: [] });
   const { species, visibleDepth, temperature, light } = look;
   const bed = reach && bedKey(reach);
@@ -28,9 +33,13 @@ export function useBands(reach: Reach | undefined, ladder: Ladder, look: Look, p
       for (const discharge of rungs.filter((one) => !known.includes(one))) {
         const field = await keptField(database(), bed, discharge, Math.max(RUNG_CELL, cellOf(reach)));
         if (gone) return;
-        if (field) await worker.scoreRung(key, field, { species, visibleDepth, temperature, light, features: reach.features });
+        if (field)
+          await worker.scoreRung(key, field, { species, visibleDepth, temperature, light, features: reach.features });
       }
-      const bands = await worker.bands(key, places.map(({ x, y }) => ({ x, y })));
+      const bands = await worker.bands(
+        key,
+        places.map(({ x, y }) => ({ x, y })),
+      );
       if (!gone) setState({ of: asked, bands });
     })();
     return () => {

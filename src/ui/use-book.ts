@@ -12,9 +12,17 @@ export interface BookView {
 
 /** Sessions (newest first) and catches of the book, live. */
 export function useBook(): BookView {
-  const book = useLiveQuery(async () => ({
-    sessions: (await database().sessions.orderBy("start").reverse().toArray()).filter((one) => !one.deleted),
-    catches: (await database().catches.toArray()).filter((one) => !one.deleted),
-  }), []);
-  return { ready: book !== undefined, sessions: book?.sessions ?? [], catches: book?.catches ?? [], running: book?.sessions.find((one) => one.end === null) };
+  const book = useLiveQuery(
+    async () => ({
+      sessions: (await database().sessions.orderBy("start").reverse().toArray()).filter((one) => !one.deleted),
+      catches: (await database().catches.toArray()).filter((one) => !one.deleted),
+    }),
+    [],
+  );
+  return {
+    ready: book !== undefined,
+    sessions: book?.sessions ?? [],
+    catches: book?.catches ?? [],
+    running: book?.sessions.find((one) => one.end === null),
+  };
 }

@@ -12,12 +12,17 @@ const NONE: readonly Field[] = [];
 /** Fields that are solved already at a smaller and a larger flow on the same bed: for the water's edge there. */
 export function useEdges(reach: Reach | undefined, flow: number, wanted: boolean): readonly Field[] {
   const bed = reach && wanted ? bedKey(reach) : undefined;
-  return useLiveQuery(async () => {
-    if (!bed) return NONE;
-    const solved = await solvedFlows(database(), bed);
-    const nearest = (target: number, within: (q: number) => boolean) => solved.filter((one) => within(one.discharge)).sort((a, b) => Math.abs(Math.log(a.discharge / target)) - Math.abs(Math.log(b.discharge / target)))[0];
-    const pair = [nearest(flow / APART, (q) => q < flow / 1.3), nearest(flow * APART, (q) => q > flow * 1.3)];
-    const fields = await Promise.all(pair.map((one) => one && keptField(database(), bed, one.discharge, one.cell)));
-    return fields.filter((field): field is Field => field !== undefined);
-  }, [bed, flow]) ?? NONE;
+  return (
+    useLiveQuery(async () => {
+      if (!bed) return NONE;
+      const solved = await solvedFlows(database(), bed);
+      const nearest = (target: number, within: (q: number) => boolean) =>
+        solved
+          .filter((one) => within(one.discharge))
+          .sort((a, b) => Math.abs(Math.log(a.discharge / target)) - Math.abs(Math.log(b.discharge / target)))[0];
+      const pair = [nearest(flow / APART, (q) => q < flow / 1.3), nearest(flow * APART, (q) => q > flow * 1.3)];
+      const fields = await Promise.all(pair.map((one) => one && keptField(database(), bed, one.discharge, one.cell)));
+      return fields.filter((field): field is Field => field !== undefined);
+    }, [bed, flow]) ?? NONE
+  );
 }

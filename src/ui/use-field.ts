@@ -40,7 +40,16 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
   const flow = wanted === undefined ? undefined : roundFlow(wanted);
   const bed = reach && bedKey(reach);
   const [attempt, setAttempt] = useState(0);
-  const [state, setState] = useState<{ key: string; field?: Field; earlierBed?: boolean; fromLadder?: boolean; settled: boolean; progress?: number; fault?: Fault; cancelled: boolean }>({ key: "", settled: false, cancelled: false });
+  const [state, setState] = useState<{
+    key: string;
+    field?: Field;
+    earlierBed?: boolean;
+    fromLadder?: boolean;
+    settled: boolean;
+    progress?: number;
+    fault?: Fault;
+    cancelled: boolean;
+  }>({ key: "", settled: false, cancelled: false });
   const abort = useRef<AbortController | undefined>(undefined);
   const solved = useLiveQuery(() => (bed ? solvedFlows(database(), bed) : []), [bed]) ?? [];
   const key = `${bed}|${flow}|${attempt}`;
@@ -48,7 +57,8 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
   const shownRef = useRef<{ reach: string; field: Field } | undefined>(undefined);
   useEffect(() => {
     reachRef.current = reach;
-    if (reach && state.field && state.key.startsWith(reach.id)) shownRef.current = { reach: reach.id, field: state.field };
+    if (reach && state.field && state.key.startsWith(reach.id))
+      shownRef.current = { reach: reach.id, field: state.field };
   });
 
   useEffect(() => {
@@ -57,7 +67,9 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
     const control = new AbortController();
     abort.current = control;
     const cell = cellOf(current);
-    const put = (change: Partial<typeof state>) => !control.signal.aborted && setState((before) => ({ ...before, key, cancelled: false, fault: undefined, ...change }));
+    const put = (change: Partial<typeof state>) =>
+      !control.signal.aborted &&
+      setState((before) => ({ ...before, key, cancelled: false, fault: undefined, ...change }));
     const work = async () => {
       const db = database();
       const kept = await keptField(db, bed, flow, cell);
@@ -66,10 +78,27 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
       const rung = await fieldOnLadder(bed, flow, cell);
       const solvedNear = rung ?? (await nearest(bed, flow, cell));
       const near = solvedNear ?? earlier(shownRef.current, current.id, cell);
-      put({ settled: false, progress: 0, earlierBed: near !== undefined && !solvedNear, fromLadder: rung !== undefined, ...(near ? { field: near } : {}) });
+      put({
+        settled: false,
+        progress: 0,
+        earlierBed: near !== undefined && !solvedNear,
+        fromLadder: rung !== undefined,
+        ...(near ? { field: near } : {}),
+      });
       await new Promise((resolve) => setTimeout(resolve, REST));
       if (control.signal.aborted) return;
-      const answer = await solveInWorker(current, flow, cell, near, (step) => put({ progress: step.done, ...(step.picture ? { field: step.picture, earlierBed: false, fromLadder: false } : {}) }), control.signal);
+      const answer = await solveInWorker(
+        current,
+        flow,
+        cell,
+        near,
+        (step) =>
+          put({
+            progress: step.done,
+            ...(step.picture ? { field: step.picture, earlierBed: false, fromLadder: false } : {}),
+          }),
+        control.signal,
+      );
       if (answer.ok) {
         await keepField(db, bed, answer.field);
         put({ field: answer.field, earlierBed: false, fromLadder: false, settled: true, progress: undefined });

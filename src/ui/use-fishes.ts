@@ -16,16 +16,41 @@ export interface Fish {
   profile: Profile | undefined;
 }
 
-const SHIPPED: readonly Fish[] = SPECIES.map((species) => ({ id: species.id, name: species.name, species, base: species.id, profile: undefined }));
+const SHIPPED: readonly Fish[] = SPECIES.map((species) => ({
+  id: species.id,
+  name: species.name,
+  species,
+  base: species.id,
+  profile: undefined,
+}));
 
 /** All fish that can be looked for, the angler's own profiles first. */
-export function useFishes(): { /** False until the database has told of own profiles. */ ready: boolean; list: readonly Fish[]; of: (id: string) => Fish; nameOf: (id: string) => string } {
+export function useFishes(): {
+  /** False until the database has told of own profiles. */ ready: boolean;
+  list: readonly Fish[];
+  of: (id: string) => Fish;
+  nameOf: (id: string) => string;
+} {
   const all = useLiveQuery(() => database().profiles.toArray(), []);
   return useMemo(() => {
     const own = (all ?? []).filter((one) => !one.deleted);
-    const list = [...own.map((profile): Fish => ({ id: profile.id, name: profile.species.name, species: profile.species, base: profile.base, profile })), ...SHIPPED];
+    const list = [
+      ...own.map((profile): Fish => ({
+        id: profile.id,
+        name: profile.species.name,
+        species: profile.species,
+        base: profile.base,
+        profile,
+      })),
+      ...SHIPPED,
+    ];
     const find = (id: string) => list.find((one) => one.id === id);
     // A profile that is gone falls back to the first fish that ships; in old sessions it keeps its name.
-    return { ready: all !== undefined, list, of: (id) => find(id) ?? SHIPPED[0]!, nameOf: (id) => find(id)?.name ?? all?.find((one) => one.id === id)?.species.name ?? id };
+    return {
+      ready: all !== undefined,
+      list,
+      of: (id) => find(id) ?? SHIPPED[0]!,
+      nameOf: (id) => find(id)?.name ?? all?.find((one) => one.id === id)?.species.name ?? id,
+    };
   }, [all]);
 }

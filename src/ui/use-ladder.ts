@@ -21,8 +21,10 @@ const MOST_LANES = 4;
 const lanesHere = (): number => Math.max(1, Math.min(MOST_LANES, (navigator.hardwareConcurrency || 2) - 1));
 
 /**
- * Solves a reach at the rungs of its ladder in the background, each from its solved neighbour, while nothing else is being solved; on
- * as many cores as can be spared. Kept as they come, so that a reload goes on where it stopped; a changed bed makes them stale and starts anew.
+ * Solves a reach at the rungs of its ladder in the background, each from its solved neighbour, while nothing else is
+ * being solved; on
+ * as many cores as can be spared. Kept as they come, so that a reload goes on where it stopped; a changed bed makes
+ * them stale and starts anew.
  */
 export function useLadder(reach: Reach | undefined, low: number, high: number, flow: number, busy: boolean): Ladder {
   const bed = reach && bedKey(reach);
@@ -54,9 +56,12 @@ export function useLadder(reach: Reach | undefined, low: number, high: number, f
     };
     let timer: ReturnType<typeof setTimeout>;
     void rungsOf(bed, cell).then((known) => {
-      timer = setTimeout(() => {
-        for (let index = 0; index < lanesHere(); index++) void lane(index);
-      }, known.length === 0 ? IDLE : MOMENT);
+      timer = setTimeout(
+        () => {
+          for (let index = 0; index < lanesHere(); index++) void lane(index);
+        },
+        known.length === 0 ? IDLE : MOMENT,
+      );
       if (control.signal.aborted) clearTimeout(timer);
     });
     return () => {
@@ -69,4 +74,5 @@ export function useLadder(reach: Reach | undefined, low: number, high: number, f
 }
 
 /** Flows solved already on the ladder's cells, m3/s. */
-const rungsOf = async (bed: string, cell: number): Promise<number[]> => (await solvedFlows(database(), bed)).filter((one) => one.cell === cell).map((one) => one.discharge);
+const rungsOf = async (bed: string, cell: number): Promise<number[]> =>
+  (await solvedFlows(database(), bed)).filter((one) => one.cell === cell).map((one) => one.discharge);

@@ -32,12 +32,35 @@ export function useLieView(): LieView {
   const fish = fishes.of(species);
   const flow = chosen ?? river.now?.discharge ?? MIDDLING.flow;
   const temperature = river.now?.waterTemperature ?? MIDDLING.temperature;
-  const way = season === "usual" ? undefined : season === "auto" ? wayOf(fish.species, temperature, river.place && turningOf(river.minute, river.place.latitude)) : wayIn(fish.species, season);
-  const living = useMemo(() => (season === "auto" ? fishedFor(fish.species, way) : inSeason(fish.species, way)), [fish, way, season]);
-  const look: Look = { species: living, visibleDepth: river.now?.visibleDepth ?? MIDDLING.visibleDepth, temperature, light: wantedLight !== "auto" ? wantedLight : river.light === "night" ? "day" : river.light };
+  const way =
+    season === "usual"
+      ? undefined
+      : season === "auto"
+        ? wayOf(fish.species, temperature, river.place && turningOf(river.minute, river.place.latitude))
+        : wayIn(fish.species, season);
+  const living = useMemo(
+    () => (season === "auto" ? fishedFor(fish.species, way) : inSeason(fish.species, way)),
+    [fish, way, season],
+  );
+  const look: Look = {
+    species: living,
+    visibleDepth: river.now?.visibleDepth ?? MIDDLING.visibleDepth,
+    temperature,
+    light: wantedLight !== "auto" ? wantedLight : river.light === "night" ? "day" : river.light,
+  };
   // Until the gauge has been read its flow is not known: nothing is solved for a guess.
   const known = river.ready && (chosen !== null || river.station === undefined || river.gauge !== undefined);
   const field = useField(river.reach?.reach, known ? flow : undefined);
   const { reading } = useReading(fishes.ready ? field.field : undefined, river.reach?.reach, look);
-  return { river, flow, isNow: chosen === null && river.now?.discharge != null, look, fish, way, field, reading, lie: reading?.lies.find((one) => one.rank === rank) ?? reading?.lies[0] };
+  return {
+    river,
+    flow,
+    isNow: chosen === null && river.now?.discharge != null,
+    look,
+    fish,
+    way,
+    field,
+    reading,
+    lie: reading?.lies.find((one) => one.rank === rank) ?? reading?.lies[0],
+  };
 }

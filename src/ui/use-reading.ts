@@ -19,8 +19,15 @@ export interface Look {
 const queue = new Latest();
 
 /** The reading of a field, worked out in the worker; the last one of the same reach stays until the next is there. */
-export function useReading(field: Field | undefined, reach: Reach | undefined, look: Look): { reading: Reading | undefined; of: Field | undefined } {
-  const [state, setState] = useState<{ reading: Reading | undefined; of: Field | undefined; reach?: string }>({ reading: undefined, of: undefined });
+export function useReading(
+  field: Field | undefined,
+  reach: Reach | undefined,
+  look: Look,
+): { reading: Reading | undefined; of: Field | undefined } {
+  const [state, setState] = useState<{ reading: Reading | undefined; of: Field | undefined; reach?: string }>({
+    reading: undefined,
+    of: undefined,
+  });
   const { species, visibleDepth, temperature, light } = look;
   const [features, id] = [reach?.features, reach?.id];
   useEffect(() => {

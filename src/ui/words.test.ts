@@ -2,7 +2,20 @@ import type { GaugeNow } from "../core/gauge/summary";
 import { rgb } from "./colours";
 import { clarityWords, clock, moment, trendWords } from "./words";
 
-const now: GaugeNow = { at: "2026-05-01T00:00:00Z", discharge: 5, stage: 1, waterTemperature: 10, turbidity: 4, visibleDepthFrom: "turbidity", visibleDepth: 1.3, clarity: "clear", exceedance: 0.4, trend: "falling", ratePerHour: -0.01, trendHours: 31 };
+const now: GaugeNow = {
+  at: "2026-05-01T00:00:00Z",
+  discharge: 5,
+  stage: 1,
+  waterTemperature: 10,
+  turbidity: 4,
+  visibleDepthFrom: "turbidity",
+  visibleDepth: 1.3,
+  clarity: "clear",
+  exceedance: 0.4,
+  trend: "falling",
+  ratePerHour: -0.01,
+  trendHours: 31,
+};
 
 test("trend and clarity in plain words, and what is not known says so", () => {
   expect(trendWords(now)).toBe("falling 31 h");

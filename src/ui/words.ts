@@ -8,7 +8,11 @@ export function trendWords(now: GaugeNow): string {
   if (!now.trend) return "trend not known";
   if (now.trend === "steady" || now.trendHours === null) return now.trend;
   const hours = Math.round(now.trendHours);
-  return hours < 1 ? `just turned to ${now.trend}` : hours < 72 ? `${now.trend} ${hours} h` : `${now.trend} ${Math.round(hours / 24)} days`;
+  return hours < 1
+    ? `just turned to ${now.trend}`
+    : hours < 72
+      ? `${now.trend} ${hours} h`
+      : `${now.trend} ${Math.round(hours / 24)} days`;
 }
 
 /** "Green", "seen to the knee" of an angler of that height, m. */
@@ -18,7 +22,8 @@ export function clarityWords(now: GaugeNow, height?: number): { word: string; se
 }
 
 /** 16:40 */
-export const clock = (time: number): string => new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }).format(new Date(time));
+export const clock = (time: number): string =>
+  new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }).format(new Date(time));
 /** "today 16:40", "Fri 04:00", "Tue 2 Dec 04:00": a moment near now, as said aloud. */
 export function moment(time: number, now: number): string {
   const day = (t: number) => new Date(t).toDateString();
@@ -29,6 +34,13 @@ export function moment(time: number, now: number): string {
 }
 
 export const dayAndTime = (time: number | string): string =>
-  new Intl.DateTimeFormat("en-GB", { weekday: "short", day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" }).format(new Date(time));
+  new Intl.DateTimeFormat("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+  }).format(new Date(time));
 
-export const dayOnly = (time: number | string): string => new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric" }).format(new Date(time));
+export const dayOnly = (time: number | string): string =>
+  new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric" }).format(new Date(time));

@@ -18,7 +18,8 @@ const flowWorker = (): Remote<FlowApi> => (flow ??= newFlowWorker());
 const ladderWorker = (lane: number): Remote<FlowApi> => (ladder[lane] ??= newFlowWorker());
 /** And one that fits a bed to readings: neither it nor what is looked at ends the other. */
 const fitWorker = (): Remote<FlowApi> => (fit ??= newFlowWorker());
-const newFlowWorker = (): Remote<FlowApi> => wrap<FlowApi>(new Worker(new URL("./flow.worker.ts", import.meta.url), { type: "module" }));
+const newFlowWorker = (): Remote<FlowApi> =>
+  wrap<FlowApi>(new Worker(new URL("./flow.worker.ts", import.meta.url), { type: "module" }));
 
 /** The worker that reads fields, gauge files and rigs. */
 export const readWorker = (): Remote<ReadApi> =>
@@ -28,21 +29,41 @@ export const readWorker = (): Remote<ReadApi> =>
 export const pictureWorker = (): Remote<PictureApi> =>
   (picture ??= wrap<PictureApi>(new Worker(new URL("./picture.worker.ts", import.meta.url), { type: "module" })));
 
-type Solve = (reach: Reach, discharge: number, cell: number, near: Field | undefined, onProgress: (progress: Progress) => void, signal: AbortSignal) => Promise<Solved>;
+type Solve = (
+  reach: Reach,
+  discharge: number,
+  cell: number,
+  near: Field | undefined,
+  onProgress: (progress: Progress) => void,
+  signal: AbortSignal,
+) => Promise<Solved>;
 
 /** Solves in the worker; aborting the signal ends it within a slice. */
 export const solveInWorker: Solve = (...job) => solveIn(flowWorker(), ...job);
 /** The same in a worker of the background's own. */
-export const solveInBackground = (lane: number, ...job: Parameters<Solve>): Promise<Solved> => solveIn(ladderWorker(lane), ...job);
+export const solveInBackground = (lane: number, ...job: Parameters<Solve>): Promise<Solved> =>
+  solveIn(ladderWorker(lane), ...job);
 
-const solveIn = (worker: Remote<FlowApi>, ...[reach, discharge, cell, near, onProgress, signal]: Parameters<Solve>): Promise<Solved> =>
+const solveIn = (
+  worker: Remote<FlowApi>,
+  ...[reach, discharge, cell, near, onProgress, signal]: Parameters<Solve>
+): Promise<Solved> =>
   untilAborted(worker, signal, async () => worker.solve(reach, discharge, cell, near, proxy(onProgress)));
 
 /** Fits a reach to its readings, in a worker of its own. */
-export const calibrateInWorker = (reach: Reach, cell: number, onProgress: (done: number) => void, signal: AbortSignal): Promise<Calibrated> =>
+export const calibrateInWorker = (
+  reach: Reach,
+  cell: number,
+  onProgress: (done: number) => void,
+  signal: AbortSignal,
+): Promise<Calibrated> =>
   untilAborted(fitWorker(), signal, async () => fitWorker().calibrate(reach, cell, proxy(onProgress)));
 
-async function untilAborted<T>(worker: Remote<FlowApi>, signal: AbortSignal, work: () => Promise<T>): Promise<T | { ok: false; cancelled: true }> {
+async function untilAborted<T>(
+  worker: Remote<FlowApi>,
+  signal: AbortSignal,
+  work: () => Promise<T>,
+): Promise<T | { ok: false; cancelled: true }> {
   const cancel = () => void worker.cancel();
   signal.addEventListener("abort", cancel, { once: true });
   try {

@@ -6,8 +6,10 @@ import { layReach } from "../core/flow/lay";
 import { checkReach, type Reach } from "../core/flow/reach";
 import { type Progress, steadyFlow } from "../core/flow/steady";
 
-export type Solved = { ok: true; field: Field } | { ok: false; cancelled: true } | { ok: false; cancelled: false; fault: Fault };
-export type Calibrated = { ok: true; value: Calibration } | { ok: false; cancelled: true } | { ok: false; cancelled: false; fault: Fault };
+export type Solved =
+  { ok: true; field: Field } | { ok: false; cancelled: true } | { ok: false; cancelled: false; fault: Fault };
+export type Calibrated =
+  { ok: true; value: Calibration } | { ok: false; cancelled: true } | { ok: false; cancelled: false; fault: Fault };
 
 /** Slices of work end after this long, ms, so that a cancel is heard. */
 const SLICE = 40;
@@ -15,12 +17,18 @@ let wanted = 0;
 
 /** A field may start another on finer cells, if both lie on the same ground. */
 const covers = (near: Field, grid: { nx: number; ny: number; cell: number }): boolean =>
-  Math.abs(near.nx * near.cell - grid.nx * grid.cell) <= near.cell && Math.abs(near.ny * near.cell - grid.ny * grid.cell) <= near.cell;
+  Math.abs(near.nx * near.cell - grid.nx * grid.cell) <= near.cell &&
+  Math.abs(near.ny * near.cell - grid.ny * grid.cell) <= near.cell;
 
 const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
 /** Runs work in slices until its end, or until a newer job or a cancel has taken its ticket. */
-async function drive<Step, Result>(work: Generator<Step, Result>, onStep: (step: Step, sliceEnds: boolean) => void): Promise<{ ok: true; value: Result } | { ok: false; cancelled: true } | { ok: false; cancelled: false; fault: Fault }> {
+async function drive<Step, Result>(
+  work: Generator<Step, Result>,
+  onStep: (step: Step, sliceEnds: boolean) => void,
+): Promise<
+  { ok: true; value: Result } | { ok: false; cancelled: true } | { ok: false; cancelled: false; fault: Fault }
+> {
   const ticket = ++wanted;
   try {
     let until = performance.now() + SLICE;
@@ -41,10 +49,20 @@ async function drive<Step, Result>(work: Generator<Step, Result>, onStep: (step:
 
 const api = {
   /** Solves a reach at a discharge on cells of `cell` m. A newer call, or cancel(), ends an older one. */
-  async solve(reach: Reach, discharge: number, cell: number, near: Field | undefined, onProgress: (progress: Progress) => void): Promise<Solved> {
+  async solve(
+    reach: Reach,
+    discharge: number,
+    cell: number,
+    near: Field | undefined,
+    onProgress: (progress: Progress) => void,
+  ): Promise<Solved> {
     function* work(): Generator<Progress, Field> {
       const grid = layReach(checkReach(reach), cell);
-      return yield* steadyFlow(grid, { discharge, downstream: reach.downstream, near: near && covers(near, grid) ? near : undefined });
+      return yield* steadyFlow(grid, {
+        discharge,
+        downstream: reach.downstream,
+        near: near && covers(near, grid) ? near : undefined,
+      });
     }
     const answer = await drive(work(), (step, ends) => (ends || step.picture) && onProgress(step));
     return answer.ok ? { ok: true, field: answer.value } : answer;

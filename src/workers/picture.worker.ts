@@ -5,7 +5,12 @@ import { streaks } from "./streaks";
 
 /** A worker of its own, so that the water is drawn while the lies are still being read. */
 const api = {
-  water(field: Field, pixelsPerMetre: number, slow: readonly [number, number, number], fast: readonly [number, number, number]): Painted {
+  water(
+    field: Field,
+    pixelsPerMetre: number,
+    slow: readonly [number, number, number],
+    fast: readonly [number, number, number],
+  ): Painted {
     const painted = paint(streaks(field, pixelsPerMetre), slow, fast);
     return transfer(painted, [painted.pixels.buffer]);
   },

@@ -14,14 +14,27 @@ import { adviseRig, type RigAdvice, type RigRequest } from "../core/rig/advise";
 import type { UnitSystem } from "../core/quantity/units";
 
 /** Scores at the rungs of one ladder, seen in one way: kept here, since they are asked for place by place. */
-let scores: { key: string; rungs: Map<number, { nx: number; ny: number; cell: number; score: Float32Array; median: number }> } = { key: "", rungs: new Map() };
+let scores: {
+  key: string;
+  rungs: Map<number, { nx: number; ny: number; cell: number; score: Float32Array; median: number }>;
+} = { key: "", rungs: new Map() };
 
 const api = {
-  stands: (field: Field, approach: Approach, ledges: readonly Ledge[]): { stands: Stand[]; boat: BoatStand | undefined } => ({ stands: standsFor(field, approach), boat: boatFor(field, approach, ledges) }),
+  stands: (
+    field: Field,
+    approach: Approach,
+    ledges: readonly Ledge[],
+  ): { stands: Stand[]; boat: BoatStand | undefined } => ({
+    stands: standsFor(field, approach),
+    boat: boatFor(field, approach, ledges),
+  }),
   /** How the model of a day stands to a fish that was had then at a place. */
   placed(field: Field, options: ReadOptions, x: number, y: number): PlacedFish {
     const { reading, score } = readWithScore(field, options);
-    return { percentile: percentileOf(score, field, x, y), ...onLies(reading.lies, field, x, y, options.species.territory) };
+    return {
+      percentile: percentileOf(score, field, x, y),
+      ...onLies(reading.lies, field, x, y, options.species.territory),
+    };
   },
   /** Flows already scored under a key. */
   scoredRungs: (key: string): number[] => (scores.key === key ? [...scores.rungs.keys()] : []),
@@ -29,11 +42,27 @@ const api = {
   scoreRung(key: string, field: Field, options: ReadOptions): void {
     if (scores.key !== key) scores = { key, rungs: new Map() };
     const { score, medianScore } = scoreWater(field, options);
-    scores.rungs.set(field.discharge, { nx: field.nx, ny: field.ny, cell: field.cell, score: Float32Array.from(score), median: medianScore });
+    scores.rungs.set(field.discharge, {
+      nx: field.nx,
+      ny: field.ny,
+      cell: field.cell,
+      score: Float32Array.from(score),
+      median: medianScore,
+    });
   },
   /** The flows at which places fish, from the rungs scored under a key. */
-  bands: (key: string, places: readonly { x: number; y: number }[]): (FlowBand | undefined)[] => places.map(({ x, y }) => scores.key !== key ? undefined
-    : flowBand([...scores.rungs].map(([discharge, rung]) => ({ discharge, score: scoreNear(rung.score, rung, x, y), median: rung.median })))),
+  bands: (key: string, places: readonly { x: number; y: number }[]): (FlowBand | undefined)[] =>
+    places.map(({ x, y }) =>
+      scores.key !== key
+        ? undefined
+        : flowBand(
+            [...scores.rungs].map(([discharge, rung]) => ({
+              discharge,
+              score: scoreNear(rung.score, rung, x, y),
+              median: rung.median,
+            })),
+          ),
+    ),
   read: (field: Field, options: ReadOptions): Answer<Reading> => answer(() => readWater(field, options)),
   rig: (request: RigRequest, system: UnitSystem): Answer<RigAdvice> => answer(() => adviseRig(request, system)),
   soundings: async (file: File): Promise<Answer<SoundingsFile>> => {

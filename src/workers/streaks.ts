@@ -1,6 +1,8 @@
 import { type Field, sample } from "../core/flow/grid";
 
-/** A picture of the water: per pixel its speed relative to the fastest, streak texture, and how wet it is. All 0..255. */
+/**
+ * A picture of the water: per pixel its speed relative to the fastest, streak texture, and how wet it is. All 0..255.
+ */
 export interface StreakImage {
   width: number;
   height: number;
@@ -14,7 +16,10 @@ export interface StreakImage {
 /** Steps of the line integral to each side, in pixels. */
 const REACH = 14;
 
-/** Line-integral streaks of the solved field (Cabral & Leedom 1993): noise smeared along the current, so that the picture is the flow itself. */
+/**
+ * Line-integral streaks of the solved field (Cabral & Leedom 1993): noise smeared along the current, so that the
+ * picture is the flow itself.
+ */
 export function streaks(field: Field, pixelsPerMetre: number): StreakImage {
   const { nx, ny, cell } = field;
   const width = Math.round(nx * cell * pixelsPerMetre);
@@ -50,7 +55,14 @@ export function streaks(field: Field, pixelsPerMetre: number): StreakImage {
     const s = Math.sin(p * 12.9898 + Math.floor(p / width) * 78.233) * 43758.5453;
     noise[p] = s - Math.floor(s);
   }
-  const image: StreakImage = { width, height, fastest, speed: new Uint8ClampedArray(count), streak: new Uint8ClampedArray(count), wet: new Uint8ClampedArray(count) };
+  const image: StreakImage = {
+    width,
+    height,
+    fastest,
+    speed: new Uint8ClampedArray(count),
+    streak: new Uint8ClampedArray(count),
+    wet: new Uint8ClampedArray(count),
+  };
   for (let p = 0; p < count; p++) {
     if (hs[p]! <= 0) continue;
     image.wet[p] = Math.min(255, (hs[p]! / 0.08) * 255);
@@ -86,7 +98,16 @@ function levels({ nx, ny, depth, bed }: Field): Float32Array {
   return level.map((w, k) => (Number.isNaN(w) ? bed[k]! - 1 : w));
 }
 
-function integral(start: number, width: number, height: number, us: Float32Array, vs: Float32Array, speeds: Float32Array, noise: Float32Array, fastest: number): number {
+function integral(
+  start: number,
+  width: number,
+  height: number,
+  us: Float32Array,
+  vs: Float32Array,
+  speeds: Float32Array,
+  noise: Float32Array,
+  fastest: number,
+): number {
   let sum = noise[start]!;
   let weight = 1;
   // Fast water streaks long, still water hardly.

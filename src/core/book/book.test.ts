@@ -11,10 +11,43 @@ const sha256 = (bytes: Uint8Array) => Promise.resolve(createHash("sha256").updat
 const now = Date.UTC(2026, 9, 1);
 
 const session = (id: string, hours: number, discharge: number | null, change: Partial<Session> = {}): Session => ({
-  schema: "low-heron/session@1", id, updatedAt: "2026-09-01T00:00:00Z", reach: "r", start: "2026-09-01T08:00:00Z", end: new Date(Date.UTC(2026, 8, 1, 8) + hours * 3_600_000).toISOString(), rods: 1, species: "brown-trout", notes: "",
-  river: discharge === null ? null : { at: "2026-09-01T08:00:00Z", discharge, stage: null, waterTemperature: null, visibleDepth: null, exceedance: null, trend: null }, ...change,
+  schema: "low-heron/session@1",
+  id,
+  updatedAt: "2026-09-01T00:00:00Z",
+  reach: "r",
+  start: "2026-09-01T08:00:00Z",
+  end: new Date(Date.UTC(2026, 8, 1, 8) + hours * 3_600_000).toISOString(),
+  rods: 1,
+  species: "brown-trout",
+  notes: "",
+  river:
+    discharge === null
+      ? null
+      : {
+          at: "2026-09-01T08:00:00Z",
+          discharge,
+          stage: null,
+          waterTemperature: null,
+          visibleDepth: null,
+          exceedance: null,
+          trend: null,
+        },
+  ...change,
 });
-const fish = (id: string, of: string, change: Partial<Catch> = {}): Catch => ({ schema: "low-heron/catch@1", id, updatedAt: "2026-09-01T00:00:00Z", session: of, at: "2026-09-01T09:00:00Z", species: "brown-trout", length: null, lie: "", lure: "", notes: "", river: null, ...change });
+const fish = (id: string, of: string, change: Partial<Catch> = {}): Catch => ({
+  schema: "low-heron/catch@1",
+  id,
+  updatedAt: "2026-09-01T00:00:00Z",
+  session: of,
+  at: "2026-09-01T09:00:00Z",
+  species: "brown-trout",
+  length: null,
+  lie: "",
+  lure: "",
+  notes: "",
+  river: null,
+  ...change,
+});
 
 test("exact Poisson limits (Garwood 1936): 10 events 4.795 to 18.39 at 95 %; 0 events 3.689", () => {
   const [low, high] = garwood(10, 0.95);
@@ -82,7 +115,12 @@ test("an archive gives back the book it was made of", async () => {
 });
 
 test.each<[string, (files: Record<string, Uint8Array>) => void, string]>([
-  ["a changed byte", (files) => (files["catches.jsonl"] = strToU8(new TextDecoder().decode(files["catches.jsonl"]).replace("brown", "green"))), "bad-sum"],
+  [
+    "a changed byte",
+    (files) =>
+      (files["catches.jsonl"] = strToU8(new TextDecoder().decode(files["catches.jsonl"]).replace("brown", "green"))),
+    "bad-sum",
+  ],
   ["a missing part", (files) => delete files["sessions.jsonl"], "missing-part"],
   ["no manifest", (files) => delete files["manifest.json"], "no-manifest"],
 ])("an archive with %s is refused whole", async (_, spoil, code) => {
@@ -93,8 +131,14 @@ test.each<[string, (files: Record<string, Uint8Array>) => void, string]>([
 });
 
 test("a catch without its session, and a file that is no zip, are refused", async () => {
-  const orphan = await writeArchive({ ...emptyBook(), catches: [fish("f", "nowhere")] }, new Date(now).toISOString(), sha256);
+  const orphan = await writeArchive(
+    { ...emptyBook(), catches: [fish("f", "nowhere")] },
+    new Date(now).toISOString(),
+    sha256,
+  );
   await expect(readArchive(orphan, sha256)).rejects.toMatchObject({ fault: { code: "broken-link", line: 1 } });
-  await expect(readArchive(strToU8("hello there, not a zip"), sha256)).rejects.toMatchObject({ fault: { code: "not-an-archive" } });
+  await expect(readArchive(strToU8("hello there, not a zip"), sha256)).rejects.toMatchObject({
+    fault: { code: "not-an-archive" },
+  });
   await expect(readArchive(new Uint8Array(), sha256)).rejects.toMatchObject({ fault: { code: "empty-file" } });
 });

@@ -3,9 +3,27 @@ import { RATE_KINDS, ratesIn, rateKind } from "./classes";
 import type { Effort } from "./effort";
 import { catchSchema, PARTS, reachRecordSchema, type RiverState, seriesRecordSchema, sessionSchema } from "./records";
 
-const river = (change: Partial<RiverState>): RiverState => ({ at: "2026-05-01T00:00:00Z", discharge: 5, stage: 1, waterTemperature: 11, visibleDepth: 1, exceedance: 0.4, trend: "falling", ...change });
-const effort = (session: string, hours: number, state: RiverState | null, fish = 0): Effort => ({ session, hours, river: state, catches: new Array(fish).fill(null) as Effort["catches"] });
-const efforts = [effort("a", 3, river({}), 2), effort("b", 2, river({ discharge: 14, trend: "rising", visibleDepth: 0.4, waterTemperature: 6, exceedance: 0.05 })), effort("c", 1, null, 1)];
+const river = (change: Partial<RiverState>): RiverState => ({
+  at: "2026-05-01T00:00:00Z",
+  discharge: 5,
+  stage: 1,
+  waterTemperature: 11,
+  visibleDepth: 1,
+  exceedance: 0.4,
+  trend: "falling",
+  ...change,
+});
+const effort = (session: string, hours: number, state: RiverState | null, fish = 0): Effort => ({
+  session,
+  hours,
+  river: state,
+  catches: new Array(fish).fill(null) as Effort["catches"],
+});
+const efforts = [
+  effort("a", 3, river({}), 2),
+  effort("b", 2, river({ discharge: 14, trend: "rising", visibleDepth: 0.4, waterTemperature: 6, exceedance: 0.05 })),
+  effort("c", 1, null, 1),
+];
 
 test.each(RATE_KINDS)("by %s no hour and no fish is lost, and every class is as it says", (kind) => {
   const { classes, total } = ratesIn(kind, efforts);
@@ -23,7 +41,8 @@ test.each(RATE_KINDS)("by %s no hour and no fish is lost, and every class is as 
 });
 
 test("each effort lands in its own class", () => {
-  const hoursIn = (kind: (typeof RATE_KINDS)[number], label: string) => ratesIn(kind, efforts).classes.find((one) => one.label === label)?.hours;
+  const hoursIn = (kind: (typeof RATE_KINDS)[number], label: string) =>
+    ratesIn(kind, efforts).classes.find((one) => one.label === label)?.hours;
   expect(hoursIn("trend", "falling")).toBe(3);
   expect(hoursIn("trend", "rising")).toBe(2);
   expect(hoursIn("trend", "steady")).toBe(0);
@@ -40,7 +59,18 @@ test("an empty book has no classes and no rate; an unknown kind is refused", () 
   expect(rateKind("flow")).toBe("flow");
 });
 
-const session = { schema: "low-heron/session@1", id: "s", updatedAt: "2026-05-01T00:00:00Z", reach: "r", start: "2026-05-01T08:00:00Z", end: "2026-05-01T10:00:00Z", rods: 1, species: "brown-trout", notes: "", river: null };
+const session = {
+  schema: "low-heron/session@1",
+  id: "s",
+  updatedAt: "2026-05-01T00:00:00Z",
+  reach: "r",
+  start: "2026-05-01T08:00:00Z",
+  end: "2026-05-01T10:00:00Z",
+  rods: 1,
+  species: "brown-trout",
+  notes: "",
+  river: null,
+};
 test.each<[string, unknown]>([
   ["ends before it starts", { ...session, end: "2026-05-01T07:00:00Z" }],
   ["no rods", { ...session, rods: 0 }],
@@ -54,13 +84,51 @@ test.each<[string, unknown]>([
 });
 
 test("series must ascend and match in length; a fish has a length a fish can have; reaches are checked whole", () => {
-  const series = { schema: "low-heron/series@1", id: "x", updatedAt: session.updatedAt, station: "s", parameter: "stage", unit: "m", times: [1, 2, 3], values: [1, null, 2] };
+  const series = {
+    schema: "low-heron/series@1",
+    id: "x",
+    updatedAt: session.updatedAt,
+    station: "s",
+    parameter: "stage",
+    unit: "m",
+    times: [1, 2, 3],
+    values: [1, null, 2],
+  };
   expect(seriesRecordSchema.safeParse(series).success).toBe(true);
   expect(seriesRecordSchema.safeParse({ ...series, times: [1, 3, 2] }).success).toBe(false);
   expect(seriesRecordSchema.safeParse({ ...series, times: [1, 2] }).success).toBe(false);
-  const fish = { schema: "low-heron/catch@1", id: "f", updatedAt: session.updatedAt, session: "s", at: session.start, species: "brown-trout", length: 0.4, lie: "", lure: "", notes: "", river: null };
+  const fish = {
+    schema: "low-heron/catch@1",
+    id: "f",
+    updatedAt: session.updatedAt,
+    session: "s",
+    at: session.start,
+    species: "brown-trout",
+    length: 0.4,
+    lie: "",
+    lure: "",
+    notes: "",
+    river: null,
+  };
   expect(catchSchema.safeParse(fish).success).toBe(true);
   expect(catchSchema.safeParse({ ...fish, length: 7 }).success).toBe(false);
-  expect(reachRecordSchema.safeParse({ schema: "low-heron/reach-record@1", id: "r", updatedAt: session.updatedAt, station: null, reach: { id: "r" } }).success).toBe(false);
-  expect(Object.keys(PARTS)).toEqual(["stations", "series", "reaches", "sessions", "catches", "waters", "readings", "profiles"]);
+  expect(
+    reachRecordSchema.safeParse({
+      schema: "low-heron/reach-record@1",
+      id: "r",
+      updatedAt: session.updatedAt,
+      station: null,
+      reach: { id: "r" },
+    }).success,
+  ).toBe(false);
+  expect(Object.keys(PARTS)).toEqual([
+    "stations",
+    "series",
+    "reaches",
+    "sessions",
+    "catches",
+    "waters",
+    "readings",
+    "profiles",
+  ]);
 });

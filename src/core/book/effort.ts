@@ -16,8 +16,16 @@ export interface Effort {
   catches: Catch[];
 }
 
-/** Sessions as effort: blanks count, deleted records do not. With a species, only its catches count and only sessions that were after it. */
-export function effortOf(sessions: readonly Session[], catches: readonly Catch[], now: number, species?: string): Effort[] {
+/**
+ * Sessions as effort: blanks count, deleted records do not. With a species, only its catches count and only sessions
+ * that were after it.
+ */
+export function effortOf(
+  sessions: readonly Session[],
+  catches: readonly Catch[],
+  now: number,
+  species?: string,
+): Effort[] {
   const bySession = new Map<string, Catch[]>();
   for (const one of catches) {
     if (one.deleted || (species && one.species !== species)) continue;
@@ -25,6 +33,11 @@ export function effortOf(sessions: readonly Session[], catches: readonly Catch[]
   }
   return sessions
     .filter((session) => !session.deleted && (!species || session.species === species || bySession.has(session.id)))
-    .map((session) => ({ session: session.id, river: session.river, hours: rodHours(session, now), catches: bySession.get(session.id) ?? [] }))
+    .map((session) => ({
+      session: session.id,
+      river: session.river,
+      hours: rodHours(session, now),
+      catches: bySession.get(session.id) ?? [],
+    }))
     .filter((effort) => effort.hours > 0 || effort.catches.length > 0);
 }

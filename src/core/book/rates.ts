@@ -25,19 +25,31 @@ const LEVEL = 0.8;
 
 /**
  * Gamma-Poisson: with `events` in `hours` and a gamma prior worth PRIOR_HOURS at `priorRate`, the rate's posterior is
- * Gamma(priorRate * PRIOR_HOURS + events, PRIOR_HOURS + hours) (Gelman et al. 2013, Bayesian Data Analysis, section 2.6).
+ * Gamma(priorRate * PRIOR_HOURS + events, PRIOR_HOURS + hours) (Gelman et al. 2013, Bayesian Data Analysis, section
+ * 2.6).
  */
-export function posterior(events: number, hours: number, priorRate: number, priorHours = PRIOR_HOURS): { rate: number; interval: [number, number] } {
+export function posterior(
+  events: number,
+  hours: number,
+  priorRate: number,
+  priorHours = PRIOR_HOURS,
+): { rate: number; interval: [number, number] } {
   const shape = priorRate * priorHours + events;
   const scale = 1 / (priorHours + hours);
   if (shape <= 0) return { rate: 0, interval: [0, 0] };
-  return { rate: shape * scale, interval: [jStat.gamma.inv((1 - LEVEL) / 2, shape, scale), jStat.gamma.inv((1 + LEVEL) / 2, shape, scale)] };
+  return {
+    rate: shape * scale,
+    interval: [jStat.gamma.inv((1 - LEVEL) / 2, shape, scale), jStat.gamma.inv((1 + LEVEL) / 2, shape, scale)],
+  };
 }
 
 /** Exact Poisson limits of a count (Garwood 1936, Biometrika 28): the check that the intervals are held against. */
 export function garwood(events: number, level: number): [number, number] {
   const tail = (1 - level) / 2;
-  return [events === 0 ? 0 : jStat.chisquare.inv(tail, 2 * events) / 2, jStat.chisquare.inv(1 - tail, 2 * events + 2) / 2];
+  return [
+    events === 0 ? 0 : jStat.chisquare.inv(tail, 2 * events) / 2,
+    jStat.chisquare.inv(1 - tail, 2 * events + 2) / 2,
+  ];
 }
 
 export interface Band {
@@ -46,19 +58,40 @@ export interface Band {
   high: number | null;
 }
 
-/** Rates by bands of one measure of the river. Efforts whose measure is unknown go into a class of their own, so that hours always add up. */
-export function ratesBy(efforts: readonly Effort[], bands: readonly Band[], measure: (effort: Effort) => number | null): Rates {
-  const total = { hours: sum(efforts, (effort) => effort.hours), events: sum(efforts, (effort) => effort.catches.length) };
+/**
+ * Rates by bands of one measure of the river. Efforts whose measure is unknown go into a class of their own, so that
+ * hours always add up.
+ */
+export function ratesBy(
+  efforts: readonly Effort[],
+  bands: readonly Band[],
+  measure: (effort: Effort) => number | null,
+): Rates {
+  const total = {
+    hours: sum(efforts, (effort) => effort.hours),
+    events: sum(efforts, (effort) => effort.catches.length),
+  };
   const priorRate = total.hours > 0 ? (total.events + 0.5) / (total.hours + 1) : 0;
-  const inBand = (value: number | null, band: Band) => value !== null && (band.low === null || value >= band.low) && (band.high === null || value < band.high);
-  const classes = bands.map((band): RateClass => rateClass(band, efforts.filter((effort) => inBand(measure(effort), band)), priorRate));
+  const inBand = (value: number | null, band: Band) =>
+    value !== null && (band.low === null || value >= band.low) && (band.high === null || value < band.high);
+  const classes = bands.map((band): RateClass =>
+    rateClass(
+      band,
+      efforts.filter((effort) => inBand(measure(effort), band)),
+      priorRate,
+    ),
+  );
   const unknown = efforts.filter((effort) => !bands.some((band) => inBand(measure(effort), band)));
   if (unknown.length) classes.push(rateClass({ label: "unknown", low: null, high: null }, unknown, priorRate));
   return { classes, total };
 }
 
 /** Rates by a named class of the river or the fish. */
-export function ratesByLabel(efforts: readonly Effort[], labels: readonly string[], labelOf: (effort: Effort) => string | null): Rates {
+export function ratesByLabel(
+  efforts: readonly Effort[],
+  labels: readonly string[],
+  labelOf: (effort: Effort) => string | null,
+): Rates {
   const bands = labels.map((label, index): Band => ({ label, low: index, high: index + 1 }));
   const rates = ratesBy(efforts, bands, (effort) => {
     const label = labelOf(effort);
@@ -74,18 +107,22 @@ function rateClass(band: Band, efforts: readonly Effort[], priorRate: number): R
   return { ...band, hours, events, ...posterior(events, hours, priorRate) };
 }
 
-const sum = <T>(items: readonly T[], of: (item: T) => number): number => items.reduce((total, item) => total + of(item), 0);
+const sum = <T>(items: readonly T[], of: (item: T) => number): number =>
+  items.reduce((total, item) => total + of(item), 0);
 
 /** Rounds steps of a flow scale that a person would draw: 1, 2, 3, 5, 8 a decade. */
 const STEPS = [1, 2, 3, 5, 8];
 
 /** Bands of discharge from the flows that were fished, m3/s: whole steps of a 1-2-3-5-8 scale, seven at most. */
 export function flowBands(efforts: readonly Effort[]): Band[] {
-  const flows = efforts.flatMap((effort) => (effort.river?.discharge ? [effort.river.discharge] : [])).filter((q) => q > 0);
+  const flows = efforts
+    .flatMap((effort) => (effort.river?.discharge ? [effort.river.discharge] : []))
+    .filter((q) => q > 0);
   if (flows.length === 0) return [];
   const edges: number[] = [];
   const [least, most] = [Math.min(...flows), Math.max(...flows)];
-  for (let decade = Math.floor(Math.log10(least)) - 1; decade <= Math.ceil(Math.log10(most)); decade++) for (const step of STEPS) edges.push(step * 10 ** decade);
+  for (let decade = Math.floor(Math.log10(least)) - 1; decade <= Math.ceil(Math.log10(most)); decade++)
+    for (const step of STEPS) edges.push(step * 10 ** decade);
   const first = edges.findLastIndex((edge) => edge <= least);
   const last = edges.findIndex((edge) => edge > most);
   let used = edges.slice(Math.max(0, first), last + 1);

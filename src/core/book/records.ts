@@ -5,7 +5,10 @@ import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/tide";
 import { speciesSchema } from "../lies/species";
 
-/** Records of the book, one schema per kind, versioned. The same shapes are used by the browser's database, the archive and the command line. */
+/**
+ * Records of the book, one schema per kind, versioned. The same shapes are used by the browser's database, the archive
+ * and the command line.
+ */
 const id = z.string().min(1).max(80);
 const instant = z.iso.datetime({ offset: true });
 const finite = z.number().refine(Number.isFinite, "must be a finite number");
@@ -26,7 +29,8 @@ export const riverStateSchema = z.strictObject({
 export type RiverState = z.infer<typeof riverStateSchema>;
 
 export const stationRecordSchema = z.strictObject({
-  schema: z.literal("low-heron/station@1"), ...base,
+  schema: z.literal("low-heron/station@1"),
+  ...base,
   name: z.string().min(1).max(120),
   /** The agency's own number, where there is one. */
   code: z.string().max(40),
@@ -37,30 +41,47 @@ export const stationRecordSchema = z.strictObject({
 });
 export type StationRecord = z.infer<typeof stationRecordSchema>;
 
-export const seriesRecordSchema = z.strictObject({
-  schema: z.literal("low-heron/series@1"), ...base,
-  station: id,
-  parameter: z.enum(PARAMETERS),
-  unit: z.string().max(20),
-  /** ms since 1970 UTC, ascending; and values, null where the gauge gave none. */
-  times: z.array(finite),
-  values: z.array(finite.nullable()),
-}).refine((record) => record.times.length === record.values.length, { error: "times and values must be of one length", path: ["values"] })
-  .refine((record) => record.times.every((time, k) => k === 0 || time > record.times[k - 1]!), { error: "times must ascend", path: ["times"] });
+export const seriesRecordSchema = z
+  .strictObject({
+    schema: z.literal("low-heron/series@1"),
+    ...base,
+    station: id,
+    parameter: z.enum(PARAMETERS),
+    unit: z.string().max(20),
+    /** ms since 1970 UTC, ascending; and values, null where the gauge gave none. */
+    times: z.array(finite),
+    values: z.array(finite.nullable()),
+  })
+  .refine((record) => record.times.length === record.values.length, {
+    error: "times and values must be of one length",
+    path: ["values"],
+  })
+  .refine((record) => record.times.every((time, k) => k === 0 || time > record.times[k - 1]!), {
+    error: "times must ascend",
+    path: ["times"],
+  });
 export type SeriesRecord = z.infer<typeof seriesRecordSchema>;
 
 export const reachRecordSchema = z.strictObject({
-  schema: z.literal("low-heron/reach-record@1"), ...base,
+  schema: z.literal("low-heron/reach-record@1"),
+  ...base,
   station: id.nullable(),
   reach: reachSchema,
   /** How an ungauged reach takes its flow from the gauge: ratio of the catchments, and lag, h. */
-  transfer: z.strictObject({ areaRatio: finite.refine((value) => value > 0 && value < 1000, "must be above 0"), lag: finite.refine((value) => Math.abs(value) <= 240, "must be within ±240 h") }).nullable().optional(),
+  transfer: z
+    .strictObject({
+      areaRatio: finite.refine((value) => value > 0 && value < 1000, "must be above 0"),
+      lag: finite.refine((value) => Math.abs(value) <= 240, "must be within ±240 h"),
+    })
+    .nullable()
+    .optional(),
 });
 export type ReachRecord = z.infer<typeof reachRecordSchema>;
 
 /** What the angler knows of a gauge's water beyond its record. One for each station, under the station's id. */
 export const waterSchema = z.strictObject({
-  schema: z.literal("low-heron/water@1"), ...base,
+  schema: z.literal("low-heron/water@1"),
+  ...base,
   /** m above the sea */
   altitude: finite.refine((value) => value >= -430 && value <= 6000, "must be from -430 to 6000 m").nullable(),
   /** What a dam above does, in the angler's words; empty: none. */
@@ -70,15 +91,27 @@ export const waterSchema = z.strictObject({
   /** Rise over run of its shore. */
   beachSlope: finite.refine((value) => value > 0 && value <= 10, "must be above 0").nullable(),
   constituents: z.array(constituentSchema).max(120),
-  bands: z.array(z.strictObject({ spot: z.string().min(1).max(120), measure: z.enum(BAND_MEASURES), low: finite.nullable(), high: finite.nullable() })).max(200),
+  bands: z
+    .array(
+      z.strictObject({
+        spot: z.string().min(1).max(120),
+        measure: z.enum(BAND_MEASURES),
+        low: finite.nullable(),
+        high: finite.nullable(),
+      }),
+    )
+    .max(200),
   /** Measured pairs of stage, m, and discharge, m3/s. */
-  gaugings: z.array(z.strictObject({ stage: finite, discharge: finite.refine((value) => value > 0, "must be above 0") })).max(2000),
+  gaugings: z
+    .array(z.strictObject({ stage: finite, discharge: finite.refine((value) => value > 0, "must be above 0") }))
+    .max(2000),
 });
 export type WaterRecord = z.infer<typeof waterSchema>;
 
 /** A reading taken by the angler: how deep the bed is seen, or the discharge of the reach. */
 export const readingSchema = z.strictObject({
-  schema: z.literal("low-heron/reading@1"), ...base,
+  schema: z.literal("low-heron/reading@1"),
+  ...base,
   station: id.nullable(),
   reach: id.nullable(),
   at: instant,
@@ -91,21 +124,29 @@ export const readingSchema = z.strictObject({
 });
 export type FieldReading = z.infer<typeof readingSchema>;
 
-export const sessionSchema = z.strictObject({
-  schema: z.literal("low-heron/session@1"), ...base,
-  reach: id,
-  start: instant,
-  /** Null while it runs. */
-  end: instant.nullable(),
-  rods: z.int().min(1).max(6),
-  species: z.string().max(60),
-  notes: text,
-  river: riverStateSchema.nullable(),
-}).refine((session) => session.end === null || session.end >= session.start || Date.parse(session.end) >= Date.parse(session.start), { error: "a session cannot end before it starts", path: ["end"] });
+export const sessionSchema = z
+  .strictObject({
+    schema: z.literal("low-heron/session@1"),
+    ...base,
+    reach: id,
+    start: instant,
+    /** Null while it runs. */
+    end: instant.nullable(),
+    rods: z.int().min(1).max(6),
+    species: z.string().max(60),
+    notes: text,
+    river: riverStateSchema.nullable(),
+  })
+  .refine(
+    (session) =>
+      session.end === null || session.end >= session.start || Date.parse(session.end) >= Date.parse(session.start),
+    { error: "a session cannot end before it starts", path: ["end"] },
+  );
 export type Session = z.infer<typeof sessionSchema>;
 
 export const catchSchema = z.strictObject({
-  schema: z.literal("low-heron/catch@1"), ...base,
+  schema: z.literal("low-heron/catch@1"),
+  ...base,
   session: id,
   at: instant,
   species: z.string().min(1).max(60),
@@ -121,12 +162,18 @@ export const catchSchema = z.strictObject({
 export type Catch = z.infer<typeof catchSchema>;
 
 /** A fish as this angler knows it: copied from one that ships, and changed. */
-export const profileSchema = z.strictObject({
-  schema: z.literal("low-heron/profile@1"), ...base,
-  /** Id of the species it was copied from: its habits hold where the profile says nothing. */
-  base: id,
-  species: speciesSchema,
-}).refine((profile) => profile.species.id === profile.id, { error: "the species must have the profile's id", path: ["species", "id"] });
+export const profileSchema = z
+  .strictObject({
+    schema: z.literal("low-heron/profile@1"),
+    ...base,
+    /** Id of the species it was copied from: its habits hold where the profile says nothing. */
+    base: id,
+    species: speciesSchema,
+  })
+  .refine((profile) => profile.species.id === profile.id, {
+    error: "the species must have the profile's id",
+    path: ["species", "id"],
+  });
 export type Profile = z.infer<typeof profileSchema>;
 
 /** Every kind of record an archive holds, by its part's name. */
@@ -154,4 +201,13 @@ export interface Book {
   profiles: Profile[];
 }
 export const PART_NAMES = Object.keys(PARTS) as PartName[];
-export const emptyBook = (): Book => ({ stations: [], series: [], reaches: [], sessions: [], catches: [], waters: [], readings: [], profiles: [] });
+export const emptyBook = (): Book => ({
+  stations: [],
+  series: [],
+  reaches: [],
+  sessions: [],
+  catches: [],
+  waters: [],
+  readings: [],
+  profiles: [],
+});

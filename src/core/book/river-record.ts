@@ -15,8 +15,15 @@ function ratingOf(water: WaterRecord | undefined): Rating | null {
   }
 }
 
-/** A gauge's record with what the angler knows of its water: clarity refitted, and discharge from stage (or stage from discharge) by the rating. */
-export function riverRecord(record: GaugeRecord, water: WaterRecord | undefined, readings: readonly FieldReading[]): GaugeRecord {
+/**
+ * A gauge's record with what the angler knows of its water: clarity refitted, and discharge from stage (or stage from
+ * discharge) by the rating.
+ */
+export function riverRecord(
+  record: GaugeRecord,
+  water: WaterRecord | undefined,
+  readings: readonly FieldReading[],
+): GaugeRecord {
   const turbidity = seriesOf(record, "turbidity");
   const seen = readings
     .filter((one) => one.kind === "clarity" && one.station === record.station.id && !one.deleted)
@@ -38,30 +45,58 @@ function rated(record: GaugeRecord, rating: Rating): GaugeRecord {
   const words = `worked out by your rating from ${discharge ? "discharge" : "stage"} (${rating.count} pairs${scatter})`;
   const derived: Derived = { by: "rating", words, guessAbove: EXTRAPOLATION * rating.maxGauged };
   const made: Series = discharge
-    ? { parameter: "stage", unit: UNIT_OF.stage, times: discharge.times, values: discharge.values.map((q) => (q > 0 ? stageAt(rating, q).value : NaN)) }
-    : { parameter: "discharge", unit: UNIT_OF.discharge, times: stage!.times, values: stage!.values.map((h) => (Number.isNaN(h) ? NaN : dischargeAt(rating, h).value)) };
+    ? {
+        parameter: "stage",
+        unit: UNIT_OF.stage,
+        times: discharge.times,
+        values: discharge.values.map((q) => (q > 0 ? stageAt(rating, q).value : NaN)),
+      }
+    : {
+        parameter: "discharge",
+        unit: UNIT_OF.discharge,
+        times: stage!.times,
+        values: stage!.values.map((h) => (Number.isNaN(h) ? NaN : dischargeAt(rating, h).value)),
+      };
   return { ...record, series: [...record.series, made], derived: { ...record.derived, [made.parameter]: derived } };
 }
 
-/** How a reach takes its flow from its gauge: fitted on the angler's own discharge readings there. Null where nothing says that it differs. */
+/**
+ * How a reach takes its flow from its gauge: fitted on the angler's own discharge readings there. Null where nothing
+ * says that it differs.
+ */
 function transferOf(gauge: GaugeRecord, reach: ReachRecord, readings: readonly FieldReading[]): TransferFit | null {
   const { transfer } = reach;
   if (!transfer) return null;
   const discharge = seriesOf(gauge, "discharge");
-  const pairs = readings.filter((one) => one.kind === "discharge" && one.reach === reach.id && !one.deleted).flatMap((one) => {
-    const q = readingAt(discharge, Date.parse(one.at) - transfer.lag * HOUR);
-    return q === null ? [] : [{ gauge: q, reach: one.value }];
-  });
+  const pairs = readings
+    .filter((one) => one.kind === "discharge" && one.reach === reach.id && !one.deleted)
+    .flatMap((one) => {
+      const q = readingAt(discharge, Date.parse(one.at) - transfer.lag * HOUR);
+      return q === null ? [] : [{ gauge: q, reach: one.value }];
+    });
   return fitTransfer(transfer.areaRatio, pairs);
 }
 
-/** The record as it is at the reach: its discharge transferred, and the gauge's own stage left out, since it says nothing there. */
+/**
+ * The record as it is at the reach: its discharge transferred, and the gauge's own stage left out, since it says
+ * nothing there.
+ */
 export function recordAtReach(gauge: GaugeRecord, reach: ReachRecord, readings: readonly FieldReading[]): GaugeRecord {
   const fit = transferOf(gauge, reach, readings);
   const discharge = seriesOf(gauge, "discharge");
   if (!fit || !discharge) return gauge;
   const lag = reach.transfer!.lag * HOUR;
-  const made: Series = { ...discharge, times: discharge.times.map((time) => time + lag), values: discharge.values.map((q) => fit.factor * q ** fit.power) };
-  const words = fit.pairs ? `worked out from the gauge by ${fit.pairs} of your own readings here` : `worked out from the gauge by the ratio of the catchments`;
-  return { ...gauge, series: [...gauge.series.filter((one) => one.parameter !== "discharge" && one.parameter !== "stage"), made], derived: { ...gauge.derived, discharge: { by: "transfer", words } } };
+  const made: Series = {
+    ...discharge,
+    times: discharge.times.map((time) => time + lag),
+    values: discharge.values.map((q) => fit.factor * q ** fit.power),
+  };
+  const words = fit.pairs
+    ? `worked out from the gauge by ${fit.pairs} of your own readings here`
+    : `worked out from the gauge by the ratio of the catchments`;
+  return {
+    ...gauge,
+    series: [...gauge.series.filter((one) => one.parameter !== "discharge" && one.parameter !== "stage"), made],
+    derived: { ...gauge.derived, discharge: { by: "transfer", words } },
+  };
 }

@@ -14,7 +14,13 @@ export class Averaging {
 
   constructor(private readonly water: ShallowWater) {
     const cells = water.nx * water.ny;
-    [this.h, this.qx, this.qy, this.s, this.s2] = Array.from({ length: 5 }, () => new Float64Array(cells)) as [Float64Array, Float64Array, Float64Array, Float64Array, Float64Array];
+    [this.h, this.qx, this.qy, this.s, this.s2] = Array.from({ length: 5 }, () => new Float64Array(cells)) as [
+      Float64Array,
+      Float64Array,
+      Float64Array,
+      Float64Array,
+      Float64Array,
+    ];
   }
 
   /** Adds the present state for dt seconds. */
@@ -57,7 +63,10 @@ export interface Change {
 
 /** How far the means of two windows differ. */
 export function changeBetween(a: Averaging, b: Averaging): Change {
-  let dq = 0, q = 0, dh = 0, h = 0;
+  let dq = 0,
+    q = 0,
+    dh = 0,
+    h = 0;
   for (let c = 0; c < a.h.length; c++) {
     const [ha, hb] = [a.h[c]! / a.seconds, b.h[c]! / b.seconds];
     if (ha <= 0 && hb <= 0) continue;
@@ -73,7 +82,13 @@ export function changeBetween(a: Averaging, b: Averaging): Change {
 export function joined(a: Averaging, b: Averaging): Averaging {
   a.seconds += b.seconds;
   a.outflow += b.outflow;
-  const pairs = [[a.h, b.h], [a.qx, b.qx], [a.qy, b.qy], [a["s"], b["s"]], [a["s2"], b["s2"]]] as const;
+  const pairs = [
+    [a.h, b.h],
+    [a.qx, b.qx],
+    [a.qy, b.qy],
+    [a["s"], b["s"]],
+    [a["s2"], b["s2"]],
+  ] as const;
   for (const [into, from] of pairs) for (let c = 0; c < into.length; c++) into[c]! += from[c]!;
   return a;
 }

@@ -17,17 +17,44 @@ import { centreline, layTemplate, templateSize } from "./template";
 import { TEMPLATES } from "./template-waters";
 
 const g = 9.81;
-const template = { kind: "template", template: "riffle-run-pool", length: 120, width: 20, poolDepth: 1.5, slope: 0.003, wiggle: 4, cell: 1 } as const;
-const reach = (change: Partial<Reach> = {}): Reach => ({ schema: "low-heron/reach@1", id: "t", name: "t", bed: template, roughness: 0.035, downstream: { kind: "normal", slope: 0.003 }, ...change });
-const plane = (nx: number, ny: number, cell: number): Grid => ({ nx, ny, cell, z: Float64Array.from({ length: nx * ny }, (_, k) => 2 * ((k % nx) + 0.5) * cell - (Math.floor(k / nx) + 0.5) * cell), roughness: new Float64Array(nx * ny).fill(0.03) });
+const template = {
+  kind: "template",
+  template: "riffle-run-pool",
+  length: 120,
+  width: 20,
+  poolDepth: 1.5,
+  slope: 0.003,
+  wiggle: 4,
+  cell: 1,
+} as const;
+const reach = (change: Partial<Reach> = {}): Reach => ({
+  schema: "low-heron/reach@1",
+  id: "t",
+  name: "t",
+  bed: template,
+  roughness: 0.035,
+  downstream: { kind: "normal", slope: 0.003 },
+  ...change,
+});
+const plane = (nx: number, ny: number, cell: number): Grid => ({
+  nx,
+  ny,
+  cell,
+  z: Float64Array.from({ length: nx * ny }, (_, k) => 2 * ((k % nx) + 0.5) * cell - (Math.floor(k / nx) + 0.5) * cell),
+  roughness: new Float64Array(nx * ny).fill(0.03),
+});
 
 describe("template", () => {
   const grid = layTemplate(template, 0.035);
-  const thalweg = (i: number) => Math.min(...Array.from({ length: grid.ny }, (_, j) => grid.z[j * grid.nx + i]!)) - template.slope * (template.length - i - 0.5);
+  const thalweg = (i: number) =>
+    Math.min(...Array.from({ length: grid.ny }, (_, j) => grid.z[j * grid.nx + i]!)) -
+    template.slope * (template.length - i - 0.5);
 
   test("fills its own size, and both banks stand above the riffle's crest", () => {
     expect([grid.nx, grid.ny]).toEqual([120, Math.round(templateSize(template).breadth)]);
-    for (let i = 0; i < grid.nx; i++) for (const j of [0, grid.ny - 1]) expect(grid.z[j * grid.nx + i]! - template.slope * (template.length - i)).toBeGreaterThan(1);
+    for (let i = 0; i < grid.nx; i++)
+      for (const j of [0, grid.ny - 1])
+        expect(grid.z[j * grid.nx + i]! - template.slope * (template.length - i)).toBeGreaterThan(1);
   });
 
   test("riffle shallow, pool as deep below its crest as asked, tail shallowing", () => {
@@ -49,7 +76,9 @@ describe("template", () => {
   test("finer cells give the same bed (steep banks are what differs)", () => {
     const fine = layTemplate({ ...template, cell: 0.5 }, 0.035);
     const apart: number[] = [];
-    for (let j = 4; j < grid.ny - 4; j++) for (let i = 4; i < grid.nx - 4; i++) apart.push(Math.abs(sample(fine.z, fine.nx, fine.ny, 0.5, i + 0.5, j + 0.5) - grid.z[j * grid.nx + i]!));
+    for (let j = 4; j < grid.ny - 4; j++)
+      for (let i = 4; i < grid.nx - 4; i++)
+        apart.push(Math.abs(sample(fine.z, fine.nx, fine.ny, 0.5, i + 0.5, j + 0.5) - grid.z[j * grid.nx + i]!));
     expect(apart.reduce((sum, d) => sum + d, 0) / apart.length).toBeLessThan(0.02);
   });
 });
@@ -57,7 +86,15 @@ describe("template", () => {
 describe("features", () => {
   test("a boulder is a dome of its height, a jam is rough wood, a wall crosses where it says", () => {
     const bare = layReach(reach());
-    const laid = layReach(reach({ features: [{ kind: "boulder", x: 40, y: 16, diameter: 4, height: 1.2 }, { kind: "log-jam", x: 60, y: 12, length: 6, width: 2, angle: 90, height: 2 }, { kind: "wall", x: 90.5, from: 0, to: 10, thickness: 1, height: 3 }] }));
+    const laid = layReach(
+      reach({
+        features: [
+          { kind: "boulder", x: 40, y: 16, diameter: 4, height: 1.2 },
+          { kind: "log-jam", x: 60, y: 12, length: 6, width: 2, angle: 90, height: 2 },
+          { kind: "wall", x: 90.5, from: 0, to: 10, thickness: 1, height: 3 },
+        ],
+      }),
+    );
     const at = (x: number, y: number) => Math.floor(y) * laid.nx + Math.floor(x);
     const rise = (x: number, y: number) => laid.z[at(x, y)]! - bare.z[at(x, y)]!;
     expect(rise(40, 16)).toBeGreaterThan(1);
@@ -104,14 +141,19 @@ describe("grids", () => {
 describe("levels and starts", () => {
   test("a rating gives the outlet's level: Q = C (h - h0)^b backwards", () => {
     const grid = layReach(reach());
-    expect(outletLevel(grid, { kind: "rating", C: 10, h0: 0.2, b: 1.5 }, 10)).toBeCloseTo(0.2 + 1, 10); // within banks of 2.2 m
+    // within banks of 2.2 m
+    expect(outletLevel(grid, { kind: "rating", C: 10, h0: 0.2, b: 1.5 }, 10)).toBeCloseTo(0.2 + 1, 10);
   });
 
   test("the first guess never falls upstream, carries the discharge, and survives being carried to finer cells", () => {
     const grid = layReach(reach());
     const start = firstGuess(grid, 8, outletLevel(grid, { kind: "normal", slope: 0.003 }, 8));
     for (let i = 1; i < grid.nx; i++) expect(start.level[i - 1]!).toBeGreaterThanOrEqual(start.level[i]! - 1e-9);
-    const through = (i: number) => Array.from({ length: grid.ny }, (_, j) => start.depth[j * grid.nx + i]! * start.u[j * grid.nx + i]!).reduce((sum, q) => sum + q, 0);
+    const through = (i: number) =>
+      Array.from({ length: grid.ny }, (_, j) => start.depth[j * grid.nx + i]! * start.u[j * grid.nx + i]!).reduce(
+        (sum, q) => sum + q,
+        0,
+      );
     for (const i of [5, 60, 110]) expect(through(i)).toBeCloseTo(8, 5);
     const fine = layReach(reach(), 0.5);
     const carried = carry(start, fine);
@@ -130,13 +172,25 @@ describe("levels and starts", () => {
 });
 
 describe("pieces of the solver", () => {
-  const face = (left: [number, number, number], right: [number, number, number], tangential: [number, number] = [0, 0]) => {
+  const face = (
+    left: [number, number, number],
+    right: [number, number, number],
+    tangential: [number, number] = [0, 0],
+  ) => {
     const faces = new Faces(2);
     [faces.hL[1], faces.zL[1], faces.nL[1]] = left;
     [faces.hR[1], faces.zR[1], faces.nR[1]] = right;
     [faces.tL[1], faces.tR[1]] = tangential;
     const pair = () => new Float64Array(2);
-    const water = { h: pair(), across: pair(), along: pair(), nuh: pair(), rh: pair(), rAcross: pair(), rAlong: pair() };
+    const water = {
+      h: pair(),
+      across: pair(),
+      along: pair(),
+      nuh: pair(),
+      rh: pair(),
+      rAcross: pair(),
+      rAlong: pair(),
+    };
     crossFaces(faces, water, 0, 1, 1, 1, 1, 2, 1);
     return { mass: water.rh[1]!, momentumL: -water.rAcross[0]!, momentumR: water.rAcross[1]!, along: water.rAlong[1]! };
   };
@@ -190,16 +244,31 @@ describe("pieces of the solver", () => {
   });
 
   test("h^(-1/3) from any start, near or far", () => {
-    for (const h of [1e-4, 0.3, 1, 7]) for (const near of [0, 0.1, 1, 50, h ** (-1 / 3) * 1.01]) expect(inverseCubeRoot(h, near) / h ** (-1 / 3)).toBeCloseTo(1, 9);
+    for (const h of [1e-4, 0.3, 1, 7])
+      for (const near of [0, 0.1, 1, 50, h ** (-1 / 3) * 1.01])
+        expect(inverseCubeRoot(h, near) / h ** (-1 / 3)).toBeCloseTo(1, 9);
   });
 });
 
 describe("the waters of the templates", () => {
-  const make = (name: (typeof TEMPLATES)[number]) => reach({ bed: { kind: "template", template: name, length: 84, width: 18, poolDepth: 1.4, slope: 0.003, wiggle: 1.5, cell: 1 } });
+  const make = (name: (typeof TEMPLATES)[number]) =>
+    reach({
+      bed: {
+        kind: "template",
+        template: name,
+        length: 84,
+        width: 18,
+        poolDepth: 1.4,
+        slope: 0.003,
+        wiggle: 1.5,
+        cell: 1,
+      },
+    });
 
   test.each(TEMPLATES)("%s: banks on both sides, and a flow that settles with its mass kept", (name) => {
     const grid = layReach(make(name));
-    for (let i = 0; i < grid.nx; i++) for (const j of [0, grid.ny - 1]) expect(grid.z[j * grid.nx + i]! - 0.003 * (84 - i - 0.5)).toBeGreaterThan(1.2);
+    for (let i = 0; i < grid.nx; i++)
+      for (const j of [0, grid.ny - 1]) expect(grid.z[j * grid.nx + i]! - 0.003 * (84 - i - 0.5)).toBeGreaterThan(1.2);
     const field = solveSteady(grid, { discharge: 8, downstream: { kind: "normal", slope: 0.003 } });
     expect(field.verdict).not.toBe("not-converged");
     expect(field.massError).toBeLessThan(0.005);
@@ -227,42 +296,63 @@ describe("the waters of the templates", () => {
 });
 
 describe("soundings", () => {
-  const points = Array.from({ length: 400 }, () => 0).map((_, k) => { const [x, y] = [(k % 20) * 2 + 0.3 * ((k * 7) % 5), Math.floor(k / 20) + 0.1 * ((k * 3) % 4)]; return { x: x + 100, y: y + 50, z: 5 - 0.01 * x + 0.02 * y }; });
+  const points = Array.from({ length: 400 }, () => 0).map((_, k) => {
+    const [x, y] = [(k % 20) * 2 + 0.3 * ((k * 7) % 5), Math.floor(k / 20) + 0.1 * ((k * 3) % 4)];
+    return { x: x + 100, y: y + 50, z: 5 - 0.01 * x + 0.02 * y };
+  });
   const bed = { kind: "soundings" as const, points, cell: 0.5 };
 
   test("on a plane the triangles give the plane, wherever the soundings lie", () => {
     const grid = laySoundings(bed, 0.03);
     const [x0, y0] = [Math.min(...points.map((one) => one.x)), Math.min(...points.map((one) => one.y))];
     let checked = 0;
-    for (let j = 4; j < grid.ny - 6; j++) for (let i = 4; i < grid.nx - 6; i++) {
-      const [x, y] = [(i + 0.5) * 0.5 + x0 - 100, (j + 0.5) * 0.5 + y0 - 50];
-      expect(grid.z[j * grid.nx + i]).toBeCloseTo(5 - 0.01 * x + 0.02 * y, 6);
-      checked++;
-    }
+    for (let j = 4; j < grid.ny - 6; j++)
+      for (let i = 4; i < grid.nx - 6; i++) {
+        const [x, y] = [(i + 0.5) * 0.5 + x0 - 100, (j + 0.5) * 0.5 + y0 - 50];
+        expect(grid.z[j * grid.nx + i]).toBeCloseTo(5 - 0.01 * x + 0.02 * y, 6);
+        checked++;
+      }
     expect(checked).toBeGreaterThan(1500);
   });
 
   test("soundings of a template's own bed give its bed back, and the flow on it", () => {
     const whole = reach({ bed: { ...template, length: 60, width: 14 } });
     const grid = layReach(whole);
-    const taken = Array.from({ length: grid.nx * grid.ny }, (_, k) => k).filter((k) => k % 3 === Math.floor(k / grid.nx) % 3).map((k) => ({ x: (k % grid.nx) + 0.5, y: Math.floor(k / grid.nx) + 0.5, z: grid.z[k]! }));
+    const taken = Array.from({ length: grid.nx * grid.ny }, (_, k) => k)
+      .filter((k) => k % 3 === Math.floor(k / grid.nx) % 3)
+      .map((k) => ({ x: (k % grid.nx) + 0.5, y: Math.floor(k / grid.nx) + 0.5, z: grid.z[k]! }));
     const again = layReach(checkReach({ ...whole, bed: { kind: "soundings", points: taken, cell: 1 } }));
     const apart: number[] = [];
-    for (let j = 2; j < Math.min(again.ny, grid.ny) - 2; j++) for (let i = 2; i < again.nx - 2; i++) apart.push(Math.abs(again.z[j * again.nx + i]! - sample(grid.z, grid.nx, grid.ny, 1, i + 1, j + 1)));
+    for (let j = 2; j < Math.min(again.ny, grid.ny) - 2; j++)
+      for (let i = 2; i < again.nx - 2; i++)
+        apart.push(Math.abs(again.z[j * again.nx + i]! - sample(grid.z, grid.nx, grid.ny, 1, i + 1, j + 1)));
     expect(apart.reduce((sum, one) => sum + one) / apart.length).toBeLessThan(0.06);
-    expect(solveSteady(again, { discharge: 4, downstream: { kind: "normal", slope: 0.003 } }).massError).toBeLessThan(0.005);
+    expect(solveSteady(again, { discharge: 4, downstream: { kind: "normal", slope: 0.003 } }).massError).toBeLessThan(
+      0.005,
+    );
   });
 
   test("soundings in one line, too few, or not numbers are refused where they are", () => {
-    expect(() => laySoundings({ ...bed, points: [0, 1, 2, 3].map((x) => ({ x, y: x, z: 1 })) }, 0.03)).toThrow(/one line/);
+    expect(() => laySoundings({ ...bed, points: [0, 1, 2, 3].map((x) => ({ x, y: x, z: 1 })) }, 0.03)).toThrow(
+      /one line/,
+    );
     expect(fault({ bed: { kind: "soundings", points: [{ x: 0, y: 0, z: 1 }] } }).path).toBe("bed.points");
-    expect(fault({ bed: { kind: "soundings", points: [...points.slice(0, 4), { x: 1, y: 2, z: null }] } }).path).toBe("bed.points[4].z");
+    expect(fault({ bed: { kind: "soundings", points: [...points.slice(0, 4), { x: 1, y: 2, z: null }] } }).path).toBe(
+      "bed.points[4].z",
+    );
     expect(fault({ bed: { kind: "soundings", points }, roughness: [0.03] }).path).toBe("roughness");
   });
 });
 
 describe("cross-sections", () => {
-  const v = (x: number, low: number) => ({ x, points: [{ y: 0, z: low + 2 }, { y: 5, z: low }, { y: 10, z: low + 2 }] });
+  const v = (x: number, low: number) => ({
+    x,
+    points: [
+      { y: 0, z: low + 2 },
+      { y: 5, z: low },
+      { y: 10, z: low + 2 },
+    ],
+  });
 
   test("between two sections the bed lies half-way, at the same share of the width", () => {
     const grid = laySections({ kind: "sections", sections: [v(40, 1), v(0, 3)], cell: 1 }, 0.03);
@@ -272,14 +362,23 @@ describe("cross-sections", () => {
   });
 
   test("banks that cross and sections at one place are refused where they do", () => {
-    const crossed = { x: 20, points: [{ y: 0, z: 1 }, { y: 5, z: 0 }, { y: 4, z: 1 }] };
+    const crossed = {
+      x: 20,
+      points: [
+        { y: 0, z: 1 },
+        { y: 5, z: 0 },
+        { y: 4, z: 1 },
+      ],
+    };
     try {
       laySections({ kind: "sections", sections: [v(0, 3), crossed], cell: 1 }, 0.03);
       throw new Error("it was taken");
     } catch (error) {
       expect((error as InputError).fault.path).toBe("bed.sections[1].points[2].y");
     }
-    expect(() => laySections({ kind: "sections", sections: [v(0, 3), v(0, 2)], cell: 1 }, 0.03)).toThrow(/Two sections/);
+    expect(() => laySections({ kind: "sections", sections: [v(0, 3), v(0, 2)], cell: 1 }, 0.03)).toThrow(
+      /Two sections/,
+    );
     expect(fault({ bed: { ...template, wiggle: 60 } }).path).toBe("bed.wiggle");
   });
 });
@@ -296,17 +395,30 @@ function fault(change: Record<string, unknown>): { path?: string; code: string }
 
 test("objects: a patch sets its bottom's n, a pier is upright, cover leaves the bed alone; moved, they stay on the reach", () => {
   const bare = layReach(reach());
-  const laid = layReach(reach({ features: [
-    { kind: "patch", x: 60, y: 16, length: 10, width: 4, angle: 0, substrate: "sand" }, { kind: "pier", x: 40, y: 14, diameter: 3, height: 4 },
-    { kind: "undercut", x: 80, y: 9, length: 8, width: 2, angle: 0 }, { kind: "overhang", x: 20, y: 9, length: 8, width: 2, angle: 0 },
-  ] }));
+  const laid = layReach(
+    reach({
+      features: [
+        { kind: "patch", x: 60, y: 16, length: 10, width: 4, angle: 0, substrate: "sand" },
+        { kind: "pier", x: 40, y: 14, diameter: 3, height: 4 },
+        { kind: "undercut", x: 80, y: 9, length: 8, width: 2, angle: 0 },
+        { kind: "overhang", x: 20, y: 9, length: 8, width: 2, angle: 0 },
+      ],
+    }),
+  );
   const at = (x: number, y: number) => Math.floor(y) * laid.nx + Math.floor(x);
   expect(laid.roughness[at(60, 16)]).toBe(ROUGHNESS.value.sand);
   expect(laid.roughness[at(60, 20)]).toBe(0.035);
   expect(laid.z[at(40, 14)]! - bare.z[at(40, 14)]!).toBe(4);
   expect(laid.z[at(80, 9)]).toBe(bare.z[at(80, 9)]);
-  expect(moved({ kind: "boulder", x: 5, y: 5, diameter: 1, height: 1 }, -10, 3, [100, 20])).toMatchObject({ x: 0, y: 8 });
-  expect(moved({ kind: "wall", x: 5, from: 0, to: 8, thickness: 1, height: 2 }, 2, 50, [100, 20])).toMatchObject({ x: 7, from: 12, to: 20 });
+  expect(moved({ kind: "boulder", x: 5, y: 5, diameter: 1, height: 1 }, -10, 3, [100, 20])).toMatchObject({
+    x: 0,
+    y: 8,
+  });
+  expect(moved({ kind: "wall", x: 5, from: 0, to: 8, thickness: 1, height: 2 }, 2, 50, [100, 20])).toMatchObject({
+    x: 7,
+    from: 12,
+    to: 20,
+  });
 });
 
 test("a flow over both banks is refused by its discharge; a flume without banks is held by its walls", () => {

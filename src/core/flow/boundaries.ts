@@ -5,7 +5,8 @@ const { abs, cbrt, max, sqrt } = Math;
 const g = GRAVITY;
 
 /**
- * Open boundaries by characteristics. Both return what crosses the face: mass flux per metre (m2/s) and the depth there (m).
+ * Open boundaries by characteristics. Both return what crosses the face: mass flux per metre (m2/s) and the depth there
+ * (m).
  */
 export interface Crossing {
   mass: number;
@@ -59,8 +60,19 @@ export function outflow(hOut: number, h: number, u: number, out: Crossing): void
   out.mass = out.depth * speed;
 }
 
-/** Unit discharge of each inlet cell, m2/s: spread by conveyance h^(5/3)/n over the wet inlet (evenly rough where n is zero). */
-export function spreadInflow(discharge: number, h: Float64Array, n: Float64Array, stride: number, ny: number, cell: number, out: Float64Array): void {
+/**
+ * Unit discharge of each inlet cell, m2/s: spread by conveyance h^(5/3)/n over the wet inlet (evenly rough where n is
+ * zero).
+ */
+export function spreadInflow(
+  discharge: number,
+  h: Float64Array,
+  n: Float64Array,
+  stride: number,
+  ny: number,
+  cell: number,
+  out: Float64Array,
+): void {
   let sum = 0;
   for (let j = 0; j < ny; j++) {
     const k = ghostIndex(stride, 0, j);

@@ -5,7 +5,10 @@ import { probeAt } from "./probe";
 import type { Reach, WaterReading } from "./reach";
 import { steadyFlow } from "./steady";
 
-/** How well a depth by stick and a timed float can be read: standard errors, m, and share of the speed with a least, m/s. Common practice, no source. */
+/**
+ * How well a depth by stick and a timed float can be read: standard errors, m, and share of the speed with a least,
+ * m/s. Common practice, no source.
+ */
 const ERRORS = { depth: 0.05, speedShare: 0.08, speed: 0.04 };
 /** Steps of the finite differences: of ln n, and of the outlet's parameter (ln slope, or m of level). */
 const STEP = { roughness: 0.15, slope: 0.25, level: 0.05 };
@@ -13,7 +16,10 @@ const STEP = { roughness: 0.15, slope: 0.25, level: 0.05 };
 const KNOWN = { roughness: 0.35, slope: 0.7, level: 0.15 };
 /** Two parameters that move the readings alike to this correlation cannot be told apart. */
 const ALIKE = 0.95;
-/** Weak prior on both, in their own units: keeps a fit near the start where the readings say little. Standard deviations. */
+/**
+ * Weak prior on both, in their own units: keeps a fit near the start where the readings say little. Standard
+ * deviations.
+ */
 const PRIOR = { roughness: 0.5, slope: 1, level: 0.3 };
 /** Bounds of Manning's n. */
 const ROUGHNESS = { least: 0.01, most: 0.25 };
@@ -39,7 +45,9 @@ export interface Calibration {
   roughness: { factor: number; error: number } | null;
   outlet: { change: number; error: number; unit: "ln slope" | "m" } | null;
   residuals: Residual[];
-  /** Root mean square of residuals over their own standard errors, before and after: 1 is as good as the readings are. */
+  /**
+   * Root mean square of residuals over their own standard errors, before and after: 1 is as good as the readings are.
+   */
   misfit: { before: number; after: number };
 }
 
@@ -55,10 +63,17 @@ const kindOfOutlet = (reach: Reach): "slope" | "level" => (reach.downstream.kind
 function changed(reach: Reach, { roughness, outlet }: Change): Reach {
   const held = (n: number) => Math.min(ROUGHNESS.most, Math.max(Math.min(n, ROUGHNESS.least), n * Math.exp(roughness)));
   const { downstream } = reach;
-  const next = downstream.kind === "normal" ? { ...downstream, slope: Math.min(0.2, Math.max(1e-5, downstream.slope * Math.exp(outlet))) }
-    : downstream.kind === "stage" ? { ...downstream, value: downstream.value + outlet }
-    : { ...downstream, h0: downstream.h0 + outlet };
-  return { ...reach, roughness: typeof reach.roughness === "number" ? held(reach.roughness) : reach.roughness.map(held), downstream: next };
+  const next =
+    downstream.kind === "normal"
+      ? { ...downstream, slope: Math.min(0.2, Math.max(1e-5, downstream.slope * Math.exp(outlet))) }
+      : downstream.kind === "stage"
+        ? { ...downstream, value: downstream.value + outlet }
+        : { ...downstream, h0: downstream.h0 + outlet };
+  return {
+    ...reach,
+    roughness: typeof reach.roughness === "number" ? held(reach.roughness) : reach.roughness.map(held),
+    downstream: next,
+  };
 }
 
 /** What a field has where a reading was taken: depth, or speed at the surface; null on dry ground. */
@@ -67,14 +82,22 @@ function modelled(field: Field, { x, y, kind }: WaterReading): number | null {
   return probe.depth === 0 ? null : kind === "depth" ? probe.depth : probe.surface;
 }
 
-const errorOf = ({ kind, value }: WaterReading): number => (kind === "depth" ? ERRORS.depth : Math.max(ERRORS.speed, ERRORS.speedShare * value));
+const errorOf = ({ kind, value }: WaterReading): number =>
+  kind === "depth" ? ERRORS.depth : Math.max(ERRORS.speed, ERRORS.speedShare * value);
 
 /**
- * Fits Manning's n (one factor for the whole reach) and the outlet to depths and timed floats at marked places, by Gauss-Newton steps on the solved
- * fields with a weak prior. What the readings cannot support is not fitted, and said. A generator: each `next()` is a slice of work, its value 0..1.
+ * Fits Manning's n (one factor for the whole reach) and the outlet to depths and timed floats at marked places, by
+ * Gauss-Newton steps on the solved
+ * fields with a weak prior. What the readings cannot support is not fitted, and said. A generator: each `next()` is a
+ * slice of work, its value 0..1.
  */
-export function* calibrate(reach: Reach, readings: readonly WaterReading[], cell: number): Generator<number, Calibration> {
-  if (readings.length === 0) throw new InputError("no-readings", "There is no reading to fit to.", { path: "readings" });
+export function* calibrate(
+  reach: Reach,
+  readings: readonly WaterReading[],
+  cell: number,
+): Generator<number, Calibration> {
+  if (readings.length === 0)
+    throw new InputError("no-readings", "There is no reading to fit to.", { path: "readings" });
   const flows = [...new Set(readings.map((one) => one.discharge))];
   const near = new Map<number, Field>();
   const outletKind = kindOfOutlet(reach);
@@ -106,10 +129,28 @@ export function* calibrate(reach: Reach, readings: readonly WaterReading[], cell
   const start: Change = { roughness: 0, outlet: 0 };
   const before = yield* predict(start);
   const usable = readings.map((_, k) => k).filter((k) => before[k] !== null);
-  const misfitOf = (predicted: readonly (number | null)[]) => Math.sqrt(usable.reduce((sum, k) => sum + ((readings[k]!.value - (predicted[k] ?? 0)) / errorOf(readings[k]!)) ** 2, 0) / Math.max(1, usable.length));
-  const told = (predicted: readonly (number | null)[]): Residual[] => readings.map(({ value }, k) => ({ reading: k, measured: value, before: before[k]!, after: predicted[k]! }));
-  const refused = (why: string): Calibration => ({ fitted: [], why, reach, roughness: null, outlet: null, residuals: told(before), misfit: { before: misfitOf(before), after: misfitOf(before) } });
-  if (usable.length < 2) return refused(usable.length === 0 ? "Every reading lies on ground that is dry in the model: mend the bed, or the places, first." : "One reading cannot tell roughness from a fault of the bed: take at least two, better a depth and a timed float.");
+  const misfitOf = (predicted: readonly (number | null)[]) =>
+    Math.sqrt(
+      usable.reduce((sum, k) => sum + ((readings[k]!.value - (predicted[k] ?? 0)) / errorOf(readings[k]!)) ** 2, 0) /
+        Math.max(1, usable.length),
+    );
+  const told = (predicted: readonly (number | null)[]): Residual[] =>
+    readings.map(({ value }, k) => ({ reading: k, measured: value, before: before[k]!, after: predicted[k]! }));
+  const refused = (why: string): Calibration => ({
+    fitted: [],
+    why,
+    reach,
+    roughness: null,
+    outlet: null,
+    residuals: told(before),
+    misfit: { before: misfitOf(before), after: misfitOf(before) },
+  });
+  if (usable.length < 2)
+    return refused(
+      usable.length === 0
+        ? "Every reading lies on ground that is dry in the model: mend the bed, or the places, first."
+        : "One reading cannot tell roughness from a fault of the bed: take at least two, better a depth and a timed float.",
+    );
 
   let [now, predicted, wanted, why] = [start, before, undefined as Parameter[] | undefined, null as string | null];
   let errors = { roughness: 0, outlet: 0 };
@@ -118,7 +159,9 @@ export function* calibrate(reach: Reach, readings: readonly WaterReading[], cell
     const slopes = {} as Record<Parameter, number[]>;
     for (const parameter of ["roughness", "outlet"] as const) {
       const moved = yield* predict({ ...now, [parameter]: now[parameter] + step[parameter] });
-      slopes[parameter] = usable.map((k) => (moved[k] === null ? 0 : (moved[k]! - (predicted[k] ?? 0)) / step[parameter] / errorOf(readings[k]!)));
+      slopes[parameter] = usable.map((k) =>
+        moved[k] === null ? 0 : (moved[k]! - (predicted[k] ?? 0)) / step[parameter] / errorOf(readings[k]!),
+      );
     }
     if (!wanted) {
       const choice = supported(slopes, usable.length, outletKind);
@@ -128,7 +171,10 @@ export function* calibrate(reach: Reach, readings: readonly WaterReading[], cell
     const short = usable.map((k) => (readings[k]!.value - (predicted[k] ?? 0)) / errorOf(readings[k]!));
     const { move, error } = solved(wanted, slopes, short, now, prior);
     errors = error;
-    const next: Change = { roughness: now.roughness + Math.max(-0.7, Math.min(0.7, move.roughness)), outlet: now.outlet + Math.max(-4 * step.outlet, Math.min(4 * step.outlet, move.outlet)) };
+    const next: Change = {
+      roughness: now.roughness + Math.max(-0.7, Math.min(0.7, move.roughness)),
+      outlet: now.outlet + Math.max(-4 * step.outlet, Math.min(4 * step.outlet, move.outlet)),
+    };
     const tried = yield* predict(next);
     if (misfitOf(tried) >= misfitOf(predicted)) break;
     const gain = 1 - misfitOf(tried) / misfitOf(predicted);
@@ -138,48 +184,110 @@ export function* calibrate(reach: Reach, readings: readonly WaterReading[], cell
   const fitted = wanted ?? [];
   const misfit = { before: misfitOf(before), after: misfitOf(predicted) };
   if (misfit.after > WORST_MISFIT) {
-    return { ...refused(`Even the best fit leaves the readings ${misfit.after.toFixed(1)} of their own errors off: they contradict one another, or the bed. Look at the places and the depths of the bed first.`), residuals: told(predicted), misfit };
+    return {
+      ...refused(
+        `Even the best fit leaves the readings ${misfit.after.toFixed(1)} of their own errors off: they contradict one another, or the bed. Look at the places and the depths of the bed first.`,
+      ),
+      residuals: told(predicted),
+      misfit,
+    };
   }
   // Readings that scatter more than they should make what is drawn from them less sure.
   const wider = Math.max(1, misfit.after);
   return {
-    fitted, why, reach: rounded(changed(reach, now)),
-    roughness: fitted.includes("roughness") ? { factor: Math.exp(now.roughness), error: Math.exp(errors.roughness * wider) } : null,
-    outlet: fitted.includes("outlet") ? { change: now.outlet, error: errors.outlet * wider, unit: outletKind === "slope" ? "ln slope" : "m" } : null,
-    residuals: told(predicted), misfit,
+    fitted,
+    why,
+    reach: rounded(changed(reach, now)),
+    roughness: fitted.includes("roughness")
+      ? { factor: Math.exp(now.roughness), error: Math.exp(errors.roughness * wider) }
+      : null,
+    outlet: fitted.includes("outlet")
+      ? { change: now.outlet, error: errors.outlet * wider, unit: outletKind === "slope" ? "ln slope" : "m" }
+      : null,
+    residuals: told(predicted),
+    misfit,
   };
 }
 
 /** Which parameters the readings can support, from their sensitivities. */
-function supported(slopes: Record<Parameter, number[]>, count: number, outletKind: "slope" | "level"): { wanted: Parameter[]; why: string | null } {
+function supported(
+  slopes: Record<Parameter, number[]>,
+  count: number,
+  outletKind: "slope" | "level",
+): { wanted: Parameter[]; why: string | null } {
   const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, value, k) => sum + value * b[k]!, 0);
-  const [rr, oo, ro] = [dot(slopes.roughness, slopes.roughness), dot(slopes.outlet, slopes.outlet), dot(slopes.roughness, slopes.outlet)];
+  const [rr, oo, ro] = [
+    dot(slopes.roughness, slopes.roughness),
+    dot(slopes.outlet, slopes.outlet),
+    dot(slopes.roughness, slopes.outlet),
+  ];
   const knowsRoughness = rr > 0 && 1 / Math.sqrt(rr) < KNOWN.roughness;
   const knowsOutlet = oo > 0 && 1 / Math.sqrt(oo) < KNOWN[outletKind];
-  if (!knowsRoughness && !knowsOutlet) return { wanted: [], why: "The readings hardly move with roughness or with the level at the outlet: take depths and timed floats in the main run, at a flow that matters." };
-  if (!knowsRoughness) return { wanted: ["outlet"], why: "The readings say nothing of roughness: only the level at the outlet was fitted." };
-  if (!knowsOutlet) return { wanted: ["roughness"], why: "The readings say nothing of the level at the outlet: only roughness was fitted." };
-  if (count < 3) return { wanted: ["roughness"], why: "Two readings support one figure: only roughness was fitted. A third, near the foot of the reach, would tell the level there." };
-  if (Math.abs(ro) / Math.sqrt(rr * oo) > ALIKE) return { wanted: ["roughness"], why: "These readings cannot tell roughness from the level at the outlet: only roughness was fitted. Add one far from the others, or a timed float." };
+  if (!knowsRoughness && !knowsOutlet)
+    return {
+      wanted: [],
+      why: "The readings hardly move with roughness or with the level at the outlet: take depths and timed floats in the main run, at a flow that matters.",
+    };
+  if (!knowsRoughness)
+    return {
+      wanted: ["outlet"],
+      why: "The readings say nothing of roughness: only the level at the outlet was fitted.",
+    };
+  if (!knowsOutlet)
+    return {
+      wanted: ["roughness"],
+      why: "The readings say nothing of the level at the outlet: only roughness was fitted.",
+    };
+  if (count < 3)
+    return {
+      wanted: ["roughness"],
+      why: "Two readings support one figure: only roughness was fitted. A third, near the foot of the reach, would tell the level there.",
+    };
+  if (Math.abs(ro) / Math.sqrt(rr * oo) > ALIKE)
+    return {
+      wanted: ["roughness"],
+      why: "These readings cannot tell roughness from the level at the outlet: only roughness was fitted. Add one far from the others, or a timed float.",
+    };
   return { wanted: ["roughness", "outlet"], why: null };
 }
 
 /** One Gauss-Newton step with the prior, and the standard errors of both parameters. */
-function solved(wanted: readonly Parameter[], slopes: Record<Parameter, number[]>, short: readonly number[], now: Change, prior: Change): { move: Change; error: Change } {
+function solved(
+  wanted: readonly Parameter[],
+  slopes: Record<Parameter, number[]>,
+  short: readonly number[],
+  now: Change,
+  prior: Change,
+): { move: Change; error: Change } {
   const sum = (a: readonly number[], b: readonly number[]) => a.reduce((total, value, k) => total + value * b[k]!, 0);
   const weight = (parameter: Parameter) => (wanted.includes(parameter) ? 1 : 0);
-  const [r, o] = [slopes.roughness.map((value) => value * weight("roughness")), slopes.outlet.map((value) => value * weight("outlet"))];
+  const [r, o] = [
+    slopes.roughness.map((value) => value * weight("roughness")),
+    slopes.outlet.map((value) => value * weight("outlet")),
+  ];
   const [a, b, c] = [sum(r, r) + 1 / prior.roughness ** 2, sum(r, o), sum(o, o) + 1 / prior.outlet ** 2];
-  const [p, q] = [sum(r, short) - (weight("roughness") * now.roughness) / prior.roughness ** 2, sum(o, short) - (weight("outlet") * now.outlet) / prior.outlet ** 2];
+  const [p, q] = [
+    sum(r, short) - (weight("roughness") * now.roughness) / prior.roughness ** 2,
+    sum(o, short) - (weight("outlet") * now.outlet) / prior.outlet ** 2,
+  ];
   const det = a * c - b * b;
-  return { move: { roughness: (c * p - b * q) / det, outlet: (a * q - b * p) / det }, error: { roughness: Math.sqrt(c / det), outlet: Math.sqrt(a / det) } };
+  return {
+    move: { roughness: (c * p - b * q) / det, outlet: (a * q - b * p) / det },
+    error: { roughness: Math.sqrt(c / det), outlet: Math.sqrt(a / det) },
+  };
 }
 
 function rounded(reach: Reach): Reach {
   const round = (value: number) => Number(value.toPrecision(4));
   const { downstream } = reach;
   return {
-    ...reach, roughness: typeof reach.roughness === "number" ? round(reach.roughness) : reach.roughness.map(round),
-    downstream: downstream.kind === "normal" ? { ...downstream, slope: round(downstream.slope) } : downstream.kind === "stage" ? { ...downstream, value: Number(downstream.value.toFixed(3)) } : { ...downstream, h0: Number(downstream.h0.toFixed(3)) },
+    ...reach,
+    roughness: typeof reach.roughness === "number" ? round(reach.roughness) : reach.roughness.map(round),
+    downstream:
+      downstream.kind === "normal"
+        ? { ...downstream, slope: round(downstream.slope) }
+        : downstream.kind === "stage"
+          ? { ...downstream, value: Number(downstream.value.toFixed(3)) }
+          : { ...downstream, h0: Number(downstream.h0.toFixed(3)) },
   };
 }

@@ -4,7 +4,8 @@ const { cbrt } = Math;
 const NEAR = 1e-3;
 
 /**
- * h^(-1/3) from a near value y, by the series of (1 - e)^(-1/3) in e = 1 - h y^3: depths change little from step to step, so one
+ * h^(-1/3) from a near value y, by the series of (1 - e)^(-1/3) in e = 1 - h y^3: depths change little from step to
+ * step, so one
  * turn does. Farther values go the long way.
  */
 export function inverseCubeRoot(value: number, near: number): number {

@@ -25,7 +25,9 @@ export class Faces {
   constructor(count: number, right?: Faces) {
     const make = () => new Float64Array(count);
     [this.hL, this.zL, this.nL, this.tL] = [make(), make(), make(), make()];
-    [this.hR, this.zR, this.nR, this.tR] = right ? [right.hR, right.zR, right.nR, right.tR] : [make(), make(), make(), make()];
+    [this.hR, this.zR, this.nR, this.tR] = right
+      ? [right.hR, right.zR, right.nR, right.tR]
+      : [make(), make(), make(), make()];
   }
 }
 
@@ -41,17 +43,31 @@ export interface Crossed {
 }
 
 /**
- * What crosses the faces from..to of a row, added to the cells on both sides: face f lies between cells row + f - step and row + f.
+ * What crosses the faces from..to of a row, added to the cells on both sides: face f lies between cells row + f - step
+ * and row + f.
  * Hydrostatic reconstruction to the higher bed (Audusse et al. 2004, SIAM J. Sci. Comput. 25), then HLLC (Toro 2001,
- * Shock-Capturing Methods for Free-Surface Flows, ch. 10) with the wave speeds of Davis 1988 and, on a dry side, those of
+ * Shock-Capturing Methods for Free-Surface Flows, ch. 10) with the wave speeds of Davis 1988 and, on a dry side, those
+ * of
  * Ritter 1892; and the viscous flux, on the faces stressFrom..stressTo: slip walls carry no viscous stress.
  */
-export function crossFaces(faces: Faces, water: Crossed, row: number, step: number, from: number, to: number, inverse: number, stressFrom: number, stressTo: number): void {
+export function crossFaces(
+  faces: Faces,
+  water: Crossed,
+  row: number,
+  step: number,
+  from: number,
+  to: number,
+  inverse: number,
+  stressFrom: number,
+  stressTo: number,
+): void {
   const { hL, zL, nL, tL, hR, zR, nR, tR } = faces;
   const { h, across, along, nuh, rh, rAcross, rAlong } = water;
   for (let f = from; f <= to; f++) {
-    const h1 = hL[f]!, h2 = hR[f]!;
-    const z1 = zL[f]!, z2 = zR[f]!;
+    const h1 = hL[f]!,
+      h2 = hR[f]!;
+    const z1 = zL[f]!,
+      z2 = zR[f]!;
     const bed = z1 > z2 ? z1 : z2;
     let a = h1 + z1 - bed;
     let b = h2 + z2 - bed;
@@ -67,8 +83,10 @@ export function crossFaces(faces: Faces, water: Crossed, row: number, step: numb
       rAcross[right]! += stepR * inverse;
       continue;
     }
-    const u1 = nL[f]!, u2 = nR[f]!;
-    const c1 = ROOT_G * sqrt(a), c2 = ROOT_G * sqrt(b);
+    const u1 = nL[f]!,
+      u2 = nR[f]!;
+    const c1 = ROOT_G * sqrt(a),
+      c2 = ROOT_G * sqrt(b);
     let s1: number;
     let s2: number;
     if (a === 0) {
@@ -78,12 +96,15 @@ export function crossFaces(faces: Faces, water: Crossed, row: number, step: numb
       s1 = u1 - c1;
       s2 = u1 + 2 * c1;
     } else {
-      const l1 = u1 - c1, l2 = u2 - c2;
+      const l1 = u1 - c1,
+        l2 = u2 - c2;
       s1 = l1 < l2 ? l1 : l2;
-      const r1 = u1 + c1, r2 = u2 + c2;
+      const r1 = u1 + c1,
+        r2 = u2 + c2;
       s2 = r1 > r2 ? r1 : r2;
     }
-    const m1 = a * u1, m2 = b * u2;
+    const m1 = a * u1,
+      m2 = b * u2;
     const p1 = m1 * u1 + 0.5 * g * a * a;
     const p2 = m2 * u2 + 0.5 * g * b * b;
     let m: number;
@@ -99,7 +120,8 @@ export function crossFaces(faces: Faces, water: Crossed, row: number, step: numb
       m = (s2 * m1 - s1 * m2 + s1 * s2 * (b - a)) * span;
       p = (s2 * p1 - s1 * p2 + s1 * s2 * (m2 - m1)) * span;
     }
-    // The contact wave carries the momentum along from the side that the mass comes from: this is what keeps seams sharp.
+    // The contact wave carries the momentum along from the side that the mass comes from: this is what keeps seams
+    // sharp.
     let t = m * (m >= 0 ? tL[f]! : tR[f]!);
     if (f >= stressFrom && f <= stressTo && h[left]! > FILM && h[right]! > FILM) {
       const nu = 0.5 * (nuh[left]! + nuh[right]!) * inverse;

@@ -5,7 +5,8 @@ import { ROUGHNESS } from "./substrate";
 
 /** Distance from a feature's middle in units of its half-size: inside where < 1. */
 export function within(feature: Feature, x: number, y: number): number {
-  if (feature.kind === "boulder" || feature.kind === "pier") return Math.hypot(x - feature.x, y - feature.y) / (feature.diameter / 2);
+  if (feature.kind === "boulder" || feature.kind === "pier")
+    return Math.hypot(x - feature.x, y - feature.y) / (feature.diameter / 2);
   if (feature.kind === "wall") {
     const middle = (feature.from + feature.to) / 2;
     const half = Math.abs(feature.to - feature.from) / 2;
@@ -14,11 +15,15 @@ export function within(feature: Feature, x: number, y: number): number {
   const a = (feature.angle * Math.PI) / 180;
   const dx = x - feature.x;
   const dy = y - feature.y;
-  return Math.max(Math.abs(dx * Math.cos(a) + dy * Math.sin(a)) / (feature.length / 2), Math.abs(-dx * Math.sin(a) + dy * Math.cos(a)) / (feature.width / 2));
+  return Math.max(
+    Math.abs(dx * Math.cos(a) + dy * Math.sin(a)) / (feature.length / 2),
+    Math.abs(-dx * Math.sin(a) + dy * Math.cos(a)) / (feature.width / 2),
+  );
 }
 
 /** Middle of a feature, m. */
-export const placeOf = (feature: Feature): [number, number] => (feature.kind === "wall" ? [feature.x, (feature.from + feature.to) / 2] : [feature.x, feature.y]);
+export const placeOf = (feature: Feature): [number, number] =>
+  feature.kind === "wall" ? [feature.x, (feature.from + feature.to) / 2] : [feature.x, feature.y];
 
 /** A feature moved by dx, dy, its middle held within a reach of that length and breadth, m. */
 export function moved(feature: Feature, dx: number, dy: number, [length, breadth]: readonly [number, number]): Feature {
@@ -26,12 +31,20 @@ export function moved(feature: Feature, dx: number, dy: number, [length, breadth
   if (feature.kind === "wall") {
     const span = feature.to - feature.from;
     const from = Math.min(breadth - Math.max(0, span), Math.max(-Math.min(0, span), feature.from + dy));
-    return { ...feature, x: held(feature.x + dx, length), from: Number(from.toFixed(2)), to: Number((from + span).toFixed(2)) };
+    return {
+      ...feature,
+      x: held(feature.x + dx, length),
+      from: Number(from.toFixed(2)),
+      to: Number((from + span).toFixed(2)),
+    };
   }
   return { ...feature, x: held(feature.x + dx, length), y: held(feature.y + dy, breadth) };
 }
 
-/** Rise of the bed, m, at normalised distance r from the middle: stones are domes, wood, piers and walls flat-topped; patches and cover raise nothing. */
+/**
+ * Rise of the bed, m, at normalised distance r from the middle: stones are domes, wood, piers and walls flat-topped;
+ * patches and cover raise nothing.
+ */
 function rise(feature: Feature, r: number): number {
   if (feature.kind === "patch" || feature.kind === "undercut" || feature.kind === "overhang") return 0;
   return feature.kind === "boulder" ? feature.height * Math.sqrt(1 - r * r) : feature.height;
@@ -63,9 +76,13 @@ export function placeFeatures(grid: Grid, features: readonly Feature[]): Grid {
     if (touched === 0) {
       const y = feature.kind === "wall" ? feature.from : feature.y;
       const off = feature.x < 0 || feature.x > length || y < 0 || y > breadth;
-      throw new InputError(off ? "feature-off-reach" : "feature-too-small", off
-        ? `The ${feature.kind} at ${feature.x}, ${y} lies off the reach, which is ${length} x ${breadth} m.`
-        : `The ${feature.kind} at ${feature.x}, ${y} is smaller than a cell of ${grid.cell} m. Make it larger, or the cell smaller.`, { path: `features[${index}]` });
+      throw new InputError(
+        off ? "feature-off-reach" : "feature-too-small",
+        off
+          ? `The ${feature.kind} at ${feature.x}, ${y} lies off the reach, which is ${length} x ${breadth} m.`
+          : `The ${feature.kind} at ${feature.x}, ${y} is smaller than a cell of ${grid.cell} m. Make it larger, or the cell smaller.`,
+        { path: `features[${index}]` },
+      );
     }
   });
   return { ...grid, z, roughness };

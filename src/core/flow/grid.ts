@@ -32,7 +32,9 @@ export interface Field {
   steps: number;
 }
 
-/** converged: means settled, water still; shedding: means settled, wakes pulse; not-converged: means had not settled. */
+/**
+ * converged: means settled, water still; shedding: means settled, wakes pulse; not-converged: means had not settled.
+ */
 export type Verdict = "converged" | "shedding" | "not-converged";
 
 /** Cells shallower than this are called dry, m. */
@@ -42,7 +44,9 @@ export const MOST_CELLS = 400_000;
 
 export const speedAt = (field: Pick<Field, "u" | "v">, k: number): number => Math.hypot(field.u[k]!, field.v[k]!);
 
-/** Fills an array cell by cell: ten times as fast as Float64Array.from with a function, which goes through an iterator. */
+/**
+ * Fills an array cell by cell: ten times as fast as Float64Array.from with a function, which goes through an iterator.
+ */
 export function cellsOf<T extends Float64Array | Float32Array | Uint8Array>(out: T, of: (k: number) => number): T {
   for (let k = 0; k < out.length; k++) out[k] = of(k);
   return out;
@@ -52,15 +56,34 @@ export function cellsOf<T extends Float64Array | Float32Array | Uint8Array>(out:
 export function checkGrid(grid: Grid): void {
   const { nx, ny, cell } = grid;
   if (!(cell > 0)) throw new InputError("bad-cell", "The cell size must be positive.", { path: "bed.cell" });
-  if (nx < 4 || ny < 3) throw new InputError("too-small", `A reach needs at least 4 x 3 cells; this one has ${nx} x ${ny}.`, { path: "bed" });
-  if (nx * ny > MOST_CELLS) throw new InputError("too-large", `${nx} x ${ny} cells are more than the ${MOST_CELLS} that can be solved. Take a larger cell.`, { path: "bed" });
+  if (nx < 4 || ny < 3)
+    throw new InputError("too-small", `A reach needs at least 4 x 3 cells; this one has ${nx} x ${ny}.`, {
+      path: "bed",
+    });
+  if (nx * ny > MOST_CELLS)
+    throw new InputError(
+      "too-large",
+      `${nx} x ${ny} cells are more than the ${MOST_CELLS} that can be solved. Take a larger cell.`,
+      { path: "bed" },
+    );
   for (let k = 0; k < nx * ny; k++) {
-    if (!Number.isFinite(grid.z[k]!)) throw new InputError("bad-bed", `The bed is not a number at column ${k % nx}, row ${Math.floor(k / nx)}.`, { path: `bed.z[${k}]` });
-    if (!(grid.roughness[k]! >= 0)) throw new InputError("bad-roughness", `Manning's n is not a number of 0 or more at column ${k % nx}, row ${Math.floor(k / nx)}.`, { path: `roughness[${k}]` });
+    if (!Number.isFinite(grid.z[k]!))
+      throw new InputError("bad-bed", `The bed is not a number at column ${k % nx}, row ${Math.floor(k / nx)}.`, {
+        path: `bed.z[${k}]`,
+      });
+    if (!(grid.roughness[k]! >= 0))
+      throw new InputError(
+        "bad-roughness",
+        `Manning's n is not a number of 0 or more at column ${k % nx}, row ${Math.floor(k / nx)}.`,
+        { path: `roughness[${k}]` },
+      );
   }
 }
 
-/** The same bed on cells `factor` times as large (an integer), by averaging; a remainder at the far edges keeps part of a block. */
+/**
+ * The same bed on cells `factor` times as large (an integer), by averaging; a remainder at the far edges keeps part of
+ * a block.
+ */
 export function coarsen(grid: Grid, factor: number): Grid {
   if (factor === 1) return grid;
   const nx = Math.ceil(grid.nx / factor);
@@ -93,7 +116,9 @@ export function sample(values: ArrayLike<number>, nx: number, ny: number, cell: 
   const a = fx - i;
   const b = fy - j;
   const k = j * nx + i;
-  return (1 - b) * ((1 - a) * values[k]! + a * values[k + 1]!) + b * ((1 - a) * values[k + nx]! + a * values[k + nx + 1]!);
+  return (
+    (1 - b) * ((1 - a) * values[k]! + a * values[k + 1]!) + b * ((1 - a) * values[k + nx]! + a * values[k + nx + 1]!)
+  );
 }
 
 /** A grid on another cell size by bilinear sampling (used when a cell size is asked that is no multiple). */
@@ -103,7 +128,9 @@ export function resample(grid: Grid, cell: number): Grid {
   if (Math.abs(factor - Math.round(factor)) < 1e-9) return coarsen(grid, Math.round(factor));
   const nx = Math.max(1, Math.round((grid.nx * grid.cell) / cell));
   const ny = Math.max(1, Math.round((grid.ny * grid.cell) / cell));
-  const at = (values: Float64Array) => Float64Array.from({ length: nx * ny }, (_, k) =>
-    sample(values, grid.nx, grid.ny, grid.cell, ((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell));
+  const at = (values: Float64Array) =>
+    Float64Array.from({ length: nx * ny }, (_, k) =>
+      sample(values, grid.nx, grid.ny, grid.cell, ((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell),
+    );
   return { nx, ny, cell, z: at(grid.z), roughness: at(grid.roughness) };
 }

@@ -4,8 +4,21 @@ import type { Reach } from "./reach";
 import { solveSteady } from "./steady";
 
 const reach: Reach = {
-  schema: "low-heron/reach@1", id: "t", name: "t", roughness: 0.035, downstream: { kind: "normal", slope: 0.003 },
-  bed: { kind: "template", template: "riffle-run-pool", length: 70, width: 14, poolDepth: 1.2, slope: 0.003, wiggle: 1, cell: 1 },
+  schema: "low-heron/reach@1",
+  id: "t",
+  name: "t",
+  roughness: 0.035,
+  downstream: { kind: "normal", slope: 0.003 },
+  bed: {
+    kind: "template",
+    template: "riffle-run-pool",
+    length: 70,
+    width: 14,
+    poolDepth: 1.2,
+    slope: 0.003,
+    wiggle: 1,
+    cell: 1,
+  },
 };
 const grid = layReach(reach, 1);
 const at = (discharge: number) => solveSteady(grid, { discharge, downstream: reach.downstream });
@@ -47,5 +60,7 @@ test("a field packed and unpacked is true to half a millimetre, in half the room
   back.depth.forEach((h, k) => expect(Math.abs(h - high.depth[k]!)).toBeLessThan(5.1e-4));
   back.u.forEach((u, k) => expect(Math.abs(u - high.u[k]!)).toBeLessThan(5.1e-4));
   expect(back).toMatchObject({ verdict: high.verdict, discharge: 6, cell: 1, massError: high.massError });
-  expect(packed.depth.byteLength + packed.u.byteLength + packed.v.byteLength + packed.unsteadiness.byteLength).toBe(high.depth.length * 8);
+  expect(packed.depth.byteLength + packed.u.byteLength + packed.v.byteLength + packed.unsteadiness.byteLength).toBe(
+    high.depth.length * 8,
+  );
 });

@@ -1,14 +1,22 @@
 import type { Field } from "./grid";
 import { DRY } from "./grid";
 
-/** Cell of the ladder's fields, m: coarse enough to be solved in the background, fine enough for depths (grid-converged to about 2 %). */
+/**
+ * Cell of the ladder's fields, m: coarse enough to be solved in the background, fine enough for depths (grid-converged
+ * to about 2 %).
+ */
 export const RUNG_CELL = 1;
 /** Fewest rungs wanted. */
 const LEAST_RUNGS = 8;
-/** Preferred numbers (ISO 3), per decade from the coarsest: fixed flows, so that a record that grows by an hour does not move the ladder. */
+/**
+ * Preferred numbers (ISO 3), per decade from the coarsest: fixed flows, so that a record that grows by an hour does not
+ * move the ladder.
+ */
 const SERIES = [5, 10, 20, 40] as const;
 
-/** Discharges, m3/s, evenly spaced in ln Q, that reach from at most `low` to at least `high`: eight to sixteen of them. */
+/**
+ * Discharges, m3/s, evenly spaced in ln Q, that reach from at most `low` to at least `high`: eight to sixteen of them.
+ */
 export function rungsBetween(low: number, high: number): number[] {
   const along = (each: number) => {
     const [from, to] = [Math.floor(each * Math.log10(low) + 1e-9), Math.ceil(each * Math.log10(high) - 1e-9)];
@@ -17,7 +25,10 @@ export function rungsBetween(low: number, high: number): number[] {
   return along(SERIES.find((each) => along(each).length >= LEAST_RUNGS) ?? SERIES.at(-1)!);
 }
 
-/** The order in which rungs are solved: nearest to the flow looked at first, then outwards, so that each has a solved neighbour to start from. */
+/**
+ * The order in which rungs are solved: nearest to the flow looked at first, then outwards, so that each has a solved
+ * neighbour to start from.
+ */
 export const orderFrom = (rungs: readonly number[], flow: number): number[] =>
   [...rungs].sort((a, b) => Math.abs(Math.log(a / flow)) - Math.abs(Math.log(b / flow)));
 
@@ -30,16 +41,26 @@ export function bracket(solved: readonly number[], flow: number): [number, numbe
 }
 
 /**
- * The field between two solved ones, linear in ln Q for the water's level and for unit discharge: where only the higher is wet the edge
+ * The field between two solved ones, linear in ln Q for the water's level and for unit discharge: where only the higher
+ * is wet the edge
  * moves out with the level. On one grid and bed; never beyond them.
  */
 export function between(lower: Field, upper: Field, discharge: number): Field {
   if (lower.discharge === upper.discharge) return upper;
-  const t = Math.min(1, Math.max(0, Math.log(discharge / lower.discharge) / Math.log(upper.discharge / lower.discharge)));
+  const t = Math.min(
+    1,
+    Math.max(0, Math.log(discharge / lower.discharge) / Math.log(upper.discharge / lower.discharge)),
+  );
   const cells = lower.depth.length;
   const out: Field = {
-    ...upper, discharge, depth: new Float32Array(cells), u: new Float32Array(cells), v: new Float32Array(cells), unsteadiness: new Float32Array(cells),
-    massError: Math.max(lower.massError, upper.massError), verdict: worse(lower.verdict, upper.verdict),
+    ...upper,
+    discharge,
+    depth: new Float32Array(cells),
+    u: new Float32Array(cells),
+    v: new Float32Array(cells),
+    unsteadiness: new Float32Array(cells),
+    massError: Math.max(lower.massError, upper.massError),
+    verdict: worse(lower.verdict, upper.verdict),
   };
   for (let k = 0; k < cells; k++) {
     const [a, b] = [lower.depth[k]!, upper.depth[k]!];
@@ -73,7 +94,10 @@ function riseNear(lower: Field, upper: Field, k: number): number {
 const RANK = { converged: 0, shedding: 1, "not-converged": 2 } as const;
 const worse = (a: Field["verdict"], b: Field["verdict"]): Field["verdict"] => (RANK[a] > RANK[b] ? a : b);
 
-/** A field for keeping: millimetres of depth (65 m at most) and millimetres a second (32 m/s), half its size; bed and roughness stay with the reach. */
+/**
+ * A field for keeping: millimetres of depth (65 m at most) and millimetres a second (32 m/s), half its size; bed and
+ * roughness stay with the reach.
+ */
 export interface PackedField extends Omit<Field, "bed" | "roughness" | "depth" | "u" | "v" | "unsteadiness"> {
   depth: Uint16Array;
   u: Int16Array;
@@ -87,13 +111,29 @@ export function packField(field: Field): PackedField {
   const { nx, ny, cell, discharge, verdict, massError, steps } = field;
   const round = (value: number, most: number) => Math.max(-most, Math.min(most, Math.round(value * MILLI)));
   return {
-    nx, ny, cell, discharge, verdict, massError, steps,
-    depth: Uint16Array.from(field.depth, (value) => round(value, 65535)), u: Int16Array.from(field.u, (value) => round(value, 32767)),
-    v: Int16Array.from(field.v, (value) => round(value, 32767)), unsteadiness: Uint16Array.from(field.unsteadiness, (value) => round(value, 65535)),
+    nx,
+    ny,
+    cell,
+    discharge,
+    verdict,
+    massError,
+    steps,
+    depth: Uint16Array.from(field.depth, (value) => round(value, 65535)),
+    u: Int16Array.from(field.u, (value) => round(value, 32767)),
+    v: Int16Array.from(field.v, (value) => round(value, 32767)),
+    unsteadiness: Uint16Array.from(field.unsteadiness, (value) => round(value, 65535)),
   };
 }
 
 export function unpackField(packed: PackedField, bed: Float32Array, roughness: Float32Array): Field {
   const metres = (values: Uint16Array | Int16Array) => Float32Array.from(values, (value) => value / MILLI);
-  return { ...packed, bed, roughness, depth: metres(packed.depth), u: metres(packed.u), v: metres(packed.v), unsteadiness: metres(packed.unsteadiness) };
+  return {
+    ...packed,
+    bed,
+    roughness,
+    depth: metres(packed.depth),
+    u: metres(packed.u),
+    v: metres(packed.v),
+    unsteadiness: metres(packed.unsteadiness),
+  };
 }

@@ -18,7 +18,10 @@ function layBed(reach: Reach, cell: number | undefined): Grid {
   if (bed.kind === "soundings") return laySoundings(bed, reach.roughness as number, cell);
   if (bed.kind === "sections") return laySections(bed, reach.roughness as number, cell);
   const cells = bed.nx * bed.ny;
-  const roughness = typeof reach.roughness === "number" ? new Float64Array(cells).fill(reach.roughness) : Float64Array.from(reach.roughness);
+  const roughness =
+    typeof reach.roughness === "number"
+      ? new Float64Array(cells).fill(reach.roughness)
+      : Float64Array.from(reach.roughness);
   const grid = { nx: bed.nx, ny: bed.ny, cell: bed.cell, z: Float64Array.from(bed.z), roughness };
   return cell ? resample(grid, cell) : grid;
 }

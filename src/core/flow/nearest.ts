@@ -1,5 +1,6 @@
 /**
- * For every cell of a grid the index of the nearest cell that is marked, and how many cells away it lies: vectors handed on in two sweeps
+ * For every cell of a grid the index of the nearest cell that is marked, and how many cells away it lies: vectors
+ * handed on in two sweeps
  * (Danielsson 1980, Comput. Graph. Image Process. 14), exact but for a fraction of a cell.
  */
 export function nearestIn(marked: Uint8Array, nx: number, ny: number): [Int32Array, Float64Array] {

@@ -8,11 +8,20 @@ export function metresPerDegree(latitude: number): { latitude: number; longitude
   const phi = (latitude * Math.PI) / 180;
   const w = 1 - WGS84.e2 * Math.sin(phi) ** 2;
   const degree = Math.PI / 180;
-  return { latitude: (degree * WGS84.a * (1 - WGS84.e2)) / w ** 1.5, longitude: (degree * WGS84.a * Math.cos(phi)) / Math.sqrt(w) };
+  return {
+    latitude: (degree * WGS84.a * (1 - WGS84.e2)) / w ** 1.5,
+    longitude: (degree * WGS84.a * Math.cos(phi)) / Math.sqrt(w),
+  };
 }
 
-/** Places as metres east and north of their middle: degrees flattened about it, which is exact to millimetres over a reach. */
-export function toPlane(frame: "geographic" | "projected" | "reach", places: readonly { a: number; b: number }[]): Place[] {
+/**
+ * Places as metres east and north of their middle: degrees flattened about it, which is exact to millimetres over a
+ * reach.
+ */
+export function toPlane(
+  frame: "geographic" | "projected" | "reach",
+  places: readonly { a: number; b: number }[],
+): Place[] {
   if (frame !== "geographic") return places.map(({ a, b }) => [a, b]);
   const middle = (axis: "a" | "b") => places.reduce((sum, place) => sum + place[axis], 0) / places.length;
   const [a0, b0] = [middle("a"), middle("b")];
@@ -20,7 +29,10 @@ export function toPlane(frame: "geographic" | "projected" | "reach", places: rea
   return places.map(({ a, b }) => [(a - a0) * metres.longitude, (b - b0) * metres.latitude]);
 }
 
-/** Heading of the longest axis of places (that of greatest variance), degrees from north, pointing from the first of them towards the last. */
+/**
+ * Heading of the longest axis of places (that of greatest variance), degrees from north, pointing from the first of
+ * them towards the last.
+ */
 export function headingBetween(plane: readonly Place[]): number {
   const mean = (axis: 0 | 1) => plane.reduce((sum, place) => sum + place[axis], 0) / plane.length;
   const [e0, n0] = [mean(0), mean(1)];

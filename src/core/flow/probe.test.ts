@@ -2,10 +2,22 @@ import type { Field } from "./grid";
 import { probeAt } from "./probe";
 
 const [nx, ny] = [10, 6];
-const fill = (of: (i: number, j: number) => number) => Float32Array.from({ length: nx * ny }, (_, k) => of(k % nx, Math.floor(k / nx)));
+const fill = (of: (i: number, j: number) => number) =>
+  Float32Array.from({ length: nx * ny }, (_, k) => of(k % nx, Math.floor(k / nx)));
 const field: Field = {
-  nx, ny, cell: 1, discharge: 1, bed: fill(() => 0), roughness: fill(() => 0.028), depth: fill((i, j) => (j === 0 ? 0 : 0.8 + 0.1 * i)), u: fill(() => 0.3), v: fill(() => 0.4),
-  unsteadiness: fill(() => 0.05), verdict: "converged", massError: 0, steps: 1,
+  nx,
+  ny,
+  cell: 1,
+  discharge: 1,
+  bed: fill(() => 0),
+  roughness: fill(() => 0.028),
+  depth: fill((i, j) => (j === 0 ? 0 : 0.8 + 0.1 * i)),
+  u: fill(() => 0.3),
+  v: fill(() => 0.4),
+  unsteadiness: fill(() => 0.05),
+  verdict: "converged",
+  massError: 0,
+  steps: 1,
 };
 
 test("between cells the depth is read linearly; speed, heading and Froude number follow", () => {

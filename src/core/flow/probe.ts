@@ -37,7 +37,11 @@ export function probeAt(field: Field, x: number, y: number): Probe {
   const roughness = field.roughness[here]!;
   const ks = roughnessHeight(roughness, depth);
   return {
-    x: px, y: py, depth, mean, roughness,
+    x: px,
+    y: py,
+    depth,
+    mean,
+    roughness,
     surface: wet ? surfaceSpeed(mean, depth, ks) : 0,
     nearBed: wet ? speedAtHeight(mean, depth, ks, Math.min(NEAR_BED, depth / 2)) : 0,
     heading: mean > 0 ? (Math.atan2(v, u) * 180) / Math.PI : 0,

@@ -1,7 +1,11 @@
 import { roughnessHeight, speedAtHeight, surfaceSpeed } from "./profile";
 
 test("the mean speed runs at 0.368 of the depth above the bed: the hydrographers' 0.6-depth rule (ISO 748)", () => {
-  for (const [depth, ks] of [[0.6, 0.05], [1.2, 0.15], [3, 0.3]] as const) {
+  for (const [depth, ks] of [
+    [0.6, 0.05],
+    [1.2, 0.15],
+    [3, 0.3],
+  ] as const) {
     expect(speedAtHeight(0.7, depth, ks, depth * Math.exp(-1))).toBeCloseTo(0.7, 10);
     expect(speedAtHeight(0.7, depth, ks, 0.4 * depth) / 0.7).toBeCloseTo(1, 1);
   }

@@ -1,4 +1,7 @@
-/** Speed through the water column by the log law: u(z) = (u_star/kappa) ln(z/z0), z0 = ks/30 (Nikuradse 1933; Keulegan 1938). */
+/**
+ * Speed through the water column by the log law: u(z) = (u_star/kappa) ln(z/z0), z0 = ks/30 (Nikuradse 1933; Keulegan
+ * 1938).
+ */
 
 /** von Karman's constant. */
 export const KAPPA = 0.41;
@@ -24,4 +27,5 @@ export function speedAtHeight(mean: number, depth: number, ks: number, z: number
 export const surfaceSpeed = (mean: number, depth: number, ks: number): number => speedAtHeight(mean, depth, ks, depth);
 
 /** Shear velocity u_star = kappa U / (ln(h/z0) - 1), m/s. */
-export const shearVelocity = (mean: number, depth: number, ks: number): number => (KAPPA * mean) / (Math.log((30 * depth) / ks) - 1);
+export const shearVelocity = (mean: number, depth: number, ks: number): number =>
+  (KAPPA * mean) / (Math.log((30 * depth) / ks) - 1);

@@ -3,7 +3,10 @@ import { InputError } from "../errors";
 import { SUBSTRATES } from "./substrate";
 import { TEMPLATES } from "./template-waters";
 
-/** The reach file, `low-heron/reach@1`. Coordinates in m: x downstream, y from the left bank to the right looking downstream, z up. */
+/**
+ * The reach file, `low-heron/reach@1`. Coordinates in m: x downstream, y from the left bank to the right looking
+ * downstream, z up.
+ */
 const finite = z.number().refine(Number.isFinite, "must be a finite number");
 const positive = finite.refine((value) => value > 0, "must be above zero");
 const size = positive.refine((value) => value <= 5000, "must be 5000 m or less");
@@ -23,9 +26,33 @@ export const featureSchema = z.discriminatedUnion("kind", [
   /** Cover over or under the edge: hides fish, leaves the flow alone. */
   z.strictObject({ kind: z.literal("undercut"), ...lain, ...named }),
   z.strictObject({ kind: z.literal("overhang"), ...lain, ...named }),
-  z.strictObject({ kind: z.literal("boulder"), x: finite, y: finite, diameter: size, height: size, name: z.string().max(60).optional() }),
-  z.strictObject({ kind: z.literal("log-jam"), x: finite, y: finite, length: size, width: size, angle: finite, height: size, name: z.string().max(60).optional() }),
-  z.strictObject({ kind: z.literal("wall"), x: finite, from: finite, to: finite, thickness: size, height: size, name: z.string().max(60).optional() }),
+  z.strictObject({
+    kind: z.literal("boulder"),
+    x: finite,
+    y: finite,
+    diameter: size,
+    height: size,
+    name: z.string().max(60).optional(),
+  }),
+  z.strictObject({
+    kind: z.literal("log-jam"),
+    x: finite,
+    y: finite,
+    length: size,
+    width: size,
+    angle: finite,
+    height: size,
+    name: z.string().max(60).optional(),
+  }),
+  z.strictObject({
+    kind: z.literal("wall"),
+    x: finite,
+    from: finite,
+    to: finite,
+    thickness: size,
+    height: size,
+    name: z.string().max(60).optional(),
+  }),
 ]);
 export type Feature = z.infer<typeof featureSchema>;
 
@@ -58,21 +85,41 @@ const gridSchema = z.strictObject({
 /** Measured depths as heights, true to their plan; triangulated (soundings.ts). */
 const soundingsSchema = z.strictObject({
   kind: z.literal("soundings"),
-  points: z.array(z.strictObject({ x: finite, y: finite, z: finite })).min(3).max(200_000),
+  points: z
+    .array(z.strictObject({ x: finite, y: finite, z: finite }))
+    .min(3)
+    .max(200_000),
   /** Longest side of a triangle between soundings that is believed, m; without it all are. */
   join: positive.optional(),
   /** Where the reach begins and ends, m in the soundings' own x; without it at the first and the last of them. */
-  ends: z.tuple([finite, finite]).refine(([from, to]) => to > from, "must begin before it ends").optional(),
+  ends: z
+    .tuple([finite, finite])
+    .refine(([from, to]) => to > from, "must begin before it ends")
+    .optional(),
   /** Land kept beyond the soundings on both sides, m: room for banks. */
   margin: finite.refine((value) => value >= 0 && value <= 500, "must be from 0 to 500 m").optional(),
   cell: finite.refine((value) => value >= 0.1 && value <= 50, "must be from 0.1 to 50 m").default(0.5),
 });
 export type Soundings = z.infer<typeof soundingsSchema>;
 
-/** Levelled cross-sections at distances down a centreline, each from the left bank to the right; a bent reach is laid straight (sections.ts). */
+/**
+ * Levelled cross-sections at distances down a centreline, each from the left bank to the right; a bent reach is laid
+ * straight (sections.ts).
+ */
 const sectionsSchema = z.strictObject({
   kind: z.literal("sections"),
-  sections: z.array(z.strictObject({ x: finite, points: z.array(z.strictObject({ y: finite, z: finite })).min(2).max(2000) })).min(2).max(500),
+  sections: z
+    .array(
+      z.strictObject({
+        x: finite,
+        points: z
+          .array(z.strictObject({ y: finite, z: finite }))
+          .min(2)
+          .max(2000),
+      }),
+    )
+    .min(2)
+    .max(500),
   cell: finite.refine((value) => value >= 0.1 && value <= 50, "must be from 0.1 to 50 m").default(0.5),
 });
 export type Sections = z.infer<typeof sectionsSchema>;
@@ -86,7 +133,9 @@ export type Downstream = z.infer<typeof downstreamSchema>;
 
 /** A depth by stick or a timed float at a marked place: what the model is fitted to (calibrate.ts). */
 export const waterReadingSchema = z.strictObject({
-  x: finite, y: finite, kind: z.enum(["depth", "surface-speed"]),
+  x: finite,
+  y: finite,
+  kind: z.enum(["depth", "surface-speed"]),
   /** m, or m/s at the surface. */
   value: finite.refine((value) => value > 0 && value <= 100, "must be above 0, 100 at most"),
   /** Flow when it was taken, m3/s. */
@@ -100,7 +149,10 @@ export const reachSchema = z.object({
   id: z.string().min(1).max(80),
   name: z.string().min(1).max(120),
   bed: z.discriminatedUnion("kind", [gridSchema, templateSchema, soundingsSchema, sectionsSchema]),
-  roughness: z.union([finite.refine((value) => value >= 0 && value <= 1, "must be from 0 to 1"), z.array(finite.refine((value) => value >= 0 && value <= 1, "must be from 0 to 1"))]),
+  roughness: z.union([
+    finite.refine((value) => value >= 0 && value <= 1, "must be from 0 to 1"),
+    z.array(finite.refine((value) => value >= 0 && value <= 1, "must be from 0 to 1")),
+  ]),
   downstream: downstreamSchema,
   features: z.array(featureSchema).max(500).optional(),
   readings: z.array(waterReadingSchema).max(200).optional(),
@@ -119,7 +171,10 @@ export function readReach(text: string, file?: string): Reach {
   try {
     data = JSON.parse(text);
   } catch (error) {
-    throw new InputError("not-json", `The file is not JSON: ${(error as Error).message}`, { file, line: lineOfJsonError(text, error as Error) });
+    throw new InputError("not-json", `The file is not JSON: ${(error as Error).message}`, {
+      file,
+      line: lineOfJsonError(text, error as Error),
+    });
   }
   return checkReach(data, file);
 }
@@ -129,24 +184,51 @@ const STEEPEST_SWING = 1.2;
 
 export function checkReach(data: unknown, file?: string): Reach {
   if (data && typeof data === "object" && !("downstream" in data && data.downstream)) {
-    throw new InputError("no-outlet", "The reach has no outlet: give “downstream” as a stage, a normal slope or a rating.", { file, path: "downstream" });
+    throw new InputError(
+      "no-outlet",
+      "The reach has no outlet: give “downstream” as a stage, a normal slope or a rating.",
+      { file, path: "downstream" },
+    );
   }
   const parsed = reachSchema.safeParse(data);
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;
-    const path = issue.path.map((step) => (typeof step === "number" ? `[${step}]` : `.${String(step)}`)).join("").replace(/^\./, "");
-    throw new InputError("bad-reach", `The reach is not as it should be at ${path || "its top"}: ${issue.message}`, { file, path });
+    const path = issue.path
+      .map((step) => (typeof step === "number" ? `[${step}]` : `.${String(step)}`))
+      .join("")
+      .replace(/^\./, "");
+    throw new InputError("bad-reach", `The reach is not as it should be at ${path || "its top"}: ${issue.message}`, {
+      file,
+      path,
+    });
   }
   const reach = parsed.data;
   if (reach.bed.kind === "grid") {
     const cells = reach.bed.nx * reach.bed.ny;
-    if (reach.bed.z.length !== cells) throw new InputError("bad-bed", `The bed has ${reach.bed.z.length} heights, and ${reach.bed.nx} x ${reach.bed.ny} = ${cells} are needed.`, { file, path: "bed.z" });
-    if (Array.isArray(reach.roughness) && reach.roughness.length !== cells) throw new InputError("bad-roughness", `There are ${reach.roughness.length} roughness values, and ${cells} are needed.`, { file, path: "roughness" });
+    if (reach.bed.z.length !== cells)
+      throw new InputError(
+        "bad-bed",
+        `The bed has ${reach.bed.z.length} heights, and ${reach.bed.nx} x ${reach.bed.ny} = ${cells} are needed.`,
+        { file, path: "bed.z" },
+      );
+    if (Array.isArray(reach.roughness) && reach.roughness.length !== cells)
+      throw new InputError(
+        "bad-roughness",
+        `There are ${reach.roughness.length} roughness values, and ${cells} are needed.`,
+        { file, path: "roughness" },
+      );
   } else if (Array.isArray(reach.roughness)) {
-    throw new InputError("bad-roughness", "Only a grid takes an array of roughness: give one Manning n.", { file, path: "roughness" });
+    throw new InputError("bad-roughness", "Only a grid takes an array of roughness: give one Manning n.", {
+      file,
+      path: "roughness",
+    });
   }
   if (reach.bed.kind === "template" && (2 * Math.PI * reach.bed.wiggle) / reach.bed.length > STEEPEST_SWING) {
-    throw new InputError("banks-cross", `A swing of ${reach.bed.wiggle} m in a reach of ${reach.bed.length} m would fold the channel over itself: lessen the swing, or lengthen the reach.`, { file, path: "bed.wiggle" });
+    throw new InputError(
+      "banks-cross",
+      `A swing of ${reach.bed.wiggle} m in a reach of ${reach.bed.length} m would fold the channel over itself: lessen the swing, or lengthen the reach.`,
+      { file, path: "bed.wiggle" },
+    );
   }
   return reach;
 }

@@ -25,8 +25,15 @@ export interface SectionPoint {
   through: number;
 }
 
-/** Samples a field along a line at every half cell. A line along the reach itself counts what crosses it towards the right bank. */
-export function sectionAlong(field: Field, from: readonly [number, number], to: readonly [number, number]): SectionAlong {
+/**
+ * Samples a field along a line at every half cell. A line along the reach itself counts what crosses it towards the
+ * right bank.
+ */
+export function sectionAlong(
+  field: Field,
+  from: readonly [number, number],
+  to: readonly [number, number],
+): SectionAlong {
   const { nx, ny, cell } = field;
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const count = Math.max(2, Math.min(2000, Math.ceil(length / (cell / 2))));
@@ -36,7 +43,8 @@ export function sectionAlong(field: Field, from: readonly [number, number], to: 
   const points = Array.from({ length: count + 1 }, (_, k): SectionPoint => {
     const t = k / count;
     const [x, y] = [from[0] + t * (to[0] - from[0]), from[1] + t * (to[1] - from[1])];
-    const here = Math.min(ny - 1, Math.max(0, Math.floor(y / cell))) * nx + Math.min(nx - 1, Math.max(0, Math.floor(x / cell)));
+    const here =
+      Math.min(ny - 1, Math.max(0, Math.floor(y / cell))) * nx + Math.min(nx - 1, Math.max(0, Math.floor(x / cell)));
     const at = (values: Float32Array) => sample(values, nx, ny, cell, x, y);
     const wet = field.depth[here]! > 0;
     const [u, v] = wet ? [at(field.u), at(field.v)] : [0, 0];

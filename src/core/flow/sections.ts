@@ -5,17 +5,26 @@ import type { Sections } from "./reach";
 type Section = Sections["sections"][number];
 
 /**
- * A bed from levelled cross-sections: between two of them each point lies on the straight line between points at the same share of
+ * A bed from levelled cross-sections: between two of them each point lies on the straight line between points at the
+ * same share of
  * their widths. The reach is laid straight, x along its centreline, so that a bend keeps its depths but not its curve.
  */
 export function laySections(bed: Sections, roughness: number, cell = bed.cell): Grid {
-  const ordered = bed.sections.map((section, index) => ({ ...ascending(section, index), index })).sort((a, b) => a.x - b.x);
+  const ordered = bed.sections
+    .map((section, index) => ({ ...ascending(section, index), index }))
+    .sort((a, b) => a.x - b.x);
   ordered.forEach((section, k) => {
-    if (k > 0 && section.x === ordered[k - 1]!.x) throw new InputError("same-section", `Two sections lie at ${section.x} m.`, { path: `bed.sections[${section.index}].x` });
+    if (k > 0 && section.x === ordered[k - 1]!.x)
+      throw new InputError("same-section", `Two sections lie at ${section.x} m.`, {
+        path: `bed.sections[${section.index}].x`,
+      });
   });
   const x0 = ordered[0]!.x;
   const length = ordered.at(-1)!.x - x0;
-  const [left, right] = [Math.min(...ordered.map((one) => one.points[0]!.y)), Math.max(...ordered.map((one) => one.points.at(-1)!.y))];
+  const [left, right] = [
+    Math.min(...ordered.map((one) => one.points[0]!.y)),
+    Math.max(...ordered.map((one) => one.points.at(-1)!.y)),
+  ];
   const nx = Math.max(4, Math.round(length / cell));
   const ny = Math.max(3, Math.round((right - left) / cell));
   const z = new Float64Array(nx * ny);
@@ -38,7 +47,12 @@ export function laySections(bed: Sections, roughness: number, cell = bed.cell): 
 /** A section's points must go from the left bank to the right: banks that cross are refused where they do. */
 function ascending(section: Section, index: number): Section {
   section.points.forEach((point, n) => {
-    if (n > 0 && point.y <= section.points[n - 1]!.y) throw new InputError("banks-cross", `Section ${index + 1}, point ${n + 1}: its distance across, ${point.y} m, does not lie beyond the point before it.`, { path: `bed.sections[${index}].points[${n}].y` });
+    if (n > 0 && point.y <= section.points[n - 1]!.y)
+      throw new InputError(
+        "banks-cross",
+        `Section ${index + 1}, point ${n + 1}: its distance across, ${point.y} m, does not lie beyond the point before it.`,
+        { path: `bed.sections[${index}].points[${n}].y` },
+      );
   });
   return section;
 }

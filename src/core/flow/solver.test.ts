@@ -1,6 +1,8 @@
 import { CASES } from "./proof/cases";
 
-/** Every closed form and balance of the proof page: the same cases, each within its limit. Sources stand with the cases. */
+/**
+ * Every closed form and balance of the proof page: the same cases, each within its limit. Sources stand with the cases.
+ */
 test.each(CASES.map((one) => [one.name, one] as const))("%s", (_, one) => {
   const found = one.run();
   expect(found.error).toBeLessThan(one.limit);

@@ -17,8 +17,10 @@ const { abs, max, min, sqrt } = Math;
  * Depth-averaged shallow-water equations with Manning friction and depth-scaled eddy viscosity:
  *   h_t + (hu)_x + (hv)_y = 0
  *   (hu)_t + (hu^2 + g h^2/2)_x + (huv)_y = -g h z_x - g n^2 |u| u / h^(1/3) + div(nu h grad u)
- * Finite volumes, MUSCL on level, depth and velocity (limiter.ts), hydrostatic reconstruction and HLLC flux (faces.ts), open
- * ends by characteristics (boundaries.ts), Heun steps with friction inside each stage. Plain arithmetic on typed arrays: no allocation in a step.
+ * Finite volumes, MUSCL on level, depth and velocity (limiter.ts), hydrostatic reconstruction and HLLC flux (faces.ts),
+ * open
+ * ends by characteristics (boundaries.ts), Heun steps with friction inside each stage. Plain arithmetic on typed
+ * arrays: no allocation in a step.
  */
 export type Edge =
   | { kind: "wall" }
@@ -31,7 +33,10 @@ export type Edge =
 export interface SolverOptions {
   upstream: Edge;
   downstream: Edge;
-  /** nu = alpha u* h. About 0.5 keeps eddies and nearly stops shedding (common practice, no source; Elder 1959 measured 0.15-0.6). */
+  /**
+   * nu = alpha u* h. About 0.5 keeps eddies and nearly stops shedding (common practice, no source; Elder 1959 measured
+   * 0.15-0.6).
+   */
   eddyViscosity?: number;
   /** Courant number of the sum of both directions. */
   courant?: number;
@@ -90,7 +95,10 @@ export class ShallowWater implements Sweepable {
   private stageOut = 0;
   private fastest = 0;
 
-  constructor(grid: Grid, private readonly options: SolverOptions) {
+  constructor(
+    grid: Grid,
+    private readonly options: SolverOptions,
+  ) {
     this.nx = grid.nx;
     this.ny = grid.ny;
     this.cell = grid.cell;
@@ -99,8 +107,24 @@ export class ShallowWater implements Sweepable {
     this.stride = strideOf(grid);
     const size = this.stride * (grid.ny + 2 * G);
     const make = () => new Float64Array(size);
-    [this.z, this.n, this.h, this.hu, this.hv, this.u, this.v] = [make(), make(), make(), make(), make(), make(), make()];
-    [this.h0, this.hu0, this.hv0, this.rh, this.ru, this.rv, this.nuh] = [make(), make(), make(), make(), make(), make(), make()];
+    [this.z, this.n, this.h, this.hu, this.hv, this.u, this.v] = [
+      make(),
+      make(),
+      make(),
+      make(),
+      make(),
+      make(),
+      make(),
+    ];
+    [this.h0, this.hu0, this.hv0, this.rh, this.ru, this.rv, this.nuh] = [
+      make(),
+      make(),
+      make(),
+      make(),
+      make(),
+      make(),
+      make(),
+    ];
     this.root = make();
     this.wallUp = options.upstream.kind === "wall";
     this.wallDown = options.downstream.kind === "wall";
@@ -216,7 +240,8 @@ export class ShallowWater implements Sweepable {
     this.rv.fill(0);
     this.stageIn = this.stageOut = 0;
     const { upstream } = this.options;
-    if (upstream.kind === "inflow") spreadInflow(upstream.discharge, this.h, this.n, this.stride, this.ny, this.cell, this.inletFlux);
+    if (upstream.kind === "inflow")
+      spreadInflow(upstream.discharge, this.h, this.n, this.stride, this.ny, this.cell, this.inletFlux);
     for (let j = 0; j < this.ny; j++) this.crossRow(j);
     acrossRows(this);
   }
@@ -245,7 +270,8 @@ export class ShallowWater implements Sweepable {
     alongRow(this, row, first, last, openUp, openDown);
     const { hL, zL, nL, hR, nR } = this.faces;
     if (openUp) this.crossInlet(j, row + inlet, hR[inlet]!, nR[inlet]!, this.v[row + inlet]!);
-    if (openDown) this.crossOutlet(row + outlet, hL[outlet + 1]!, zL[outlet + 1]!, nL[outlet + 1]!, this.v[row + outlet]!);
+    if (openDown)
+      this.crossOutlet(row + outlet, hL[outlet + 1]!, zL[outlet + 1]!, nL[outlet + 1]!, this.v[row + outlet]!);
   }
 
   private crossInlet(j: number, k: number, depth: number, speed: number, across: number): void {
@@ -303,7 +329,8 @@ export class ShallowWater implements Sweepable {
 
   /**
    * Row j forward by dt, friction by the exact root of q = q* - dt g n^2 |q| q / h^(7/3); the second stage is averaged
-   * with the start. Leaves velocities, nu h = alpha u* h^2 with u* = sqrt(g) n |U| / h^(1/6), the wet span and the fastest wave.
+   * with the start. Leaves velocities, nu h = alpha u* h^2 with u* = sqrt(g) n |U| / h^(1/6), the wet span and the
+   * fastest wave.
    */
   private advanceRow(j: number, dt: number, average: boolean, from = G, to = G + this.nx - 1): void {
     const { stride, h, hu, hv, h0, hu0, hv0, rh, ru, rv, n, u, v, nuh, root } = this;

@@ -9,17 +9,29 @@ import { believedTriangles, eachCellIn, twiceArea } from "./triangles";
 const BANK_RISE = 0.5;
 
 /**
- * A bed from soundings: linear on the Delaunay triangles between them (d3-delaunay), true to their plan, those with too long a side (`join`) left out; beyond them the nearest
- * height between them, rising as a bank. x and y are shifted so that the least of both (or the first of `ends`, or the edge of the `margin`) is 0. Refuses soundings in one line.
+ * A bed from soundings: linear on the Delaunay triangles between them (d3-delaunay), true to their plan, those with too
+ * long a side (`join`) left out; beyond them the nearest
+ * height between them, rising as a bank. x and y are shifted so that the least of both (or the first of `ends`, or the
+ * edge of the `margin`) is 0. Refuses soundings in one line.
  */
 export function laySoundings(bed: Soundings, roughness: number, cell = bed.cell): Grid {
   const { x0, y0, length, breadth } = withMargin(extentOf(bed), bed.margin ?? 0);
   const nx = Math.max(4, bed.ends ? Math.floor(length / cell) : Math.ceil(length / cell));
   const ny = Math.max(3, Math.ceil(breadth / cell));
   const points = distinct(bed, x0, y0);
-  const delaunay = Delaunay.from(points, (point) => point.x, (point) => point.y);
-  const covered = [...believedTriangles(points, delaunay.triangles)].reduce((sum, three) => sum + Math.abs(twiceArea(three)) / 2, 0);
-  if (covered < THINNEST * Math.max(length, breadth) ** 2) throw new InputError("soundings-in-line", "The soundings lie in one line: a bed needs some to the side of it.", { path: "bed.points" });
+  const delaunay = Delaunay.from(
+    points,
+    (point) => point.x,
+    (point) => point.y,
+  );
+  const covered = [...believedTriangles(points, delaunay.triangles)].reduce(
+    (sum, three) => sum + Math.abs(twiceArea(three)) / 2,
+    0,
+  );
+  if (covered < THINNEST * Math.max(length, breadth) ** 2)
+    throw new InputError("soundings-in-line", "The soundings lie in one line: a bed needs some to the side of it.", {
+      path: "bed.points",
+    });
   const z = new Float64Array(nx * ny);
   const inside = new Uint8Array(nx * ny);
   for (const three of believedTriangles(points, delaunay.triangles, bed.join)) {
@@ -29,7 +41,12 @@ export function laySoundings(bed: Soundings, roughness: number, cell = bed.cell)
       inside[k] = 1;
     });
   }
-  if (!inside.includes(1)) throw new InputError("nothing-joined", `No three soundings lie within ${bed.join} m of one another: join them farther, or take larger cells.`, { path: "bed.join" });
+  if (!inside.includes(1))
+    throw new InputError(
+      "nothing-joined",
+      `No three soundings lie within ${bed.join} m of one another: join them farther, or take larger cells.`,
+      { path: "bed.join" },
+    );
   const [nearest, apart] = nearestIn(inside, nx, ny);
   for (let k = 0; k < nx * ny; k++) if (!inside[k]) z[k] = z[nearest[k]!]! + BANK_RISE * cell * apart[k]!;
   return { nx, ny, cell, z, roughness: new Float64Array(nx * ny).fill(roughness) };
@@ -40,12 +57,17 @@ const THINNEST = 1e-4;
 
 function extentOf({ points, ends }: Soundings): { x0: number; y0: number; length: number; breadth: number } {
   let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (const { x, y } of points) [x0, x1, y0, y1] = [Math.min(x0, x), Math.max(x1, x), Math.min(y0, y), Math.max(y1, y)];
+  for (const { x, y } of points)
+    [x0, x1, y0, y1] = [Math.min(x0, x), Math.max(x1, x), Math.min(y0, y), Math.max(y1, y)];
   return { x0: ends?.[0] ?? x0, y0, length: ends ? ends[1] - ends[0] : x1 - x0, breadth: y1 - y0 };
 }
 
 /** `margin` m of land kept on both sides. */
-const withMargin = (extent: ReturnType<typeof extentOf>, margin: number): ReturnType<typeof extentOf> => ({ ...extent, y0: extent.y0 - margin, breadth: extent.breadth + 2 * margin });
+const withMargin = (extent: ReturnType<typeof extentOf>, margin: number): ReturnType<typeof extentOf> => ({
+  ...extent,
+  y0: extent.y0 - margin,
+  breadth: extent.breadth + 2 * margin,
+});
 
 interface Point {
   x: number;

@@ -5,7 +5,10 @@ import type { Downstream } from "./reach";
 /** Steepest slope used when a column's own fall cannot set one. */
 const LEAST_SLOPE = 1e-5;
 
-/** Discharge a column of cells carries at a level under Manning: sum of h^(5/3)/n sqrt(S) dy (Manning 1891; smooth walls). */
+/**
+ * Discharge a column of cells carries at a level under Manning: sum of h^(5/3)/n sqrt(S) dy (Manning 1891; smooth
+ * walls).
+ */
 export function conveyed(grid: Grid, i: number, level: number, slope: number): number {
   let sum = 0;
   for (let j = 0; j < grid.ny; j++) {
@@ -45,17 +48,27 @@ export function columnRange(grid: Grid, i: number): { lowest: number; highest: n
 export function outletLevel(grid: Grid, downstream: Downstream, discharge: number): number {
   const outlet = grid.nx - 1;
   const { lowest } = columnRange(grid, outlet);
-  const level = downstream.kind === "stage" ? downstream.value
-    : downstream.kind === "normal" ? normalLevel(grid, outlet, discharge, downstream.slope)
-    : downstream.h0 + (discharge / downstream.C) ** (1 / downstream.b);
+  const level =
+    downstream.kind === "stage"
+      ? downstream.value
+      : downstream.kind === "normal"
+        ? normalLevel(grid, outlet, discharge, downstream.slope)
+        : downstream.h0 + (discharge / downstream.C) ** (1 / downstream.b);
   if (!(level > lowest + 0.02)) {
-    throw new InputError("stage-under-bed", `The water level at the outlet, ${level.toFixed(2)} m, lies under its bed at ${lowest.toFixed(2)} m: the reach has no outlet.`, { path: "downstream" });
+    throw new InputError(
+      "stage-under-bed",
+      `The water level at the outlet, ${level.toFixed(2)} m, lies under its bed at ${lowest.toFixed(2)} m: the reach has no outlet.`,
+      { path: "downstream" },
+    );
   }
   demandBanks(grid, outlet, level, discharge);
   return level;
 }
 
-/** Sides that stand so far above the bed between them are banks, m: a flume without any is held by its walls and cannot be overtopped. */
+/**
+ * Sides that stand so far above the bed between them are banks, m: a flume without any is held by its walls and cannot
+ * be overtopped.
+ */
 const LEAST_BANK = 0.5;
 
 /** Refuses a level that stands over both banks: beyond them nothing is known of the ground. */
@@ -63,5 +76,9 @@ function demandBanks(grid: Grid, i: number, level: number, discharge: number): v
   const [left, right] = [grid.z[i]!, grid.z[(grid.ny - 1) * grid.nx + i]!];
   const { lowest } = columnRange(grid, i);
   if (Math.min(left, right) - lowest < LEAST_BANK || level <= Math.max(left, right)) return;
-  throw new InputError("overtops", `At ${discharge} m³/s the water at the outlet would stand at ${level.toFixed(2)} m, over both its banks (${left.toFixed(2)} and ${right.toFixed(2)} m): take a smaller flow, or a bed with higher banks.`, { path: "discharge" });
+  throw new InputError(
+    "overtops",
+    `At ${discharge} m³/s the water at the outlet would stand at ${level.toFixed(2)} m, over both its banks (${left.toFixed(2)} and ${right.toFixed(2)} m): take a smaller flow, or a bed with higher banks.`,
+    { path: "discharge" },
+  );
 }

@@ -34,11 +34,19 @@ export function firstGuess(grid: Grid, discharge: number, outletLevel: number): 
   return { nx, ny, cell: grid.cell, level, depth, u, v: new Float64Array(nx * ny) };
 }
 
-/** A state carried to another grid: level and velocities sampled, depth from the finer bed. Dry ground stays dry unless its neighbours' level floods it. */
+/**
+ * A state carried to another grid: level and velocities sampled, depth from the finer bed. Dry ground stays dry unless
+ * its neighbours' level floods it.
+ */
 export function carry(state: State, grid: Grid): State {
   const { nx, ny, cell } = grid;
   const filled = fillDryLevels(state);
-  const [level, depth, u, v] = [new Float64Array(nx * ny), new Float64Array(nx * ny), new Float64Array(nx * ny), new Float64Array(nx * ny)];
+  const [level, depth, u, v] = [
+    new Float64Array(nx * ny),
+    new Float64Array(nx * ny),
+    new Float64Array(nx * ny),
+    new Float64Array(nx * ny),
+  ];
   for (let j = 0; j < ny; j++) {
     for (let i = 0; i < nx; i++) {
       const k = j * nx + i;
@@ -80,7 +88,10 @@ function fillDryLevels(state: State): Float64Array {
   return out;
 }
 
-/** A solved neighbour scaled to another discharge: depth by the ratio to the power 0.6, the rest to velocity (Manning, wide channel). */
+/**
+ * A solved neighbour scaled to another discharge: depth by the ratio to the power 0.6, the rest to velocity (Manning,
+ * wide channel).
+ */
 export function scaled(state: State, ratio: number): State {
   const depthRatio = ratio ** 0.6;
   const depth = state.depth.map((h) => h * depthRatio);

@@ -8,10 +8,22 @@ import { conveyed, normalLevel } from "./stage";
 
 const channel = (change: Partial<Reach> = {}): Reach => {
   const [nx, ny, cell] = [60, 18, 1];
-  const z = Array.from({ length: nx * ny }, (_, k) => 0.003 * (nx - (k % nx)) + (Math.floor(k / nx) === 0 || Math.floor(k / nx) === ny - 1 ? 3 : 0));
-  return { schema: "low-heron/reach@1", id: "t", name: "t", bed: { kind: "grid", nx, ny, cell, z }, roughness: 0.03, downstream: { kind: "normal", slope: 0.003 }, ...change };
+  const z = Array.from(
+    { length: nx * ny },
+    (_, k) => 0.003 * (nx - (k % nx)) + (Math.floor(k / nx) === 0 || Math.floor(k / nx) === ny - 1 ? 3 : 0),
+  );
+  return {
+    schema: "low-heron/reach@1",
+    id: "t",
+    name: "t",
+    bed: { kind: "grid", nx, ny, cell, z },
+    roughness: 0.03,
+    downstream: { kind: "normal", slope: 0.003 },
+    ...change,
+  };
 };
-const solve = (reach: Reach, discharge: number): Field => solveSteady(layReach(reach), { discharge, downstream: reach.downstream });
+const solve = (reach: Reach, discharge: number): Field =>
+  solveSteady(layReach(reach), { discharge, downstream: reach.downstream });
 const faultOf = (work: () => unknown) => {
   try {
     work();
@@ -27,7 +39,7 @@ test("an even channel settles at Manning's depth and passes what it is given", (
   expect(field.verdict).toBe("converged");
   expect(field.massError).toBeLessThan(0.005);
   // Manning 1891 for 16 m of width, slip walls.
-  const normal = ((12 / 16) * 0.03 / Math.sqrt(0.003)) ** 0.6;
+  const normal = (((12 / 16) * 0.03) / Math.sqrt(0.003)) ** 0.6;
   const middle = Array.from({ length: 30 }, (_, i) => field.depth[9 * 60 + 15 + i]!);
   for (const depth of middle) expect(Math.abs(depth / normal - 1)).toBeLessThan(0.02);
 });
@@ -38,7 +50,8 @@ test("behind a wall across part of the channel the water turns back over several
   expect(field.massError).toBeLessThan(0.005);
   const [eddy] = findEddies(field).filter((one) => one.x > 19);
   const along = eddy!.outline.map(([x]) => x);
-  // Groyne wakes are many groyne lengths long in shallow rough water (about 5 to 12; common practice, no source): 5 m of it stand in the channel.
+  // Groyne wakes are many groyne lengths long in shallow rough water (about 5 to 12; common practice, no source): 5 m
+  // of it stand in the channel.
   expect(Math.max(...along) - Math.min(...along)).toBeGreaterThan(10);
   expect(eddy!.returnSpeed).toBeGreaterThan(0.05);
 });
@@ -75,11 +88,27 @@ test.each<[string, () => unknown, string]>([
   ["a negative discharge", () => solve(channel(), -3), "bad-discharge"],
   ["a discharge that is no number", () => solve(channel(), NaN), "bad-discharge"],
   ["a stage under the bed", () => solve(channel({ downstream: { kind: "stage", value: -5 } }), 5), "stage-under-bed"],
-  ["a feature off the reach", () => layReach(channel({ features: [{ kind: "boulder", x: 500, y: 5, diameter: 2, height: 1 }] })), "feature-off-reach"],
-  ["a feature smaller than a cell", () => layReach(channel({ features: [{ kind: "boulder", x: 20, y: 5, diameter: 0.2, height: 1 }] })), "feature-too-small"],
+  [
+    "a feature off the reach",
+    () => layReach(channel({ features: [{ kind: "boulder", x: 500, y: 5, diameter: 2, height: 1 }] })),
+    "feature-off-reach",
+  ],
+  [
+    "a feature smaller than a cell",
+    () => layReach(channel({ features: [{ kind: "boulder", x: 20, y: 5, diameter: 0.2, height: 1 }] })),
+    "feature-too-small",
+  ],
   ["a reach without an outlet", () => checkReach({ ...channel(), downstream: undefined }), "no-outlet"],
-  ["too few heights", () => checkReach({ ...channel(), bed: { kind: "grid", nx: 60, ny: 18, cell: 1, z: [1, 2] } }), "bad-bed"],
-  ["NaN in the bed (null in JSON)", () => readReach(JSON.stringify({ ...channel(), bed: { kind: "grid", nx: 60, ny: 18, cell: 1, z: [NaN] } })), "bad-reach"],
+  [
+    "too few heights",
+    () => checkReach({ ...channel(), bed: { kind: "grid", nx: 60, ny: 18, cell: 1, z: [1, 2] } }),
+    "bad-bed",
+  ],
+  [
+    "NaN in the bed (null in JSON)",
+    () => readReach(JSON.stringify({ ...channel(), bed: { kind: "grid", nx: 60, ny: 18, cell: 1, z: [NaN] } })),
+    "bad-reach",
+  ],
   ["text that is no JSON", () => readReach("{\n  nope"), "not-json"],
   ["nothing", () => readReach(""), "empty-file"],
   ["a number in place of a reach", () => checkReach(5), "bad-reach"],

@@ -23,39 +23,58 @@ export interface Progress {
 
 /** Length of an averaging window, s: wakes shed with periods of 15-20 s (physics section 2). */
 const WINDOW = 20;
-/** Most windows averaged before the verdict is given anyway; twice as many while storage is still filling. Coarse grids are cheap. */
+/**
+ * Most windows averaged before the verdict is given anyway; twice as many while storage is still filling. Coarse grids
+ * are cheap.
+ */
 const MOST_WINDOWS = 12;
 const MOST_COARSE_WINDOWS = 30;
-/** Settled windows that make a mean of pulsing water whose means still drift a little (80 s, several periods of a wake). */
+/**
+ * Settled windows that make a mean of pulsing water whose means still drift a little (80 s, several periods of a wake).
+ */
 const ENOUGH_WINDOWS = 4;
 /** Limits of the convergence test on window means. */
 const LIMITS = { outflow: 0.005, unitDischarge: 0.01, depth: 0.002 };
 /** Solver steps between two reports. */
 const SLICE = 20;
 
-/** Grids solved before the asked one, coarsest first, as multiples of its cell: each must still have a few cells across. */
+/**
+ * Grids solved before the asked one, coarsest first, as multiples of its cell: each must still have a few cells across.
+ */
 function sequence(grid: Grid): number[] {
   return [4, 2, 1].filter((factor) => factor === 1 || (grid.ny / factor >= 8 && grid.nx / factor >= 12));
 }
 
 /**
- * Steady, time-averaged flow at one discharge by grid sequencing. A generator: each `next()` does a bounded slice of work, so
+ * Steady, time-averaged flow at one discharge by grid sequencing. A generator: each `next()` does a bounded slice of
+ * work, so
  * that whoever drives it can show progress, cancel, or let other work in. Throws located faults for impossible cases.
  */
 export function* steadyFlow(grid: Grid, options: SteadyOptions): Generator<Progress, Field> {
   const { discharge } = options;
-  if (!Number.isFinite(discharge) || discharge <= 0) throw new InputError("bad-discharge", `The discharge must be above zero; it is ${discharge}.`, { path: "discharge" });
+  if (!Number.isFinite(discharge) || discharge <= 0)
+    throw new InputError("bad-discharge", `The discharge must be above zero; it is ${discharge}.`, {
+      path: "discharge",
+    });
   checkGrid(grid);
   const level = outletLevel(grid, options.downstream, discharge);
-  // A neighbour spares the coarsest grid, not the next: storage settles cheaply there, and a start straight on the finest takes half as many steps again.
+  // A neighbour spares the coarsest grid, not the next: storage settles cheaply there, and a start straight on the
+  // finest takes half as many steps again.
   const factors = options.near ? sequence(grid).slice(-2) : sequence(grid);
   let state: State | undefined;
   let field: Field | undefined;
   for (const [index, factor] of factors.entries()) {
     const own = coarsen(grid, factor);
-    const start = state ? carry(state, own) : options.near ? carry(scaled(stateOf(options.near), discharge / options.near.discharge), own) : firstGuess(own, discharge, Math.max(level, columnRange(own, own.nx - 1).lowest + 0.05));
+    const start = state
+      ? carry(state, own)
+      : options.near
+        ? carry(scaled(stateOf(options.near), discharge / options.near.discharge), own)
+        : firstGuess(own, discharge, Math.max(level, columnRange(own, own.nx - 1).lowest + 0.05));
     demandInlet(start, own);
-    const share = { from: index === 0 ? 0 : factor === 1 ? 0.25 : 0.08, to: factor === 1 ? 1 : factor === 2 ? 0.25 : 0.08 };
+    const share = {
+      from: index === 0 ? 0 : factor === 1 ? 0.25 : 0.08,
+      to: factor === 1 ? 1 : factor === 2 ? 0.25 : 0.08,
+    };
     field = yield* settle(own, start, options, level, factor === 1, share);
     state = stateOf(field);
     if (factor !== 1) yield { done: share.to, cell: own.cell, seconds: 0, picture: field };
@@ -79,7 +98,14 @@ function demandInlet(start: State, grid: Grid): void {
 }
 
 /** Runs one grid until its window means agree (roughly on coarse grids, to the limits on the finest). */
-function* settle(grid: Grid, start: State, options: SteadyOptions, level: number, finest: boolean, share: { from: number; to: number }): Generator<Progress, Field> {
+function* settle(
+  grid: Grid,
+  start: State,
+  options: SteadyOptions,
+  level: number,
+  finest: boolean,
+  share: { from: number; to: number },
+): Generator<Progress, Field> {
   const water = new ShallowWater(grid, {
     upstream: { kind: "inflow", discharge: options.discharge },
     downstream: { kind: "level", level },
@@ -93,18 +119,28 @@ function* settle(grid: Grid, start: State, options: SteadyOptions, level: number
   let verdict: Verdict = "not-converged";
   const error = (averaging: Averaging) => Math.abs(averaging.meanOutflow() / options.discharge - 1);
   for (let window = 0; window < (kept ? most : 2 * most); window++) {
-    const now = yield* average(water, share.from + (share.to - share.from) * (1 - 0.75 ** window), (share.to - share.from) * 0.25 * 0.75 ** window);
+    const now = yield* average(
+      water,
+      share.from + (share.to - share.from) * (1 - 0.75 ** window),
+      (share.to - share.from) * 0.25 * 0.75 ** window,
+    );
     if (previous) {
       const change = changeBetween(previous, now);
-      if (Math.max(error(now), error(previous)) < LIMITS.outflow * limit && change.depth < LIMITS.depth * limit && change.unitDischarge < LIMITS.unitDischarge * limit) {
+      if (
+        Math.max(error(now), error(previous)) < LIMITS.outflow * limit &&
+        change.depth < LIMITS.depth * limit &&
+        change.unitDischarge < LIMITS.unitDischarge * limit
+      ) {
         return fieldOf(grid, joined(now, previous), options.discharge, "converged", water.steps);
       }
-      // Storage has settled but wakes still pulse: gather means until they themselves stop moving. Unsettled windows are not gathered.
+      // Storage has settled but wakes still pulse: gather means until they themselves stop moving. Unsettled windows
+      // are not gathered.
       if (error(now) < 2 * LIMITS.outflow * limit && change.depth < 2 * LIMITS.depth * limit) {
         const before = kept && means(kept);
         kept = kept ? joined(kept, now) : now;
         // Long pulses may go on for ever: enough settled windows are a mean, and its spread is kept with it.
-        const enough = kept.seconds >= ENOUGH_WINDOWS * WINDOW || (before && drift(before, kept) < LIMITS.unitDischarge * limit);
+        const enough =
+          kept.seconds >= ENOUGH_WINDOWS * WINDOW || (before && drift(before, kept) < LIMITS.unitDischarge * limit);
         if (enough && error(kept) < LIMITS.outflow * limit) {
           verdict = "shedding";
           break;
@@ -121,7 +157,12 @@ function* average(water: ShallowWater, from: number, span: number): Generator<Pr
   const now = new Averaging(water);
   while (now.seconds < WINDOW) {
     for (let k = 0; k < SLICE && now.seconds < WINDOW; k++) now.add(water.step(WINDOW - now.seconds + 1e-6));
-    if (!Number.isFinite(water.outflowRate)) throw new InputError("unstable", "The flow could not be computed on this bed: it broke down. Look for cliffs in the bed near the inlet or outlet.", { path: "bed" });
+    if (!Number.isFinite(water.outflowRate))
+      throw new InputError(
+        "unstable",
+        "The flow could not be computed on this bed: it broke down. Look for cliffs in the bed near the inlet or outlet.",
+        { path: "bed" },
+      );
     yield { done: from + span * Math.min(1, now.seconds / WINDOW), cell: 0, seconds: water.time };
   }
   return now;
@@ -153,10 +194,19 @@ function fieldOf(grid: Grid, averaging: Averaging, discharge: number, verdict: V
   const cells = grid.nx * grid.ny;
   const make = () => new Float32Array(cells);
   const field: Field = {
-    nx: grid.nx, ny: grid.ny, cell: grid.cell, discharge,
-    bed: Float32Array.from(grid.z), roughness: Float32Array.from(grid.roughness),
-    depth: make(), u: make(), v: make(), unsteadiness: make(),
-    verdict, massError: Math.abs(averaging.meanOutflow() / discharge - 1), steps,
+    nx: grid.nx,
+    ny: grid.ny,
+    cell: grid.cell,
+    discharge,
+    bed: Float32Array.from(grid.z),
+    roughness: Float32Array.from(grid.roughness),
+    depth: make(),
+    u: make(),
+    v: make(),
+    unsteadiness: make(),
+    verdict,
+    massError: Math.abs(averaging.meanOutflow() / discharge - 1),
+    steps,
   };
   for (let c = 0; c < cells; c++) {
     const h = averaging.h[c]! / averaging.seconds;
@@ -172,8 +222,12 @@ function fieldOf(grid: Grid, averaging: Averaging, discharge: number, verdict: V
 export function stateOf(field: Field): State {
   const depth = Float64Array.from(field.depth);
   return {
-    nx: field.nx, ny: field.ny, cell: field.cell, depth,
+    nx: field.nx,
+    ny: field.ny,
+    cell: field.cell,
+    depth,
     level: depth.map((h, k) => h + field.bed[k]!),
-    u: Float64Array.from(field.u), v: Float64Array.from(field.v),
+    u: Float64Array.from(field.u),
+    v: Float64Array.from(field.v),
   };
 }

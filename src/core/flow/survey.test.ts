@@ -12,25 +12,37 @@ import { survey, type SurveyInput } from "./survey";
 
 describe("the plane under a survey", () => {
   test.each([
-    // Length of a degree on the WGS 84 ellipsoid, m (NGA, American Practical Navigator, table of the length of a degree).
-    [0, 110574, 111320], [45, 111132, 78847], [60, 111412, 55800],
+    // Length of a degree on the WGS 84 ellipsoid, m (NGA, American Practical Navigator, table of the length of a
+    // degree).
+    [0, 110574, 111320],
+    [45, 111132, 78847],
+    [60, 111412, 55800],
   ])("a degree at latitude %d", (latitude, north, east) => {
     const metres = metresPerDegree(latitude);
     expect(Math.abs(metres.latitude - north)).toBeLessThan(1);
     expect(Math.abs(metres.longitude - east)).toBeLessThan(1);
   });
 
-  test.each([20, 135, 250, 359])("the longest axis of a line that heads %d degrees, from its first place to its last", (heading) => {
-    const a = (heading * Math.PI) / 180;
-    const places = Array.from({ length: 30 }, (_, k) => ({ a: 3 * k * Math.sin(a), b: 3 * k * Math.cos(a) }));
-    expect(headingBetween(toPlane("projected", places))).toBeCloseTo(heading, 6);
-  });
+  test.each([20, 135, 250, 359])(
+    "the longest axis of a line that heads %d degrees, from its first place to its last",
+    (heading) => {
+      const a = (heading * Math.PI) / 180;
+      const places = Array.from({ length: 30 }, (_, k) => ({ a: 3 * k * Math.sin(a), b: 3 * k * Math.cos(a) }));
+      expect(headingBetween(toPlane("projected", places))).toBeCloseTo(heading, 6);
+    },
+  );
 });
 
 /** A plane of soundings, x down and y across, on a grid of 3 m. */
 const plain = (depth: (x: number, y: number) => number): SurveyInput => ({
-  frame: "reach", measure: "depth",
-  soundings: Array.from({ length: 21 * 7 }, (_, k) => ({ a: 3 * Math.floor(k / 7), b: 3 * (k % 7), value: depth(3 * Math.floor(k / 7), 3 * (k % 7)), line: k + 1 })),
+  frame: "reach",
+  measure: "depth",
+  soundings: Array.from({ length: 21 * 7 }, (_, k) => ({
+    a: 3 * Math.floor(k / 7),
+    b: 3 * (k % 7),
+    value: depth(3 * Math.floor(k / 7), 3 * (k % 7)),
+    line: k + 1,
+  })),
 });
 
 test("the nearest marked cell is that of a search through all of them, within a fraction of a cell", () => {
@@ -39,7 +51,8 @@ test("the nearest marked cell is that of a search through all of them, within a 
   const [nearest, apart] = nearestIn(marked, nx, ny);
   for (let k = 0; k < nx * ny; k++) {
     let least = Infinity;
-    for (let m = 0; m < nx * ny; m++) if (marked[m]) least = Math.min(least, Math.hypot((m % nx) - (k % nx), Math.floor(m / nx) - Math.floor(k / nx)));
+    for (let m = 0; m < nx * ny; m++)
+      if (marked[m]) least = Math.min(least, Math.hypot((m % nx) - (k % nx), Math.floor(m / nx) - Math.floor(k / nx)));
     expect(marked[nearest[k]!]).toBe(1);
     expect(apart[k]! - least).toBeLessThan(0.3);
   }
@@ -47,17 +60,25 @@ test("the nearest marked cell is that of a search through all of them, within a 
 
 describe("a survey", () => {
   test("the fall of the water tilts the bed, the transducer's depth adds to it", () => {
-    const { points, bed } = survey(plain(() => 1), { fall: 0.003, hang: 0.2 });
+    const { points, bed } = survey(
+      plain(() => 1),
+      { fall: 0.003, hang: 0.2 },
+    );
     for (const { x, z } of points) expect(z).toBeCloseTo(-1.2 - 0.003 * x, 10);
     expect(bed.points).toHaveLength(147);
   });
 
   test("soundings of different hours come to one water level by the gauge", () => {
     const hour = 3_600_000;
-    const stage = seriesFrom("stage", Array.from({ length: 8 }, (_, k) => [k * hour, 0.5 + 0.05 * k]));
+    const stage = seriesFrom(
+      "stage",
+      Array.from({ length: 8 }, (_, k) => [k * hour, 0.5 + 0.05 * k]),
+    );
     const input = plain(() => 0);
     // The bed is flat at -1 m under the stage of hour 3; the river rises 0.05 m an hour while it is sounded.
-    input.soundings.forEach((one, k) => Object.assign(one, { time: k * 2 * 60_000, value: 1 + 0.05 * ((k * 2) / 60 - 3) }));
+    input.soundings.forEach((one, k) =>
+      Object.assign(one, { time: k * 2 * 60_000, value: 1 + 0.05 * ((k * 2) / 60 - 3) }),
+    );
     const { points, levelled } = survey(input, { fall: 0, hang: 0, stage });
     const [low, high] = [Math.min(...points.map(({ z }) => z)), Math.max(...points.map(({ z }) => z))];
     expect(high - low).toBeLessThan(1e-9);
@@ -68,8 +89,17 @@ describe("a survey", () => {
   });
 
   test("a hundred thousand soundings are thinned and told, not refused", () => {
-    const stage = seriesFrom("stage", [[0, 1], [3_600_000, 1.1]]);
-    const soundings = Array.from({ length: 130_000 }, (_, k) => ({ a: (k % 1000) * 0.12, b: Math.floor(k / 1000) * 0.12, value: 1, time: k * 20, line: k + 1 }));
+    const stage = seriesFrom("stage", [
+      [0, 1],
+      [3_600_000, 1.1],
+    ]);
+    const soundings = Array.from({ length: 130_000 }, (_, k) => ({
+      a: (k % 1000) * 0.12,
+      b: Math.floor(k / 1000) * 0.12,
+      value: 1,
+      time: k * 20,
+      line: k + 1,
+    }));
     const found = survey({ frame: "reach", measure: "depth", soundings }, { fall: 0, hang: 0, stage });
     expect(found.points.length).toBeLessThanOrEqual(20_000);
     expect(found.length).toBeCloseTo(119.9, 0);
@@ -87,7 +117,10 @@ describe("a survey", () => {
   });
 
   test("spacing, density and area of an even grid; a hole in it is a gap", () => {
-    const even = survey(plain(() => 1), { fall: 0, hang: 0 });
+    const even = survey(
+      plain(() => 1),
+      { fall: 0, hang: 0 },
+    );
     expect(even.spacing).toBeCloseTo(3, 10);
     expect(even.area).toBeCloseTo(60 * 18, 6);
     expect(even.density).toBeCloseTo((100 * 147) / (60 * 18), 6);
@@ -107,7 +140,17 @@ describe("a survey", () => {
     });
     const { area, bed } = survey({ ...bend, soundings }, { fall: 0, hang: 0, heading: 90 });
     expect(area).toBeCloseTo(((44 ** 2 - 36 ** 2) * Math.PI) / 2, -2);
-    const grid = layReach(checkReach({ schema: "low-heron/reach@1", id: "b", name: "b", bed, roughness: 0.03, downstream: { kind: "normal", slope: 0.001 } }), 1);
+    const grid = layReach(
+      checkReach({
+        schema: "low-heron/reach@1",
+        id: "b",
+        name: "b",
+        bed,
+        roughness: 0.03,
+        downstream: { kind: "normal", slope: 0.001 },
+      }),
+      1,
+    );
     // Land stands in the middle of the bend.
     expect(sample(grid.z, grid.nx, grid.ny, 1, 44, grid.ny / 2)).toBeGreaterThan(2);
   });
@@ -124,14 +167,30 @@ describe("a survey", () => {
     const known = survey(file, { fall, hang: SOUNDER_HANG, heading: 200 });
     const grid = layReach(reach);
     const [length, breadth] = [grid.nx * grid.cell, grid.ny * grid.cell];
-    // Where the survey's frame lies on the reach's: its first line ran 1.5 m below the top; its edge is where the boat first turned.
-    const apart = known.points.filter((one) => !one.odd).map(({ x, y, z }) => {
-      const edge = (breadth - known.breadth) / 2;
-      return Math.abs(z + 0.5 + fall * (length - 1.3) - sample(grid.z, grid.nx, grid.ny, grid.cell, x + 1.3, y + edge));
-    }).sort((a, b) => a - b);
+    // Where the survey's frame lies on the reach's: its first line ran 1.5 m below the top; its edge is where the boat
+    // first turned.
+    const apart = known.points
+      .filter((one) => !one.odd)
+      .map(({ x, y, z }) => {
+        const edge = (breadth - known.breadth) / 2;
+        return Math.abs(
+          z + 0.5 + fall * (length - 1.3) - sample(grid.z, grid.nx, grid.ny, grid.cell, x + 1.3, y + edge),
+        );
+      })
+      .sort((a, b) => a - b);
     expect(apart[Math.floor(apart.length / 2)]!).toBeLessThan(0.12);
-    const sounded = checkReach({ schema: "low-heron/reach@1", id: "s", name: "s", bed: { ...known.bed, cell: 1 }, roughness: 0.034, downstream: { kind: "normal", slope: fall } });
-    const [own, again] = [solveSteady(layReach(reach, 1), { discharge: 6, downstream: reach.downstream }), solveSteady(layReach(sounded), { discharge: 6, downstream: sounded.downstream })];
+    const sounded = checkReach({
+      schema: "low-heron/reach@1",
+      id: "s",
+      name: "s",
+      bed: { ...known.bed, cell: 1 },
+      roughness: 0.034,
+      downstream: { kind: "normal", slope: fall },
+    });
+    const [own, again] = [
+      solveSteady(layReach(reach, 1), { discharge: 6, downstream: reach.downstream }),
+      solveSteady(layReach(sounded), { discharge: 6, downstream: sounded.downstream }),
+    ];
     const volume = (field: typeof own) => field.depth.reduce((sum, h) => sum + h, 0) / field.nx;
     expect(Math.abs(volume(again) / volume(own) - 1)).toBeLessThan(0.12);
   });

@@ -14,7 +14,10 @@ export interface SurveyInput {
 }
 
 export interface SurveyOptions {
-  /** Where the river runs to, degrees from north; without it along the longest axis, from the first sounding to the last. */
+  /**
+   * Where the river runs to, degrees from north; without it along the longest axis, from the first sounding to the
+   * last.
+   */
   heading?: number;
   /** Fall of the water's surface, m per m. */
   fall: number;
@@ -52,36 +55,62 @@ export interface Survey {
   area: number;
   /** Longest side of a triangle that is believed, m. */
   join: number;
-  /** Places between soundings that are farther from any than a quarter of the breadth, or only bridged by triangles not believed: squares of `size` m by their corner. */
+  /**
+   * Places between soundings that are farther from any than a quarter of the breadth, or only bridged by triangles not
+   * believed: squares of `size` m by their corner.
+   */
   gaps: { size: number; share: number; corners: [number, number][] };
   odd: number;
   /** Change of stage that was taken out, m; null where there was no stage or no time. */
-  levelled: { from: number; to: number; /** Soundings without a time or a stage, left as they were. */ without: number } | null;
+  levelled: {
+    from: number;
+    to: number;
+    /** Soundings without a time or a stage, left as they were. */ without: number;
+  } | null;
   bed: Soundings;
 }
 
 /** Neighbours that a sounding is compared with. */
 const NEIGHBOURS = 6;
 /**
- * A sounding is odd when it lies beyond all its neighbours by more than so many robust standard deviations of such differences (after Hampel 1974), and by so many m:
- * a place on a true ledge has neighbours of its own side. A lone stone may look so too, hence the choice to keep them. Common practice, no source.
+ * A sounding is odd when it lies beyond all its neighbours by more than so many robust standard deviations of such
+ * differences (after Hampel 1974), and by so many m:
+ * a place on a true ledge has neighbours of its own side. A lone stone may look so too, hence the choice to keep them.
+ * Common practice, no source.
  */
 const ODD = { deviations: 5, metres: 0.6 };
-/** Triangles with sides longer than this many times the ninth decile of all sides are not believed: they bridge bends. Common practice, no source. */
+/**
+ * Triangles with sides longer than this many times the ninth decile of all sides are not believed: they bridge bends.
+ * Common practice, no source.
+ */
 const LONGEST_SIDE = 2;
 /** Farther from any sounding than this share of the breadth is a gap. Common practice, no source. */
 const GAP = 0.25;
-/** Land kept on both sides, as a share of the breadth and at least so many m: a river is sounded where it is wet. Common practice, no source. */
+/**
+ * Land kept on both sides, as a share of the breadth and at least so many m: a river is sounded where it is wet. Common
+ * practice, no source.
+ */
 const LAND = { share: 0.15, least: 3 };
-/** A column reaches across when it holds this share of the median column's width; at most this share of the length is cut from each end. Common practice, no source. */
+/**
+ * A column reaches across when it holds this share of the median column's width; at most this share of the length is
+ * cut from each end. Common practice, no source.
+ */
 const FULL = 0.9;
 const LONGEST_TRIM = 0.1;
 /** More soundings than this are thinned to their means on a fine grid. */
 const MOST_POINTS = 20_000;
 
-/** Lays soundings out along the river, brings them to one water level, and says where they stand out, lie thin or are missing. */
+/**
+ * Lays soundings out along the river, brings them to one water level, and says where they stand out, lie thin or are
+ * missing.
+ */
 export function survey({ frame, measure, soundings }: SurveyInput, options: SurveyOptions): Survey {
-  if (soundings.length < 3) throw new InputError("too-few-soundings", `A bed needs at least three soundings; there ${soundings.length === 1 ? "is one" : `are ${soundings.length}`}.`, { path: "bed.points" });
+  if (soundings.length < 3)
+    throw new InputError(
+      "too-few-soundings",
+      `A bed needs at least three soundings; there ${soundings.length === 1 ? "is one" : `are ${soundings.length}`}.`,
+      { path: "bed.points" },
+    );
   const plane = toPlane(frame, soundings);
   const heading = frame === "reach" ? 90 : (options.heading ?? headingBetween(plane));
   const laid = frame === "reach" ? plane : turned(plane, heading);
@@ -91,10 +120,20 @@ export function survey({ frame, measure, soundings }: SurveyInput, options: Surv
   const placed = soundings.map(({ value, line }, k): SurveyPoint => {
     const x = laid[k]![0] - x0;
     const rise = stages && !Number.isNaN(stages[k]!) ? stages[k]! - reference : 0;
-    return { x, y: laid[k]![1] - y0, z: measure === "height" ? value : rise - value - options.hang - options.fall * x, odd: false, line };
+    return {
+      x,
+      y: laid[k]![1] - y0,
+      z: measure === "height" ? value : rise - value - options.hang - options.fall * x,
+      odd: false,
+      line,
+    };
   });
   const points = thinned(placed);
-  const delaunay = Delaunay.from(points, (one) => one.x, (one) => one.y);
+  const delaunay = Delaunay.from(
+    points,
+    (one) => one.x,
+    (one) => one.y,
+  );
   markOdd(points, delaunay, measure === "depth" ? options.fall : 0);
   const [length, breadth] = [greatest(points, "x"), greatest(points, "y")];
   const { spacing, join } = { ...distances(points, delaunay), ...(options.join ? { join: options.join } : {}) };
@@ -102,20 +141,42 @@ export function survey({ frame, measure, soundings }: SurveyInput, options: Surv
   const area = triangles.reduce((sum, three) => sum + Math.abs(twiceArea(three)) / 2, 0);
   const kept = points.filter((one) => options.keepOdd || !one.odd);
   return {
-    points, heading, length, breadth, spacing, join, area,
+    points,
+    heading,
+    length,
+    breadth,
+    spacing,
+    join,
+    area,
     density: area > 0 ? (100 * points.length) / area : 0,
     gaps: gapsIn(points, delaunay, triangles, length, breadth),
     odd: points.filter((one) => one.odd).length,
-    levelled: stages ? { from: -greatestOf(finite(stages).map((value) => -value)) - reference, to: greatestOf(finite(stages)) - reference, without: stages.length - finite(stages).length } : null,
-    bed: { kind: "soundings", cell: options.cell ?? 0.5, join, margin: round(Math.max(LAND.least, LAND.share * breadth)), ends: endsOf(triangles, length, breadth), points: kept.map(({ x, y, z }) => ({ x: round(x), y: round(y), z: round(z) })) },
+    levelled: stages
+      ? {
+          from: -greatestOf(finite(stages).map((value) => -value)) - reference,
+          to: greatestOf(finite(stages)) - reference,
+          without: stages.length - finite(stages).length,
+        }
+      : null,
+    bed: {
+      kind: "soundings",
+      cell: options.cell ?? 0.5,
+      join,
+      margin: round(Math.max(LAND.least, LAND.share * breadth)),
+      ends: endsOf(triangles, length, breadth),
+      points: kept.map(({ x, y, z }) => ({ x: round(x), y: round(y), z: round(z) })),
+    },
   };
 }
 
 const round = (value: number): number => Number(value.toFixed(3));
 const finite = (values: readonly number[]): number[] => values.filter((value) => !Number.isNaN(value));
-const greatestOf = (values: readonly number[]): number => values.reduce((most, value) => Math.max(most, value), -Infinity);
-const least = (places: readonly (readonly [number, number])[], axis: 0 | 1): number => places.reduce((low, place) => Math.min(low, place[axis]), Infinity);
-const greatest = (points: readonly SurveyPoint[], axis: "x" | "y"): number => points.reduce((high, point) => Math.max(high, point[axis]), 0);
+const greatestOf = (values: readonly number[]): number =>
+  values.reduce((most, value) => Math.max(most, value), -Infinity);
+const least = (places: readonly (readonly [number, number])[], axis: 0 | 1): number =>
+  places.reduce((low, place) => Math.min(low, place[axis]), Infinity);
+const greatest = (points: readonly SurveyPoint[], axis: "x" | "y"): number =>
+  points.reduce((high, point) => Math.max(high, point[axis]), 0);
 
 /** East and north to down the river and right of it. */
 function turned(plane: readonly [number, number][], heading: number): [number, number][] {
@@ -141,19 +202,37 @@ function thinned(points: SurveyPoint[]): SurveyPoint[] {
       if (own) own.push(point);
       else squares.set(key, [point]);
     }
-    out = [...squares.values()].map((own) => ({ x: meanOf(own, "x"), y: meanOf(own, "y"), z: meanOf(own, "z"), odd: false, line: own[0]!.line }));
+    out = [...squares.values()].map((own) => ({
+      x: meanOf(own, "x"),
+      y: meanOf(own, "y"),
+      z: meanOf(own, "z"),
+      odd: false,
+      line: own[0]!.line,
+    }));
   }
   return out;
 }
 
-const meanOf = (points: readonly SurveyPoint[], axis: "x" | "y" | "z"): number => points.reduce((sum, point) => sum + point[axis], 0) / points.length;
+const meanOf = (points: readonly SurveyPoint[], axis: "x" | "y" | "z"): number =>
+  points.reduce((sum, point) => sum + point[axis], 0) / points.length;
 
 function markOdd(points: SurveyPoint[], delaunay: Delaunay<SurveyPoint>, fall: number): void {
   const level = points.map(({ x, z }) => z + fall * x);
   const apart = points.map((point, k) => {
-    const near = [...delaunay.neighbors(k)].sort((a, b) => Math.hypot(points[a]!.x - point.x, points[a]!.y - point.y) - Math.hypot(points[b]!.x - point.x, points[b]!.y - point.y)).slice(0, NEIGHBOURS);
+    const near = [...delaunay.neighbors(k)]
+      .sort(
+        (a, b) =>
+          Math.hypot(points[a]!.x - point.x, points[a]!.y - point.y) -
+          Math.hypot(points[b]!.x - point.x, points[b]!.y - point.y),
+      )
+      .slice(0, NEIGHBOURS);
     const levels = near.map((n) => level[n]!);
-    return near.length < 3 ? { fromMiddle: 0, beyond: 0 } : { fromMiddle: Math.abs(level[k]! - median(levels)), beyond: Math.max(level[k]! - Math.max(...levels), Math.min(...levels) - level[k]!) };
+    return near.length < 3
+      ? { fromMiddle: 0, beyond: 0 }
+      : {
+          fromMiddle: Math.abs(level[k]! - median(levels)),
+          beyond: Math.max(level[k]! - Math.max(...levels), Math.min(...levels) - level[k]!),
+        };
   });
   const spread = 1.4826 * median(apart.map((one) => one.fromMiddle));
   points.forEach((point, k) => (point.odd = apart[k]!.beyond > Math.max(ODD.metres, ODD.deviations * spread)));
@@ -171,27 +250,47 @@ function distances(points: readonly SurveyPoint[], delaunay: Delaunay<SurveyPoin
     return best;
   });
   sides.sort((a, b) => a - b);
-  return { spacing: median(nearest.filter(Number.isFinite)), join: round(LONGEST_SIDE * (sides[Math.floor(0.9 * sides.length)] ?? 1)) };
+  return {
+    spacing: median(nearest.filter(Number.isFinite)),
+    join: round(LONGEST_SIDE * (sides[Math.floor(0.9 * sides.length)] ?? 1)),
+  };
 }
 
-/** Where the soundings begin and cease to reach across: a boat's first and last line are seldom square to the river, and a reach must not end on a sill. */
-function endsOf(triangles: readonly [SurveyPoint, SurveyPoint, SurveyPoint][], length: number, breadth: number): [number, number] {
+/**
+ * Where the soundings begin and cease to reach across: a boat's first and last line are seldom square to the river, and
+ * a reach must not end on a sill.
+ */
+function endsOf(
+  triangles: readonly [SurveyPoint, SurveyPoint, SurveyPoint][],
+  length: number,
+  breadth: number,
+): [number, number] {
   const size = Math.min(0.5, length / 40);
   const [nx, ny] = [Math.ceil(length / size), Math.ceil(breadth / size)];
   const across = new Float64Array(nx);
   for (const three of triangles) eachCellIn(three, nx, ny, size, (k) => across[k % nx]!++);
   const enough = FULL * median(Array.from(across));
-  const [first, last] = [across.findIndex((count) => count >= enough), across.findLastIndex((count) => count >= enough)];
+  const [first, last] = [
+    across.findIndex((count) => count >= enough),
+    across.findLastIndex((count) => count >= enough),
+  ];
   const most = LONGEST_TRIM * length;
   return [round(Math.min(most, (first + 1) * size)), round(Math.max(length - most, last * size))];
 }
 
-function gapsIn(points: readonly SurveyPoint[], delaunay: Delaunay<SurveyPoint>, triangles: readonly [SurveyPoint, SurveyPoint, SurveyPoint][], length: number, breadth: number): Survey["gaps"] {
+function gapsIn(
+  points: readonly SurveyPoint[],
+  delaunay: Delaunay<SurveyPoint>,
+  triangles: readonly [SurveyPoint, SurveyPoint, SurveyPoint][],
+  length: number,
+  breadth: number,
+): Survey["gaps"] {
   const size = Math.max(0.5, breadth / 24, length / 160);
   const [nx, ny] = [Math.ceil(length / size), Math.ceil(breadth / size)];
   const [BETWEEN, BELIEVED] = [1, 2];
   const inside = new Uint8Array(nx * ny);
-  for (const three of believedTriangles(points, delaunay.triangles)) eachCellIn(three, nx, ny, size, (k) => (inside[k] = BETWEEN));
+  for (const three of believedTriangles(points, delaunay.triangles))
+    eachCellIn(three, nx, ny, size, (k) => (inside[k] = BETWEEN));
   for (const three of triangles) eachCellIn(three, nx, ny, size, (k) => (inside[k] = BELIEVED));
   const corners: [number, number][] = [];
   let [near, count] = [0, 0];
@@ -200,7 +299,8 @@ function gapsIn(points: readonly SurveyPoint[], delaunay: Delaunay<SurveyPoint>,
     count++;
     const [x, y] = [((k % nx) + 0.5) * size, (Math.floor(k / nx) + 0.5) * size];
     near = delaunay.find(x, y, near);
-    if (inside[k] === BETWEEN || Math.hypot(points[near]!.x - x, points[near]!.y - y) > GAP * breadth) corners.push([(k % nx) * size, Math.floor(k / nx) * size]);
+    if (inside[k] === BETWEEN || Math.hypot(points[near]!.x - x, points[near]!.y - y) > GAP * breadth)
+      corners.push([(k % nx) * size, Math.floor(k / nx) * size]);
   }
   return { size, share: count > 0 ? corners.length / count : 0, corners };
 }

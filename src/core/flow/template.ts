@@ -3,8 +3,10 @@ import type { Template } from "./reach";
 import { along, heldUp, RIFFLE_RUN_POOL, WATERS } from "./template-waters";
 
 /**
- * Beds from a few measures, on a swinging channel. Proportions are common practice, no source; riffle-pool spacing is five to
- * seven channel widths (Leopold, Wolman & Miller 1964), so one unit fills the reach. The waters themselves: template-waters.ts.
+ * Beds from a few measures, on a swinging channel. Proportions are common practice, no source; riffle-pool spacing is
+ * five to
+ * seven channel widths (Leopold, Wolman & Miller 1964), so one unit fills the reach. The waters themselves:
+ * template-waters.ts.
  */
 
 /** Height of the banks above the riffle's crest, as a share of channel width with a floor. */
@@ -40,7 +42,8 @@ export function layTemplate(template: Template, roughness: number): Grid {
     for (let j = 0; j < ny; j++) {
       const k = j * nx + i;
       const s = ((j + 0.5) * cell - middle) / (width / 2); // -1 left edge, 1 right edge
-      if (!water) z[k] = crest + acrossProfile(s, leanOf(template, t), poolDepth * along(RIFFLE_RUN_POOL, t), top, width);
+      if (!water)
+        z[k] = crest + acrossProfile(s, leanOf(template, t), poolDepth * along(RIFFLE_RUN_POOL, t), top, width);
       else {
         z[k] = crest + banked(s, water.depth(t, s, length / width), poolDepth * heldUp(t), top, width);
         n[k] = water.roughness?.(t, s, length / width) ?? roughness;
@@ -51,9 +54,13 @@ export function layTemplate(template: Template, roughness: number): Grid {
 }
 
 /** Where the deepest line lies, -1..1: towards the outer bank, where the centreline's curvature points away. */
-const leanOf = ({ wiggle, width }: Template, t: number): number => (wiggle > 0 ? -0.35 * Math.sin(2 * Math.PI * t) * Math.min(1, wiggle / (0.1 * width)) : 0);
+const leanOf = ({ wiggle, width }: Template, t: number): number =>
+  wiggle > 0 ? -0.35 * Math.sin(2 * Math.PI * t) * Math.min(1, wiggle / (0.1 * width)) : 0;
 
-/** Height over the crest plane where the bed lies `share` of the pool's depth under it (below 0: land, -1 as high as the banks), rising to the banks at the edges. */
+/**
+ * Height over the crest plane where the bed lies `share` of the pool's depth under it (below 0: land, -1 as high as the
+ * banks), rising to the banks at the edges.
+ */
 function banked(s: number, share: number, pool: number, top: number, width: number): number {
   const edge = Math.abs(s);
   if (edge >= 1) return top + Math.min(0.6, (edge - 1) * width * 0.05);

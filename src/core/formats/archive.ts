@@ -22,11 +22,15 @@ export async function writeArchive(book: Book, written: string, digest: Digest):
   const files: Record<string, Uint8Array<ArrayBuffer>> = {};
   const parts: Record<string, { count: number; sha256: string }> = {};
   for (const name of PART_NAMES) {
-    const bytes = strToU8(book[name].map((record) => JSON.stringify(record)).join("\n") + (book[name].length ? "\n" : "")) as Uint8Array<ArrayBuffer>;
+    const bytes = strToU8(
+      book[name].map((record) => JSON.stringify(record)).join("\n") + (book[name].length ? "\n" : ""),
+    ) as Uint8Array<ArrayBuffer>;
     files[`${name}.jsonl`] = bytes;
     parts[name] = { count: book[name].length, sha256: await digest(bytes) };
   }
-  files["manifest.json"] = strToU8(JSON.stringify({ schema: "low-heron/archive@1", written, parts }, null, 2)) as Uint8Array<ArrayBuffer>;
+  files["manifest.json"] = strToU8(
+    JSON.stringify({ schema: "low-heron/archive@1", written, parts }, null, 2),
+  ) as Uint8Array<ArrayBuffer>;
   return zipSync(files, { level: 6 }) as Uint8Array<ArrayBuffer>;
 }
 
@@ -36,11 +40,17 @@ export async function readArchive(bytes: Uint8Array, digest: Digest, file?: stri
   if (bytes.length > LARGEST_ARCHIVE) throw new InputError("too-large", "The archive is larger than 100 MB.", { file });
   const files = unzip(bytes, file);
   const manifestBytes = files["manifest.json"];
-  if (!manifestBytes) throw new InputError("no-manifest", "The zip holds no manifest.json: it is not a Low Heron archive.", { file });
+  if (!manifestBytes)
+    throw new InputError("no-manifest", "The zip holds no manifest.json: it is not a Low Heron archive.", { file });
   const manifest = manifestSchema.safeParse(parseJson(strFromU8(manifestBytes), file, "manifest.json"));
-  if (!manifest.success) throw new InputError("bad-manifest", `The manifest is not as it should be: ${manifest.error.issues[0]!.message}`, { file, path: "manifest.json" });
+  if (!manifest.success)
+    throw new InputError("bad-manifest", `The manifest is not as it should be: ${manifest.error.issues[0]!.message}`, {
+      file,
+      path: "manifest.json",
+    });
   const book = emptyBook();
-  for (const name of PART_NAMES) await readPart(name, files[`${name}.jsonl`], manifest.data.parts[name], book, digest, file);
+  for (const name of PART_NAMES)
+    await readPart(name, files[`${name}.jsonl`], manifest.data.parts[name], book, digest, file);
   checkLinks(book, file);
   return book;
 }
@@ -49,7 +59,11 @@ function unzip(bytes: Uint8Array, file: string | undefined): Record<string, Uint
   try {
     return unzipSync(bytes, {
       filter: (entry) => {
-        if (entry.originalSize > LARGEST_PART) throw new InputError("too-large", `Part ${entry.name} unpacks to more than 200 MB.`, { file, path: entry.name });
+        if (entry.originalSize > LARGEST_PART)
+          throw new InputError("too-large", `Part ${entry.name} unpacks to more than 200 MB.`, {
+            file,
+            path: entry.name,
+          });
         return entry.name === "manifest.json" || PART_NAMES.some((name) => entry.name === `${name}.jsonl`);
       },
     });
@@ -59,18 +73,40 @@ function unzip(bytes: Uint8Array, file: string | undefined): Record<string, Uint
   }
 }
 
-async function readPart(name: PartName, bytes: Uint8Array | undefined, stated: { count: number; sha256: string } | undefined, book: Book, digest: Digest, file: string | undefined): Promise<void> {
+async function readPart(
+  name: PartName,
+  bytes: Uint8Array | undefined,
+  stated: { count: number; sha256: string } | undefined,
+  book: Book,
+  digest: Digest,
+  file: string | undefined,
+): Promise<void> {
   const path = `${name}.jsonl`;
   if (!bytes && !stated && LATER_PARTS.includes(name)) return;
   if (!bytes || !stated) throw new InputError("missing-part", `The archive lacks its part ${path}.`, { file, path });
-  if ((await digest(Uint8Array.from(bytes))) !== stated.sha256) throw new InputError("bad-sum", `Part ${path} does not match its sum in the manifest: the archive is damaged.`, { file, path });
-  const lines = strFromU8(bytes).split("\n").filter((line) => line !== "");
-  if (lines.length !== stated.count) throw new InputError("bad-count", `Part ${path} has ${lines.length} records, and the manifest says ${stated.count}.`, { file, path });
+  if ((await digest(Uint8Array.from(bytes))) !== stated.sha256)
+    throw new InputError("bad-sum", `Part ${path} does not match its sum in the manifest: the archive is damaged.`, {
+      file,
+      path,
+    });
+  const lines = strFromU8(bytes)
+    .split("\n")
+    .filter((line) => line !== "");
+  if (lines.length !== stated.count)
+    throw new InputError(
+      "bad-count",
+      `Part ${path} has ${lines.length} records, and the manifest says ${stated.count}.`,
+      { file, path },
+    );
   lines.forEach((line, index) => {
     const parsed = PARTS[name].safeParse(parseJson(line, file, path, index + 1));
     if (!parsed.success) {
       const issue = parsed.error.issues[0]!;
-      throw new InputError("bad-record", `${path}, line ${index + 1}: ${issue.path.join(".")}: ${issue.message}`, { file, line: index + 1, path });
+      throw new InputError("bad-record", `${path}, line ${index + 1}: ${issue.path.join(".")}: ${issue.message}`, {
+        file,
+        line: index + 1,
+        path,
+      });
     }
     (book[name] as unknown[]).push(parsed.data);
   });
@@ -89,7 +125,17 @@ function checkLinks(book: Book, file: string | undefined): void {
   const reaches = new Set(book.reaches.map((record) => record.id));
   const sessions = new Set(book.sessions.map((record) => record.id));
   const orphanSession = book.sessions.findIndex((session) => !reaches.has(session.reach));
-  if (orphanSession >= 0) throw new InputError("broken-link", `Session ${book.sessions[orphanSession]!.id} names a reach that the archive does not hold.`, { file, line: orphanSession + 1, path: "sessions.jsonl" });
+  if (orphanSession >= 0)
+    throw new InputError(
+      "broken-link",
+      `Session ${book.sessions[orphanSession]!.id} names a reach that the archive does not hold.`,
+      { file, line: orphanSession + 1, path: "sessions.jsonl" },
+    );
   const orphanCatch = book.catches.findIndex((one) => !sessions.has(one.session));
-  if (orphanCatch >= 0) throw new InputError("broken-link", `Catch ${book.catches[orphanCatch]!.id} names a session that the archive does not hold.`, { file, line: orphanCatch + 1, path: "catches.jsonl" });
+  if (orphanCatch >= 0)
+    throw new InputError(
+      "broken-link",
+      `Catch ${book.catches[orphanCatch]!.id} names a session that the archive does not hold.`,
+      { file, line: orphanCatch + 1, path: "catches.jsonl" },
+    );
 }

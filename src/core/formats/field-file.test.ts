@@ -4,17 +4,30 @@ import { InputError } from "../errors";
 import { readField, writeField } from "./field-file";
 
 const z = Array.from({ length: 40 * 12 }, (_, k) => 0.004 * (40 - (k % 40)) + (Math.floor(k / 40) % 11 === 0 ? 2 : 0));
-const reach = { schema: "low-heron/reach@1" as const, id: "t", name: "t", bed: { kind: "grid" as const, nx: 40, ny: 12, cell: 1, z }, roughness: 0.03, downstream: { kind: "normal" as const, slope: 0.004 } };
+const reach = {
+  schema: "low-heron/reach@1" as const,
+  id: "t",
+  name: "t",
+  bed: { kind: "grid" as const, nx: 40, ny: 12, cell: 1, z },
+  roughness: 0.03,
+  downstream: { kind: "normal" as const, slope: 0.004 },
+};
 const field = solveSteady(layReach(reach), { discharge: 5, downstream: reach.downstream });
 
 test("a field comes back from its file to a tenth of a millimetre, dry cells null in the file and zero here", () => {
   const text = writeField(field);
-  const raw = JSON.parse(text) as { depth: (number | null)[]; u: (number | null)[]; bed: number[]; origin: { x: number; y: number } };
+  const raw = JSON.parse(text) as {
+    depth: (number | null)[];
+    u: (number | null)[];
+    bed: number[];
+    origin: { x: number; y: number };
+  };
   expect(raw.origin).toEqual({ x: 0, y: 0 });
   raw.depth.forEach((h, k) => expect(h === null).toBe(!(field.depth[k]! > 0)));
   expect(raw.bed.every(Number.isFinite)).toBe(true);
   const back = readField(text, 0.05);
-  for (const name of ["depth", "u", "v", "bed", "roughness", "unsteadiness"] as const) back[name].forEach((value, k) => expect(Math.abs(value - field[name][k]!)).toBeLessThan(6e-5));
+  for (const name of ["depth", "u", "v", "bed", "roughness", "unsteadiness"] as const)
+    back[name].forEach((value, k) => expect(Math.abs(value - field[name][k]!)).toBeLessThan(6e-5));
   expect(back).toMatchObject({ nx: 40, ny: 12, cell: 1, discharge: 5, verdict: field.verdict });
 });
 

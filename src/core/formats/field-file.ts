@@ -24,9 +24,20 @@ const fieldSchema = z.object({
 export function writeField(field: Field): string {
   const wet = (values: Float32Array) => Array.from(values, (value, k) => (field.depth[k]! > 0 ? round(value) : null));
   return JSON.stringify({
-    schema: "low-heron/field@1", nx: field.nx, ny: field.ny, cell: field.cell, discharge: field.discharge, origin: { x: 0, y: 0 },
-    verdict: field.verdict, massError: field.massError,
-    bed: Array.from(field.bed, round), roughness: Array.from(field.roughness, round), depth: wet(field.depth), u: wet(field.u), v: wet(field.v), unsteadiness: wet(field.unsteadiness),
+    schema: "low-heron/field@1",
+    nx: field.nx,
+    ny: field.ny,
+    cell: field.cell,
+    discharge: field.discharge,
+    origin: { x: 0, y: 0 },
+    verdict: field.verdict,
+    massError: field.massError,
+    bed: Array.from(field.bed, round),
+    roughness: Array.from(field.roughness, round),
+    depth: wet(field.depth),
+    u: wet(field.u),
+    v: wet(field.v),
+    unsteadiness: wet(field.unsteadiness),
   });
 }
 
@@ -44,21 +55,42 @@ export function readField(text: string, roughness: number, file?: string): Field
   const parsed = fieldSchema.safeParse(data);
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;
-    throw new InputError("bad-field", `The field is not as it should be at ${issue.path.join(".")}: ${issue.message}`, { file, path: issue.path.join(".") });
+    throw new InputError("bad-field", `The field is not as it should be at ${issue.path.join(".")}: ${issue.message}`, {
+      file,
+      path: issue.path.join("."),
+    });
   }
   const field = parsed.data;
   const cells = field.nx * field.ny;
-  if (cells > MOST_CELLS) throw new InputError("too-large", `${cells} cells are more than can be read.`, { file, path: "nx" });
+  if (cells > MOST_CELLS)
+    throw new InputError("too-large", `${cells} cells are more than can be read.`, { file, path: "nx" });
   for (const name of ["bed", "depth", "u", "v"] as const) {
-    if (field[name].length !== cells) throw new InputError("bad-field", `“${name}” has ${field[name].length} values, and ${cells} are needed.`, { file, path: name });
+    if (field[name].length !== cells)
+      throw new InputError("bad-field", `“${name}” has ${field[name].length} values, and ${cells} are needed.`, {
+        file,
+        path: name,
+      });
   }
   const dense = (values: (number | null)[] | undefined) => cellsOf(new Float32Array(cells), (k) => values?.[k] ?? 0);
   const n = field.roughness;
-  if (Array.isArray(n) && n.length !== cells) throw new InputError("bad-field", `“roughness” has ${n.length} values, and ${cells} are needed.`, { file, path: "roughness" });
+  if (Array.isArray(n) && n.length !== cells)
+    throw new InputError("bad-field", `“roughness” has ${n.length} values, and ${cells} are needed.`, {
+      file,
+      path: "roughness",
+    });
   return {
-    nx: field.nx, ny: field.ny, cell: field.cell, discharge: field.discharge, bed: Float32Array.from(field.bed),
+    nx: field.nx,
+    ny: field.ny,
+    cell: field.cell,
+    discharge: field.discharge,
+    bed: Float32Array.from(field.bed),
     roughness: cellsOf(new Float32Array(cells), (k) => (Array.isArray(n) ? n[k]! : (n ?? roughness))),
-    depth: dense(field.depth), u: dense(field.u), v: dense(field.v), unsteadiness: dense(field.unsteadiness),
-    verdict: field.verdict, massError: field.massError, steps: 0,
+    depth: dense(field.depth),
+    u: dense(field.u),
+    v: dense(field.v),
+    unsteadiness: dense(field.unsteadiness),
+    verdict: field.verdict,
+    massError: field.massError,
+    steps: 0,
   };
 }

@@ -9,8 +9,14 @@ import { ianaZone, readInstant, UTC } from "./instant";
 const NAMES: readonly (readonly [RegExp, Parameter | "time"])[] = [
   [/^(date|time|datetime|date_?time|date time|timestamp|instant|at|when|sample_?time)$/, "time"],
   [/^(discharge|flow|streamflow|q)$/, "discharge"],
-  [/^(stage|level|gage height|gauge height|gage_height|gauge_height|height|water level|water_level|river level)$/, "stage"],
-  [/^(water temperature|water_temperature|watertemperature|water temp|water_temp|watertemp|temperature|temp|wtemp)$/, "waterTemperature"],
+  [
+    /^(stage|level|gage height|gauge height|gage_height|gauge_height|height|water level|water_level|river level)$/,
+    "stage",
+  ],
+  [
+    /^(water temperature|water_temperature|watertemperature|water temp|water_temp|watertemp|temperature|temp|wtemp)$/,
+    "waterTemperature",
+  ],
   [/^(turbidity|turb)$/, "turbidity"],
   [/^(air pressure|air_pressure|airpressure|pressure|barometer)$/, "airPressure"],
 ];
@@ -26,13 +32,20 @@ export function readHeader(cell: string): Header {
   const text = cell.trim().replace(/^\uFEFF/, "");
   const bracketed = /^(.*?)\s*[([]\s*([^)\]]*)\s*[)\]]\s*$/.exec(text) ?? /^(.*?)\s*,\s*(.+)$/.exec(text);
   const tail = bracketed ? undefined : /^(.*)[_\s]([^_\s]+(?:\/[^_\s]+)?)$/.exec(text);
-  const name = (bracketed ? bracketed[1]! : tail && (findUnit(tail[2]!) || /^utc$/i.test(tail[2]!)) ? tail[1]! : text).trim().toLowerCase();
+  const name = (bracketed ? bracketed[1]! : tail && (findUnit(tail[2]!) || /^utc$/i.test(tail[2]!)) ? tail[1]! : text)
+    .trim()
+    .toLowerCase();
   const inside = (bracketed?.[2] ?? (tail && name !== text.toLowerCase() ? tail[2] : undefined))?.trim();
-  return { name, unit: inside && findUnit(inside) ? inside : undefined, zone: inside && !findUnit(inside) ? inside : undefined };
+  return {
+    name,
+    unit: inside && findUnit(inside) ? inside : undefined,
+    zone: inside && !findUnit(inside) ? inside : undefined,
+  };
 }
 
 /** What a column of that name holds. */
-export const kindOfColumn = (name: string): Parameter | "time" | undefined => NAMES.find(([pattern]) => pattern.test(name))?.[1];
+export const kindOfColumn = (name: string): Parameter | "time" | undefined =>
+  NAMES.find(([pattern]) => pattern.test(name))?.[1];
 
 /** What the angler says a column holds, where its name does not tell. */
 export interface ColumnMatch {
@@ -52,7 +65,11 @@ const DELIMITERS = [",", ";", "\t", "|"];
 
 /** Rows of a CSV, its delimiter found by itself, and which of them is the first that is neither empty nor a comment. */
 export function csvRows(text: string, file: string | undefined, preview = 0): { rows: string[][]; headerRow: number } {
-  const rows = Papa.parse<string[]>(text.trimEnd(), { delimitersToGuess: DELIMITERS, skipEmptyLines: false, preview }).data;
+  const rows = Papa.parse<string[]>(text.trimEnd(), {
+    delimitersToGuess: DELIMITERS,
+    skipEmptyLines: false,
+    preview,
+  }).data;
   const headerRow = rows.findIndex((row) => row.some((cell) => cell.trim() !== "") && !row[0]!.startsWith("#"));
   if (headerRow < 0) throw new InputError("no-header", "The file holds only comments.", { file, line: 1 });
   return { rows, headerRow };
@@ -61,7 +78,10 @@ export function csvRows(text: string, file: string | undefined, preview = 0): { 
 /** Lines looked at for a preview. */
 const PREVIEW = 400;
 
-/** The columns of a CSV as its header names them, what each is taken for by name, and a cell of each: for matching them by hand. */
+/**
+ * The columns of a CSV as its header names them, what each is taken for by name, and a cell of each: for matching them
+ * by hand.
+ */
 export function previewCsv(text: string, file?: string): { name: string; sample: string; match: ColumnMatch }[] {
   demandText(text, file);
   const { rows, headerRow } = csvRows(text, file, PREVIEW);
@@ -69,13 +89,19 @@ export function previewCsv(text: string, file?: string): { name: string; sample:
   return rows[headerRow]!.map((cell, index) => {
     const header = readHeader(cell);
     const kind = kindOfColumn(header.name);
-    const match: ColumnMatch = kind === "time" ? { as: "time" } : kind ? { as: kind, unit: header.unit ?? defaultUnit(kind) } : { as: "leave", unit: header.unit };
+    const match: ColumnMatch =
+      kind === "time"
+        ? { as: "time" }
+        : kind
+          ? { as: kind, unit: header.unit ?? defaultUnit(kind) }
+          : { as: "leave", unit: header.unit };
     return { name: cell.trim(), sample: (first?.[index] ?? "").trim(), match };
   });
 }
 
 /**
- * A CSV of readings: columns matched by name and unit, or as the angler says, one of them a time. Delimiter found by itself.
+ * A CSV of readings: columns matched by name and unit, or as the angler says, one of them a time. Delimiter found by
+ * itself.
  * `zone` is the IANA zone of clock times without an offset; without it they are read as UTC and the notes say so.
  */
 export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile {
@@ -84,19 +110,50 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
   const { rows, headerRow } = csvRows(text, file);
   const headers = (rows[headerRow] ?? []).map(readHeader);
   const said = options.columns;
-  if (said && said.length !== headers.length) throw new InputError("wrong-columns", `${said.length} columns were matched, and the file has ${headers.length}.`, { file, line: headerRow + 1 });
-  const timeColumn = headers.findIndex((header, index) => (said ? said[index]!.as : kindOfColumn(header.name)) === "time");
+  if (said && said.length !== headers.length)
+    throw new InputError("wrong-columns", `${said.length} columns were matched, and the file has ${headers.length}.`, {
+      file,
+      line: headerRow + 1,
+    });
+  const timeColumn = headers.findIndex(
+    (header, index) => (said ? said[index]!.as : kindOfColumn(header.name)) === "time",
+  );
   const where = { file, line: headerRow + 1 };
-  if (timeColumn < 0) throw new InputError("no-time-column", `No column is named as a time (time, datetime, timestamp). The columns are: ${listed(headers)}.`, where);
+  if (timeColumn < 0)
+    throw new InputError(
+      "no-time-column",
+      `No column is named as a time (time, datetime, timestamp). The columns are: ${listed(headers)}.`,
+      where,
+    );
 
   const notes: string[] = [];
-  const columns = oncePerParameter(headers.flatMap((header, index): Column[] => {
-    const match = said?.[index];
-    const kind = match ? match.as : kindOfColumn(header.name);
-    if (!kind || kind === "time" || kind === "leave") return [];
-    return [{ index, parameter: kind, unitName: unitFor(kind, match?.unit ? { ...header, unit: match.unit, zone: findUnit(match.unit) ? undefined : match.unit } : header, where, notes) }];
-  }), notes, (column) => headers[column.index]!.name);
-  if (columns.length === 0) throw new InputError("no-known-column", `No column gives discharge, stage, water temperature or turbidity. The columns are: ${listed(headers)}.`, where);
+  const columns = oncePerParameter(
+    headers.flatMap((header, index): Column[] => {
+      const match = said?.[index];
+      const kind = match ? match.as : kindOfColumn(header.name);
+      if (!kind || kind === "time" || kind === "leave") return [];
+      return [
+        {
+          index,
+          parameter: kind,
+          unitName: unitFor(
+            kind,
+            match?.unit ? { ...header, unit: match.unit, zone: findUnit(match.unit) ? undefined : match.unit } : header,
+            where,
+            notes,
+          ),
+        },
+      ];
+    }),
+    notes,
+    (column) => headers[column.index]!.name,
+  );
+  if (columns.length === 0)
+    throw new InputError(
+      "no-known-column",
+      `No column gives discharge, stage, water temperature or turbidity. The columns are: ${listed(headers)}.`,
+      where,
+    );
 
   const zoneName = options.zone ?? headers[timeColumn]!.zone;
   const zone = zoneName ? (/^(utc|gmt|z)$/i.test(zoneName) ? UTC : ianaZone(zoneName)) : UTC;
@@ -128,17 +185,33 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
     gathering.take(here, instant.time, row);
   }
   const series = gathering.finish(file);
-  if (unzoned && !zoneName) notes.push(`${unzoned} times have no offset and no zone was stated: they were read as UTC.`);
+  if (unzoned && !zoneName)
+    notes.push(`${unzoned} times have no offset and no zone was stated: they were read as UTC.`);
   return { station: { id: "", name: "" }, series, rejected: gathering.rejected, codes: gathering.codes, notes };
 }
 
-function unitFor(parameter: Parameter, header: Header, where: { file?: string; line: number }, notes: string[]): string {
+function unitFor(
+  parameter: Parameter,
+  header: Header,
+  where: { file?: string; line: number },
+  notes: string[],
+): string {
   const dimension = dimensionOf(parameter);
   if (header.unit && !header.zone) {
-    if (findUnit(header.unit)!.dimension !== dimension) throw new InputError("wrong-unit", `Column “${header.name}” is in ${header.unit}, which does not measure ${parameter}.`, where);
+    if (findUnit(header.unit)!.dimension !== dimension)
+      throw new InputError(
+        "wrong-unit",
+        `Column “${header.name}” is in ${header.unit}, which does not measure ${parameter}.`,
+        where,
+      );
     return header.unit;
   }
-  if (header.zone) throw new InputError("unknown-unit", `Column “${header.name}” is in “${header.zone}”, a unit not known here.`, where);
+  if (header.zone)
+    throw new InputError(
+      "unknown-unit",
+      `Column “${header.name}” is in “${header.zone}”, a unit not known here.`,
+      where,
+    );
   const assumed = defaultUnit(parameter);
   notes.push(`Column “${header.name}” names no unit: ${assumed} was taken.`);
   return assumed;
@@ -146,4 +219,8 @@ function unitFor(parameter: Parameter, header: Header, where: { file?: string; l
 
 const defaultUnit = (parameter: Parameter): string => (parameter === "waterTemperature" ? "C" : UNIT_OF[parameter]);
 
-const listed = (headers: readonly Header[]): string => headers.map((header) => header.name || "(empty)").slice(0, 12).join(", ");
+const listed = (headers: readonly Header[]): string =>
+  headers
+    .map((header) => header.name || "(empty)")
+    .slice(0, 12)
+    .join(", ");

@@ -5,7 +5,10 @@ import { readHeader } from "./gauge-csv";
 import { readGaugeFile } from "./gauge-file";
 import { ianaZone, readInstant, UTC } from "./instant";
 
-/** Layout of RDB as the US Geological Survey publishes it (NWIS "RDB output format"): comments, header, format row, qualifiers. Values are made up. */
+/**
+ * Layout of RDB as the US Geological Survey publishes it (NWIS "RDB output format"): comments, header, format row,
+ * qualifiers. Values are made up.
+ */
 const RDB = `# ---------------------------------- WARNING ----------------------------------------
 # Some of the data may be provisional.
 #
@@ -39,16 +42,27 @@ test("RDB: units, zones across the autumn change, codes as gaps, bad lines with 
   // 1 cfs = 0.028316846592 m3/s, exact (NIST SP 811).
   expect(discharge!.values[0]).toBeCloseTo(353 * 0.028316846592, 9);
   expect(stage!.values[0]).toBeCloseTo(4.1 * 0.3048, 12);
-  expect(Array.from(discharge!.times, (time) => new Date(time).toISOString())).toEqual(["2026-11-01T05:45:00.000Z", "2026-11-01T06:45:00.000Z", "2026-11-01T07:45:00.000Z", "2026-11-01T08:45:00.000Z", "2026-11-01T10:45:00.000Z"]);
+  expect(Array.from(discharge!.times, (time) => new Date(time).toISOString())).toEqual([
+    "2026-11-01T05:45:00.000Z",
+    "2026-11-01T06:45:00.000Z",
+    "2026-11-01T07:45:00.000Z",
+    "2026-11-01T08:45:00.000Z",
+    "2026-11-01T10:45:00.000Z",
+  ]);
   expect(Array.from(discharge!.values, Number.isNaN)).toEqual([false, true, true, true, false]);
   expect(file.codes).toEqual({ Ice: 1, Eqp: 2 });
-  expect(file.rejected).toEqual([{ line: 12, reason: "discharge -5 is negative" }, { line: 13, reason: "time zone “XYZ” is not known" }]);
+  expect(file.rejected).toEqual([
+    { line: 12, reason: "discharge -5 is negative" },
+    { line: 13, reason: "time zone “XYZ” is not known" },
+  ]);
   const summary = summariseGauge(file);
   expect(summary.series[0]).toMatchObject({ parameter: "discharge", unit: "m3/s", count: 2, missing: 3 });
 });
 
 test("CSV: columns by name and unit, in any order, semicolons, offsets, bad cells kept as gaps", () => {
-  const file = readGaugeFile("Turbidity (FNU);Flow (cfs);when;water temp [F]\n4.5;100;2026-05-01T06:00+01:00;50\nabc;110;2026-05-01T07:00+01:00;52\n5;120;yesterday;54\n6;130;2026-05-01T09:00+01:00\n7;NaN;2026-05-01T10:00+01:00;55\n");
+  const file = readGaugeFile(
+    "Turbidity (FNU);Flow (cfs);when;water temp [F]\n4.5;100;2026-05-01T06:00+01:00;50\nabc;110;2026-05-01T07:00+01:00;52\n5;120;yesterday;54\n6;130;2026-05-01T09:00+01:00\n7;NaN;2026-05-01T10:00+01:00;55\n",
+  );
   const by = Object.fromEntries(file.series.map((series) => [series.parameter, series]));
   expect(new Date(by.discharge!.times[0]!).toISOString()).toBe("2026-05-01T05:00:00.000Z");
   expect(by.discharge!.values[1]).toBeCloseTo(3.1148531, 6);
@@ -71,9 +85,16 @@ test("clocks: a skipped hour is refused, a repeated one read in order (IANA tzda
   expect(readInstant("2026-03-29 01:30", zone)).toMatchObject({ ok: false });
   const first = readInstant("2026-10-25 01:30", zone);
   const second = readInstant("2026-10-25 01:30", zone, (first as { time: number }).time);
-  expect([first, second].map((one) => new Date((one as { time: number }).time).toISOString())).toEqual(["2026-10-25T00:30:00.000Z", "2026-10-25T01:30:00.000Z"]);
+  expect([first, second].map((one) => new Date((one as { time: number }).time).toISOString())).toEqual([
+    "2026-10-25T00:30:00.000Z",
+    "2026-10-25T01:30:00.000Z",
+  ]);
   expect(readInstant("2026-02-30 10:00", UTC)).toMatchObject({ ok: false });
-  expect(readInstant("2026-07-01T12:00:00.5-0330", UTC)).toEqual({ ok: true, zoned: true, time: Date.UTC(2026, 6, 1, 15, 30, 0, 500) });
+  expect(readInstant("2026-07-01T12:00:00.5-0330", UTC)).toEqual({
+    ok: true,
+    zoned: true,
+    time: Date.UTC(2026, 6, 1, 15, 30, 0, 500),
+  });
 });
 
 test.each([
@@ -94,13 +115,27 @@ test.each([
 });
 
 test("no text makes the reader throw anything but a located fault, and it never makes up a value (property)", () => {
-  const cell = fc.oneof(fc.string({ maxLength: 12 }), fc.double().map(String), fc.constantFrom("Ice", "", "2026-01-01T00:00Z", "2026-01-01 05:00"));
-  fc.assert(fc.property(fc.array(fc.array(cell, { maxLength: 4 }), { maxLength: 12 }), (rows) => {
-    const text = `time,discharge (m3/s),stage (m)\n${rows.map((row) => row.join(",")).join("\n")}`;
-    try {
-      for (const series of readGaugeFile(text).series) for (const value of series.values) if (!Number.isNaN(value)) expect(rows.flat().some((one) => one.split(",").some((part) => Number(part.trim().replaceAll('"', "")) === value))).toBe(true);
-    } catch (error) {
-      expect(error).toBeInstanceOf(InputError);
-    }
-  }), { numRuns: 300 });
+  const cell = fc.oneof(
+    fc.string({ maxLength: 12 }),
+    fc.double().map(String),
+    fc.constantFrom("Ice", "", "2026-01-01T00:00Z", "2026-01-01 05:00"),
+  );
+  fc.assert(
+    fc.property(fc.array(fc.array(cell, { maxLength: 4 }), { maxLength: 12 }), (rows) => {
+      const text = `time,discharge (m3/s),stage (m)\n${rows.map((row) => row.join(",")).join("\n")}`;
+      try {
+        for (const series of readGaugeFile(text).series)
+          for (const value of series.values)
+            if (!Number.isNaN(value))
+              expect(
+                rows
+                  .flat()
+                  .some((one) => one.split(",").some((part) => Number(part.trim().replaceAll('"', "")) === value)),
+              ).toBe(true);
+      } catch (error) {
+        expect(error).toBeInstanceOf(InputError);
+      }
+    }),
+    { numRuns: 300 },
+  );
 });

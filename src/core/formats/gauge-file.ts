@@ -8,13 +8,19 @@ export const GAUGE_FORMATS = ["auto", "csv", "rdb", "waterml2"] as const;
 export type GaugeFormat = (typeof GAUGE_FORMATS)[number];
 
 /** The format of a text by its first lines. */
-const formatOf = (text: string): Exclude<GaugeFormat, "auto"> => (looksLikeWaterML2(text) ? "waterml2" : looksLikeRdb(text) ? "rdb" : "csv");
+const formatOf = (text: string): Exclude<GaugeFormat, "auto"> =>
+  looksLikeWaterML2(text) ? "waterml2" : looksLikeRdb(text) ? "rdb" : "csv";
 
 /** Reads a gauge file of any format; with "auto" the text itself tells which. */
 export function readGaugeFile(text: string, options: CsvOptions & { format?: GaugeFormat } = {}): GaugeFile {
   demandText(text, options.file);
   const stated = options.format ?? "auto";
-  if (!GAUGE_FORMATS.includes(stated)) throw new InputError("unknown-format", `“${String(stated)}” is not a gauge format read here: ${GAUGE_FORMATS.join(", ")}.`, { file: options.file });
+  if (!GAUGE_FORMATS.includes(stated))
+    throw new InputError(
+      "unknown-format",
+      `“${String(stated)}” is not a gauge format read here: ${GAUGE_FORMATS.join(", ")}.`,
+      { file: options.file },
+    );
   const format = stated === "auto" ? formatOf(text) : stated;
   if (format === "waterml2") return readGaugeWaterML2(text, options);
   return format === "rdb" ? readGaugeRdb(text, options) : readGaugeCsv(text, options);

@@ -4,7 +4,8 @@ import { PARAMETER_CODES } from "./parameter-codes";
 import { codedZone, ianaZone, readInstant, UTC, type Zone } from "./instant";
 
 /** Tab-separated RDB begins with # comments, a header row and a format row such as 5s 15s 20d. */
-export const looksLikeRdb = (text: string): boolean => /^#/.test(text.trimStart()) && /\n(agency_cd|site_no)\t/.test(text);
+export const looksLikeRdb = (text: string): boolean =>
+  /^#/.test(text.trimStart()) && /\n(agency_cd|site_no)\t/.test(text);
 
 const isFormatRow = (cells: readonly string[]): boolean => cells.every((cell) => /^\d+[sdn]$/.test(cell.trim()));
 
@@ -17,7 +18,8 @@ interface Layout {
 
 function layoutOf(headers: readonly string[], line: number, file: string | undefined, notes: string[]): Layout {
   const timeColumn = headers.findIndex((name) => /^(datetime|date)$/i.test(name));
-  if (timeColumn < 0) throw new InputError("no-time-column", "The header row names no datetime column.", { file, line });
+  if (timeColumn < 0)
+    throw new InputError("no-time-column", "The header row names no datetime column.", { file, line });
   const found = headers.flatMap((name, index): Column[] => {
     // "12345_00060" or, for daily values, "12345_00060_00003"; "…_cd" columns carry flags.
     const match = /^(?:\d+_)?(\d{5})(?:_\d{5})?$/.exec(name);
@@ -25,12 +27,19 @@ function layoutOf(headers: readonly string[], line: number, file: string | undef
     return known ? [{ index, ...known }] : [];
   });
   const columns = oncePerParameter(found, notes, (column) => headers[column.index]!);
-  if (columns.length === 0) throw new InputError("no-known-column", "No column carries discharge, stage, water temperature or turbidity.", { file, line });
+  if (columns.length === 0)
+    throw new InputError("no-known-column", "No column carries discharge, stage, water temperature or turbidity.", {
+      file,
+      line,
+    });
   return { timeColumn, zoneColumn: headers.indexOf("tz_cd"), siteColumn: headers.indexOf("site_no"), columns };
 }
 
 /** The zones of a file: its own tz_cd codes first, then the stated zone, then UTC. */
-function zoneReader(stated: string | undefined, file: string | undefined): (code: string | undefined) => Zone | undefined {
+function zoneReader(
+  stated: string | undefined,
+  file: string | undefined,
+): (code: string | undefined) => Zone | undefined {
   const fallback = stated ? ianaZone(stated) : UTC;
   if (!fallback) throw new InputError("unknown-zone", `“${stated}” is not a time zone known here.`, { file });
   return (code) => (code === undefined || code.trim() === "" ? fallback : codedZone(code));
@@ -45,7 +54,10 @@ function stationName(comments: readonly string[], id: string): string {
   return "";
 }
 
-/** Reads RDB as public agencies publish it, in both its instantaneous and daily forms. Only the first station's rows are taken. */
+/**
+ * Reads RDB as public agencies publish it, in both its instantaneous and daily forms. Only the first station's rows are
+ * taken.
+ */
 export function readGaugeRdb(text: string, options: { zone?: string; file?: string } = {}): GaugeFile {
   const { file } = options;
   demandText(text, file);
@@ -83,10 +95,22 @@ export function readGaugeRdb(text: string, options: { zone?: string; file?: stri
   }
   const series = gathering.finish(file);
   const id = site ?? "";
-  return { station: { id, name: stationName(comments, id) }, series, rejected: gathering.rejected, codes: gathering.codes, notes };
+  return {
+    station: { id, name: stationName(comments, id) },
+    series,
+    rejected: gathering.rejected,
+    codes: gathering.codes,
+    notes,
+  };
 }
 
-function readRow(cells: readonly string[], width: number, layout: Layout, zoneFor: (code: string | undefined) => Zone | undefined, previous: number) {
+function readRow(
+  cells: readonly string[],
+  width: number,
+  layout: Layout,
+  zoneFor: (code: string | undefined) => Zone | undefined,
+  previous: number,
+) {
   if (cells.length < width - 1) return { ok: false as const, reason: `the line has ${cells.length} of ${width} cells` };
   const code = layout.zoneColumn < 0 ? undefined : cells[layout.zoneColumn];
   const zone = zoneFor(code);

@@ -20,8 +20,36 @@ export interface GaugeFile extends GaugeRecord {
 /** Files larger than this are refused, bytes: ten years of quarter hours with four parameters is about 25 MB. */
 export const LARGEST_FILE = 64 * 1024 * 1024;
 
-/** Codes that agencies write in place of a number (USGS NWIS help: "Ice", "Eqp", "Dis", "Rat", "Mnt", "Bkw", "Ssn", "***" ...). */
-const CODES = new Set(["ice", "eqp", "dis", "rat", "mnt", "bkw", "ssn", "***", "zfl", "pr", "dry", "fld", "tst", "pmp", "--", "-", "na", "n/a", "null", "m", "missing", "-999999", "-9999", "-999"]);
+/**
+ * Codes that agencies write in place of a number (USGS NWIS help: "Ice", "Eqp", "Dis", "Rat", "Mnt", "Bkw", "Ssn",
+ * "***" ...).
+ */
+const CODES = new Set([
+  "ice",
+  "eqp",
+  "dis",
+  "rat",
+  "mnt",
+  "bkw",
+  "ssn",
+  "***",
+  "zfl",
+  "pr",
+  "dry",
+  "fld",
+  "tst",
+  "pmp",
+  "--",
+  "-",
+  "na",
+  "n/a",
+  "null",
+  "m",
+  "missing",
+  "-999999",
+  "-9999",
+  "-999",
+]);
 
 const DIMENSION_OF: Partial<Record<Parameter, Dimension>> = {
   discharge: "discharge",
@@ -34,15 +62,18 @@ const DIMENSION_OF: Partial<Record<Parameter, Dimension>> = {
 /** Refuses what is not text: empty, or holding bytes that no text file holds. */
 export function demandText(text: string, file?: string): void {
   if (text.trim() === "") throw new InputError("empty-file", "The file is empty.", { file });
-  if (text.length > LARGEST_FILE) throw new InputError("too-large", `The file is larger than ${LARGEST_FILE / 1048576} MB.`, { file });
+  if (text.length > LARGEST_FILE)
+    throw new InputError("too-large", `The file is larger than ${LARGEST_FILE / 1048576} MB.`, { file });
   const head = text.slice(0, 4096);
   let odd = 0;
   for (const char of head) {
     const code = char.codePointAt(0)!;
-    if (code === 0) throw new InputError("binary-file", "The file is not text: it holds binary data.", { file, line: 1 });
+    if (code === 0)
+      throw new InputError("binary-file", "The file is not text: it holds binary data.", { file, line: 1 });
     if ((code < 32 && code !== 9 && code !== 10 && code !== 13) || code === 0xfffd) odd++;
   }
-  if (odd > head.length * 0.02) throw new InputError("binary-file", "The file is not text: it holds binary data.", { file, line: 1 });
+  if (odd > head.length * 0.02)
+    throw new InputError("binary-file", "The file is not text: it holds binary data.", { file, line: 1 });
 }
 
 export interface Column {
@@ -111,7 +142,11 @@ export class Gathering {
     const series = this.series();
     if (series.length === 0) {
       const first = this.rejected[0];
-      throw new InputError("no-readings", `The file holds no usable reading${first ? `: line ${first.line}, ${first.reason}` : ""}.`, { file, line: first?.line });
+      throw new InputError(
+        "no-readings",
+        `The file holds no usable reading${first ? `: line ${first.line}, ${first.reason}` : ""}.`,
+        { file, line: first?.line },
+      );
     }
     return series;
   }
@@ -119,7 +154,10 @@ export class Gathering {
   /** The series with at least one true reading. */
   series(): Series[] {
     return this.columns
-      .map((column, k) => ({ ...seriesFromColumns(column.parameter, this.times, this.readings[k]!), unit: UNIT_OF[column.parameter] || column.unitName }))
+      .map((column, k) => ({
+        ...seriesFromColumns(column.parameter, this.times, this.readings[k]!),
+        unit: UNIT_OF[column.parameter] || column.unitName,
+      }))
       .filter((entry) => entry.values.some((value) => !Number.isNaN(value)));
   }
 }
@@ -135,11 +173,20 @@ function impossible(parameter: Parameter, value: number): string | undefined {
 }
 
 /** Two counts by code as one. */
-export const addCounts = (a: Readonly<Record<string, number>>, b: Readonly<Record<string, number>>): Record<string, number> =>
-  Object.fromEntries([...new Set([...Object.keys(a), ...Object.keys(b)])].map((code) => [code, (a[code] ?? 0) + (b[code] ?? 0)]));
+export const addCounts = (
+  a: Readonly<Record<string, number>>,
+  b: Readonly<Record<string, number>>,
+): Record<string, number> =>
+  Object.fromEntries(
+    [...new Set([...Object.keys(a), ...Object.keys(b)])].map((code) => [code, (a[code] ?? 0) + (b[code] ?? 0)]),
+  );
 
 /** The first column wins when two carry the same parameter; the others become a note. */
-export function oncePerParameter(columns: readonly Column[], notes: string[], nameOf: (column: Column) => string): Column[] {
+export function oncePerParameter(
+  columns: readonly Column[],
+  notes: string[],
+  nameOf: (column: Column) => string,
+): Column[] {
   const taken = new Set<Parameter>();
   return columns.filter((column) => {
     if (!taken.has(column.parameter)) return Boolean(taken.add(column.parameter));

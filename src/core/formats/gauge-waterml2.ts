@@ -6,8 +6,12 @@ import { ianaZone, readInstant, UTC, type Zone } from "./instant";
 import { PARAMETER_CODES } from "./parameter-codes";
 import { asNode, listOf as list, parseXml, textOf as text, type XmlNode as Node, xmlParser } from "./xml";
 
-/** WaterML 2.0 Part 1 (OGC 10-126r4): observations whose results are series of time-value pairs with metadata. Prefixes may differ; entities are not expanded. */
-export const looksLikeWaterML2 = (text: string): boolean => /^\s*(?:\uFEFF)?<(\?xml|[\w.-]*:?(Collection|OM_Observation|MeasurementTimeseries)\b)/.test(text);
+/**
+ * WaterML 2.0 Part 1 (OGC 10-126r4): observations whose results are series of time-value pairs with metadata. Prefixes
+ * may differ; entities are not expanded.
+ */
+export const looksLikeWaterML2 = (text: string): boolean =>
+  /^\s*(?:\uFEFF)?<(\?xml|[\w.-]*:?(Collection|OM_Observation|MeasurementTimeseries)\b)/.test(text);
 
 const parser = xmlParser(["observationMember", "point", "OM_Observation", "NamedValue", "name"]);
 
@@ -21,14 +25,22 @@ const PROPERTIES: readonly (readonly [RegExp, Parameter])[] = [
 ];
 
 const attribute = (value: unknown, name: string): string => String(asNode(value)?.[`@${name}`] ?? "").trim();
-const at = (value: unknown, ...path: string[]): unknown => path.reduce<unknown>((node, name) => asNode(Array.isArray(node) ? node[0] : node)?.[name], value);
+const at = (value: unknown, ...path: string[]): unknown =>
+  path.reduce<unknown>((node, name) => asNode(Array.isArray(node) ? node[0] : node)?.[name], value);
 
 function propertyOf(observation: Node): { parameter: Parameter; unitName: string } | undefined {
   const node = observation.observedProperty;
   const [title, href] = [attribute(node, "title"), attribute(node, "href")];
   const code = /(?:^|[^0-9])(\d{5})$/.exec(href)?.[1] ?? /^(\d{5})$/.exec(title)?.[1];
   if (code && PARAMETER_CODES[code]) return PARAMETER_CODES[code];
-  const words = [title, href.split(/[/#=:]/).at(-1)!.replaceAll(/([a-z])([A-Z])/g, "$1 $2").replaceAll("_", " ")];
+  const words = [
+    title,
+    href
+      .split(/[/#=:]/)
+      .at(-1)!
+      .replaceAll(/([a-z])([A-Z])/g, "$1 $2")
+      .replaceAll("_", " "),
+  ];
   for (const word of words) {
     const found = PROPERTIES.find(([pattern]) => pattern.test(word));
     if (found) return { parameter: found[1], unitName: "" };
@@ -40,7 +52,10 @@ function propertyOf(observation: Node): { parameter: Parameter; unitName: string
 function unitOf(series: Node): string {
   const metadata = at(series, "defaultPointMetadata", "DefaultTVPMeasurementMetadata");
   const uom = asNode(metadata)?.uom;
-  return [attribute(uom, "code"), attribute(uom, "title"), text(uom)].find((name) => name !== "" && findUnit(name)) ?? (attribute(uom, "code") || attribute(uom, "title") || text(uom));
+  return (
+    [attribute(uom, "code"), attribute(uom, "title"), text(uom)].find((name) => name !== "" && findUnit(name)) ??
+    (attribute(uom, "code") || attribute(uom, "title") || text(uom))
+  );
 }
 
 /** Line of the nth point of the file (from 0), found only when something has to be said about it. */
@@ -55,17 +70,29 @@ const isNil = (value: unknown): boolean => /^(true|1)$/.test(attribute(value, "n
 /** Why a value is missing: its nil reason or qualifier, for the list of codes. */
 function reasonOf(value: unknown, pair: unknown): string {
   const qualifier = at(pair, "metadata", "TVPMeasurementMetadata", "qualifier");
-  return (attribute(value, "nilReason") || attribute(qualifier, "title") || text(at(qualifier, "Category", "value")) || "nil").split(/[/:]/).at(-1)!.slice(0, 40);
+  return (
+    attribute(value, "nilReason") ||
+    attribute(qualifier, "title") ||
+    text(at(qualifier, "Category", "value")) ||
+    "nil"
+  )
+    .split(/[/:]/)
+    .at(-1)!
+    .slice(0, 40);
 }
 
-/** Reads WaterML 2.0. Points that cannot be are refused with their line; series that say nothing known here become notes. */
+/**
+ * Reads WaterML 2.0. Points that cannot be are refused with their line; series that say nothing known here become
+ * notes.
+ */
 export function readGaugeWaterML2(source: string, options: { zone?: string; file?: string } = {}): GaugeFile {
   const { file } = options;
   const root = parseXml(source, parser, file);
   const zone = options.zone ? ianaZone(options.zone) : UTC;
   if (!zone) throw new InputError("unknown-zone", `“${options.zone}” is not a time zone known here.`, { file });
   const observations = observationsOf(root);
-  if (observations.length === 0) throw new InputError("not-waterml2", "The XML holds no observation of WaterML 2.0.", { file });
+  if (observations.length === 0)
+    throw new InputError("not-waterml2", "The XML holds no observation of WaterML 2.0.", { file });
 
   const out: GaugeFile = { station: { id: "", name: "" }, series: [], rejected: [], codes: {}, notes: [] };
   const told = { unzoned: 0 };
@@ -78,23 +105,39 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
   }
   if (out.series.length === 0) {
     const first = out.rejected[0];
-    throw new InputError("no-readings", `The file holds no usable reading${first ? `: line ${first.line}, ${first.reason}` : out.notes[0] ? `: ${out.notes[0]}` : ""}.`, { file, line: first?.line });
+    throw new InputError(
+      "no-readings",
+      `The file holds no usable reading${first ? `: line ${first.line}, ${first.reason}` : out.notes[0] ? `: ${out.notes[0]}` : ""}.`,
+      { file, line: first?.line },
+    );
   }
-  if (told.unzoned && !options.zone) out.notes.push(`${told.unzoned} times have no offset and no zone was stated: they were read as UTC.`);
+  if (told.unzoned && !options.zone)
+    out.notes.push(`${told.unzoned} times have no offset and no zone was stated: they were read as UTC.`);
   return out;
 
   function readSeries(observation: Node, series: Node | undefined, points: readonly unknown[], first: number): void {
-    const name = attribute(observation.observedProperty, "title") || attribute(observation.observedProperty, "href") || "unnamed";
+    const name =
+      attribute(observation.observedProperty, "title") || attribute(observation.observedProperty, "href") || "unnamed";
     const property = propertyOf(observation);
-    if (!series || !property) return void out.notes.push(`Series “${name}” was left out: ${series ? "it measures nothing known here" : "its result is not a measured time series"}.`);
+    if (!series || !property)
+      return void out.notes.push(
+        `Series “${name}” was left out: ${series ? "it measures nothing known here" : "its result is not a measured time series"}.`,
+      );
     const { parameter } = property;
     const stated = unitOf(series);
     const unitName = stated || property.unitName;
     const unit = findUnit(unitName);
-    if (!unit || unit.dimension !== dimensionOf(parameter)) return void out.notes.push(`Series “${name}” was left out: its unit “${unitName || "none"}” ${unit ? `does not measure ${parameter}` : "is not known here"}.`);
+    if (!unit || unit.dimension !== dimensionOf(parameter))
+      return void out.notes.push(
+        `Series “${name}” was left out: its unit “${unitName || "none"}” ${unit ? `does not measure ${parameter}` : "is not known here"}.`,
+      );
     const station = stationOf(observation);
-    if (out.series.some((one) => one.parameter === parameter)) return void out.notes.push(`Series “${name}” was left out: another already gives ${parameter}.`);
-    if (out.station.id && station.id && station.id !== out.station.id) return void out.notes.push(`Series “${name}” was left out: it belongs to station ${station.id}, not ${out.station.id}.`);
+    if (out.series.some((one) => one.parameter === parameter))
+      return void out.notes.push(`Series “${name}” was left out: another already gives ${parameter}.`);
+    if (out.station.id && station.id && station.id !== out.station.id)
+      return void out.notes.push(
+        `Series “${name}” was left out: it belongs to station ${station.id}, not ${out.station.id}.`,
+      );
 
     const gathering = new Gathering([{ index: 0, parameter, unitName }]);
     takePoints(gathering, points, first, zone!);
@@ -123,7 +166,9 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
 }
 
 function observationsOf(root: Node): Node[] {
-  const members = list(at(root, "Collection", "observationMember")).flatMap((member) => list(at(member, "OM_Observation")));
+  const members = list(at(root, "Collection", "observationMember")).flatMap((member) =>
+    list(at(member, "OM_Observation")),
+  );
   return [...members, ...list(root.OM_Observation)].map(asNode).filter((node): node is Node => node !== undefined);
 }
 
@@ -132,6 +177,12 @@ function stationOf(observation: Node): { id: string; name: string } {
   const feature = observation.featureOfInterest;
   const point = at(feature, "MonitoringPoint");
   const named = list(asNode(point)?.name).map(text).find(Boolean);
-  const id = text(at(point, "identifier")) || (attribute(feature, "href").split(/[/#=:]/).at(-1) ?? "") || attribute(point, "id");
+  const id =
+    text(at(point, "identifier")) ||
+    (attribute(feature, "href")
+      .split(/[/#=:]/)
+      .at(-1) ??
+      "") ||
+    attribute(point, "id");
   return { id: id.slice(0, 40), name: (named ?? attribute(feature, "title")).slice(0, 120) };
 }

@@ -1,13 +1,20 @@
 /** Reading instants: ISO 8601 with an offset, or local clock time in a stated IANA zone or fixed offset. */
 
-export type Instant = { ok: true; time: number; /** It carried its own offset. */ zoned: boolean } | { ok: false; reason: string };
+export type Instant =
+  { ok: true; time: number; /** It carried its own offset. */ zoned: boolean } | { ok: false; reason: string };
 
-const CLOCK = /^(\d{4})-(\d{2})-(\d{2})(?:[T ](\d{1,2}):(\d{2})(?::(\d{2})(?:\.(\d{1,3})\d*)?)?)?\s*(Z|UTC|GMT|[+-]\d{2}:?\d{2}|[+-]\d{2})?$/i;
+const CLOCK =
+  /^(\d{4})-(\d{2})-(\d{2})(?:[T ](\d{1,2}):(\d{2})(?::(\d{2})(?:\.(\d{1,3})\d*)?)?)?\s*(Z|UTC|GMT|[+-]\d{2}:?\d{2}|[+-]\d{2})?$/i;
 
-/** A zone turns a clock reading (as if it were UTC, ms) into the instants at which clocks there showed it: none, one or two. */
+/**
+ * A zone turns a clock reading (as if it were UTC, ms) into the instants at which clocks there showed it: none, one or
+ * two.
+ */
 export type Zone = (clock: number) => number[];
 
-export const fixedZone = (offsetMinutes: number): Zone => (clock) => [clock - offsetMinutes * 60_000];
+export const fixedZone =
+  (offsetMinutes: number): Zone =>
+  (clock) => [clock - offsetMinutes * 60_000];
 export const UTC = fixedZone(0);
 
 /** A zone of the IANA database by name; undefined when there is none of that name. */
@@ -15,8 +22,14 @@ export function ianaZone(name: string): Zone | undefined {
   let format: Intl.DateTimeFormat;
   try {
     format = new Intl.DateTimeFormat("en-GB", {
-      timeZone: name, hourCycle: "h23",
-      year: "numeric", month: "numeric", day: "numeric", hour: "numeric", minute: "numeric", second: "numeric",
+      timeZone: name,
+      hourCycle: "h23",
+      year: "numeric",
+      month: "numeric",
+      day: "numeric",
+      hour: "numeric",
+      minute: "numeric",
+      second: "numeric",
     });
   } catch {
     return undefined;
@@ -49,7 +62,10 @@ export function ianaZone(name: string): Zone | undefined {
   return (clock) => {
     const [before, after] = [offsetAt(clock - 86_400_000), offsetAt(clock + 86_400_000)];
     if (before === after) return [clock - before];
-    return [before, after].map((offset) => clock - offset).filter((time) => offsetAt(time) === clock - time).sort((a, b) => a - b);
+    return [before, after]
+      .map((offset) => clock - offset)
+      .filter((time) => offsetAt(time) === clock - time)
+      .sort((a, b) => a - b);
   };
 }
 
@@ -63,10 +79,29 @@ export function readInstant(text: string, zone: Zone, previous = -Infinity): Ins
   const match = CLOCK.exec(text.trim());
   if (!match) return { ok: false, reason: `“${text.trim().slice(0, 40)}” is not an ISO 8601 time` };
   const [, year, month, day, hour = "0", minute = "0", second = "0", fraction = "0", offset] = match;
-  const parts = [year, month, day, hour, minute, second].map(Number) as [number, number, number, number, number, number];
-  const clock = Date.UTC(parts[0], parts[1] - 1, parts[2], parts[3], parts[4], parts[5], Number(fraction.padEnd(3, "0")));
+  const parts = [year, month, day, hour, minute, second].map(Number) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  const clock = Date.UTC(
+    parts[0],
+    parts[1] - 1,
+    parts[2],
+    parts[3],
+    parts[4],
+    parts[5],
+    Number(fraction.padEnd(3, "0")),
+  );
   const back = new Date(clock);
-  const isTrue = back.getUTCMonth() === parts[1] - 1 && back.getUTCDate() === parts[2] && back.getUTCHours() === parts[3] && back.getUTCMinutes() === parts[4];
+  const isTrue =
+    back.getUTCMonth() === parts[1] - 1 &&
+    back.getUTCDate() === parts[2] &&
+    back.getUTCHours() === parts[3] &&
+    back.getUTCMinutes() === parts[4];
   if (!isTrue) return { ok: false, reason: `“${text.trim()}” is not a date in the calendar` };
   if (offset) return { ok: true, time: clock - offsetMinutes(offset) * 60_000, zoned: true };
   return at(zone(clock), text, previous);
@@ -87,10 +122,27 @@ const digitsAt = (text: string, from: number, count: number): number => {
   return value;
 };
 
-/** The commonest form, YYYY-MM-DD HH:MM[:SS], without a pattern match, since records hold hundreds of thousands; NaN for all others. */
+/**
+ * The commonest form, YYYY-MM-DD HH:MM[:SS], without a pattern match, since records hold hundreds of thousands; NaN for
+ * all others.
+ */
 function plainClock(text: string): number {
-  if ((text.length !== 16 && text.length !== 19) || text[4] !== "-" || text[7] !== "-" || (text[10] !== " " && text[10] !== "T") || text[13] !== ":" || (text.length === 19 && text[16] !== ":")) return NaN;
-  const [year, month, day, hour, minute] = [digitsAt(text, 0, 4), digitsAt(text, 5, 2), digitsAt(text, 8, 2), digitsAt(text, 11, 2), digitsAt(text, 14, 2)];
+  if (
+    (text.length !== 16 && text.length !== 19) ||
+    text[4] !== "-" ||
+    text[7] !== "-" ||
+    (text[10] !== " " && text[10] !== "T") ||
+    text[13] !== ":" ||
+    (text.length === 19 && text[16] !== ":")
+  )
+    return NaN;
+  const [year, month, day, hour, minute] = [
+    digitsAt(text, 0, 4),
+    digitsAt(text, 5, 2),
+    digitsAt(text, 8, 2),
+    digitsAt(text, 11, 2),
+    digitsAt(text, 14, 2),
+  ];
   const second = text.length === 19 ? digitsAt(text, 17, 2) : 0;
   const whole = month >= 1 && month <= 12 && day >= 1 && day <= 28 && hour <= 23 && minute <= 59 && second <= 59;
   return whole ? Date.UTC(year, month - 1, day, hour, minute, second) : NaN;
@@ -105,8 +157,23 @@ function offsetMinutes(text: string): number {
 
 /** Offsets of the time-zone codes that North American agencies print, minutes east (IANA tzdata, northamerica). */
 const CODES: Record<string, number> = {
-  UTC: 0, GMT: 0, AST: -240, ADT: -180, EST: -300, EDT: -240, CST: -360, CDT: -300, MST: -420, MDT: -360,
-  PST: -480, PDT: -420, AKST: -540, AKDT: -480, HST: -600, NST: -210, NDT: -150,
+  UTC: 0,
+  GMT: 0,
+  AST: -240,
+  ADT: -180,
+  EST: -300,
+  EDT: -240,
+  CST: -360,
+  CDT: -300,
+  MST: -420,
+  MDT: -360,
+  PST: -480,
+  PDT: -420,
+  AKST: -540,
+  AKDT: -480,
+  HST: -600,
+  NST: -210,
+  NDT: -150,
 };
 
 export const codedZone = (code: string): Zone | undefined => {

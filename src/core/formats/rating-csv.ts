@@ -4,7 +4,10 @@ import { findUnit, toSI } from "../quantity/units";
 import { csvRows, kindOfColumn, readHeader } from "./gauge-csv";
 import { demandText, type Rejection } from "./gauge-text";
 
-/** Stage-discharge pairs from a CSV: columns by name and unit; two bare columns of numbers are stage, m, and discharge, m3/s. */
+/**
+ * Stage-discharge pairs from a CSV: columns by name and unit; two bare columns of numbers are stage, m, and discharge,
+ * m3/s.
+ */
 export function readPairs(text: string, file?: string): { gaugings: Gauging[]; rejected: Rejection[] } {
   demandText(text, file);
   const { rows, headerRow: first } = csvRows(text, file);
@@ -12,11 +15,25 @@ export function readPairs(text: string, file?: string): { gaugings: Gauging[]; r
   const headers = bare ? [] : rows[first]!.map(readHeader);
   const column = (parameter: "stage" | "discharge", otherwise: number) => {
     const index = bare ? otherwise : headers.findIndex((header) => kindOfColumn(header.name) === parameter);
-    if (index < 0) throw new InputError("no-known-column", `No column is named as ${parameter}. The columns are: ${headers.map((one) => one.name || "(empty)").join(", ")}.`, { file, line: first + 1 });
+    if (index < 0)
+      throw new InputError(
+        "no-known-column",
+        `No column is named as ${parameter}. The columns are: ${headers.map((one) => one.name || "(empty)").join(", ")}.`,
+        { file, line: first + 1 },
+      );
     const header = headers[index];
-    if (header?.zone) throw new InputError("unknown-unit", `Column “${header.name}” is in “${header.zone}”, a unit not known here.`, { file, line: first + 1 });
+    if (header?.zone)
+      throw new InputError("unknown-unit", `Column “${header.name}” is in “${header.zone}”, a unit not known here.`, {
+        file,
+        line: first + 1,
+      });
     const unit = findUnit(header?.unit ?? (parameter === "stage" ? "m" : "m3/s"))!;
-    if (unit.dimension !== (parameter === "stage" ? "length" : "discharge")) throw new InputError("wrong-unit", `Column “${header!.name}” is in ${header!.unit}, which does not measure ${parameter}.`, { file, line: first + 1 });
+    if (unit.dimension !== (parameter === "stage" ? "length" : "discharge"))
+      throw new InputError(
+        "wrong-unit",
+        `Column “${header!.name}” is in ${header!.unit}, which does not measure ${parameter}.`,
+        { file, line: first + 1 },
+      );
     return { index, unit };
   };
   const [stage, discharge] = [column("stage", 0), column("discharge", 1)];
@@ -29,10 +46,16 @@ export function readPairs(text: string, file?: string): { gaugings: Gauging[]; r
       const cell = (row[index] ?? "").trim();
       return cell === "" ? NaN : toSI(Number(cell), unit);
     }) as [number, number];
-    if (!Number.isFinite(h) || !Number.isFinite(q)) rejected.push({ line: k + 1, reason: "the line does not hold a stage and a discharge" });
+    if (!Number.isFinite(h) || !Number.isFinite(q))
+      rejected.push({ line: k + 1, reason: "the line does not hold a stage and a discharge" });
     else if (q <= 0) rejected.push({ line: k + 1, reason: `discharge ${row[discharge.index]!.trim()} is not above 0` });
     else gaugings.push({ stage: h, discharge: q });
   }
-  if (gaugings.length === 0) throw new InputError("no-readings", `The file holds no usable pair${rejected[0] ? `: line ${rejected[0].line}, ${rejected[0].reason}` : ""}.`, { file, line: rejected[0]?.line });
+  if (gaugings.length === 0)
+    throw new InputError(
+      "no-readings",
+      `The file holds no usable pair${rejected[0] ? `: line ${rejected[0].line}, ${rejected[0].reason}` : ""}.`,
+      { file, line: rejected[0]?.line },
+    );
   return { gaugings, rejected };
 }

@@ -13,21 +13,42 @@ const DEPTH = /^(depth|water.?depth|sounding)$/;
 const HEIGHT = /^(z|height|level|elevation|bed|bed.?level)$/;
 const TIME = /^(time|datetime|date.?time|timestamp|utc)$/;
 
-/** Soundings of a CSV: two columns for the place (latitude and longitude, easting and northing, or x and y), one for depth or height, perhaps a time. */
+/**
+ * Soundings of a CSV: two columns for the place (latitude and longitude, easting and northing, or x and y), one for
+ * depth or height, perhaps a time.
+ */
 export function readSoundingsCsv(text: string, file?: string): SoundingsFile {
   const { rows, headerRow } = csvRows(text, file);
   const headers = rows[headerRow]!.map(readHeader);
   const where = { file, line: headerRow + 1 };
   const column = (pattern: RegExp) => headers.findIndex((header) => pattern.test(header.name));
   const pair = PAIRS.find(({ a, b }) => column(a) >= 0 && column(b) >= 0);
-  const names = headers.map((header) => header.name || "(empty)").slice(0, 12).join(", ");
-  if (!pair) throw new InputError("no-place-columns", `No two columns give a place (latitude and longitude, easting and northing, or x and y). The columns are: ${names}.`, where);
+  const names = headers
+    .map((header) => header.name || "(empty)")
+    .slice(0, 12)
+    .join(", ");
+  if (!pair)
+    throw new InputError(
+      "no-place-columns",
+      `No two columns give a place (latitude and longitude, easting and northing, or x and y). The columns are: ${names}.`,
+      where,
+    );
   const measure = column(DEPTH) >= 0 ? "depth" : "height";
   const valueColumn = measure === "depth" ? column(DEPTH) : column(HEIGHT);
-  if (valueColumn < 0) throw new InputError("no-depth-column", `No column is named as a depth or a height of the bed. The columns are: ${names}.`, where);
+  if (valueColumn < 0)
+    throw new InputError(
+      "no-depth-column",
+      `No column is named as a depth or a height of the bed. The columns are: ${names}.`,
+      where,
+    );
   const header = headers[valueColumn]!;
   const unit = findUnit(header.unit ?? "m")!;
-  if (header.zone || unit.dimension !== "length") throw new InputError("unknown-unit", `Column “${header.name}” is in “${header.zone ?? header.unit}”, which is no length known here.`, where);
+  if (header.zone || unit.dimension !== "length")
+    throw new InputError(
+      "unknown-unit",
+      `Column “${header.name}” is in “${header.zone ?? header.unit}”, which is no length known here.`,
+      where,
+    );
   const [a, b, time] = [column(pair.a), column(pair.b), column(TIME)];
   const gathering = new SoundingsGathering(pair.frame, measure, file);
   if (!header.unit) gathering.notes.push(`Column “${header.name}” names no unit: m was taken.`);

@@ -22,7 +22,11 @@ describe("soundings of an NMEA 0183 log", () => {
   });
 
   test("degrees and minutes, the date of RMC, a depth between two positions", () => {
-    const text = [RMC, sentence("SDDPT,2.40,0.35"), sentence("GPGGA,123521,4807.040,N,01131.000,E,1,08,0.9,545,M,46,M,,")].join("\r\n");
+    const text = [
+      RMC,
+      sentence("SDDPT,2.40,0.35"),
+      sentence("GPGGA,123521,4807.040,N,01131.000,E,1,08,0.9,545,M,46,M,,"),
+    ].join("\r\n");
     const { soundings, frame, measure } = readSoundings(text);
     expect([frame, measure]).toEqual(["geographic", "depth"]);
     expect(soundings).toHaveLength(1);
@@ -34,21 +38,37 @@ describe("soundings of an NMEA 0183 log", () => {
   });
 
   test("depths in feet, below the transducer or the surface; lost bottoms, wrong sums and other text are told", () => {
-    const text = [GGA, sentence("SDDBT,9.8,f,,M,,F"), sentence("SDDBS,,f,1.50,M,,F"), sentence("SDDPT,0.0,"), "$SDDPT,1.20,0.0*00", "hello"].join("\n");
+    const text = [
+      GGA,
+      sentence("SDDBT,9.8,f,,M,,F"),
+      sentence("SDDBS,,f,1.50,M,,F"),
+      sentence("SDDPT,0.0,"),
+      "$SDDPT,1.20,0.0*00",
+      "hello",
+    ].join("\n");
     const { soundings, rejected, notes } = readSoundings(text);
-    expect(soundings.map(({ value, line }) => [Number(value.toFixed(4)), line])).toEqual([[2.987, 2], [1.5, 3]]);
+    expect(soundings.map(({ value, line }) => [Number(value.toFixed(4)), line])).toEqual([
+      [2.987, 2],
+      [1.5, 3],
+    ]);
     expect(rejected.map(({ line }) => line)).toEqual([5, 6]);
     expect(rejected[0]!.reason).toMatch(/sum/);
     expect(notes.join(" ")).toMatch(/1 depths were empty or 0.*1 depths are below the transducer/);
   });
 
   test("a receiver without a fix, or no position at all, is refused", () => {
-    expect(faultOf(() => readSoundings([sentence("GPGGA,123519,,,,,0,00,,,M,,M,,"), sentence("SDDPT,1.0,")].join("\n")))).toMatchObject({ code: "no-soundings", line: 1 });
+    expect(
+      faultOf(() => readSoundings([sentence("GPGGA,123519,,,,,0,00,,,M,,M,,"), sentence("SDDPT,1.0,")].join("\n"))),
+    ).toMatchObject({ code: "no-soundings", line: 1 });
   });
 
   test("the clock may pass midnight before a new date comes", () => {
     const at = (clock: string) => sentence(`GPGGA,${clock},5312.00000,N,00724.00000,W,1,08,0.9,,M,,M,,`);
-    const { soundings } = readSoundings([sentence("GPZDA,235958.00,24,11,2026,00,00"), at("235959"), sentence("SDDBS,,f,1.0,M,,F"), at("000001")].join("\n"));
+    const { soundings } = readSoundings(
+      [sentence("GPZDA,235958.00,24,11,2026,00,00"), at("235959"), sentence("SDDBS,,f,1.0,M,,F"), at("000001")].join(
+        "\n",
+      ),
+    );
     expect(new Date(soundings[0]!.time!).toISOString()).toBe("2026-11-25T00:00:00.000Z");
     expect(soundings[0]!.a).toBeCloseTo(-7.4, 8);
   });
@@ -56,15 +76,27 @@ describe("soundings of an NMEA 0183 log", () => {
 
 describe("soundings of other files", () => {
   test("CSV: latitude and longitude with depths in feet; a bad line is refused by its number", () => {
-    const { soundings, rejected, frame } = readSoundings("lat,lon,depth (ft),time\n53.2,-7.4,3.5,2026-06-01T10:00Z\n53.2,-7.4,deep,\n53.2,,2,\n");
+    const { soundings, rejected, frame } = readSoundings(
+      "lat,lon,depth (ft),time\n53.2,-7.4,3.5,2026-06-01T10:00Z\n53.2,-7.4,deep,\n53.2,,2,\n",
+    );
     expect(frame).toBe("geographic");
     expect(soundings).toEqual([{ a: -7.4, b: 53.2, value: 3.5 * 0.3048, time: Date.UTC(2026, 5, 1, 10), line: 2 }]);
-    expect(rejected).toEqual([{ line: 3, reason: "it has no depth" }, { line: 4, reason: "it has no place" }]);
+    expect(rejected).toEqual([
+      { line: 3, reason: "it has no depth" },
+      { line: 4, reason: "it has no place" },
+    ]);
   });
 
   test("CSV: easting and northing with heights; x and y; and what is missing is said with the columns there are", () => {
-    expect(readSoundings("easting;northing;z\n100;200;-1.5\n")).toMatchObject({ frame: "projected", measure: "height", soundings: [{ a: 100, b: 200, value: -1.5 }] });
-    expect(readSoundings("x,y,depth (m)\n1,2,0\n")).toMatchObject({ frame: "reach", soundings: [{ a: 1, b: 2, value: 0 }] });
+    expect(readSoundings("easting;northing;z\n100;200;-1.5\n")).toMatchObject({
+      frame: "projected",
+      measure: "height",
+      soundings: [{ a: 100, b: 200, value: -1.5 }],
+    });
+    expect(readSoundings("x,y,depth (m)\n1,2,0\n")).toMatchObject({
+      frame: "reach",
+      soundings: [{ a: 1, b: 2, value: 0 }],
+    });
     expect(faultOf(() => readSoundings("place,depth\nhere,2\n"))).toMatchObject({ code: "no-place-columns", line: 1 });
     expect(faultOf(() => readSoundings("lat,lon,colour\n1,2,3\n"))).toMatchObject({ code: "no-depth-column" });
   });
@@ -77,14 +109,30 @@ describe("soundings of other files", () => {
 <trkpt lat="53.202" lon="-7.4"><ele>61</ele></trkpt>
 </trkseg></trk></gpx>`;
     const { soundings, rejected } = readSoundings(text);
-    expect(soundings.map(({ b, value }) => [b, value])).toEqual([[53.2, 1.2], [53.201, 0.85]]);
+    expect(soundings.map(({ b, value }) => [b, value])).toEqual([
+      [53.2, 1.2],
+      [53.201, 0.85],
+    ]);
     expect(rejected).toEqual([{ line: 5, reason: "it has no depth" }]);
     expect(faultOf(() => readSoundings("<!DOCTYPE gpx []><gpx></gpx>")).code).toBe("doctype");
   });
 
   test("GeoJSON: points with a depth; lines and others are refused one by one", () => {
-    const point = (depth: unknown) => ({ type: "Feature", geometry: { type: "Point", coordinates: [-7.4, 53.2] }, properties: { depth } });
-    const { soundings, rejected } = readSoundings(JSON.stringify({ type: "FeatureCollection", features: [point(1.1), point("x"), { type: "Feature", geometry: { type: "LineString", coordinates: [] }, properties: {} }] }));
+    const point = (depth: unknown) => ({
+      type: "Feature",
+      geometry: { type: "Point", coordinates: [-7.4, 53.2] },
+      properties: { depth },
+    });
+    const { soundings, rejected } = readSoundings(
+      JSON.stringify({
+        type: "FeatureCollection",
+        features: [
+          point(1.1),
+          point("x"),
+          { type: "Feature", geometry: { type: "LineString", coordinates: [] }, properties: {} },
+        ],
+      }),
+    );
     expect(soundings).toEqual([{ a: -7.4, b: 53.2, value: 1.1, line: 1 }]);
     expect(rejected.map(({ line }) => line)).toEqual([2, 3]);
     expect(faultOf(() => readSoundings('{"type":"Point"}')).code).toBe("not-geojson");

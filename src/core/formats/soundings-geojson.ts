@@ -13,7 +13,10 @@ const feature = z.object({
 });
 const collection = z.object({ type: z.literal("FeatureCollection"), features: z.array(z.unknown()).max(500_000) });
 
-/** Soundings of a GeoJSON file (RFC 7946): points with a property `depth` in m (or `depth_ft` in feet), perhaps a `time`. Other shapes are refused one by one. */
+/**
+ * Soundings of a GeoJSON file (RFC 7946): points with a property `depth` in m (or `depth_ft` in feet), perhaps a
+ * `time`. Other shapes are refused one by one.
+ */
 export function readSoundingsGeoJson(text: string, file?: string): SoundingsFile {
   let data: unknown;
   try {
@@ -22,7 +25,11 @@ export function readSoundingsGeoJson(text: string, file?: string): SoundingsFile
     throw new InputError("not-json", `The file is not JSON: ${(error as Error).message}`, { file });
   }
   const parsed = collection.safeParse(data);
-  if (!parsed.success) throw new InputError("not-geojson", "The file is not a GeoJSON feature collection.", { file, path: parsed.error.issues[0]!.path.join(".") });
+  if (!parsed.success)
+    throw new InputError("not-geojson", "The file is not a GeoJSON feature collection.", {
+      file,
+      path: parsed.error.issues[0]!.path.join("."),
+    });
   const gathering = new SoundingsGathering("geographic", "depth", file);
   parsed.data.features.forEach((one, k) => {
     const where = k + 1;
@@ -30,12 +37,22 @@ export function readSoundingsGeoJson(text: string, file?: string): SoundingsFile
     if (!read.success) return gathering.reject(where, "it is not a feature");
     const { geometry, properties } = read.data;
     const place = geometry?.type === "Point" ? position.safeParse(geometry.coordinates) : undefined;
-    if (!place?.success) return gathering.reject(where, `it is ${geometry ? `a ${geometry.type.slice(0, 40)}` : "nothing"}, not a point`);
+    if (!place?.success)
+      return gathering.reject(where, `it is ${geometry ? `a ${geometry.type.slice(0, 40)}` : "nothing"}, not a point`);
     const entries = new Map(Object.entries(properties ?? {}).map(([name, value]) => [name.toLowerCase(), value]));
-    const number = (name: string) => (typeof entries.get(name) === "number" || (typeof entries.get(name) === "string" && entries.get(name) !== "") ? Number(entries.get(name)) : undefined);
+    const number = (name: string) =>
+      typeof entries.get(name) === "number" || (typeof entries.get(name) === "string" && entries.get(name) !== "")
+        ? Number(entries.get(name))
+        : undefined;
     const feet = number("depth_ft");
     const time = typeof entries.get("time") === "string" ? readInstant(entries.get("time") as string, UTC) : undefined;
-    gathering.take(where, place.data[0]!, place.data[1]!, number("depth") ?? number("depth_m") ?? (feet === undefined ? NaN : feet * 0.3048), time?.ok ? time.time : undefined);
+    gathering.take(
+      where,
+      place.data[0]!,
+      place.data[1]!,
+      number("depth") ?? number("depth_m") ?? (feet === undefined ? NaN : feet * 0.3048),
+      time?.ok ? time.time : undefined,
+    );
   });
   gathering.notes.push("Numbers of refused entries count the features of the file.");
   if (gathering.rejected.length === 0) gathering.notes.pop();

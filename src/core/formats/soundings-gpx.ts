@@ -29,7 +29,8 @@ function depthIn(value: unknown): number | undefined {
 }
 
 /**
- * Soundings of a GPX 1.1 file (topografix.com/GPX/1/1): waypoints, tracks and routes whose places carry a depth among their extensions, or whose name
+ * Soundings of a GPX 1.1 file (topografix.com/GPX/1/1): waypoints, tracks and routes whose places carry a depth among
+ * their extensions, or whose name
  * or comment is one ("1.2 m", "4 ft"). An elevation is the height of the device and says nothing of the bed.
  */
 export function readSoundingsGpx(source: string, file?: string): SoundingsFile {
@@ -39,10 +40,17 @@ export function readSoundingsGpx(source: string, file?: string): SoundingsFile {
   const places = [
     ...listOf(root.wpt),
     ...listOf(root.rte).flatMap((route) => listOf(asNode(route)?.rtept)),
-    ...listOf(root.trk).flatMap((track) => listOf(asNode(track)?.trkseg)).flatMap((segment) => listOf(asNode(segment)?.trkpt)),
-  ].map(asNode).filter((node): node is XmlNode => node !== undefined);
+    ...listOf(root.trk)
+      .flatMap((track) => listOf(asNode(track)?.trkseg))
+      .flatMap((segment) => listOf(asNode(segment)?.trkpt)),
+  ]
+    .map(asNode)
+    .filter((node): node is XmlNode => node !== undefined);
   places.forEach((place, k) => {
-    const named = ["name", "cmt", "desc"].map((key) => textOf(place[key])).map((text) => (/^-?[\d.,]+\s*(m|ft|'|cm)$/i.test(text) ? parseQuantity(text, "length", "m") : undefined)).find((parsed) => parsed?.ok);
+    const named = ["name", "cmt", "desc"]
+      .map((key) => textOf(place[key]))
+      .map((text) => (/^-?[\d.,]+\s*(m|ft|'|cm)$/i.test(text) ? parseQuantity(text, "length", "m") : undefined))
+      .find((parsed) => parsed?.ok);
     const depth = depthIn(place.extensions) ?? (named?.ok ? named.value : NaN);
     const instant = textOf(place.time) ? readInstant(textOf(place.time), UTC) : undefined;
     const before = gathering.rejected.length;

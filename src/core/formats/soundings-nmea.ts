@@ -1,6 +1,7 @@
 import { SoundingsGathering, type SoundingsFile } from "./soundings-text";
 
-export const looksLikeNmea = (text: string): boolean => /^\s*(?:\S+\s+)?[$!][A-Z]{2}[A-Z]{3},/m.test(text.slice(0, 4000));
+export const looksLikeNmea = (text: string): boolean =>
+  /^\s*(?:\S+\s+)?[$!][A-Z]{2}[A-Z]{3},/m.test(text.slice(0, 4000));
 
 const FOOT = 0.3048;
 const FATHOM = 1.8288;
@@ -13,11 +14,18 @@ interface Fix {
 }
 
 /** Sum of a sentence: the exclusive or of all characters between "$" and "*" (NMEA 0183). */
-export const nmeaSum = (body: string): string => [...body].reduce((sum, char) => sum ^ char.charCodeAt(0), 0).toString(16).toUpperCase().padStart(2, "0");
+export const nmeaSum = (body: string): string =>
+  [...body]
+    .reduce((sum, char) => sum ^ char.charCodeAt(0), 0)
+    .toString(16)
+    .toUpperCase()
+    .padStart(2, "0");
 
 /**
- * Soundings of an NMEA 0183 log: positions of GGA, RMC or GLL, depths of DPT, DBS or DBT. A depth between two positions lies between them
- * by its share of the sentences. Depths are below the surface where the sentence says so (DBS, or DPT with its offset to the waterline),
+ * Soundings of an NMEA 0183 log: positions of GGA, RMC or GLL, depths of DPT, DBS or DBT. A depth between two positions
+ * lies between them
+ * by its share of the sentences. Depths are below the surface where the sentence says so (DBS, or DPT with its offset
+ * to the waterline),
  * otherwise below the transducer, which the notes then say. Sentences with a wrong sum are refused.
  */
 export function readSoundingsNmea(text: string, file?: string): SoundingsFile {
@@ -32,7 +40,13 @@ export function readSoundingsNmea(text: string, file?: string): SoundingsFile {
       const [a, b] = [last ?? next!, next ?? last!];
       const t = (k + 1) / (waiting.length + 1);
       const time = a.time !== undefined && b.time !== undefined ? a.time + t * (b.time - a.time) : undefined;
-      gathering.take(line, a.longitude + t * (b.longitude - a.longitude), a.latitude + t * (b.latitude - a.latitude), depth, time);
+      gathering.take(
+        line,
+        a.longitude + t * (b.longitude - a.longitude),
+        a.latitude + t * (b.latitude - a.latitude),
+        depth,
+        time,
+      );
     });
     waiting = [];
   };
@@ -46,7 +60,8 @@ export function readSoundingsNmea(text: string, file?: string): SoundingsFile {
     const [, body, kind, sum] = match as unknown as [string, string, string, string | undefined];
     if (!/^(GGA|RMC|GLL|ZDA|DPT|DBS|DBT)$/.test(kind)) return;
     if (sum === undefined) unsummed++;
-    else if (nmeaSum(body) !== sum.toUpperCase()) return gathering.reject(line, `its sum is ${sum}, and ${nmeaSum(body)} would be right`);
+    else if (nmeaSum(body) !== sum.toUpperCase())
+      return gathering.reject(line, `its sum is ${sum}, and ${nmeaSum(body)} would be right`);
     const parts = body.split(",");
     const depth = depthOf(kind, parts);
     if (depth) {
@@ -67,17 +82,23 @@ export function readSoundingsNmea(text: string, file?: string): SoundingsFile {
   });
   place(undefined);
   if (lost > 0) gathering.notes.push(`${lost} depths were empty or 0: the sounder had lost the bottom.`);
-  if (belowTransducer > 0) gathering.notes.push(`${belowTransducer} depths are below the transducer: say how deep it hangs.`);
+  if (belowTransducer > 0)
+    gathering.notes.push(`${belowTransducer} depths are below the transducer: say how deep it hangs.`);
   if (unsummed > 0) gathering.notes.push(`${unsummed} sentences carry no sum and could not be checked.`);
   return gathering.finish();
 }
 
-function depthOf(kind: string, parts: readonly string[]): { value: number; below: "surface" | "transducer" } | undefined {
+function depthOf(
+  kind: string,
+  parts: readonly string[],
+): { value: number; below: "surface" | "transducer" } | undefined {
   const number = (k: number) => (parts[k]?.trim() ? Number(parts[k]) : NaN);
   if (kind === "DPT") {
     // The offset is above zero to the waterline, below zero to the keel.
     const offset = number(2);
-    return offset > 0 ? { value: number(1) > 0 ? number(1) + offset : NaN, below: "surface" } : { value: number(1), below: "transducer" };
+    return offset > 0
+      ? { value: number(1) > 0 ? number(1) + offset : NaN, below: "surface" }
+      : { value: number(1), below: "transducer" };
   }
   if (kind !== "DBS" && kind !== "DBT") return undefined;
   const value = [number(3), number(1) * FOOT, number(5) * FATHOM].find((one) => !Number.isNaN(one)) ?? NaN;
@@ -90,10 +111,23 @@ function dayOf(kind: string, parts: readonly string[]): number | undefined {
   return date ? Date.UTC(2000 + Number(date[3]), Number(date[2]) - 1, Number(date[1])) : undefined;
 }
 
-function fixOf(kind: string, parts: readonly string[], day: number | undefined, before: number | undefined): Fix | "none" | "bad" {
-  const [from, clock, valid] = kind === "GGA" ? [2, parts[1], parts[6] !== "0" && parts[6] !== ""] : kind === "RMC" ? [3, parts[1], parts[2] === "A"] : [1, parts[5], parts[6] === undefined || parts[6] === "" || parts[6] === "A"];
+function fixOf(
+  kind: string,
+  parts: readonly string[],
+  day: number | undefined,
+  before: number | undefined,
+): Fix | "none" | "bad" {
+  const [from, clock, valid] =
+    kind === "GGA"
+      ? [2, parts[1], parts[6] !== "0" && parts[6] !== ""]
+      : kind === "RMC"
+        ? [3, parts[1], parts[2] === "A"]
+        : [1, parts[5], parts[6] === undefined || parts[6] === "" || parts[6] === "A"];
   if (!valid) return "none";
-  const [latitude, longitude] = [degrees(parts[from], parts[from + 1], 2), degrees(parts[from + 2], parts[from + 3], 3)];
+  const [latitude, longitude] = [
+    degrees(parts[from], parts[from + 1], 2),
+    degrees(parts[from + 2], parts[from + 3], 3),
+  ];
   if (latitude === undefined || longitude === undefined) return "bad";
   const time = /^(\d{2})(\d{2})(\d{2}(?:\.\d+)?)$/.exec(clock ?? "");
   if (!time || day === undefined) return { latitude, longitude, time: undefined };

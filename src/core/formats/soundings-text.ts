@@ -39,7 +39,11 @@ export class SoundingsGathering {
   readonly rejected: Rejection[] = [];
   readonly notes: string[] = [];
 
-  constructor(private readonly frame: Frame, private readonly measure: SoundingsFile["measure"], private readonly file?: string) {}
+  constructor(
+    private readonly frame: Frame,
+    private readonly measure: SoundingsFile["measure"],
+    private readonly file?: string,
+  ) {}
 
   reject(line: number, reason: string): void {
     this.rejected.push({ line, reason });
@@ -47,18 +51,31 @@ export class SoundingsGathering {
 
   take(line: number, a: number, b: number, value: number, time?: number): void {
     if (!Number.isFinite(a) || !Number.isFinite(b)) return this.reject(line, "it has no place");
-    if (this.frame === "geographic" && (Math.abs(a) > 180 || Math.abs(b) > 90)) return this.reject(line, `${b}, ${a} is no latitude and longitude`);
+    if (this.frame === "geographic" && (Math.abs(a) > 180 || Math.abs(b) > 90))
+      return this.reject(line, `${b}, ${a} is no latitude and longitude`);
     if (!Number.isFinite(value)) return this.reject(line, `it has no ${this.measure}`);
-    if (this.measure === "depth" && (value < 0 || value > DEEPEST)) return this.reject(line, `a depth of ${value} m cannot be`);
-    if (this.soundings.length >= MOST) throw new InputError("too-large", `The file holds more than ${MOST} soundings.`, { file: this.file, line });
+    if (this.measure === "depth" && (value < 0 || value > DEEPEST))
+      return this.reject(line, `a depth of ${value} m cannot be`);
+    if (this.soundings.length >= MOST)
+      throw new InputError("too-large", `The file holds more than ${MOST} soundings.`, { file: this.file, line });
     this.soundings.push(time === undefined ? { a, b, value, line } : { a, b, value, time, line });
   }
 
   finish(): SoundingsFile {
     if (this.soundings.length === 0) {
       const first = this.rejected[0];
-      throw new InputError("no-soundings", `The file holds no place with a ${this.measure}${first ? `: line ${first.line}, ${first.reason}` : ""}.`, { file: this.file, line: first?.line });
+      throw new InputError(
+        "no-soundings",
+        `The file holds no place with a ${this.measure}${first ? `: line ${first.line}, ${first.reason}` : ""}.`,
+        { file: this.file, line: first?.line },
+      );
     }
-    return { frame: this.frame, measure: this.measure, soundings: this.soundings, rejected: this.rejected, notes: this.notes };
+    return {
+      frame: this.frame,
+      measure: this.measure,
+      soundings: this.soundings,
+      rejected: this.rejected,
+      notes: this.notes,
+    };
   }
 }

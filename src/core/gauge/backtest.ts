@@ -48,7 +48,17 @@ export function backtest(discharge: Series): Track[] {
       if (change >= low && change <= high) cases[c]!.held++;
     });
   }
-  return cases.flatMap(({ errors, still, held }, c): Track[] => errors.length < LEAST_CASES ? [] : [{
-    hours: BACKTEST_HOURS[c]!, medianError: median(errors), persistenceError: median(still), coverage80: held / errors.length, cases: errors.length,
-  }]);
+  return cases.flatMap(({ errors, still, held }, c): Track[] =>
+    errors.length < LEAST_CASES
+      ? []
+      : [
+          {
+            hours: BACKTEST_HOURS[c]!,
+            medianError: median(errors),
+            persistenceError: median(still),
+            coverage80: held / errors.length,
+            cases: errors.length,
+          },
+        ],
+  );
 }

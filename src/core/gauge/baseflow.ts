@@ -1,11 +1,17 @@
 import { mean } from "simple-statistics";
 import { DAY, readingAt, readingsBetween, type Series } from "./series";
 
-/** Filter parameter and passes for daily flow (Lyne & Hollick 1979; Nathan & McMahon 1990, Water Resour. Res. 26: 0.925, three passes). From memory. */
+/**
+ * Filter parameter and passes for daily flow (Lyne & Hollick 1979; Nathan & McMahon 1990, Water Resour. Res. 26: 0.925,
+ * three passes). From memory.
+ */
 const ALPHA = 0.925;
 const PASSES = 3;
 
-/** Days mirrored at either end, so that the filter starts and ends on a limb and not on a step (Ladson et al. 2013, Aust. J. Water Resour. 17). From memory. */
+/**
+ * Days mirrored at either end, so that the filter starts and ends on a limb and not on a step (Ladson et al. 2013,
+ * Aust. J. Water Resour. 17). From memory.
+ */
 const REFLECTED = 30;
 
 /**

@@ -19,10 +19,15 @@ export interface ClarityFit {
 
 export const DEFAULT_CLARITY_FIT: ClarityFit = { ...VISIBLE_DEPTH_FIT.value, pairs: 0, scatter: null };
 
-/** Pairs that refit the conversion, and spread of ln NTU under which only its level moves and not its slope. Common practice, no source. */
+/**
+ * Pairs that refit the conversion, and spread of ln NTU under which only its level moves and not its slope. Common
+ * practice, no source.
+ */
 const LEAST_PAIRS = 3;
 const LEAST_SPREAD = 0.7;
-/** Slopes outside these are not water's. From memory (published Secchi and black-disc slopes lie from about -0.5 to -1). */
+/**
+ * Slopes outside these are not water's. From memory (published Secchi and black-disc slopes lie from about -0.5 to -1).
+ */
 const SLOPES = [-1.2, -0.4] as const;
 
 /** The conversion refitted from the angler's own pairs, on logs; the default while there are under three. */

@@ -22,7 +22,10 @@ export const VISIBLE_DEPTH_FIT = sourced({ a: 3.4, b: -0.71 }, "m from NTU", FRO
 const CLEAREST = 6;
 
 /** Visible depth, m, from turbidity, NTU or FNU. */
-export function visibleDepthFromTurbidity(turbidity: number, { a, b }: { a: number; b: number } = VISIBLE_DEPTH_FIT.value): number {
+export function visibleDepthFromTurbidity(
+  turbidity: number,
+  { a, b }: { a: number; b: number } = VISIBLE_DEPTH_FIT.value,
+): number {
   return Math.min(CLEAREST, a * Math.max(turbidity, 1e-3) ** b);
 }
 

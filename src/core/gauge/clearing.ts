@@ -67,20 +67,29 @@ const expected = (rating: Pick<TurbidityRating, "rising" | "falling">, lnQ: numb
 };
 
 /**
- * Turbidity, NTU, along the paths of a flow forecast. Today's departure from the rating fades as its memory says, and the scatter
- * grows back; each path is spread over five slices of the scatter, so that the band holds both. `now`: the last reading, NTU, or null.
+ * Turbidity, NTU, along the paths of a flow forecast. Today's departure from the rating fades as its memory says, and
+ * the scatter
+ * grows back; each path is spread over five slices of the scatter, so that the band holds both. `now`: the last
+ * reading, NTU, or null.
  */
-export function forecastTurbidity(rating: TurbidityRating, forecast: Forecast, now: number | null, risingNow: boolean): ForecastPoint[] {
+export function forecastTurbidity(
+  rating: TurbidityRating,
+  forecast: Forecast,
+  now: number | null,
+  risingNow: boolean,
+): ForecastPoint[] {
   const known = now !== null && now > 0;
   const start = known ? Math.log(now) - expected(rating, Math.log(forecast.discharge), risingNow) : 0;
   return forecast.points.map(({ time }, h): ForecastPoint => {
     const left = rating.memory ** (h + 1);
     const fresh = rating.scatter * Math.sqrt(1 - (known ? left ** 2 : 0));
-    const values = forecast.paths.flatMap((path) => {
-      const [lnQ, before] = [Math.log(path[h]!), Math.log(h === 0 ? forecast.discharge : path[h - 1]!)];
-      const middle = expected(rating, lnQ, lnQ - before > RISE) + start * left;
-      return SPREAD.map((z) => Math.exp(middle + z * fresh));
-    }).sort((a, b) => a - b);
+    const values = forecast.paths
+      .flatMap((path) => {
+        const [lnQ, before] = [Math.log(path[h]!), Math.log(h === 0 ? forecast.discharge : path[h - 1]!)];
+        const middle = expected(rating, lnQ, lnQ - before > RISE) + start * left;
+        return SPREAD.map((z) => Math.exp(middle + z * fresh));
+      })
+      .sort((a, b) => a - b);
     const [low, median, high] = BAND.map((q) => quantileSorted(values, q)) as [number, number, number];
     return { time, low, median, high };
   });

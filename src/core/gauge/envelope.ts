@@ -1,7 +1,8 @@
 import { indexAtOrBefore, type Series } from "./series";
 
 /**
- * The readings between two instants thinned to about `most` points so that no peak and no trough is lost: of each box of time the
+ * The readings between two instants thinned to about `most` points so that no peak and no trough is lost: of each box
+ * of time the
  * first, least, greatest and last reading stay, in their order. A gap stays a gap (NaN).
  */
 export function envelope(series: Series, from: number, to: number, most: number): [number, number][] {

@@ -50,8 +50,17 @@ export function seasonRecord(series: Series, at: number): Float64Array {
   const date = new Date(at);
   const slices: number[] = [];
   for (let y = year(times[0]!) - 1; y <= year(times.at(-1)!) + 1; y++) {
-    const middle = Date.UTC(y, date.getUTCMonth(), date.getUTCMonth() === 1 ? Math.min(28, date.getUTCDate()) : date.getUTCDate());
-    for (const [, value] of readingsBetween(series, middle - SEASON_HALF_DAYS * DAY, middle + (SEASON_HALF_DAYS + 1) * DAY - 1)) slices.push(value);
+    const middle = Date.UTC(
+      y,
+      date.getUTCMonth(),
+      date.getUTCMonth() === 1 ? Math.min(28, date.getUTCDate()) : date.getUTCDate(),
+    );
+    for (const [, value] of readingsBetween(
+      series,
+      middle - SEASON_HALF_DAYS * DAY,
+      middle + (SEASON_HALF_DAYS + 1) * DAY - 1,
+    ))
+      slices.push(value);
   }
   return Float64Array.from(slices);
 }
@@ -60,12 +69,21 @@ export const BAND_QUANTILES = [0.1, 0.25, 0.5, 0.75, 0.9] as const;
 /** A season with fewer readings than this has no usual range. */
 const LEAST_READINGS = 48;
 const levelsOf = (record: Float64Array): readonly number[] | null =>
-  record.length < LEAST_READINGS ? null : BAND_QUANTILES.map((q) => quantileSorted(record.sort() as unknown as number[], q));
+  record.length < LEAST_READINGS
+    ? null
+    : BAND_QUANTILES.map((q) => quantileSorted(record.sort() as unknown as number[], q));
 
-/** Discharges at the non-exceedance fractions of BAND_QUANTILES for the season of a date; null where the record is too thin. */
-export const seasonLevels = (series: Series, at: number): readonly number[] | null => levelsOf(seasonRecord(series, at));
+/**
+ * Discharges at the non-exceedance fractions of BAND_QUANTILES for the season of a date; null where the record is too
+ * thin.
+ */
+export const seasonLevels = (series: Series, at: number): readonly number[] | null =>
+  levelsOf(seasonRecord(series, at));
 
-/** For each day of a 365-day year, discharges at the non-exceedance fractions of BAND_QUANTILES; null where the record is too thin (under LEAST_READINGS). */
+/**
+ * For each day of a 365-day year, discharges at the non-exceedance fractions of BAND_QUANTILES; null where the record
+ * is too thin (under LEAST_READINGS).
+ */
 export type SeasonTable = readonly (readonly number[] | null)[];
 
 /** Most readings of one day of the year that are sorted into its usual range; a denser record is thinned evenly. */
@@ -77,7 +95,8 @@ export function seasonTable(series: Series): SeasonTable {
     const step = Math.ceil(day.length / MOST_A_DAY);
     return step > 1 ? day.filter((_, k) => k % step === 0) : day;
   });
-  const around = (day: number) => Array.from({ length: 2 * SEASON_HALF_DAYS + 1 }, (_, k) => days[(day + k - SEASON_HALF_DAYS + 365) % 365]!).flat();
+  const around = (day: number) =>
+    Array.from({ length: 2 * SEASON_HALF_DAYS + 1 }, (_, k) => days[(day + k - SEASON_HALF_DAYS + 365) % 365]!).flat();
   return days.map((_, day) => levelsOf(Float64Array.from(around(day))));
 }
 
@@ -89,7 +108,8 @@ export interface SeasonBand {
 /** The usual range for every `every`-th day from `from` to `to`. */
 export function seasonBand(table: SeasonTable, from: number, to: number, every = 1): SeasonBand[] {
   const band: SeasonBand[] = [];
-  for (let time = Math.floor(from / DAY) * DAY; time <= to; time += every * DAY) band.push({ time, levels: table[dayOfYear(time)]! });
+  for (let time = Math.floor(from / DAY) * DAY; time <= to; time += every * DAY)
+    band.push({ time, levels: table[dayOfYear(time)]! });
   return band;
 }
 

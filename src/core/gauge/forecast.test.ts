@@ -6,7 +6,10 @@ import { DAY, HOUR, seriesFrom } from "./series";
 
 const start = Date.UTC(2024, 0, 1);
 const hourly = (of: (hour: number) => number, hours: number, parameter: "discharge" | "turbidity" = "discharge") =>
-  seriesFrom(parameter, Array.from({ length: hours }, (_, k) => [start + k * HOUR, of(k)] as const));
+  seriesFrom(
+    parameter,
+    Array.from({ length: hours }, (_, k) => [start + k * HOUR, of(k)] as const),
+  );
 /** A spate every eight days that falls by k = 0.8 a day, its height varying. */
 const spates = (hour: number) => {
   const [event, since] = [Math.floor(hour / 192), hour % 192];
@@ -41,7 +44,12 @@ test("a short record falls by its recession alone, and says so; a record without
   expect(forecast.points[3]!.median / forecast.discharge).toBeCloseTo(0.8, 2);
   // 20 to 10 m3/s at k = 0.90 a day takes 6.58 days: here k = 0.8, ln 2 / -ln 0.8 = 3.106 days.
   expect((timeUnder(forecast, forecast.discharge / 2).median! - forecast.from) / DAY).toBeCloseTo(3.106, 1);
-  expect(forecastFlow(hourly(() => 5, 24 * 30), start + 24 * 30 * HOUR)).toBeNull();
+  expect(
+    forecastFlow(
+      hourly(() => 5, 24 * 30),
+      start + 24 * 30 * HOUR,
+    ),
+  ).toBeNull();
   expect(forecastFlow(hourly(spates, 100), start - HOUR)).toBeNull();
 });
 
@@ -76,7 +84,13 @@ test("the track record: near perfect where the river repeats itself, no better t
   expect(day!.hours).toBe(24);
   expect(day!.medianError).toBeLessThan(0.2 * day!.persistenceError);
   const still = backtest(hourly(() => 5, 24 * 500));
-  expect(still.map(({ medianError, persistenceError, coverage80 }) => [medianError, persistenceError, coverage80])).toEqual([[0, 0, 1], [0, 0, 1], [0, 0, 1]]);
+  expect(
+    still.map(({ medianError, persistenceError, coverage80 }) => [medianError, persistenceError, coverage80]),
+  ).toEqual([
+    [0, 0, 1],
+    [0, 0, 1],
+    [0, 0, 1],
+  ]);
   expect(backtest(hourly(spates, 200))).toEqual([]);
 });
 
@@ -99,8 +113,19 @@ test("spate and base: at the peak most is runoff, at the end of a long fall hard
   expect(at(192 * 10 + 14)!.spate).toBe(true);
   expect(at(192 * 10 + 190)!.quickShare).toBeLessThan(0.2);
   expect(at(192 * 10 + 190)!.spate).toBe(false);
-  expect(flowParts(hourly((hour) => (hour < 24 * 110 ? NaN : 5), 24 * 120), start + 24 * 119 * HOUR)).toBeNull();
-  expect(dailyMeans(hourly((hour) => (hour < 24 ? NaN : 5), 96), start + 71 * HOUR, 3)).toEqual([NaN, 5, 5]);
+  expect(
+    flowParts(
+      hourly((hour) => (hour < 24 * 110 ? NaN : 5), 24 * 120),
+      start + 24 * 119 * HOUR,
+    ),
+  ).toBeNull();
+  expect(
+    dailyMeans(
+      hourly((hour) => (hour < 24 ? NaN : 5), 96),
+      start + 71 * HOUR,
+      3,
+    ),
+  ).toEqual([NaN, 5, 5]);
 });
 
 test("clearing: the fit finds both limbs of a river that is twice as dirty on the rise; a departure fades; forecast follows the flow", () => {
@@ -111,13 +136,26 @@ test("clearing: the fit finds both limbs of a river that is twice as dirty on th
   const rating = turbidityRating(discharge, turbidity)!;
   expect(rating.falling.b).toBeCloseTo(1.2, 2);
   expect(Math.exp(rating.falling.a)).toBeCloseTo(0.8, 1);
-  expect(rating.rising.a - rating.falling.a + (rating.rising.b - rating.falling.b) * Math.log(10)).toBeCloseTo(Math.LN2, 1);
+  expect(rating.rising.a - rating.falling.a + (rating.rising.b - rating.falling.b) * Math.log(10)).toBeCloseTo(
+    Math.LN2,
+    1,
+  );
   const forecast = forecastFlow(discharge, start + (hours - 1) * HOUR)!;
   const clean = forecastTurbidity(rating, forecast, 0.8 * forecast.discharge ** 1.2, false);
   expect(clean[7]!.median / (0.8 * forecast.points[7]!.median ** 1.2)).toBeCloseTo(1, 1);
-  const dirty = forecastTurbidity({ ...rating, memory: 0.5, scatter: 0.2 }, forecast, 3 * 0.8 * forecast.discharge ** 1.2, false);
+  const dirty = forecastTurbidity(
+    { ...rating, memory: 0.5, scatter: 0.2 },
+    forecast,
+    3 * 0.8 * forecast.discharge ** 1.2,
+    false,
+  );
   expect(dirty[0]!.median / clean[0]!.median).toBeCloseTo(3 ** 0.5, 1);
   expect(dirty[3]!.median / clean[3]!.median).toBeCloseTo(3 ** 0.0625, 1);
   expect(dirty[3]!.high / dirty[3]!.low).toBeGreaterThan(clean[3]!.high / clean[3]!.low);
-  expect(turbidityRating(discharge, hourly(() => 3, 40, "turbidity"))).toBeNull();
+  expect(
+    turbidityRating(
+      discharge,
+      hourly(() => 3, 40, "turbidity"),
+    ),
+  ).toBeNull();
 });

@@ -11,10 +11,16 @@ import { DAY, HOUR, lastReading, readingAt, type Series } from "./series";
 export const STEP = 6 * HOUR;
 export const HORIZON = 5 * DAY;
 const STEPS = HORIZON / STEP;
-/** Neighbours taken, and fewest that make a forecast. Common practice, no source (about the root of the record's length). */
+/**
+ * Neighbours taken, and fewest that make a forecast. Common practice, no source (about the root of the record's
+ * length).
+ */
 const NEIGHBOURS = 60;
 const LEAST_NEIGHBOURS = 40;
-/** Fewest known states, half a year of them: a shorter record has not seen enough of a river's ways. Common practice, no source. */
+/**
+ * Fewest known states, half a year of them: a shorter record has not seen enough of a river's ways. Common practice, no
+ * source.
+ */
 const LEAST_STATES = 2 * 365;
 /** Neighbours of one event are not independent: at most two within one day of each other. */
 const APART = DAY;
@@ -59,7 +65,10 @@ export interface Library {
   scale: State;
 }
 
-/** Builds the library from the states of a record whose outcome is in it. Scaled by the spread of those known by `knownBy`, so that a trial does not look ahead. */
+/**
+ * Builds the library from the states of a record whose outcome is in it. Scaled by the spread of those known by
+ * `knownBy`, so that a trial does not look ahead.
+ */
 export function libraryOf(steps: Steps, knownBy = Infinity): Library {
   const indices: number[] = [];
   const states: State[] = [];
@@ -73,8 +82,15 @@ export function libraryOf(steps: Steps, knownBy = Infinity): Library {
     states.push(state);
   }
   const known = states.filter((_, n) => outcomeOf(steps, indices[n]!) <= knownBy);
-  const scale = [0, 1, 2].map((f) => spreadOf(known.map((state) => state[f]!)) / Math.sqrt(WEIGHTS[f]!)) as unknown as State;
-  return { steps, indices, states: Float64Array.from(states.flatMap((state) => state.map((value, f) => value / scale[f]!))), scale };
+  const scale = [0, 1, 2].map(
+    (f) => spreadOf(known.map((state) => state[f]!)) / Math.sqrt(WEIGHTS[f]!),
+  ) as unknown as State;
+  return {
+    steps,
+    indices,
+    states: Float64Array.from(states.flatMap((state) => state.map((value, f) => value / scale[f]!))),
+    scale,
+  };
 }
 
 /** When the last step of a state's path was read. */
@@ -82,7 +98,10 @@ const outcomeOf = (steps: Steps, k: number): number => steps.start + (k + STEPS)
 
 const spreadOf = (values: readonly number[]): number => (values.length > 1 && standardDeviation(values)) || 1;
 
-/** Paths of ln(Q(t+h)/Q(t)), h = 6, 12 ... 120 h, of the neighbours of a state; empty where the record is too short to tell. `before`: only outcomes known by then. */
+/**
+ * Paths of ln(Q(t+h)/Q(t)), h = 6, 12 ... 120 h, of the neighbours of a state; empty where the record is too short to
+ * tell. `before`: only outcomes known by then.
+ */
 export function neighbourPaths(library: Library, state: State, before = Infinity): Float64Array[] {
   const { steps, indices, states, scale } = library;
   const [x, y, z] = state.map((value, f) => value / scale[f]!) as unknown as State;
@@ -90,7 +109,8 @@ export function neighbourPaths(library: Library, state: State, before = Infinity
   while (known > 0 && outcomeOf(steps, indices[known - 1]!) > before) known--;
   if (known < LEAST_STATES) return [];
   const distances = new Float64Array(known);
-  for (let n = 0; n < known; n++) distances[n] = (states[3 * n]! - x) ** 2 + (states[3 * n + 1]! - y) ** 2 + (states[3 * n + 2]! - z) ** 2;
+  for (let n = 0; n < known; n++)
+    distances[n] = (states[3 * n]! - x) ** 2 + (states[3 * n + 1]! - y) ** 2 + (states[3 * n + 2]! - z) ** 2;
   const nearest = within(distances, SHORT_LIST);
   const taken: number[] = [];
   for (const n of nearest) {
@@ -122,7 +142,10 @@ export interface Forecast {
   /** Instant and discharge, m3/s, it starts from. */
   from: number;
   discharge: number;
-  /** "neighbours": what the river did from such states, rain and all. "recession": the fall alone, if no rain comes; for short records. */
+  /**
+   * "neighbours": what the river did from such states, rain and all. "recession": the fall alone, if no rain comes; for
+   * short records.
+   */
   method: "neighbours" | "recession";
   /** Every six hours, 10, 50 and 90 %, m3/s. */
   points: ForecastPoint[];
@@ -130,22 +153,40 @@ export interface Forecast {
   paths: Float64Array[];
 }
 
-/** Forecast from the last reading at or before `at`. Null without a reading, or where the record holds neither neighbours nor falls. */
+/**
+ * Forecast from the last reading at or before `at`. Null without a reading, or where the record holds neither
+ * neighbours nor falls.
+ */
 export function forecastFlow(discharge: Series, at: number): Forecast | null {
   // From the reading's own time: behind it the gauge may have sent hours of codes.
   const last = lastReading(discharge, at);
   if (!last || !(last.value > 0)) return null;
   const { time: from, value: now } = last;
-  const [before, yesterday] = [positive(readingAt(discharge, from - STEP, STEP / 2)), positive(readingAt(discharge, from - DAY, STEP / 2))];
+  const [before, yesterday] = [
+    positive(readingAt(discharge, from - STEP, STEP / 2)),
+    positive(readingAt(discharge, from - DAY, STEP / 2)),
+  ];
   const state: State = [Math.log(now), Math.log(now / before), Math.log(now / yesterday)];
   const ratios = state.some(Number.isNaN) ? [] : neighbourPaths(libraryOf(stepsOf(discharge)), state);
   if (ratios.length > 0) return forecastOf("neighbours", from, now, ratios);
   const fall = recession(discharge);
   if (!fall) return null;
-  return forecastOf("recession", from, now, [fall.high, fall.lambdaPerDay, fall.low].map((lambda) => Float64Array.from({ length: STEPS }, (_, h) => (-lambda * (h + 1) * STEP) / DAY)));
+  return forecastOf(
+    "recession",
+    from,
+    now,
+    [fall.high, fall.lambdaPerDay, fall.low].map((lambda) =>
+      Float64Array.from({ length: STEPS }, (_, h) => (-lambda * (h + 1) * STEP) / DAY),
+    ),
+  );
 }
 
-function forecastOf(method: Forecast["method"], from: number, discharge: number, ratios: readonly Float64Array[]): Forecast {
+function forecastOf(
+  method: Forecast["method"],
+  from: number,
+  discharge: number,
+  ratios: readonly Float64Array[],
+): Forecast {
   const paths = ratios.map((ratio) => ratio.map((value) => discharge * Math.exp(value)));
   // The recession's three paths are its quantiles already; the neighbours' are a sample.
   const levels = (h: number) => {
@@ -170,20 +211,30 @@ export interface Passing {
 
 /** When the river is at or under a discharge, m3/s: first passage over the paths, 10, 50 and 90 %. */
 export function timeUnder(forecast: Forecast, level: number): Passing {
-  const times = forecast.paths.map((path) => {
-    let [time, q] = [forecast.from, forecast.discharge];
-    if (q <= level) return time;
-    for (let h = 0; h < path.length; h++) {
-      const next = path[h]!;
-      // Exponential fall between two steps.
-      if (next <= level) return time + STEP * (daysToFall(q, level, 1) / daysToFall(q, next, 1));
-      [time, q] = [time + STEP, next];
-    }
-    return Infinity;
-  }).sort((a, b) => a - b);
+  const times = forecast.paths
+    .map((path) => {
+      let [time, q] = [forecast.from, forecast.discharge];
+      if (q <= level) return time;
+      for (let h = 0; h < path.length; h++) {
+        const next = path[h]!;
+        // Exponential fall between two steps.
+        if (next <= level) return time + STEP * (daysToFall(q, level, 1) / daysToFall(q, next, 1));
+        [time, q] = [time + STEP, next];
+      }
+      return Infinity;
+    })
+    .sort((a, b) => a - b);
   const at = (q: number) => {
-    const time = forecast.method === "recession" ? times[Math.round(q * 2)]! : times[Math.min(times.length - 1, Math.floor(q * times.length))]!;
+    const time =
+      forecast.method === "recession"
+        ? times[Math.round(q * 2)]!
+        : times[Math.min(times.length - 1, Math.floor(q * times.length))]!;
     return Number.isFinite(time) ? time : null;
   };
-  return { early: at(forecast.method === "recession" ? 0 : BAND[0]), median: at(BAND[1]), late: at(forecast.method === "recession" ? 1 : BAND[2]), share: times.filter(Number.isFinite).length / times.length };
+  return {
+    early: at(forecast.method === "recession" ? 0 : BAND[0]),
+    median: at(BAND[1]),
+    late: at(forecast.method === "recession" ? 1 : BAND[2]),
+    share: times.filter(Number.isFinite).length / times.length,
+  };
 }

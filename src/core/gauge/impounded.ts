@@ -2,7 +2,10 @@
 export interface DrawDown {
   /** m under full pool; negative when over it. */
   below: number;
-  /** Bared beach along the slope, m: drop over the sine of the shore's angle. Null where no slope is given or the water is up. */
+  /**
+   * Bared beach along the slope, m: drop over the sine of the shore's angle. Null where no slope is given or the water
+   * is up.
+   */
   beach: number | null;
 }
 

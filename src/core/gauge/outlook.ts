@@ -12,7 +12,10 @@ import { type GaugeRecord, seriesOf } from "./summary";
 import { forecastTemperature, type Swing, swingAt, type WarmthPoint } from "./temperature";
 import { trendAt } from "./trend";
 
-/** All that is worked out of a record beyond its readings, at one instant. Heavy on a long record: for a worker. Each part is null where the record does not bear it. */
+/**
+ * All that is worked out of a record beyond its readings, at one instant. Heavy on a long record: for a worker. Each
+ * part is null where the record does not bear it.
+ */
 export interface Outlook {
   at: number;
   season: SeasonTable | null;
@@ -30,10 +33,15 @@ export interface Outlook {
 }
 
 export function outlookOf(record: GaugeRecord, at: number): Outlook {
-  const [discharge, turbidity, temperature, pressure] = (["discharge", "turbidity", "waterTemperature", "airPressure"] as const).map((one) => seriesOf(record, one));
+  const [discharge, turbidity, temperature, pressure] = (
+    ["discharge", "turbidity", "waterTemperature", "airPressure"] as const
+  ).map((one) => seriesOf(record, one));
   const flow = discharge ? forecastFlow(discharge, at) : null;
   const rating = discharge && turbidity ? turbidityRating(discharge, turbidity) : null;
-  const clearing = flow && rating ? forecastTurbidity(rating, flow, readingAt(turbidity, at), trendAt(discharge!, at)?.limb === "rising") : null;
+  const clearing =
+    flow && rating
+      ? forecastTurbidity(rating, flow, readingAt(turbidity, at), trendAt(discharge!, at)?.limb === "rising")
+      : null;
   const depth = (reading: number) => visibleDepthFromTurbidity(reading, record.clarityFit ?? DEFAULT_CLARITY_FIT);
   return {
     at,
@@ -43,14 +51,23 @@ export function outlookOf(record: GaugeRecord, at: number): Outlook {
     flow,
     turbidity: clearing,
     turbidityFit: rating && { scatter: rating.scatter, count: rating.count },
-    visibleDepth: clearing && clearing.map(({ time, low, median, high }) => ({ time, low: depth(high), median: depth(median), high: depth(low) })),
+    visibleDepth:
+      clearing &&
+      clearing.map(({ time, low, median, high }) => ({
+        time,
+        low: depth(high),
+        median: depth(median),
+        high: depth(low),
+      })),
     temperature: temperature ? forecastTemperature(temperature, at) : null,
     swing: temperature ? swingAt(temperature, at) : null,
     glass: pressure ? barometerAt(pressure, at) : null,
   };
 }
 
-/** The forecast's track record on the held-out end of the record; empty where it is too short. Slower than all the rest. */
+/**
+ * The forecast's track record on the held-out end of the record; empty where it is too short. Slower than all the rest.
+ */
 export function trackRecord(record: GaugeRecord): Track[] {
   const discharge = seriesOf(record, "discharge");
   return discharge ? backtest(discharge) : [];

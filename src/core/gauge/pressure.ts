@@ -1,7 +1,10 @@
 import { theilSen } from "./trend";
 import { HOUR, readingAt, readingsBetween, type Series } from "./series";
 
-/** Barometric tendency over three hours, hPa, in the words of the shipping forecast (UK Met Office glossary): slowly to 1.5, plain to 3.5, quickly to 6, very rapidly over. */
+/**
+ * Barometric tendency over three hours, hPa, in the words of the shipping forecast (UK Met Office glossary): slowly to
+ * 1.5, plain to 3.5, quickly to 6, very rapidly over.
+ */
 const WORDS = [
   { below: 0.1, word: "steady" },
   { below: 1.6, word: "slowly" },
@@ -27,7 +30,16 @@ export function barometerAt(pressure: Series, at: number): Barometer | null {
   const points = [...readingsBetween(pressure, at - WINDOW, at)];
   if (now === null || points.length < LEAST) return null;
   const thinned = points.filter((_, k) => (points.length - 1 - k) % Math.ceil(points.length / 48) === 0);
-  const tendency = 3 * theilSen(thinned.map(([time]) => (time - at) / HOUR), thinned.map(([, value]) => value));
+  const tendency =
+    3 *
+    theilSen(
+      thinned.map(([time]) => (time - at) / HOUR),
+      thinned.map(([, value]) => value),
+    );
   const { word } = WORDS.find((entry) => Math.abs(tendency) < entry.below)!;
-  return { pressure: now, tendency, words: word === "steady" ? "steady" : [tendency > 0 ? "rising" : "falling", word].filter(Boolean).join(" ") };
+  return {
+    pressure: now,
+    tendency,
+    words: word === "steady" ? "steady" : [tendency > 0 ? "rising" : "falling", word].filter(Boolean).join(" "),
+  };
 }

@@ -17,7 +17,7 @@ test("recovers C, h0 and b of clean pairs, and has then no scatter", () => {
 test.each([
   ["rectangular weir, 1.5 (Poleni; ISO 1438)", 1.5, (h: number) => (2 / 3) * 0.6 * Math.sqrt(2 * 9.81) * 4 * h ** 1.5],
   ["90 degree V-notch, 2.5 (ISO 1438)", 2.5, (h: number) => (8 / 15) * 0.58 * Math.sqrt(2 * 9.81) * h ** 2.5],
-  ["wide channel under Manning, 5/3", 5 / 3, (h: number) => (20 * Math.sqrt(0.002) / 0.03) * h ** (5 / 3)],
+  ["wide channel under Manning, 5/3", 5 / 3, (h: number) => ((20 * Math.sqrt(0.002)) / 0.03) * h ** (5 / 3)],
 ])("the exponent of a %s", (_, b, law) => {
   const fit = fitRating(pairs((stage) => law(stage - 0.2)));
   expect(fit.b).toBeCloseTo(b, 3);
@@ -26,7 +26,9 @@ test.each([
 
 test("scattered pairs: the error is about the scatter put in, and the curve lies within its band of the truth", () => {
   const noise = [0.05, -0.06, 0.04, -0.03, 0.06, -0.05, 0.02, -0.03];
-  const fit = fitRating(stages.map((stage, k) => ({ stage, discharge: 14 * (stage - 0.12) ** 1.9 * Math.exp(noise[k]!) })));
+  const fit = fitRating(
+    stages.map((stage, k) => ({ stage, discharge: 14 * (stage - 0.12) ** 1.9 * Math.exp(noise[k]!) })),
+  );
   expect(fit.standardError).toBeGreaterThan(0.03);
   expect(fit.standardError).toBeLessThan(0.09);
   const rated = dischargeAt(fit, 1);
@@ -55,7 +57,10 @@ test("pairs from a CSV: units by header, or two bare columns; bad lines told, ba
   expect(gaugings[0]!.discharge).toBeCloseTo(2.8316846592, 9);
   expect(gaugings[0]!.stage).toBeCloseTo(0.9144, 9);
   expect(rejected.map((one) => one.line)).toEqual([3, 4]);
-  expect(readPairs("0.5;1.2\n0.7;2.4\n").gaugings).toEqual([{ stage: 0.5, discharge: 1.2 }, { stage: 0.7, discharge: 2.4 }]);
+  expect(readPairs("0.5;1.2\n0.7;2.4\n").gaugings).toEqual([
+    { stage: 0.5, discharge: 1.2 },
+    { stage: 0.7, discharge: 2.4 },
+  ]);
   expect(() => readPairs("a,b\n1,2\n")).toThrow(/named as stage/);
   expect(() => readPairs("stage (cfs),discharge\n1,2\n")).toThrow(/does not measure stage/);
   expect(() => readPairs("stage (furlong),discharge\n1,2\n")).toThrow(/not known/);

@@ -13,14 +13,20 @@ export interface Rating {
   /** Stage of no flow, m. */
   h0: number;
   b: number;
-  /** Standard error of ln Q about the curve, n - 3 degrees of freedom: about the relative error of one gauging. Null with three pairs, which leave none. */
+  /**
+   * Standard error of ln Q about the curve, n - 3 degrees of freedom: about the relative error of one gauging. Null
+   * with three pairs, which leave none.
+   */
   standardError: number | null;
   count: number;
   /** Largest discharge measured, m3/s. */
   maxGauged: number;
 }
 
-/** Beyond this multiple of the highest gauging a rating is only a guess. Common practice (ISO 18320 asks for caution beyond the gaugings). */
+/**
+ * Beyond this multiple of the highest gauging a rating is only a guess. Common practice (ISO 18320 asks for caution
+ * beyond the gaugings).
+ */
 export const EXTRAPOLATION = 1.5;
 /** Width of the band in standard errors that holds 80 % of a normal spread. */
 const Z80 = 1.2816;
@@ -41,16 +47,27 @@ function lineAt(gaugings: readonly Gauging[], h0: number): Line {
 }
 
 /**
- * Least squares on ln Q, with a bounded search in h0 under the lowest stage: a scan of the whole bracket, then golden section.
+ * Least squares on ln Q, with a bounded search in h0 under the lowest stage: a scan of the whole bracket, then golden
+ * section.
  * Needs three pairs at three different stages and rising flow; refuses others with an InputError.
  */
 export function fitRating(gaugings: readonly Gauging[]): Rating {
   gaugings.forEach(({ stage, discharge }, k) => {
-    if (!Number.isFinite(stage) || !Number.isFinite(discharge)) throw new InputError("not-a-number", `Pair ${k + 1} is not two numbers.`, { path: `pairs[${k}]` });
-    if (discharge <= 0) throw new InputError("bad-discharge", `Pair ${k + 1}: discharge must be above 0 to be fitted; it is ${discharge}.`, { path: `pairs[${k}].discharge` });
+    if (!Number.isFinite(stage) || !Number.isFinite(discharge))
+      throw new InputError("not-a-number", `Pair ${k + 1} is not two numbers.`, { path: `pairs[${k}]` });
+    if (discharge <= 0)
+      throw new InputError(
+        "bad-discharge",
+        `Pair ${k + 1}: discharge must be above 0 to be fitted; it is ${discharge}.`,
+        { path: `pairs[${k}].discharge` },
+      );
   });
   const stages = gaugings.map((one) => one.stage);
-  if (new Set(stages).size < 3) throw new InputError("too-few-pairs", `A rating has three unknowns: give at least three pairs at different stages (here ${new Set(stages).size}).`);
+  if (new Set(stages).size < 3)
+    throw new InputError(
+      "too-few-pairs",
+      `A rating has three unknowns: give at least three pairs at different stages (here ${new Set(stages).size}).`,
+    );
   const lowest = Math.min(...stages);
   const range = Math.max(...stages) - lowest;
   const squares = (gap: number) => lineAt(gaugings, lowest - range * Math.exp(gap)).squares;
@@ -61,9 +78,15 @@ export function fitRating(gaugings: readonly Gauging[]): Rating {
   const gap = goldenSection(squares, Math.max(from, best - step), Math.min(to, best + step));
   const h0 = lowest - range * Math.exp(gap);
   const line = lineAt(gaugings, h0);
-  if (!(line.b > 0)) throw new InputError("not-a-rating", "In these pairs the discharge does not rise with the stage: no rating fits them.");
+  if (!(line.b > 0))
+    throw new InputError(
+      "not-a-rating",
+      "In these pairs the discharge does not rise with the stage: no rating fits them.",
+    );
   return {
-    C: line.C, h0, b: line.b,
+    C: line.C,
+    h0,
+    b: line.b,
     standardError: gaugings.length > 3 ? Math.sqrt(line.squares / (gaugings.length - 3)) : null,
     count: gaugings.length,
     maxGauged: Math.max(...gaugings.map((one) => one.discharge)),
@@ -95,12 +118,22 @@ export interface Rated {
 export function dischargeAt(rating: Rating, stage: number): Rated {
   const value = stage <= rating.h0 ? 0 : rating.C * (stage - rating.h0) ** rating.b;
   const spread = rating.standardError === null ? null : Math.exp(Z80 * rating.standardError);
-  return { value, low: spread && value / spread, high: spread && value * spread, extrapolated: value > EXTRAPOLATION * rating.maxGauged };
+  return {
+    value,
+    low: spread && value / spread,
+    high: spread && value * spread,
+    extrapolated: value > EXTRAPOLATION * rating.maxGauged,
+  };
 }
 
 /** Stage, m, at a discharge, m3/s. */
 export function stageAt(rating: Rating, discharge: number): Rated {
   const at = (q: number) => rating.h0 + (Math.max(0, q) / rating.C) ** (1 / rating.b);
   const spread = rating.standardError === null ? null : Math.exp(Z80 * rating.standardError);
-  return { value: at(discharge), low: spread && at(discharge / spread), high: spread && at(discharge * spread), extrapolated: discharge > EXTRAPOLATION * rating.maxGauged };
+  return {
+    value: at(discharge),
+    low: spread && at(discharge / spread),
+    high: spread && at(discharge * spread),
+    extrapolated: discharge > EXTRAPOLATION * rating.maxGauged,
+  };
 }

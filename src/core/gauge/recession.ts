@@ -2,14 +2,19 @@ import { linearRegression, quantile } from "simple-statistics";
 import { DAY, HOUR, type Series } from "./series";
 
 export interface Recession {
-  /** Master recession constant, 1/day: Q(t) = Q0 exp(-lambda t). Median, and 10 and 90 percentiles, over the falls of the record. */
+  /**
+   * Master recession constant, 1/day: Q(t) = Q0 exp(-lambda t). Median, and 10 and 90 percentiles, over the falls of
+   * the record.
+   */
   lambdaPerDay: number;
   low: number;
   high: number;
   events: number;
 }
 
-/** Length of a usable fall, and what is left out after its peak while runoff still drains. Common practice, no source. */
+/**
+ * Length of a usable fall, and what is left out after its peak while runoff still drains. Common practice, no source.
+ */
 const SHORTEST_FALL = 2 * DAY;
 const AFTER_PEAK = 12 * HOUR;
 const STEP = 6 * HOUR;
@@ -26,11 +31,14 @@ function boxed(discharge: Series): { time: number; lnQ: number }[] {
     box.count++;
     boxes.set(index, box);
   }
-  return [...boxes].sort((a, b) => a[0] - b[0]).map(([index, box]) => ({ time: (index + 0.5) * STEP, lnQ: box.sum / box.count }));
+  return [...boxes]
+    .sort((a, b) => a[0] - b[0])
+    .map(([index, box]) => ({ time: (index + 0.5) * STEP, lnQ: box.sum / box.count }));
 }
 
 /**
- * Recession from the falling limbs: the slope of ln Q against time of each unbroken fall (Tallaksen 1995, J. Hydrol. 165).
+ * Recession from the falling limbs: the slope of ln Q against time of each unbroken fall (Tallaksen 1995, J. Hydrol.
+ * 165).
  * Null with fewer than three falls.
  */
 export function recession(discharge: Series): Recession | null {
@@ -38,7 +46,8 @@ export function recession(discharge: Series): Recession | null {
   const slopes: number[] = [];
   let start = 0;
   for (let k = 1; k <= points.length; k++) {
-    const falls = k < points.length && points[k]!.lnQ < points[k - 1]!.lnQ && points[k]!.time - points[k - 1]!.time < 1.5 * STEP;
+    const falls =
+      k < points.length && points[k]!.lnQ < points[k - 1]!.lnQ && points[k]!.time - points[k - 1]!.time < 1.5 * STEP;
     if (falls) continue;
     const fall = points.slice(start, k).filter((point) => point.time - points[start]!.time >= AFTER_PEAK);
     if (fall.length >= 4 && fall.at(-1)!.time - fall[0]!.time >= SHORTEST_FALL) {
@@ -47,8 +56,14 @@ export function recession(discharge: Series): Recession | null {
     start = k;
   }
   if (slopes.length < 3) return null;
-  return { lambdaPerDay: quantile(slopes, 0.5), low: quantile(slopes, 0.1), high: quantile(slopes, 0.9), events: slopes.length };
+  return {
+    lambdaPerDay: quantile(slopes, 0.5),
+    low: quantile(slopes, 0.1),
+    high: quantile(slopes, 0.9),
+    events: slopes.length,
+  };
 }
 
 /** Days for the discharge to fall from one value to another: ln(Q0/Q1)/lambda. */
-export const daysToFall = (from: number, to: number, lambdaPerDay: number): number => Math.log(from / to) / lambdaPerDay;
+export const daysToFall = (from: number, to: number, lambdaPerDay: number): number =>
+  Math.log(from / to) / lambdaPerDay;

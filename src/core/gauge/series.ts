@@ -28,7 +28,11 @@ export const DAY = 24 * HOUR;
 
 /** Builds a series from readings in any order; of two readings at one instant the later one given wins. */
 export function seriesFrom(parameter: Parameter, readings: readonly (readonly [number, number])[]): Series {
-  return seriesFromColumns(parameter, readings.map(([time]) => time), readings.map(([, value]) => value));
+  return seriesFromColumns(
+    parameter,
+    readings.map(([time]) => time),
+    readings.map(([, value]) => value),
+  );
 }
 
 /** The same from a column of times, ms, and one of values. Records mostly come in order: then nothing is sorted. */
@@ -38,7 +42,8 @@ export function seriesFromColumns(parameter: Parameter, times: readonly number[]
     if (!Number.isFinite(times[k]!)) throw new InputError("bad-time", "A reading has no valid time.");
     if (k > 0 && times[k]! <= times[k - 1]!) ascending = false;
   }
-  if (ascending) return { parameter, unit: UNIT_OF[parameter], times: Float64Array.from(times), values: Float64Array.from(values) };
+  if (ascending)
+    return { parameter, unit: UNIT_OF[parameter], times: Float64Array.from(times), values: Float64Array.from(values) };
   const last = new Map<number, number>();
   times.forEach((time, k) => last.set(time, values[k]!));
   const ordered = Float64Array.from(last.keys()).sort();
@@ -61,7 +66,11 @@ export function indexAtOrBefore(series: Series, at: number): number {
 export const STALE_AFTER = 6 * HOUR;
 
 /** The last true reading at or before `at` that is not stale, with its own time, or null. */
-export function lastReading(series: Series | undefined, at: number, staleAfter = STALE_AFTER): { time: number; value: number } | null {
+export function lastReading(
+  series: Series | undefined,
+  at: number,
+  staleAfter = STALE_AFTER,
+): { time: number; value: number } | null {
   if (!series) return null;
   for (let k = indexAtOrBefore(series, at); k >= 0 && at - series.times[k]! <= staleAfter; k--) {
     if (!Number.isNaN(series.values[k]!)) return { time: series.times[k]!, value: series.values[k]! };
@@ -70,19 +79,25 @@ export function lastReading(series: Series | undefined, at: number, staleAfter =
 }
 
 /** Its value alone. */
-export const readingAt = (series: Series | undefined, at: number, staleAfter = STALE_AFTER): number | null => lastReading(series, at, staleAfter)?.value ?? null;
+export const readingAt = (series: Series | undefined, at: number, staleAfter = STALE_AFTER): number | null =>
+  lastReading(series, at, staleAfter)?.value ?? null;
 
 /** The value at an instant between two true readings, none of them farther off than a stale one; NaN otherwise. */
 export function interpolated(series: Series, at: number): number {
   const before = lastReading(series, at);
   if (!before || before.time === at) return before?.value ?? NaN;
   for (let k = indexAtOrBefore(series, at) + 1; k < series.times.length && series.times[k]! - at <= STALE_AFTER; k++) {
-    if (!Number.isNaN(series.values[k]!)) return before.value + ((at - before.time) / (series.times[k]! - before.time)) * (series.values[k]! - before.value);
+    if (!Number.isNaN(series.values[k]!))
+      return (
+        before.value + ((at - before.time) / (series.times[k]! - before.time)) * (series.values[k]! - before.value)
+      );
   }
   return NaN;
 }
 
-/** Two records of one parameter as one, without duplicates: `newer` wins at equal instants. Both are in order: one pass. */
+/**
+ * Two records of one parameter as one, without duplicates: `newer` wins at equal instants. Both are in order: one pass.
+ */
 export function mergeSeries(older: Series, newer: Series): Series {
   const times = new Float64Array(older.times.length + newer.times.length);
   const values = new Float64Array(times.length);
@@ -100,7 +115,11 @@ export function mergeSeries(older: Series, newer: Series): Series {
 
 /** The true readings with from <= time <= to. */
 export function* readingsBetween(series: Series, from: number, to: number): Generator<[number, number]> {
-  for (let k = Math.max(0, indexAtOrBefore(series, from - 1) + 1); k < series.times.length && series.times[k]! <= to; k++) {
+  for (
+    let k = Math.max(0, indexAtOrBefore(series, from - 1) + 1);
+    k < series.times.length && series.times[k]! <= to;
+    k++
+  ) {
     if (!Number.isNaN(series.values[k]!)) yield [series.times[k]!, series.values[k]!];
   }
 }

@@ -1,7 +1,10 @@
 import { getMoonIllumination, getMoonTimes, getTimes } from "suncalc";
 import { DAY } from "./series";
 
-/** Sun and moon of a day at a place, instants in ms; null where the event does not come (polar day or night). By the suncalc library. */
+/**
+ * Sun and moon of a day at a place, instants in ms; null where the event does not come (polar day or night). By the
+ * suncalc library.
+ */
 export interface Sky {
   /** First light: sun 6 degrees under (civil twilight). */
   dawn: number | null;
@@ -16,7 +19,16 @@ export interface Sky {
 }
 
 /** Eight parts of the lunation, new first. */
-const PHASES = ["new moon", "waxing crescent", "first quarter", "waxing gibbous", "full moon", "waning gibbous", "last quarter", "waning crescent"] as const;
+const PHASES = [
+  "new moon",
+  "waxing crescent",
+  "first quarter",
+  "waxing gibbous",
+  "full moon",
+  "waning gibbous",
+  "last quarter",
+  "waning crescent",
+] as const;
 
 /** The sky of the local solar day that holds `at`. */
 export function skyOf(at: number, latitude: number, longitude: number): Sky {
@@ -25,11 +37,17 @@ export function skyOf(at: number, latitude: number, longitude: number): Sky {
   // The library counts the moon's events over a UTC day; take the two that meet the solar day.
   const start = noonish - DAY / 2;
   const moons = [start, start + DAY].map((day) => getMoonTimes(new Date(day), latitude, longitude));
-  const within = (events: readonly (Date | null | undefined)[]) => events.map(instantOf).find((time) => time !== null && time >= start && time < start + DAY) ?? null;
+  const within = (events: readonly (Date | null | undefined)[]) =>
+    events.map(instantOf).find((time) => time !== null && time >= start && time < start + DAY) ?? null;
   const { fraction, phase } = getMoonIllumination(new Date(at));
   return {
-    dawn: instantOf(times.dawn), sunrise: instantOf(times.sunrise), noon: instantOf(times.solarNoon) ?? noonish, sunset: instantOf(times.sunset), dusk: instantOf(times.dusk),
-    moonrise: within(moons.map((moon) => moon.rise)), moonset: within(moons.map((moon) => moon.set)),
+    dawn: instantOf(times.dawn),
+    sunrise: instantOf(times.sunrise),
+    noon: instantOf(times.solarNoon) ?? noonish,
+    sunset: instantOf(times.sunset),
+    dusk: instantOf(times.dusk),
+    moonrise: within(moons.map((moon) => moon.rise)),
+    moonset: within(moons.map((moon) => moon.set)),
     moon: { lit: fraction, name: PHASES[Math.round(phase * 8) % 8]! },
   };
 }

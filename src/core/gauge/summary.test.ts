@@ -1,12 +1,29 @@
 import { exceedanceInWords, seasonBand, seasonLevels, seasonTable } from "./exceedance";
 import { DAY, HOUR, type Parameter, seriesFrom } from "./series";
-import { gaugeNow, type GaugeRecord, joinRecords, lastInstant, seriesOf, summariseGauge, summariseSeries } from "./summary";
+import {
+  gaugeNow,
+  type GaugeRecord,
+  joinRecords,
+  lastInstant,
+  seriesOf,
+  summariseGauge,
+  summariseSeries,
+} from "./summary";
 
 const start = Date.UTC(2024, 0, 1);
-const series = (parameter: Parameter, of: (hour: number) => number, hours = 24 * 800) => seriesFrom(parameter, Array.from({ length: hours }, (_, k) => [start + k * HOUR, of(k)] as const));
+const series = (parameter: Parameter, of: (hour: number) => number, hours = 24 * 800) =>
+  seriesFrom(
+    parameter,
+    Array.from({ length: hours }, (_, k) => [start + k * HOUR, of(k)] as const),
+  );
 const record: GaugeRecord = {
   station: { id: "1", name: "Test" },
-  series: [series("discharge", (k) => 5 + 3 * Math.sin((2 * Math.PI * k) / (24 * 365))), series("stage", () => 0.8), series("turbidity", () => 8), series("waterTemperature", (k) => (k < 24 * 799 ? 11 : NaN))],
+  series: [
+    series("discharge", (k) => 5 + 3 * Math.sin((2 * Math.PI * k) / (24 * 365))),
+    series("stage", () => 0.8),
+    series("turbidity", () => 8),
+    series("waterTemperature", (k) => (k < 24 * 799 ? 11 : NaN)),
+  ],
 };
 const end = start + (24 * 800 - 1) * HOUR;
 
@@ -21,7 +38,13 @@ test("now is what the gauge says now, each parameter by itself; what has gone st
   expect(now.exceedance).toBeGreaterThan(0);
   expect(now.exceedance).toBeLessThan(1);
   const long = gaugeNow(record, end + 2 * DAY);
-  expect([long.discharge, long.stage, long.exceedance, long.trend, long.clarity]).toEqual([null, null, null, null, null]);
+  expect([long.discharge, long.stage, long.exceedance, long.trend, long.clarity]).toEqual([
+    null,
+    null,
+    null,
+    null,
+    null,
+  ]);
 });
 
 test("a station without discharge still tells the rest", () => {
@@ -31,16 +54,40 @@ test("a station without discharge still tells the rest", () => {
 });
 
 test("the summary counts readings and gaps, with their ends", () => {
-  expect(summariseSeries(seriesOf(record, "waterTemperature")!)).toMatchObject({ parameter: "waterTemperature", unit: "degC", count: 24 * 799, missing: 24, min: 11, max: 11, first: "2024-01-01T00:00:00.000Z" });
-  expect(summariseSeries(seriesFrom("stage", []))).toEqual({ parameter: "stage", unit: "m", count: 0, missing: 0, min: null, max: null, first: null, last: null });
+  expect(summariseSeries(seriesOf(record, "waterTemperature")!)).toMatchObject({
+    parameter: "waterTemperature",
+    unit: "degC",
+    count: 24 * 799,
+    missing: 24,
+    min: 11,
+    max: 11,
+    first: "2024-01-01T00:00:00.000Z",
+  });
+  expect(summariseSeries(seriesFrom("stage", []))).toEqual({
+    parameter: "stage",
+    unit: "m",
+    count: 0,
+    missing: 0,
+    min: null,
+    max: null,
+    first: null,
+    last: null,
+  });
   expect(lastInstant(record)).toBe(end);
   expect(lastInstant({ ...record, series: [] })).toBeNull();
   expect(summariseGauge({ ...record, series: [] }).now).toBeNull();
 });
 
 test("files of one station join into one record, the later winning", () => {
-  const part = (hours: number, value: number): GaugeRecord => ({ station: record.station, series: [series("stage", () => value, hours)] });
-  const joined = joinRecords([part(10, 1), part(5, 2), { station: record.station, series: [series("turbidity", () => 4, 3)] }]);
+  const part = (hours: number, value: number): GaugeRecord => ({
+    station: record.station,
+    series: [series("stage", () => value, hours)],
+  });
+  const joined = joinRecords([
+    part(10, 1),
+    part(5, 2),
+    { station: record.station, series: [series("turbidity", () => 4, 3)] },
+  ]);
   expect(joined.series.map((one) => one.parameter)).toEqual(["stage", "turbidity"]);
   expect(Array.from(joined.series[0]!.values)).toEqual([2, 2, 2, 2, 2, 1, 1, 1, 1, 1]);
 });
@@ -51,11 +98,15 @@ test("the season's band follows the year: high in spring and low in autumn of a 
   const median = (month: number) => band.find((day) => day.time === Date.UTC(2025, month, 1))!.levels![2]!;
   expect(median(3)).toBeCloseTo(8, 0);
   expect(median(9)).toBeCloseTo(2, 0);
-  for (const { levels } of band) levels!.forEach((level, k) => k > 0 && expect(level).toBeGreaterThanOrEqual(levels![k - 1]!));
+  for (const { levels } of band)
+    levels!.forEach((level, k) => k > 0 && expect(level).toBeGreaterThanOrEqual(levels![k - 1]!));
 });
 
 test("a season with hardly a reading has no usual range", () => {
-  const thin = seriesFrom("discharge", Array.from({ length: 40 }, (_, k) => [start + k * HOUR, 5] as const));
+  const thin = seriesFrom(
+    "discharge",
+    Array.from({ length: 40 }, (_, k) => [start + k * HOUR, 5] as const),
+  );
   expect(seasonBand(seasonTable(thin), start, start + DAY)[0]!.levels).toBeNull();
   expect(seasonLevels(thin, start)).toBeNull();
   expect(seasonLevels(record.series[0]!, Date.UTC(2025, 3, 1))![2]).toBeCloseTo(8, 0);

@@ -95,10 +95,20 @@ export function lastInstant(record: GaugeRecord): number | null {
 /** A depth read by the angler tells of the water for so long. Common practice, no source. */
 const SEEN_LASTS = 12 * HOUR;
 
-function visibleDepthAt(record: GaugeRecord, turbidity: number | null, at: number): Pick<GaugeNow, "visibleDepth" | "visibleDepthFrom"> {
-  if (turbidity !== null) return { visibleDepth: visibleDepthFromTurbidity(turbidity, record.clarityFit ?? DEFAULT_CLARITY_FIT), visibleDepthFrom: "turbidity" };
+function visibleDepthAt(
+  record: GaugeRecord,
+  turbidity: number | null,
+  at: number,
+): Pick<GaugeNow, "visibleDepth" | "visibleDepthFrom"> {
+  if (turbidity !== null)
+    return {
+      visibleDepth: visibleDepthFromTurbidity(turbidity, record.clarityFit ?? DEFAULT_CLARITY_FIT),
+      visibleDepthFrom: "turbidity",
+    };
   const seen = record.seen?.findLast((one) => one.at <= at && at - one.at <= SEEN_LASTS);
-  return seen ? { visibleDepth: seen.visibleDepth, visibleDepthFrom: "reading" } : { visibleDepth: null, visibleDepthFrom: null };
+  return seen
+    ? { visibleDepth: seen.visibleDepth, visibleDepthFrom: "reading" }
+    : { visibleDepth: null, visibleDepthFrom: null };
 }
 
 /** The state of the river at `at` (ms). A parameter whose last reading is stale is null. */

@@ -2,7 +2,10 @@ import jStat from "jstat";
 import { quantile } from "simple-statistics";
 import { DAY, HOUR, lastReading, readingAt, readingsBetween, type Series } from "./series";
 
-/** Daily swing and drift of the water's temperature over the last days: T = mean + drift t + A cos wt + B sin wt, by least squares. */
+/**
+ * Daily swing and drift of the water's temperature over the last days: T = mean + drift t + A cos wt + B sin wt, by
+ * least squares.
+ */
 export interface Swing {
   /** degC at the fit's end, without the swing. */
   level: number;
@@ -30,10 +33,19 @@ export function swingAt(temperature: Series, at: number): Swing | null {
     const days = (time - at) / DAY;
     return [1, days, Math.cos(2 * Math.PI * days), Math.sin(2 * Math.PI * days)];
   });
-  const [level, driftPerDay, cosine, sine] = jStat.models.ols(readings.map(([, value]) => value), rows).coef as [number, number, number, number];
+  const [level, driftPerDay, cosine, sine] = jStat.models.ols(
+    readings.map(([, value]) => value),
+    rows,
+  ).coef as [number, number, number, number];
   // cos(2 pi d - phase) is at its greatest at d = phase / 2 pi.
   const phase = Math.atan2(sine, cosine) / (2 * Math.PI);
-  return { level, driftPerDay, amplitude: Math.hypot(cosine, sine), warmest: at + (phase - (phase > 0 ? 1 : 0)) * DAY, at };
+  return {
+    level,
+    driftPerDay,
+    amplitude: Math.hypot(cosine, sine),
+    warmest: at + (phase - (phase > 0 ? 1 : 0)) * DAY,
+    at,
+  };
 }
 
 /** A drift does not go on for ever: it dies away with this time. Common practice, no source. */
@@ -43,7 +55,12 @@ const DRIFT_LIFE = 1.5;
 function ahead(swing: Swing, offset: number, time: number): number {
   const days = (time - swing.at) / DAY;
   const drift = swing.driftPerDay * DRIFT_LIFE * (1 - Math.exp(-days / DRIFT_LIFE));
-  return swing.level + drift + swing.amplitude * Math.cos((2 * Math.PI * (time - swing.warmest)) / DAY) + offset * Math.exp(-days);
+  return (
+    swing.level +
+    drift +
+    swing.amplitude * Math.cos((2 * Math.PI * (time - swing.warmest)) / DAY) +
+    offset * Math.exp(-days)
+  );
 }
 
 export interface WarmthPoint {
@@ -64,7 +81,10 @@ function offsetOf(swing: Swing, reading: number): number {
   return reading - ahead(swing, 0, swing.at);
 }
 
-/** Next two days every three hours; the band is 10 to 90 % of the errors the same forecast made at that lead on the last sixty days. Null without a swing. */
+/**
+ * Next two days every three hours; the band is 10 to 90 % of the errors the same forecast made at that lead on the last
+ * sixty days. Null without a swing.
+ */
 export function forecastTemperature(temperature: Series, at: number): WarmthPoint[] | null {
   const last = lastReading(temperature, at);
   if (!last) return null;
@@ -88,6 +108,11 @@ export function forecastTemperature(temperature: Series, at: number): WarmthPoin
     const value = ahead(swing, offsetOf(swing, now), time);
     const own = errors[k]!;
     const [low, high] = own.length < LEAST_TRIES ? [NaN, NaN] : [quantile(own, 0.1), quantile(own, 0.9)];
-    return { time, low: Math.max(0, value + Math.min(0, low)), median: Math.max(0, value), high: value + Math.max(0, high) };
+    return {
+      time,
+      low: Math.max(0, value + Math.min(0, low)),
+      median: Math.max(0, value),
+      high: value + Math.max(0, high),
+    };
   });
 }

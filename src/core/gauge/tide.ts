@@ -2,7 +2,10 @@ import { createTidePredictor } from "@neaps/tide-predictor";
 import { z } from "zod";
 import { InputError } from "../errors";
 
-/** A harmonic constituent of a water's tide: its usual name (M2, S2, O1 ...), amplitude, m, and phase lag against UTC (Greenwich), degrees. */
+/**
+ * A harmonic constituent of a water's tide: its usual name (M2, S2, O1 ...), amplitude, m, and phase lag against UTC
+ * (Greenwich), degrees.
+ */
 export const constituentSchema = z.strictObject({
   name: z.string().regex(/^[A-Z0-9a-z()]{1,8}$/, "must be a constituent's name, such as M2"),
   amplitude: z.number().min(0).max(20),
@@ -20,11 +23,13 @@ export interface TideTurn {
 /** High and low waters between two instants, by the harmonic method (Schureman 1958; the tide-predictor library). */
 export function tideTurns(constituents: readonly Constituent[], from: number, to: number): TideTurn[] {
   if (constituents.length === 0) return [];
-  return predictor(constituents).getExtremesPrediction({ start: new Date(from), end: new Date(to) })
+  return predictor(constituents)
+    .getExtremesPrediction({ start: new Date(from), end: new Date(to) })
     .map((turn): TideTurn => ({ time: turn.time.getTime(), high: turn.high, level: turn.level }));
 }
 
-const predictor = (constituents: readonly Constituent[]) => createTidePredictor(constituents.map((one) => ({ ...one })));
+const predictor = (constituents: readonly Constituent[]) =>
+  createTidePredictor(constituents.map((one) => ({ ...one })));
 
 export type TideState = { flow: "flooding" | "ebbing" | "slack"; next: TideTurn };
 /** Minutes either side of a turn that anglers call slack. Common practice, no source. */
@@ -40,15 +45,27 @@ export function tideAt(constituents: readonly Constituent[], at: number): TideSt
   return { flow: slack ? "slack" : next.high ? "flooding" : "ebbing", next };
 }
 
-/** Reads what an angler types or pastes: a line each, name amplitude (m) phase (degrees), parted by spaces, commas or semicolons. */
+/**
+ * Reads what an angler types or pastes: a line each, name amplitude (m) phase (degrees), parted by spaces, commas or
+ * semicolons.
+ */
 export function readConstituents(text: string): Constituent[] {
   const out: Constituent[] = [];
   text.split(/\r?\n/).forEach((line, index) => {
     const trimmed = line.trim();
     if (trimmed === "" || trimmed.startsWith("#") || /^name\b/i.test(trimmed)) return;
     const [name = "", amplitude = "", phase = ""] = trimmed.split(/[\s,;]+/);
-    const parsed = constituentSchema.safeParse({ name, amplitude: amplitude === "" ? NaN : Number(amplitude), phase: phase === "" ? NaN : Number(phase) });
-    if (!parsed.success) throw new InputError("bad-constituent", `Line ${index + 1}: give a constituent's name, its amplitude in metres and its phase in degrees, such as “M2 1.20 145”.`, { line: index + 1 });
+    const parsed = constituentSchema.safeParse({
+      name,
+      amplitude: amplitude === "" ? NaN : Number(amplitude),
+      phase: phase === "" ? NaN : Number(phase),
+    });
+    if (!parsed.success)
+      throw new InputError(
+        "bad-constituent",
+        `Line ${index + 1}: give a constituent's name, its amplitude in metres and its phase in degrees, such as “M2 1.20 145”.`,
+        { line: index + 1 },
+      );
     out.push(parsed.data);
   });
   return out;

@@ -1,7 +1,10 @@
 import { linearRegression } from "simple-statistics";
 import { HOUR, readingAt, type Series } from "./series";
 
-/** How an ungauged reach takes its flow from a gauge: Q_reach(t) = Q_gauge(t - lag) (A_reach/A_gauge)^n, or refitted factor and power. */
+/**
+ * How an ungauged reach takes its flow from a gauge: Q_reach(t) = Q_gauge(t - lag) (A_reach/A_gauge)^n, or refitted
+ * factor and power.
+ */
 export interface Transfer {
   /** A_reach / A_gauge. */
   areaRatio: number;
@@ -25,11 +28,15 @@ export interface PairedFlow {
   reach: number;
 }
 
-/** Fewest pairs that move the power as well as the factor, and the spread of ln Q they need. Common practice, no source. */
+/**
+ * Fewest pairs that move the power as well as the factor, and the spread of ln Q they need. Common practice, no source.
+ */
 const LEAST_FOR_POWER = 4;
 const LEAST_SPREAD = 0.7;
 
-/** From the area ratio alone (n = 1, common practice), the factor by one pair and more, the power by four that differ. */
+/**
+ * From the area ratio alone (n = 1, common practice), the factor by one pair and more, the power by four that differ.
+ */
 export function fitTransfer(areaRatio: number, pairs: readonly PairedFlow[]): TransferFit {
   const own = pairs.filter(({ gauge, reach }) => gauge > 0 && reach > 0);
   if (own.length === 0) return { factor: areaRatio, power: 1, pairs: 0, scatter: null };
@@ -40,7 +47,12 @@ export function fitTransfer(areaRatio: number, pairs: readonly PairedFlow[]): Tr
   const level = points.reduce((sum, [x, y]) => sum + y! - power * x!, 0) / points.length;
   const squares = points.reduce((sum, [x, y]) => sum + (y! - level - power * x!) ** 2, 0);
   const freedom = own.length - (free ? 2 : 1);
-  return { factor: Math.exp(level), power, pairs: own.length, scatter: freedom > 0 ? Math.sqrt(squares / freedom) : null };
+  return {
+    factor: Math.exp(level),
+    power,
+    pairs: own.length,
+    scatter: freedom > 0 ? Math.sqrt(squares / freedom) : null,
+  };
 }
 
 /** Discharge at the reach, m3/s, at an instant; null where the gauge said nothing at the lagged time. */
@@ -49,5 +61,8 @@ export function transferred(discharge: Series, transfer: Transfer, fit: Transfer
   return q === null ? null : fit.factor * q ** fit.power;
 }
 
-/** Hours of lag over a distance, m: the kinematic wave runs at 5/3 of the mean speed, m/s, in a wide channel (Lighthill & Whitham 1955, from Manning). */
+/**
+ * Hours of lag over a distance, m: the kinematic wave runs at 5/3 of the mean speed, m/s, in a wide channel (Lighthill
+ * & Whitham 1955, from Manning).
+ */
 export const kinematicLag = (distance: number, meanSpeed: number): number => distance / ((5 / 3) * meanSpeed) / 3600;

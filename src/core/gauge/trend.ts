@@ -24,7 +24,10 @@ export function theilSen(x: readonly number[], y: readonly number[]): number {
   return slopes.length ? median(slopes) : NaN;
 }
 
-/** Rising, falling or steady at `at`, with a dead band from the scatter of the readings about their own line. Null without enough readings. */
+/**
+ * Rising, falling or steady at `at`, with a dead band from the scatter of the readings about their own line. Null
+ * without enough readings.
+ */
 export function trendAt(discharge: Series, at: number): Trend | null {
   for (const window of WINDOWS_HOURS) {
     const points = [...readingsBetween(discharge, at - window * HOUR, at)].filter(([, q]) => q > 0);

@@ -7,7 +7,15 @@ import { forecastTemperature, swingAt } from "./temperature";
 import { WARMTH, warmthClass } from "./warmth";
 
 test("oxygen at saturation: the table of Standard Methods (4500-O:I) at one atmosphere", () => {
-  for (const [temperature, table] of [[0, 14.62], [5, 12.77], [10, 11.29], [15, 10.08], [20, 9.09], [25, 8.26], [30, 7.56]] as const) {
+  for (const [temperature, table] of [
+    [0, 14.62],
+    [5, 12.77],
+    [10, 11.29],
+    [15, 10.08],
+    [20, 9.09],
+    [25, 8.26],
+    [30, 7.56],
+  ] as const) {
     expect(oxygenSaturation(temperature)).toBeCloseTo(table, 2);
   }
 });
@@ -24,8 +32,13 @@ test("oxygen under less air: within 0.3 % of the simpler rule (P - p)/(760 - p),
 });
 
 const start = Date.UTC(2026, 5, 1);
-const swing = (time: number) => 14 + (0.2 * (time - start)) / DAY + 1.5 * Math.cos((2 * Math.PI * (time - start - 17 * HOUR)) / DAY);
-const water = (of: (time: number) => number, days: number) => seriesFrom("waterTemperature", Array.from({ length: 24 * days + 1 }, (_, k) => [start + k * HOUR, of(start + k * HOUR)] as const));
+const swing = (time: number) =>
+  14 + (0.2 * (time - start)) / DAY + 1.5 * Math.cos((2 * Math.PI * (time - start - 17 * HOUR)) / DAY);
+const water = (of: (time: number) => number, days: number) =>
+  seriesFrom(
+    "waterTemperature",
+    Array.from({ length: 24 * days + 1 }, (_, k) => [start + k * HOUR, of(start + k * HOUR)] as const),
+  );
 
 test("a swing of 1.5 C about a drift of 0.2 C a day is found again, with its warmest hour; too few readings give none", () => {
   const at = start + 10 * DAY + 5 * HOUR;
@@ -46,7 +59,10 @@ test("the next two days: a steady swing goes on as it was, and the band comes fr
     expect(point.median).toBeCloseTo(steady(point.time), 2);
     expect(point.high - point.low).toBeLessThan(0.05);
   }
-  const wandering = forecastTemperature(water((time) => steady(time) + 2 * Math.sin((time - start) / DAY / 1.7), 70), at)!;
+  const wandering = forecastTemperature(
+    water((time) => steady(time) + 2 * Math.sin((time - start) / DAY / 1.7), 70),
+    at,
+  )!;
   expect(wandering[15]!.high - wandering[15]!.low).toBeGreaterThan(0.5);
   expect(wandering[15]!.high - wandering[15]!.low).toBeGreaterThan(wandering[1]!.high - wandering[1]!.low);
   expect(forecastTemperature(water(steady, 70), at + DAY)).toBeNull();
@@ -58,42 +74,68 @@ test("what a temperature means: trout and salmon stop at 20 C (usual caution), s
   expect(warmthClass(12, "trout-and-salmon")).toBe("good");
   expect(warmthClass(9.9, "smallmouth")).toBe("slow");
   expect(warmthClass(1, "catfish")).toBe("very cold");
-  for (const { slow, good, stop } of Object.values(WARMTH.value)) expect([...[slow, good[0], good[1], stop]].sort((a, b) => a - b)).toEqual([slow, good[0], good[1], stop]);
+  for (const { slow, good, stop } of Object.values(WARMTH.value))
+    expect([...[slow, good[0], good[1], stop]].sort((a, b) => a - b)).toEqual([slow, good[0], good[1], stop]);
 });
 
 test("the glass: words of the shipping forecast for its change in three hours (UK Met Office glossary)", () => {
-  const glass = (perHour: number) => barometerAt(seriesFrom("airPressure", Array.from({ length: 7 }, (_, k) => [start + k * HOUR, 1010 + perHour * k] as const)), start + 6 * HOUR);
+  const glass = (perHour: number) =>
+    barometerAt(
+      seriesFrom(
+        "airPressure",
+        Array.from({ length: 7 }, (_, k) => [start + k * HOUR, 1010 + perHour * k] as const),
+      ),
+      start + 6 * HOUR,
+    );
   expect(glass(0)!.words).toBe("steady");
   expect(glass(-0.3)!.words).toBe("falling slowly");
   expect(glass(0.8)!.words).toBe("rising");
   expect(glass(-1.5)!.words).toBe("falling quickly");
-  expect(glass(-2.5)).toMatchObject({ words: "falling very rapidly", tendency: expect.closeTo(-7.5, 6) as number, pressure: 995 });
+  expect(glass(-2.5)).toMatchObject({
+    words: "falling very rapidly",
+    tendency: expect.closeTo(-7.5, 6) as number,
+    pressure: 995,
+  });
   expect(barometerAt(seriesFrom("airPressure", [[start, 1010]]), start)).toBeNull();
 });
 
-test.each([[52.3, -7.1], [45.2, -93.4], [-41.1, 175.3], [64.8, 26]])("sun and moon at %d, %d against a second, independent library (astronomy-engine), over a year", (latitude, longitude) => {
-  const observer = new Observer(latitude, longitude, 0);
-  for (let month = 0; month < 12; month++) {
-    const at = Date.UTC(2026, month, 11, 3);
-    const sky = skyOf(at, latitude, longitude);
-    const from = MakeTime(new Date(sky.noon - DAY / 2));
-    const near = (own: number | null, other: { date: Date } | null, minutes: number) => {
-      // Both agree that it comes, and when; at the day's very edge either may count it to the next.
-      if (own === null || other === null) return expect(own === null ? Infinity : own - sky.noon).toBeGreaterThan(other === null ? DAY / 2 - 2 * HOUR : -Infinity);
-      expect(Math.abs(own - other.date.getTime()) / 60_000).toBeLessThan(minutes);
-    };
-    near(sky.sunrise, SearchRiseSet(Body.Sun, observer, +1, from, 0.6), 2);
-    near(sky.sunset, SearchRiseSet(Body.Sun, observer, -1, MakeTime(new Date(sky.noon)), 0.6), 2);
-    near(sky.dawn, SearchAltitude(Body.Sun, observer, +1, from, 0.6, -6), 2);
-    if (sky.moonrise !== null) near(sky.moonrise, SearchRiseSet(Body.Moon, observer, +1, MakeTime(new Date(sky.moonrise - 3 * HOUR)), 1), 5);
-    if (sky.moonset !== null) near(sky.moonset, SearchRiseSet(Body.Moon, observer, -1, MakeTime(new Date(sky.moonset - 3 * HOUR)), 1), 5);
-    expect(sky.moon.lit).toBeCloseTo(Illumination(Body.Moon, new Date(at)).phase_fraction, 1);
-  }
-});
+test.each([
+  [52.3, -7.1],
+  [45.2, -93.4],
+  [-41.1, 175.3],
+  [64.8, 26],
+])(
+  "sun and moon at %d, %d against a second, independent library (astronomy-engine), over a year",
+  (latitude, longitude) => {
+    const observer = new Observer(latitude, longitude, 0);
+    for (let month = 0; month < 12; month++) {
+      const at = Date.UTC(2026, month, 11, 3);
+      const sky = skyOf(at, latitude, longitude);
+      const from = MakeTime(new Date(sky.noon - DAY / 2));
+      const near = (own: number | null, other: { date: Date } | null, minutes: number) => {
+        // Both agree that it comes, and when; at the day's very edge either may count it to the next.
+        if (own === null || other === null)
+          return expect(own === null ? Infinity : own - sky.noon).toBeGreaterThan(
+            other === null ? DAY / 2 - 2 * HOUR : -Infinity,
+          );
+        expect(Math.abs(own - other.date.getTime()) / 60_000).toBeLessThan(minutes);
+      };
+      near(sky.sunrise, SearchRiseSet(Body.Sun, observer, +1, from, 0.6), 2);
+      near(sky.sunset, SearchRiseSet(Body.Sun, observer, -1, MakeTime(new Date(sky.noon)), 0.6), 2);
+      near(sky.dawn, SearchAltitude(Body.Sun, observer, +1, from, 0.6, -6), 2);
+      if (sky.moonrise !== null)
+        near(sky.moonrise, SearchRiseSet(Body.Moon, observer, +1, MakeTime(new Date(sky.moonrise - 3 * HOUR)), 1), 5);
+      if (sky.moonset !== null)
+        near(sky.moonset, SearchRiseSet(Body.Moon, observer, -1, MakeTime(new Date(sky.moonset - 3 * HOUR)), 1), 5);
+      expect(sky.moon.lit).toBeCloseTo(Illumination(Body.Moon, new Date(at)).phase_fraction, 1);
+    }
+  },
+);
 
 test("no sunrise in the polar night, and the moon's names", () => {
   expect(skyOf(Date.UTC(2026, 11, 21, 12), 75, 20)).toMatchObject({ sunrise: null, sunset: null });
-  // Full moon of 24 November 2026, new moon of 9 November 2026 (published almanacs; from memory, checked by the second library above).
+  // Full moon of 24 November 2026, new moon of 9 November 2026 (published almanacs; from memory, checked by the second
+  // library above).
   expect(skyOf(Date.UTC(2026, 10, 24, 15), 52, 0).moon.name).toBe("full moon");
   expect(skyOf(Date.UTC(2026, 10, 9, 7), 52, 0).moon.name).toBe("new moon");
 });

@@ -1,13 +1,19 @@
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 
-/** Water temperatures, degC, by kind of fish: below `slow` it hardly feeds, `good` is where it feeds freely, above `stop` it suffers. */
+/**
+ * Water temperatures, degC, by kind of fish: below `slow` it hardly feeds, `good` is where it feeds freely, above
+ * `stop` it suffers.
+ */
 export interface WarmthRange {
   slow: number;
   good: readonly [number, number];
   stop: number;
 }
 
-/** Markers of the trade (trout and salmon stop at 20 C / 68 F; smallmouth group up at about 50 F). They are the angler's to change. */
+/**
+ * Markers of the trade (trout and salmon stop at 20 C / 68 F; smallmouth group up at about 50 F). They are the angler's
+ * to change.
+ */
 export const WARMTH = sourced<Record<"trout-and-salmon" | "smallmouth" | "walleye" | "catfish", WarmthRange>>(
   {
     "trout-and-salmon": { slow: 6, good: [8, 16], stop: 20 },
@@ -21,7 +27,10 @@ export const WARMTH = sourced<Record<"trout-and-salmon" | "smallmouth" | "walley
 export type WarmthKind = keyof typeof WARMTH.value;
 
 /** What a temperature means to a kind of fish, in the trade's words. */
-export function warmthClass(temperature: number, kind: WarmthKind): "very cold" | "slow" | "cool" | "good" | "warm" | "too warm" {
+export function warmthClass(
+  temperature: number,
+  kind: WarmthKind,
+): "very cold" | "slow" | "cool" | "good" | "warm" | "too warm" {
   const { slow, good, stop } = WARMTH.value[kind];
   if (temperature < slow / 2) return "very cold";
   if (temperature < slow) return "slow";

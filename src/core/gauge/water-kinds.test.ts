@@ -22,19 +22,37 @@ test("tide: the moon's half-daily constituent turns every 6.21 h (28.984104 degr
   }
   // 60 degrees more of phase is 60/28.984104 h later.
   const later = tideTurns([{ name: "M2", amplitude: 1.5, phase: 120 }], at, at + 5 * 24 * HOUR);
-  const shift = later.find((turn) => turn.high && turn.time > turns.find((one) => one.high)!.time)!.time - turns.find((one) => one.high)!.time;
+  const shift =
+    later.find((turn) => turn.high && turn.time > turns.find((one) => one.high)!.time)!.time -
+    turns.find((one) => one.high)!.time;
   expect(shift / HOUR).toBeCloseTo(60 / 28.984104, 1);
 });
 
 test("tide: springs when moon and sun pull together: M2 and S2 beat in 14.77 days", () => {
-  const turns = tideTurns([{ name: "M2", amplitude: 1, phase: 0 }, { name: "S2", amplitude: 0.5, phase: 0 }], at, at + 40 * 24 * HOUR).filter((turn) => turn.high);
-  const peaks = turns.filter((turn, k) => k > 0 && k < turns.length - 1 && turn.level >= turns[k - 1]!.level && turn.level > turns[k + 1]!.level);
-  expect((peaks.at(-1)!.time - peaks[0]!.time) / (24 * HOUR) / Math.round((peaks.at(-1)!.time - peaks[0]!.time) / (14.77 * 24 * HOUR))).toBeCloseTo(14.77, 0);
+  const turns = tideTurns(
+    [
+      { name: "M2", amplitude: 1, phase: 0 },
+      { name: "S2", amplitude: 0.5, phase: 0 },
+    ],
+    at,
+    at + 40 * 24 * HOUR,
+  ).filter((turn) => turn.high);
+  const peaks = turns.filter(
+    (turn, k) => k > 0 && k < turns.length - 1 && turn.level >= turns[k - 1]!.level && turn.level > turns[k + 1]!.level,
+  );
+  expect(
+    (peaks.at(-1)!.time - peaks[0]!.time) /
+      (24 * HOUR) /
+      Math.round((peaks.at(-1)!.time - peaks[0]!.time) / (14.77 * 24 * HOUR)),
+  ).toBeCloseTo(14.77, 0);
 });
 
 test("tide: flooding, ebbing, slack; constituents as typed, bad lines located", () => {
   const tide = readConstituents("# made up\nname amplitude phase\nM2 1.2 145\nS2, 0.4, 190");
-  expect(tide).toEqual([{ name: "M2", amplitude: 1.2, phase: 145 }, { name: "S2", amplitude: 0.4, phase: 190 }]);
+  expect(tide).toEqual([
+    { name: "M2", amplitude: 1.2, phase: 145 },
+    { name: "S2", amplitude: 0.4, phase: 190 },
+  ]);
   const turn = tideTurns(tide, at, at + 24 * HOUR).find((one) => one.high)!;
   expect(tideAt(tide, turn.time - 3 * HOUR)!.flow).toBe("flooding");
   expect(tideAt(tide, turn.time + 3 * HOUR)!.flow).toBe("ebbing");
@@ -44,7 +62,12 @@ test("tide: flooding, ebbing, slack; constituents as typed, bad lines located", 
 });
 
 test("timed floats: a rectangular channel of 10 m by 1 m at 0.5 m/s by ten even places gives U b h, less the two edge panels' halves (ISO 748 mid-section)", () => {
-  const verticals: FloatVertical[] = Array.from({ length: 10 }, (_, k) => ({ distance: 0.5 + k, depth: 1, run: 10, seconds: [20, 20] }));
+  const verticals: FloatVertical[] = Array.from({ length: 10 }, (_, k) => ({
+    distance: 0.5 + k,
+    depth: 1,
+    run: 10,
+    seconds: [20, 20],
+  }));
   const out = gaugeByFloats(10, verticals);
   const speed = 0.5 * surfaceFactor(1, 0.06);
   expect(out.discharge).toBeCloseTo(speed * 9.5, 9);
@@ -52,7 +75,12 @@ test("timed floats: a rectangular channel of 10 m by 1 m at 0.5 m/s by ten even 
   expect(out.meanSpeed).toBeCloseTo(speed, 9);
   expect(out.error).toBeGreaterThan(0.07);
   expect(out.error).toBeLessThan(0.12);
-  expect(gaugeByFloats(10, verticals.filter((_, k) => k % 5 === 2)).error).toBeGreaterThan(out.error);
+  expect(
+    gaugeByFloats(
+      10,
+      verticals.filter((_, k) => k % 5 === 2),
+    ).error,
+  ).toBeGreaterThan(out.error);
   expect(gaugeByFloats(10, [...verticals].reverse()).discharge).toBeCloseTo(out.discharge, 12);
 });
 
@@ -63,12 +91,52 @@ test("the surface factor is 0.80 at h/ks = 5 and 0.85 in usual streams (log law;
 });
 
 test.each([
-  ["no width", 0, [{ distance: 1, depth: 1, run: 5, seconds: [5] }, { distance: 2, depth: 1, run: 5, seconds: [5] }], "width"],
+  [
+    "no width",
+    0,
+    [
+      { distance: 1, depth: 1, run: 5, seconds: [5] },
+      { distance: 2, depth: 1, run: 5, seconds: [5] },
+    ],
+    "width",
+  ],
   ["one place", 5, [{ distance: 1, depth: 1, run: 5, seconds: [5] }], "verticals"],
-  ["a place on the bank", 5, [{ distance: 1, depth: 1, run: 5, seconds: [5] }, { distance: 5, depth: 1, run: 5, seconds: [5] }], "verticals[1]"],
-  ["a dry place", 5, [{ distance: 1, depth: 0, run: 5, seconds: [5] }, { distance: 2, depth: 1, run: 5, seconds: [5] }], "verticals[0]"],
-  ["no pass", 5, [{ distance: 1, depth: 1, run: 5, seconds: [] }, { distance: 2, depth: 1, run: 5, seconds: [5] }], "verticals[0]"],
-  ["the same place twice", 5, [{ distance: 1, depth: 1, run: 5, seconds: [5] }, { distance: 1, depth: 1, run: 5, seconds: [5] }], "verticals[1]"],
+  [
+    "a place on the bank",
+    5,
+    [
+      { distance: 1, depth: 1, run: 5, seconds: [5] },
+      { distance: 5, depth: 1, run: 5, seconds: [5] },
+    ],
+    "verticals[1]",
+  ],
+  [
+    "a dry place",
+    5,
+    [
+      { distance: 1, depth: 0, run: 5, seconds: [5] },
+      { distance: 2, depth: 1, run: 5, seconds: [5] },
+    ],
+    "verticals[0]",
+  ],
+  [
+    "no pass",
+    5,
+    [
+      { distance: 1, depth: 1, run: 5, seconds: [] },
+      { distance: 2, depth: 1, run: 5, seconds: [5] },
+    ],
+    "verticals[0]",
+  ],
+  [
+    "the same place twice",
+    5,
+    [
+      { distance: 1, depth: 1, run: 5, seconds: [5] },
+      { distance: 1, depth: 1, run: 5, seconds: [5] },
+    ],
+    "verticals[1]",
+  ],
 ])("timed floats: %s is refused where it stands", (_, width, verticals, path) => {
   try {
     gaugeByFloats(width, verticals);
@@ -80,11 +148,22 @@ test.each([
 
 test("transfer: by area alone, by one pair, by four; at the lagged time; a kinematic wave runs at 5/3 of the mean speed", () => {
   expect(fitTransfer(0.4, [])).toEqual({ factor: 0.4, power: 1, pairs: 0, scatter: null });
-  expect(fitTransfer(0.4, [{ gauge: 10, reach: 5 }])).toMatchObject({ factor: expect.closeTo(0.5, 9) as number, power: 1, pairs: 1, scatter: null });
-  const fit = fitTransfer(0.4, [2, 5, 9, 20].map((gauge) => ({ gauge, reach: 0.6 * gauge ** 0.9 })));
+  expect(fitTransfer(0.4, [{ gauge: 10, reach: 5 }])).toMatchObject({
+    factor: expect.closeTo(0.5, 9) as number,
+    power: 1,
+    pairs: 1,
+    scatter: null,
+  });
+  const fit = fitTransfer(
+    0.4,
+    [2, 5, 9, 20].map((gauge) => ({ gauge, reach: 0.6 * gauge ** 0.9 })),
+  );
   expect(fit.power).toBeCloseTo(0.9, 9);
   expect(fit.factor).toBeCloseTo(0.6, 9);
-  const gauge = seriesFrom("discharge", [[at - 3 * HOUR, 8], [at, 12]]);
+  const gauge = seriesFrom("discharge", [
+    [at - 3 * HOUR, 8],
+    [at, 12],
+  ]);
   expect(transferred(gauge, { areaRatio: 0.5, lag: 3 }, fitTransfer(0.5, []), at)).toBe(4);
   expect(transferred(gauge, { areaRatio: 0.5, lag: 30 }, fitTransfer(0.5, []), at)).toBeNull();
   expect(kinematicLag(6000, 1)).toBeCloseTo(1, 12);
@@ -93,7 +172,12 @@ test("transfer: by area alone, by one pair, by four; at the lagged time; a kinem
 test("clarity refitted: under three pairs the default; three clean pairs found again; alike or wild pairs move the level only", () => {
   const pairs = [3, 12, 40].map((turbidity) => ({ turbidity, visibleDepth: 5 * turbidity ** -0.8 }));
   expect(fitClarity(pairs.slice(0, 2)).pairs).toBe(0);
-  expect(fitClarity(pairs)).toMatchObject({ a: expect.closeTo(5, 9) as number, b: expect.closeTo(-0.8, 9) as number, pairs: 3, scatter: expect.closeTo(0, 9) as number });
+  expect(fitClarity(pairs)).toMatchObject({
+    a: expect.closeTo(5, 9) as number,
+    b: expect.closeTo(-0.8, 9) as number,
+    pairs: 3,
+    scatter: expect.closeTo(0, 9) as number,
+  });
   const alike = fitClarity([5, 5.2, 5.4].map((turbidity) => ({ turbidity, visibleDepth: 2 })));
   expect(alike.b).toBe(-0.71);
   expect(alike.a * 5.2 ** -0.71).toBeCloseTo(2, 1);
@@ -115,8 +199,26 @@ test("fishes well between: under, in, over, and unknown without a reading", () =
 });
 
 test("cautions (common practice, no source): rising fast, dam, tide making, heat at 20 C, cold under 15 C; and nothing said without a reading", () => {
-  const now: GaugeNow = { at: "2026-01-01T00:00:00Z", discharge: 5, stage: null, waterTemperature: 17, turbidity: null, visibleDepth: null, visibleDepthFrom: null, clarity: null, exceedance: null, trend: "steady", ratePerHour: 0, trendHours: null };
-  const kinds = (change: Partial<GaugeNow>, dam = "", flooding = false) => cautionsOf({ ...now, ...change }, { damNote: dam }, flooding ? { flow: "flooding", next: { time: 0, high: true, level: 1 } } : null).map((one) => one.kind);
+  const now: GaugeNow = {
+    at: "2026-01-01T00:00:00Z",
+    discharge: 5,
+    stage: null,
+    waterTemperature: 17,
+    turbidity: null,
+    visibleDepth: null,
+    visibleDepthFrom: null,
+    clarity: null,
+    exceedance: null,
+    trend: "steady",
+    ratePerHour: 0,
+    trendHours: null,
+  };
+  const kinds = (change: Partial<GaugeNow>, dam = "", flooding = false) =>
+    cautionsOf(
+      { ...now, ...change },
+      { damNote: dam },
+      flooding ? { flow: "flooding", next: { time: 0, high: true, level: 1 } } : null,
+    ).map((one) => one.kind);
   expect(kinds({})).toEqual([]);
   expect(kinds({ trend: "rising", ratePerHour: 0.06 })).toEqual(["rising"]);
   expect(kinds({ trend: "rising", ratePerHour: 0.04 })).toEqual([]);

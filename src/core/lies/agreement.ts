@@ -4,7 +4,10 @@ import { scoreNear } from "./flow-band";
 
 /** Where a fish was had, against what the model gives the places of that day. */
 export interface PlacedFish {
-  /** Share of the wet water that the model gave less than this place, 0..1. By chance alone: evenly spread, half on average. */
+  /**
+   * Share of the wet water that the model gave less than this place, 0..1. By chance alone: evenly spread, half on
+   * average.
+   */
   percentile: number;
   /** Rank of the lie that it came from, within a territory of it; null where it came from none. */
   rank: number | null;
@@ -13,7 +16,12 @@ export interface PlacedFish {
 }
 
 /** How a place stands among the wet cells, each taken as the best within a step or two, as the place itself is. */
-export function percentileOf(score: ArrayLike<number>, field: Pick<Field, "nx" | "ny" | "cell" | "depth">, x: number, y: number): number {
+export function percentileOf(
+  score: ArrayLike<number>,
+  field: Pick<Field, "nx" | "ny" | "cell" | "depth">,
+  x: number,
+  y: number,
+): number {
   const { nx, ny, cell, depth } = field;
   const own = scoreNear(score, field, x, y);
   let [less, all] = [0, 0];
@@ -30,7 +38,13 @@ export function percentileOf(score: ArrayLike<number>, field: Pick<Field, "nx" |
 }
 
 /** The lie within `reach` m of a place, the nearest of them, and the share of the wet water within that of any lie. */
-export function onLies(lies: readonly { x: number; y: number; rank: number }[], field: Pick<Field, "nx" | "ny" | "cell" | "depth">, x: number, y: number, reach: number): { rank: number | null; nearLies: number } {
+export function onLies(
+  lies: readonly { x: number; y: number; rank: number }[],
+  field: Pick<Field, "nx" | "ny" | "cell" | "depth">,
+  x: number,
+  y: number,
+  reach: number,
+): { rank: number | null; nearLies: number } {
   const { nx, ny, cell, depth } = field;
   const away = (one: { x: number; y: number }, px: number, py: number) => Math.hypot(one.x - px, one.y - py);
   const near = lies.filter((one) => away(one, x, y) <= reach).sort((a, b) => away(a, x, y) - away(b, x, y))[0];
@@ -58,15 +72,21 @@ export function agreementOf(fish: readonly PlacedFish[]): Agreement | undefined 
   if (fish.length === 0) return undefined;
   const sum = fish.reduce((total, one) => total + one.percentile, 0);
   return {
-    fish: fish.length, mean: sum / fish.length, chance: 1 - irwinHall(sum, fish.length),
-    onLies: fish.filter((one) => one.rank !== null).length, expected: fish.reduce((total, one) => total + one.nearLies, 0),
+    fish: fish.length,
+    mean: sum / fish.length,
+    chance: 1 - irwinHall(sum, fish.length),
+    onLies: fish.filter((one) => one.rank !== null).length,
+    expected: fish.reduce((total, one) => total + one.nearLies, 0),
   };
 }
 
 /** More than these are summed by the normal law: the alternating series loses its digits. */
 const MOST_EXACT = 15;
 
-/** Probability that the sum of n independent even draws from 0..1 is at most x (Irwin 1927, Hall 1927); by the normal law of mean n/2 and variance n/12 for many. */
+/**
+ * Probability that the sum of n independent even draws from 0..1 is at most x (Irwin 1927, Hall 1927); by the normal
+ * law of mean n/2 and variance n/12 for many.
+ */
 export function irwinHall(x: number, n: number): number {
   if (x <= 0) return 0;
   if (x >= n) return 1;

@@ -10,12 +10,30 @@ import { seesOver } from "./sight";
 import { type Approach, standsFor } from "./stands";
 import { targetsFor } from "./targets";
 
-interface Place { depth: number; u: number; v: number }
+interface Place {
+  depth: number;
+  u: number;
+  v: number;
+}
 /** A river 30 m wide between low banks, running to the right. */
 function river(at: (x: number, y: number) => Partial<Place> = () => ({})): Field {
   const [nx, ny, cell] = [100, 40, 1];
   const make = () => new Float32Array(nx * ny);
-  const field: Field = { nx, ny, cell, discharge: 1, bed: make(), roughness: make().fill(0.03), depth: make(), u: make(), v: make(), unsteadiness: make(), verdict: "converged", massError: 0, steps: 0 };
+  const field: Field = {
+    nx,
+    ny,
+    cell,
+    discharge: 1,
+    bed: make(),
+    roughness: make().fill(0.03),
+    depth: make(),
+    u: make(),
+    v: make(),
+    unsteadiness: make(),
+    verdict: "converged",
+    massError: 0,
+    steps: 0,
+  };
   for (let k = 0; k < nx * ny; k++) {
     const [x, y] = [(k % nx) + 0.5, Math.floor(k / nx) + 0.5];
     const wet = y > 5 && y < 35;
@@ -34,7 +52,7 @@ describe("the landing point", () => {
     // The integral of the log law from z1 to h, over the fall speed.
     const z0 = ks / 30;
     const whole = (z: number) => z * (Math.log(z / z0) - 1);
-    const expected = (mean / (Math.log(depth / z0) - 1)) * (whole(depth) - whole(height)) / fall;
+    const expected = ((mean / (Math.log(depth / z0) - 1)) * (whole(depth) - whole(height))) / fall;
     const landing = landingFor(river(), 60, 20, height, fall);
     expect(landing.seconds).toBeCloseTo((depth - height) / fall, 2);
     expect(Math.abs(landing.swept / expected - 1)).toBeLessThan(0.03);
@@ -46,10 +64,25 @@ describe("the landing point", () => {
   });
 
   test("a slower fall and a faster river are swept farther; where the river begins too near it comes too high, and says so", () => {
-    const swept = (u: number, fall: number) => landingFor(river(() => ({ u })), 60, 20, 0.15, fall).swept;
+    const swept = (u: number, fall: number) =>
+      landingFor(
+        river(() => ({ u })),
+        60,
+        20,
+        0.15,
+        fall,
+      ).swept;
     expect(swept(0.5, 0.25)).toBeGreaterThan(1.9 * swept(0.5, 0.5));
     expect(swept(1, 0.5)).toBeGreaterThan(1.9 * swept(0.5, 0.5));
-    expect(landingFor(river(() => ({ depth: 1.2, u: 1 })), 3, 20, 0.15, 0.2).short).toBe(true);
+    expect(
+      landingFor(
+        river(() => ({ depth: 1.2, u: 1 })),
+        3,
+        20,
+        0.15,
+        0.2,
+      ).short,
+    ).toBe(true);
     expect(landingFor(river(), 60, 20, 0.15, 0.5).short).toBe(false);
   });
 
@@ -63,7 +96,16 @@ describe("the landing point", () => {
 });
 
 describe("targets", () => {
-  const seam: Seam = { points: [[44, 26], [50, 26], [56, 26]], speedDifference: 0.4, sharpness: 0.5, slowSide: "right" };
+  const seam: Seam = {
+    points: [
+      [44, 26],
+      [50, 26],
+      [56, 26],
+    ],
+    speedDifference: 0.4,
+    sharpness: 0.5,
+    slowSide: "right",
+  };
   const options = { x: 50, y: 20, height: 0.15, from: [52, 31] as const, fall: 0.5, casts: 4 };
 
   test("near, middle, far along the current through the lie, nearer fish first; five to ten feet apart (common practice, no source)", () => {
@@ -87,7 +129,10 @@ describe("targets", () => {
 });
 
 describe("sun and shadow", () => {
-  test.each([[53.2, -7.4], [-41.1, 175.3]])("the way of shadows at %d, %d against a second, independent library (astronomy-engine)", (latitude, longitude) => {
+  test.each([
+    [53.2, -7.4],
+    [-41.1, 175.3],
+  ])("the way of shadows at %d, %d against a second, independent library (astronomy-engine)", (latitude, longitude) => {
     for (let hour = 0; hour < 24; hour += 3) {
       const at = Date.UTC(2026, 8, 10, hour);
       const bearing = 70;
@@ -133,13 +178,25 @@ test("against a high bank or a hanging tree an outline is lost sooner than again
   expect(seesOver(0.6, 1.8, distance, 2, true)).toBe(false);
   const [open] = standsFor(river(), fish);
   expect(open!.backed).toBe(false);
-  const wooded = standsFor(river(), { ...fish, features: [{ kind: "overhang", x: 50, y: 36, length: 100, width: 3, angle: 0 }, { kind: "overhang", x: 50, y: 4, length: 100, width: 3, angle: 0 }, { kind: "overhang", x: 66, y: 20, length: 6, width: 30, angle: 0 }, { kind: "overhang", x: 34, y: 20, length: 6, width: 30, angle: 0 }] });
+  const wooded = standsFor(river(), {
+    ...fish,
+    features: [
+      { kind: "overhang", x: 50, y: 36, length: 100, width: 3, angle: 0 },
+      { kind: "overhang", x: 50, y: 4, length: 100, width: 3, angle: 0 },
+      { kind: "overhang", x: 66, y: 20, length: 6, width: 30, angle: 0 },
+      { kind: "overhang", x: 34, y: 20, length: 6, width: 30, angle: 0 },
+    ],
+  });
   expect(wooded.some((one) => one.backed)).toBe(true);
 });
 
 describe("a boat", () => {
   test("anchors up-current with the lie behind it, 45 degrees off at most, rope five times the depth by Pythagoras (common practice, no source)", () => {
-    const boat = boatFor(river(() => ({ depth: 1.5 })), fish, [])!;
+    const boat = boatFor(
+      river(() => ({ depth: 1.5 })),
+      fish,
+      [],
+    )!;
     expect(boat.x).toBeLessThan(50);
     expect(boat.off).toBeLessThanOrEqual(45);
     expect(boat.hidden).toBe(true);
@@ -157,6 +214,13 @@ describe("a boat", () => {
     const boat = boatFor(ledge, { ...fish, y: 22 }, findLedges(ledge))!;
     expect(boat.onLedge).toBe(true);
     expect(Math.abs(boat.y - 22)).toBeLessThanOrEqual(1.5);
-    for (const water of [{ u: 1.6 }, { depth: 0.3 }, { u: 0.02 }]) expect(boatFor(river(() => water), fish, [])).toBeUndefined();
+    for (const water of [{ u: 1.6 }, { depth: 0.3 }, { u: 0.02 }])
+      expect(
+        boatFor(
+          river(() => water),
+          fish,
+          [],
+        ),
+      ).toBeUndefined();
   });
 });

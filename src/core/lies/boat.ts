@@ -26,14 +26,22 @@ export interface BoatStand {
   casts: Target[];
 }
 
-/** Distance from the boat to the lie, m; the break lies 45 degrees or less behind the boat. Common practice, no source. */
+/**
+ * Distance from the boat to the lie, m; the break lies 45 degrees or less behind the boat. Common practice, no source.
+ */
 const RANGE = { least: 6, most: 18, best: 11 };
 const OFF = 45;
-/** Least depth to float in, least current to hold the boat straight and greatest to anchor in, m and m/s. Common practice, no source; local rules stand. */
+/**
+ * Least depth to float in, least current to hold the boat straight and greatest to anchor in, m and m/s. Common
+ * practice, no source; local rules stand.
+ */
 const WATER = { depth: 0.5, least: 0.08, speed: 1.2 };
 /** In an eddy the boat would swing: the current at the boat must run down the reach (cosine). */
 const DOWN = 0.7;
-/** Rope for every metre of depth; the head of someone seated in a boat over the water, m; on a ledge: within so much of its line, m. Common practice, no source. */
+/**
+ * Rope for every metre of depth; the head of someone seated in a boat over the water, m; on a ledge: within so much of
+ * its line, m. Common practice, no source.
+ */
 const SCOPE = 5;
 const SEATED = 1.3;
 const ON_LEDGE = 1;
@@ -46,7 +54,13 @@ export function boatFor(field: Field, fish: Approach, ledges: readonly Ledge[]):
   const ledge = at.distance <= 2.5 ? at.line : undefined;
   let best: { k: number; worth: number } | undefined;
   for (let k = 0; k < nx * ny; k++) {
-    if (depth[k]! < WATER.depth || speedAt(field, k) > WATER.speed || speedAt(field, k) < WATER.least || field.u[k]! < DOWN * speedAt(field, k)) continue;
+    if (
+      depth[k]! < WATER.depth ||
+      speedAt(field, k) > WATER.speed ||
+      speedAt(field, k) < WATER.least ||
+      field.u[k]! < DOWN * speedAt(field, k)
+    )
+      continue;
     const [x, y] = [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell];
     const [dx, dy] = [fish.x - x, fish.y - y];
     const distance = Math.hypot(dx, dy);
@@ -55,7 +69,8 @@ export function boatFor(field: Field, fish: Approach, ledges: readonly Ledge[]):
     if (off > OFF) continue;
     const hidden = !seesOver(fish.eyeDepth, SEATED, distance, fish.visibleDepth);
     const onLedge = ledge !== undefined && nearestLine([ledge], x, y).distance <= ON_LEDGE;
-    const worth = (hidden ? 2 : 0) + (onLedge ? 2 : 0) - off / 45 - 0.1 * Math.abs(distance - RANGE.best) - speedAt(field, k);
+    const worth =
+      (hidden ? 2 : 0) + (onLedge ? 2 : 0) - off / 45 - 0.1 * Math.abs(distance - RANGE.best) - speedAt(field, k);
     if (!best || worth > best.worth) best = { k, worth };
   }
   if (!best) return undefined;
@@ -64,11 +79,19 @@ export function boatFor(field: Field, fish: Approach, ledges: readonly Ledge[]):
   const distance = Math.hypot(fish.x - x, fish.y - y);
   const rope = SCOPE * depth[k]!;
   return {
-    x, y, distance, off: offCurrent(field, k, (fish.x - x) / distance, (fish.y - y) / distance), depth: depth[k]!, speed: speedAt(field, k),
+    x,
+    y,
+    distance,
+    off: offCurrent(field, k, (fish.x - x) / distance, (fish.y - y) / distance),
+    depth: depth[k]!,
+    speed: speedAt(field, k),
     onLedge: ledge !== undefined && nearestLine([ledge], x, y).distance <= ON_LEDGE,
-    hidden: !seesOver(fish.eyeDepth, SEATED, distance, fish.visibleDepth), hiddenFrom: hiddenFrom(fish.eyeDepth, SEATED),
+    hidden: !seesOver(fish.eyeDepth, SEATED, distance, fish.visibleDepth),
+    hiddenFrom: hiddenFrom(fish.eyeDepth, SEATED),
     // The rope slants from the bow to the bottom: its run up-current by Pythagoras.
-    anchor: streamline(field, x, y, Math.sqrt(rope ** 2 - depth[k]! ** 2), -1).at(-1)!, rope, casts: castsFrom(field, fish, [x, y]),
+    anchor: streamline(field, x, y, Math.sqrt(rope ** 2 - depth[k]! ** 2), -1).at(-1)!,
+    rope,
+    casts: castsFrom(field, fish, [x, y]),
   };
 }
 

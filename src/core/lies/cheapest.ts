@@ -1,6 +1,9 @@
 import FlatQueue from "flatqueue";
 
-/** Cheapest ways over a grid of cells (Dijkstra 1959): eight neighbours, each step at the mean cost of its two cells; the queue is a binary heap (flatqueue). */
+/**
+ * Cheapest ways over a grid of cells (Dijkstra 1959): eight neighbours, each step at the mean cost of its two cells;
+ * the queue is a binary heap (flatqueue).
+ */
 export interface Ways {
   /** Cost from every cell to the nearest of the ends; Infinity where there is no way. */
   cost: Float64Array;
@@ -8,7 +11,9 @@ export interface Ways {
   next: Int32Array;
 }
 
-/** `dear` is the cost of a metre in each cell, Infinity where none may go; `ends` are cells that cost nothing to reach. */
+/**
+ * `dear` is the cost of a metre in each cell, Infinity where none may go; `ends` are cells that cost nothing to reach.
+ */
 export function cheapestWays(dear: Float64Array, nx: number, ny: number, cell: number, ends: Iterable<number>): Ways {
   const cost = new Float64Array(nx * ny).fill(Infinity);
   const next = new Int32Array(nx * ny).fill(-1);

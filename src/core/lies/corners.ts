@@ -15,7 +15,10 @@ export interface Corner {
   speed: number;
 }
 
-/** Least rise; how squarely it must face the current (cosine); widest and narrowest nose, m: six feet wide, or the size of a car. Common practice, no source. */
+/**
+ * Least rise; how squarely it must face the current (cosine); widest and narrowest nose, m: six feet wide, or the size
+ * of a car. Common practice, no source.
+ */
 const LEAST_RISE = 0.08;
 const FACING = 0.5;
 const NOSE = { widest: 8, narrowest: 0.7 };
@@ -28,7 +31,9 @@ const APART = 6;
 /** Clear of dry land by so much, m: the foot of a bank is no corner. */
 const CLEAR = 2.5;
 
-/** Corners that face the current, best first: where the bed rises down-current and its contours bow against the flow. */
+/**
+ * Corners that face the current, best first: where the bed rises down-current and its contours bow against the flow.
+ */
 export function findCorners(field: Field, breaks: readonly Break[]): Corner[] {
   const { nx, ny, cell, depth, u, v } = field;
   const { gx, gy, size } = bedSlope(field, SMOOTHING);
@@ -55,7 +60,11 @@ export function findCorners(field: Field, breaks: readonly Break[]): Corner[] {
   for (let k = 0; k < worth.length; k++) if (worth[k]! > 0) rising.push(k);
   for (const k of rising.sort((a, b) => worth[b]! - worth[a]!)) {
     const [x, y] = [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell];
-    if (chosen.some((one) => Math.hypot(one.x - x, one.y - y) < APART) || breaks.some((one) => Math.hypot(one.x - x, one.y - y) < one.radius + 2)) continue;
+    if (
+      chosen.some((one) => Math.hypot(one.x - x, one.y - y) < APART) ||
+      breaks.some((one) => Math.hypot(one.x - x, one.y - y) < one.radius + 2)
+    )
+      continue;
     chosen.push({ x, y, rise: size[k]!, radius: 1 / bow[k]!, depth: depth[k]!, speed: speedAt(field, k) });
   }
   return chosen;

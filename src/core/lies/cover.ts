@@ -31,16 +31,26 @@ export const nameOfBreak = (one: Break): string => `the ${one.name ?? COMMON_NAM
 /** How far a break's shelter reaches from its edge, m. */
 const SHELTER = 1.5;
 
-/** The breaks of a reach: its features that stand in the water, or on a bed without any the humps that stand clear of both banks. */
+/**
+ * The breaks of a reach: its features that stand in the water, or on a bed without any the humps that stand clear of
+ * both banks.
+ */
 export function breaksOf(field: Field, features: readonly Feature[] | undefined): Break[] {
   const placed = (features ?? []).flatMap((feature) => breakOf(feature) ?? []);
   if (placed.length > 0) return placed;
   const { nx, ny, cell } = field;
   const all = new Uint8Array(nx * ny).fill(1);
   const around = maskedBlur(field.bed, all, nx, ny, 2.5 / cell);
-  const proud = cellsOf(new Uint8Array(nx * ny), (k) => (field.bed[k]! - around[k]! > 0.3 || field.depth[k] === 0 ? 1 : 0));
+  const proud = cellsOf(new Uint8Array(nx * ny), (k) =>
+    field.bed[k]! - around[k]! > 0.3 || field.depth[k] === 0 ? 1 : 0,
+  );
   return components(proud, nx, ny)
-    .filter((group) => group.every((k) => k >= nx && k < nx * (ny - 1)) && group.length * cell * cell <= 80 && group.length * cell * cell >= 0.5)
+    .filter(
+      (group) =>
+        group.every((k) => k >= nx && k < nx * (ny - 1)) &&
+        group.length * cell * cell <= 80 &&
+        group.length * cell * cell >= 0.5,
+    )
     .map((group) => ({
       x: (group.reduce((sum, k) => sum + (k % nx), 0) / group.length + 0.5) * cell,
       y: (group.reduce((sum, k) => sum + Math.floor(k / nx), 0) / group.length + 0.5) * cell,
@@ -56,25 +66,50 @@ function breakOf(feature: Feature): Break | undefined {
       return { x: feature.x, y: feature.y, radius: feature.diameter / 2, kind: "stone", name: feature.name };
     case "log":
     case "log-jam":
-      return { x: feature.x, y: feature.y, radius: Math.max(feature.length, feature.width) / 2, kind: "wood", name: feature.name };
+      return {
+        x: feature.x,
+        y: feature.y,
+        radius: Math.max(feature.length, feature.width) / 2,
+        kind: "wood",
+        name: feature.name,
+      };
     case "wall":
       // A wall breaks the current at its end in the river; its root is in the bank.
-      return { x: feature.x, y: Math.abs(feature.to) > Math.abs(feature.from) ? feature.to : feature.from, radius: Math.max(0.5, feature.thickness), kind: "wall", name: feature.name };
+      return {
+        x: feature.x,
+        y: Math.abs(feature.to) > Math.abs(feature.from) ? feature.to : feature.from,
+        radius: Math.max(0.5, feature.thickness),
+        kind: "wall",
+        name: feature.name,
+      };
     default:
       return undefined;
   }
 }
 
 /** Places where something hangs over the fish: cut banks and overhanging trees. */
-export const roofsOf = (features: readonly Feature[] | undefined): Feature[] => (features ?? []).filter((one) => one.kind === "undercut" || one.kind === "overhang");
+export const roofsOf = (features: readonly Feature[] | undefined): Feature[] =>
+  (features ?? []).filter((one) => one.kind === "undercut" || one.kind === "overhang");
 
 export const froude = (depth: number, speed: number): number => (depth > 0 ? speed / Math.sqrt(9.81 * depth) : 0);
 
 /** Cover of every wet cell for water that can be seen into to `visibleDepth` m. */
-export function coverOf(field: Field, breaks: readonly Break[], visibleDepth: number, roofs: readonly Feature[] = []): Cover {
+export function coverOf(
+  field: Field,
+  breaks: readonly Break[],
+  visibleDepth: number,
+  roofs: readonly Feature[] = [],
+): Cover {
   const { nx, ny, cell } = field;
   const make = () => new Float32Array(nx * ny);
-  const cover: Cover = { depth: make(), brokenSurface: make(), wood: make(), stone: make(), overhead: make(), total: make() };
+  const cover: Cover = {
+    depth: make(),
+    brokenSurface: make(),
+    wood: make(),
+    stone: make(),
+    overhead: make(),
+    total: make(),
+  };
   for (let k = 0; k < nx * ny; k++) {
     const h = field.depth[k]!;
     if (h <= 0) continue;
@@ -89,8 +124,15 @@ export function coverOf(field: Field, breaks: readonly Break[], visibleDepth: nu
       else cover.stone[k] = Math.max(cover.stone[k]!, 0.6 * near);
     }
     // Full under its roof, fading out over half its size beyond the edge.
-    for (const roof of roofs) cover.overhead[k] = Math.max(cover.overhead[k]!, 1 - smoothstep(1, 1.5, within(roof, x, y)));
-    cover.total[k] = 1 - (1 - cover.overhead[k]!) * (1 - cover.depth[k]!) * (1 - cover.brokenSurface[k]!) * (1 - cover.wood[k]!) * (1 - cover.stone[k]!);
+    for (const roof of roofs)
+      cover.overhead[k] = Math.max(cover.overhead[k]!, 1 - smoothstep(1, 1.5, within(roof, x, y)));
+    cover.total[k] =
+      1 -
+      (1 - cover.overhead[k]!) *
+        (1 - cover.depth[k]!) *
+        (1 - cover.brokenSurface[k]!) *
+        (1 - cover.wood[k]!) *
+        (1 - cover.stone[k]!);
   }
   return cover;
 }

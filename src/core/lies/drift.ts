@@ -2,9 +2,15 @@ import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, shearVelocity } from "../flow/profile";
 import { FROM_MEMORY, sourced } from "../quantity/provenance";
 
-/** Settling speed of drifting invertebrates, m/s: drift returns to the bed within tens of metres (Elliott 1971, J. Anim. Ecol. 40; from memory). */
+/**
+ * Settling speed of drifting invertebrates, m/s: drift returns to the bed within tens of metres (Elliott 1971, J. Anim.
+ * Ecol. 40; from memory).
+ */
 export const SETTLING = sourced(0.012, "m/s", FROM_MEMORY);
-/** Transverse mixing D = a u* h; a about 0.6 in natural channels (Fischer et al. 1979, Mixing in Inland and Coastal Waters). */
+/**
+ * Transverse mixing D = a u* h; a about 0.6 in natural channels (Fischer et al. 1979, Mixing in Inland and Coastal
+ * Waters).
+ */
 export const MIXING = sourced(0.6, "1", "Fischer et al. 1979");
 /** Entrainment over fast, rough bed is held to this many times the reach's mean. */
 const MOST_ENTRAINED = 3;
@@ -14,30 +20,52 @@ const SETTLED = 3e-4;
 const STIRS = 6e-5;
 
 /**
- * Concentration of drifting food, 1 at the inlet: steady advection with turbulent mixing, entrainment in proportion to the
+ * Concentration of drifting food, 1 at the inlet: steady advection with turbulent mixing, entrainment in proportion to
+ * the
  * bed's shear, settling everywhere:  q . grad C = div(D h grad C) + w (f - C),  f = u*^2 / mean(u*^2).
- * Upwind differences, Gauss-Seidel sweeps in four directions: every cell is a weighted mean of its neighbours, so C stays
+ * Upwind differences, Gauss-Seidel sweeps in four directions: every cell is a weighted mean of its neighbours, so C
+ * stays
  * between 0 and MOST_ENTRAINED.
  */
 export function driftConcentration(field: Field): Float64Array {
   const { nx, ny, cell } = field;
   const cells = nx * ny;
   const wet = cellsOf(new Uint8Array(cells), (k) => (field.depth[k]! > 0.03 ? 1 : 0));
-  const star = cellsOf(new Float64Array(cells), (k) => (wet[k] ? Math.max(0, shearVelocity(speedAt(field, k), field.depth[k]!, roughnessHeight(field.roughness[k]!, field.depth[k]!))) : 0));
+  const star = cellsOf(new Float64Array(cells), (k) =>
+    wet[k]
+      ? Math.max(
+          0,
+          shearVelocity(speedAt(field, k), field.depth[k]!, roughnessHeight(field.roughness[k]!, field.depth[k]!)),
+        )
+      : 0,
+  );
   let shear2 = 0;
   let count = 0;
-  for (let k = 0; k < cells; k++) if (wet[k]) {
-    shear2 += star[k]! ** 2;
-    count++;
-  }
+  for (let k = 0; k < cells; k++)
+    if (wet[k]) {
+      shear2 += star[k]! ** 2;
+      count++;
+    }
   shear2 /= Math.max(1, count);
   // Weights of the west, east, north and south neighbours, m2/s per metre of face.
-  const weight = [new Float64Array(cells), new Float64Array(cells), new Float64Array(cells), new Float64Array(cells)] as const;
+  const weight = [
+    new Float64Array(cells),
+    new Float64Array(cells),
+    new Float64Array(cells),
+    new Float64Array(cells),
+  ] as const;
   const gain = new Float64Array(cells);
   const total = new Float64Array(cells);
   const c = new Float64Array(cells);
   const face = (k: number, other: number, q: number, otherQ: number) => {
-    const mixing = (MIXING.value * 0.25 * (star[k]! + star[other]!) * (field.depth[k]! + field.depth[other]!) * 0.5 * (field.depth[k]! + field.depth[other]!)) / cell;
+    const mixing =
+      (MIXING.value *
+        0.25 *
+        (star[k]! + star[other]!) *
+        (field.depth[k]! + field.depth[other]!) *
+        0.5 *
+        (field.depth[k]! + field.depth[other]!)) /
+      cell;
     return Math.max(0, 0.5 * (q + otherQ)) + mixing;
   };
   for (let j = 0; j < ny; j++) {
@@ -62,7 +90,14 @@ export function driftConcentration(field: Field): Float64Array {
 }
 
 /** Gauss-Seidel sweeps in four directions, until nothing moves by more than SETTLED. */
-function relax(c: Float64Array, gain: Float64Array, total: Float64Array, [west, east, north, south]: readonly [Float64Array, Float64Array, Float64Array, Float64Array], nx: number, ny: number): void {
+function relax(
+  c: Float64Array,
+  gain: Float64Array,
+  total: Float64Array,
+  [west, east, north, south]: readonly [Float64Array, Float64Array, Float64Array, Float64Array],
+  nx: number,
+  ny: number,
+): void {
   const cells = nx * ny;
   // Only cells whose neighbours have moved are worked out again: most of the river settles at once, its eddies late.
   const stirred = cellsOf(new Uint8Array(cells), (k) => (total[k]! > 0 ? 1 : 0));
@@ -79,7 +114,13 @@ function relax(c: Float64Array, gain: Float64Array, total: Float64Array, [west, 
         if (stirred[k] === 0) continue;
         stirred[k] = 0;
         const p = k + nx;
-        const next = (gain[k]! + west[k]! * value[p - 1]! + east[k]! * value[p + 1]! + north[k]! * value[p - nx]! + south[k]! * value[p + nx]!) / total[k]!;
+        const next =
+          (gain[k]! +
+            west[k]! * value[p - 1]! +
+            east[k]! * value[p + 1]! +
+            north[k]! * value[p - nx]! +
+            south[k]! * value[p + nx]!) /
+          total[k]!;
         const moved = Math.abs(next - value[p]!);
         value[p] = next;
         if (moved > change) change = moved;

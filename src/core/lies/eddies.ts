@@ -17,15 +17,19 @@ export interface Eddy {
   turns: "clockwise" | "anticlockwise";
 }
 
-/** Slower return water than this is slack, not an eddy, m/s; smaller ones are swirls, m2. Common practice, no source. */
+/**
+ * Slower return water than this is slack, not an eddy, m/s; smaller ones are swirls, m2. Common practice, no source.
+ */
 const LEAST_RETURN = 0.03;
 const LEAST_AREA = 2;
 /** Halvings of the level at which a streamline stops being closed. */
 const HALVINGS = 12;
 
 /**
- * Stream function of the mean flow, m3/s: what passes between the left edge and each cell's middle, so that its level lines are streamlines
- * (continuity: dpsi/dy = h u). Every column is brought to the same discharge, since a mean field closes to its mass error only.
+ * Stream function of the mean flow, m3/s: what passes between the left edge and each cell's middle, so that its level
+ * lines are streamlines
+ * (continuity: dpsi/dy = h u). Every column is brought to the same discharge, since a mean field closes to its mass
+ * error only.
  */
 export function streamFunction({ nx, ny, cell, depth, u, discharge }: Field): Float64Array {
   const psi = new Float64Array(nx * ny);
@@ -42,7 +46,10 @@ export function streamFunction({ nx, ny, cell, depth, u, discharge }: Field): Fl
   return psi;
 }
 
-/** Eddies by their closed streamlines, largest first: about every patch of water that runs against the reach's own direction (x), the level lines of the stream function that reach neither end of it. */
+/**
+ * Eddies by their closed streamlines, largest first: about every patch of water that runs against the reach's own
+ * direction (x), the level lines of the stream function that reach neither end of it.
+ */
 export function findEddies(field: Field): Eddy[] {
   const { nx, ny, cell } = field;
   const back = cellsOf(new Uint8Array(nx * ny), (k) => (field.depth[k]! > 0.1 && field.u[k]! < -LEAST_RETURN ? 1 : 0));
@@ -62,8 +69,16 @@ export function findEddies(field: Field): Eddy[] {
       const outline = widestClosed(field, value, middle, [...middles.keys()]);
       if (areaOf(outline) < LEAST_AREA) continue;
       const [x, y] = polygonCentroid(outline);
-      // Where the stream function is highest the water to the left of it (smaller y) runs on and that to the right runs back: clockwise, the reach running to the right.
-      found.push({ x, y, area: areaOf(outline), returnSpeed: -field.u[strongest]!, outline, turns: sign === 1 ? "clockwise" : "anticlockwise" });
+      // Where the stream function is highest the water to the left of it (smaller y) runs on and that to the right runs
+      // back: clockwise, the reach running to the right.
+      found.push({
+        x,
+        y,
+        area: areaOf(outline),
+        returnSpeed: -field.u[strongest]!,
+        outline,
+        turns: sign === 1 ? "clockwise" : "anticlockwise",
+      });
     }
   }
   return found.sort((a, b) => b.area - a.area);
@@ -75,7 +90,9 @@ function summit(value: Float64Array, patch: readonly number[], nx: number, ny: n
   for (;;) {
     const [i, j] = [at % nx, Math.floor(at / nx)];
     let best = at;
-    for (let b = Math.max(0, j - 1); b <= Math.min(ny - 1, j + 1); b++) for (let a = Math.max(0, i - 1); a <= Math.min(nx - 1, i + 1); a++) if (value[b * nx + a]! > value[best]!) best = b * nx + a;
+    for (let b = Math.max(0, j - 1); b <= Math.min(ny - 1, j + 1); b++)
+      for (let a = Math.max(0, i - 1); a <= Math.min(nx - 1, i + 1); a++)
+        if (value[b * nx + a]! > value[best]!) best = b * nx + a;
     if (best === at) return at;
     at = best;
   }
@@ -83,8 +100,16 @@ function summit(value: Float64Array, patch: readonly number[], nx: number, ny: n
 
 const areaOf = (outline: [number, number][]): number => (outline.length > 2 ? Math.abs(polygonArea(outline)) : 0);
 
-/** The widest closed streamline about a summit of the stream function that holds no other of them; empty where there is none. */
-function widestClosed({ nx, ny, cell }: Field, value: Float64Array, middle: number, summits: readonly number[]): [number, number][] {
+/**
+ * The widest closed streamline about a summit of the stream function that holds no other of them; empty where there is
+ * none.
+ */
+function widestClosed(
+  { nx, ny, cell }: Field,
+  value: Float64Array,
+  middle: number,
+  summits: readonly number[],
+): [number, number][] {
   const others = new Set(summits.filter((k) => k !== middle));
   // Open at the lowest level there is; closed, if anywhere, just under the top.
   let [open, closed] = [value.reduce((least, one) => Math.min(least, one), Infinity), value[middle]!];
@@ -95,17 +120,30 @@ function widestClosed({ nx, ny, cell }: Field, value: Float64Array, middle: numb
     if (pool) [closed, inside] = [level, pool];
     else open = level;
   }
-  return inside.length > 2 ? outlineOf(value, inside, closed, nx, ny).map(([x, y]): [number, number] => [x * cell, y * cell]) : [];
+  return inside.length > 2
+    ? outlineOf(value, inside, closed, nx, ny).map(([x, y]): [number, number] => [x * cell, y * cell])
+    : [];
 }
 
 /** The level line about some cells, in cells, read from their own corner of the grid only. */
-function outlineOf(value: Float64Array, inside: readonly number[], level: number, nx: number, ny: number): [number, number][] {
+function outlineOf(
+  value: Float64Array,
+  inside: readonly number[],
+  level: number,
+  nx: number,
+  ny: number,
+): [number, number][] {
   let [left, right, top, foot] = [nx, 0, ny, 0];
   for (const k of inside) {
     const [i, j] = [k % nx, Math.floor(k / nx)];
     [left, right, top, foot] = [Math.min(left, i), Math.max(right, i), Math.min(top, j), Math.max(foot, j)];
   }
-  [left, right, top, foot] = [Math.max(0, left - 2), Math.min(nx - 1, right + 2), Math.max(0, top - 2), Math.min(ny - 1, foot + 2)];
+  [left, right, top, foot] = [
+    Math.max(0, left - 2),
+    Math.min(nx - 1, right + 2),
+    Math.max(0, top - 2),
+    Math.min(ny - 1, foot + 2),
+  ];
   const [w, h] = [right - left + 1, foot - top + 1];
   // Other water above the level, not joined to these cells, is left out.
   const own = new Set(inside);
@@ -113,13 +151,26 @@ function outlineOf(value: Float64Array, inside: readonly number[], level: number
     const k = (top + Math.floor(n / w)) * nx + left + (n % w);
     return own.has(k) ? value[k]! : Math.min(value[k]!, level);
   });
-  const rings = contours().size([w, h]).thresholds([level])(part)[0]!.coordinates.map((polygon) => polygon[0] as [number, number][]);
+  const rings = contours()
+    .size([w, h])
+    .thresholds([level])(part)[0]!
+    .coordinates.map((polygon) => polygon[0] as [number, number][]);
   const widest = rings.reduce<[number, number][]>((a, b) => (areaOf(b) > areaOf(a) ? b : a), []);
   return widest.slice(0, -1).map(([x, y]): [number, number] => [x + left, y + top]);
 }
 
-/** The cells above a level that are joined to one; undefined where they reach either end of the reach, or another summit. */
-function enclosed(value: Float64Array, from: number, level: number, others: ReadonlySet<number>, nx: number, ny: number): number[] | undefined {
+/**
+ * The cells above a level that are joined to one; undefined where they reach either end of the reach, or another
+ * summit.
+ */
+function enclosed(
+  value: Float64Array,
+  from: number,
+  level: number,
+  others: ReadonlySet<number>,
+  nx: number,
+  ny: number,
+): number[] | undefined {
   const seen = new Uint8Array(nx * ny);
   const cells = [from];
   seen[from] = 1;

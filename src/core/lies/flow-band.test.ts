@@ -9,7 +9,8 @@ const at = (discharge: number, score: number, median = 0.1) => ({ discharge, sco
 
 test("a band about the best flow, its ends between solved flows in ln Q", () => {
   const band = flowBand([at(1, 0), at(2, 0.2), at(4, 0.8), at(8, 1), at(16, 0.3), at(32, 0.9)])!;
-  // Half of the best is passed two thirds of the way from 2 to 4 downwards, counted from 4: (0.8 - 0.5) / (0.8 - 0.2) = 1/2.
+  // Half of the best is passed two thirds of the way from 2 to 4 downwards, counted from 4: (0.8 - 0.5) / (0.8 - 0.2) =
+  // 1/2.
   expect(band.low).toBeCloseTo(4 * (2 / 4) ** 0.5, 10);
   expect(band.high).toBeCloseTo(8 * 2 ** (0.5 / 0.7), 10);
   expect(band).toMatchObject({ best: 8, openBelow: false, openAbove: false });
@@ -17,7 +18,13 @@ test("a band about the best flow, its ends between solved flows in ln Q", () => 
 
 test("a place that only matches the middle of the water is not good there; ends of the ladder stay open; too few flows tell nothing", () => {
   expect(flowBand([at(1, 0.1), at(2, 0.1), at(4, 0.1)])).toBeUndefined();
-  expect(flowBand([at(1, 0.9), at(2, 1), at(4, 0.9)])).toEqual({ low: 1, high: 4, best: 2, openBelow: true, openAbove: true });
+  expect(flowBand([at(1, 0.9), at(2, 1), at(4, 0.9)])).toEqual({
+    low: 1,
+    high: 4,
+    best: 2,
+    openBelow: true,
+    openAbove: true,
+  });
   expect(flowBand([at(1, 1), at(2, 1)])).toBeUndefined();
 });
 
@@ -32,18 +39,29 @@ test("the best score near a place, and none far off", () => {
 
 test("lies are stable: at a flow larger by 4 % their places keep their worth and most of them move by a step at most; at three times the flow some have drowned", () => {
   const reach = DEMO_REACHES[0]!;
-  const options: ReadOptions = { species: speciesById("brown-trout"), visibleDepth: 1, temperature: 12, light: "day", features: reach.features };
+  const options: ReadOptions = {
+    species: speciesById("brown-trout"),
+    visibleDepth: 1,
+    temperature: 12,
+    light: "day",
+    features: reach.features,
+  };
   const solve = (discharge: number) => solveSteady(layReach(reach, 1), { discharge, downstream: reach.downstream });
   const fields = [6, 6.25, 18].map(solve);
   const [now, little, flood] = fields.map((field) => readWater(field, options));
   const scores = fields.map((field) => scoreWater(field, options));
-  const moves = now!.lies.slice(0, 6).map((lie) => {
-    expect(Math.abs(scoreNear(scores[1]!.score, fields[1]!, lie.x, lie.y) / lie.score - 1)).toBeLessThan(0.2);
-    return Math.min(...little!.lies.map((other) => Math.hypot(other.x - lie.x, other.y - lie.y)));
-  }).sort((a, b) => a - b);
+  const moves = now!.lies
+    .slice(0, 6)
+    .map((lie) => {
+      expect(Math.abs(scoreNear(scores[1]!.score, fields[1]!, lie.x, lie.y) / lie.score - 1)).toBeLessThan(0.2);
+      return Math.min(...little!.lies.map((other) => Math.hypot(other.x - lie.x, other.y - lie.y)));
+    })
+    .sort((a, b) => a - b);
   expect(moves[2]!).toBeLessThan(2.3);
   expect(scores[0]!.medianScore).toBeCloseTo(now!.medianScore, 12);
-  const kept = now!.lies.filter((lie) => scoreNear(scores[2]!.score, fields[2]!, lie.x, lie.y) > 0.5 * lie.score).length;
+  const kept = now!.lies.filter(
+    (lie) => scoreNear(scores[2]!.score, fields[2]!, lie.x, lie.y) > 0.5 * lie.score,
+  ).length;
   expect(kept).toBeLessThan(now!.lies.length);
   expect(flood!.lies.length).toBeGreaterThan(0);
 });

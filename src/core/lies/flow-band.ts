@@ -17,25 +17,37 @@ export interface FlowBand {
   openAbove: boolean;
 }
 
-/** A flow is good where the place keeps this share of its best, and stands out from the middle of the water by that factor. Common practice, no source. */
+/**
+ * A flow is good where the place keeps this share of its best, and stands out from the middle of the water by that
+ * factor. Common practice, no source.
+ */
 const GOOD = { share: 0.5, standsOut: 1.1 };
 /** A lie may move so far with the flow and still be the same, m. Common practice, no source. */
 const SAME_PLACE = 1.5;
 
 /** Best score within a step or two of a place: lies move a little with the flow. */
-export function scoreNear(score: ArrayLike<number>, { nx, ny, cell }: Pick<Field, "nx" | "ny" | "cell">, x: number, y: number): number {
+export function scoreNear(
+  score: ArrayLike<number>,
+  { nx, ny, cell }: Pick<Field, "nx" | "ny" | "cell">,
+  x: number,
+  y: number,
+): number {
   const reach = Math.ceil(SAME_PLACE / cell);
   const [i, j] = [Math.floor(x / cell), Math.floor(y / cell)];
   let most = 0;
   for (let b = Math.max(0, j - reach); b <= Math.min(ny - 1, j + reach); b++) {
     for (let a = Math.max(0, i - reach); a <= Math.min(nx - 1, i + reach); a++) {
-      if (Math.hypot((a + 0.5) * cell - x, (b + 0.5) * cell - y) <= SAME_PLACE) most = Math.max(most, score[b * nx + a]! || 0);
+      if (Math.hypot((a + 0.5) * cell - x, (b + 0.5) * cell - y) <= SAME_PLACE)
+        most = Math.max(most, score[b * nx + a]! || 0);
     }
   }
   return most;
 }
 
-/** The band about the best flow, its ends found between solved flows in ln Q; undefined where the place is nowhere good or fewer than three flows are known. */
+/**
+ * The band about the best flow, its ends found between solved flows in ln Q; undefined where the place is nowhere good
+ * or fewer than three flows are known.
+ */
 export function flowBand(points: readonly ScoreAtFlow[]): FlowBand | undefined {
   if (points.length < 3) return undefined;
   const ordered = [...points].sort((a, b) => a.discharge - b.discharge);
@@ -53,5 +65,11 @@ export function flowBand(points: readonly ScoreAtFlow[]): FlowBand | undefined {
     }
   };
   const [below, above] = [end(-1), end(1)];
-  return { low: below.flow, high: above.flow, best: ordered[peak]!.discharge, openBelow: below.open, openAbove: above.open };
+  return {
+    low: below.flow,
+    high: above.flow,
+    best: ordered[peak]!.discharge,
+    openBelow: below.open,
+    openAbove: above.open,
+  };
 }

@@ -14,15 +14,22 @@ export interface FoamLine {
 
 /** Particles let go across the inlet, evenly by discharge: foam is made in fast water and comes with it. */
 const PARTICLES = 160;
-/** A line is traced where so many times the even share passes, and must reach the second somewhere. Common practice, no source. */
+/**
+ * A line is traced where so many times the even share passes, and must reach the second somewhere. Common practice, no
+ * source.
+ */
 const GATHERS = { weak: 1.35, strong: 1.7 };
-/** Shortest line, m; spread of the foam by the wind and small eddies, m; how close two lines may run, m. Common practice, no source. */
+/**
+ * Shortest line, m; spread of the foam by the wind and small eddies, m; how close two lines may run, m. Common
+ * practice, no source.
+ */
 const LEAST_LENGTH = 8;
 const SPREAD = 0.8;
 const APART = 2;
 
 /**
- * Foam lines of a field, longest first. The way of the surface is taken as that of the mean current (its secondary currents are not solved), so where
+ * Foam lines of a field, longest first. The way of the surface is taken as that of the mean current (its secondary
+ * currents are not solved), so where
  * streamlines crowd, floating things crowd.
  */
 export function findFoamLines(field: Field): FoamLine[] {
@@ -44,7 +51,10 @@ export function findFoamLines(field: Field): FoamLine[] {
     }
   }
   return traceCrests({ height: gathers, tx, ty }, field, { weak: GATHERS.weak, strong: GATHERS.strong, apart: APART })
-    .map((line): FoamLine => ({ points: smoothed(line, field), gathers: line.reduce((sum, k) => sum + gathers[k]!, 0) / line.length }))
+    .map((line): FoamLine => ({
+      points: smoothed(line, field),
+      gathers: line.reduce((sum, k) => sum + gathers[k]!, 0) / line.length,
+    }))
     .filter((line) => lengthOf(line) >= LEAST_LENGTH)
     .sort((a, b) => lengthOf(b) - lengthOf(a));
 }

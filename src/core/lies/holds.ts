@@ -16,7 +16,10 @@ const TOGETHER = 8;
 /** Lies told as one hold at most: the first, the second and the third. */
 const MOST = 3;
 
-/** The hold of each lie, in their order: going down the ranks, each joins the nearest hold whose first lie is within reach and which is not full, or begins its own. */
+/**
+ * The hold of each lie, in their order: going down the ranks, each joins the nearest hold whose first lie is within
+ * reach and which is not full, or begins its own.
+ */
 export function holdsOf(lies: readonly Pick<Lie, "x" | "y">[]): Hold[] {
   const of: number[] = [];
   let count = 0;
@@ -30,5 +33,9 @@ export function holdsOf(lies: readonly Pick<Lie, "x" | "y">[]): Hold[] {
     }
     of.push(near < 0 ? count++ : of[near]!);
   });
-  return of.map((hold, k) => ({ name: String.fromCharCode(65 + hold), place: of.slice(0, k + 1).filter((one) => one === hold).length, of: of.filter((one) => one === hold).length }));
+  return of.map((hold, k) => ({
+    name: String.fromCharCode(65 + hold),
+    place: of.slice(0, k + 1).filter((one) => one === hold).length,
+    of: of.filter((one) => one === hold).length,
+  }));
 }

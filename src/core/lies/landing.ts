@@ -3,7 +3,8 @@ import { roughnessHeight, speedAtHeight } from "../flow/profile";
 import { streamline } from "./streamline";
 
 /**
- * How fast a lure falls, m/s. A 1/16 oz head with a small curl tail falls 7 to 8 ft in about four seconds: 0.57 m/s; a lightly shotted bait and a heavy
+ * How fast a lure falls, m/s. A 1/16 oz head with a small curl tail falls 7 to 8 ft in about four seconds: 0.57 m/s; a
+ * lightly shotted bait and a heavy
  * head by the feel of it. Common practice, no source: time one drop in known depth.
  */
 export const FALLS = { light: 0.25, jig: 0.57, heavy: 1.1 } as const;
@@ -25,7 +26,8 @@ const FARTHEST = 40;
 const LAYERS = 40;
 
 /**
- * The landing point for a place and a height over its bed, m: up along the current while the lure rises, layer by layer, at the speed of its own layer
+ * The landing point for a place and a height over its bed, m: up along the current while the lure rises, layer by
+ * layer, at the speed of its own layer
  * (log profile). In even water the sweep is the mean speed over the layers fallen through, times depth over fall speed.
  */
 export function landingFor(field: Field, x: number, y: number, height: number, fall: number): Landing {
@@ -39,7 +41,14 @@ export function landingFor(field: Field, x: number, y: number, height: number, f
     if (z >= depth) return { point, swept, seconds, short: false };
     // One layer, or what is left of it to the surface.
     const dt = Math.min(depth / LAYERS, depth - z + 1e-9) / fall;
-    const ds = dt * speedAtHeight(Math.hypot(at(field.u, point), at(field.v, point)), depth, roughnessHeight(at(field.roughness, point), depth), z + 0.5 * fall * dt);
+    const ds =
+      dt *
+      speedAtHeight(
+        Math.hypot(at(field.u, point), at(field.v, point)),
+        depth,
+        roughnessHeight(at(field.roughness, point), depth),
+        z + 0.5 * fall * dt,
+      );
     [z, swept, seconds, gone] = [z + fall * dt, swept + ds, seconds + dt, gone + ds];
     // On along the line to where so much of it is behind.
     for (;;) {

@@ -14,17 +14,26 @@ export interface Ledge {
   deep: number;
 }
 
-/** Slope of the bed, m per m, under which nothing is a ledge, and that one place of it must reach. Common practice, no source. */
+/**
+ * Slope of the bed, m per m, under which nothing is a ledge, and that one place of it must reach. Common practice, no
+ * source.
+ */
 const WEAK = 0.16;
 const STRONG = 0.28;
-/** How far to each side its two depths are read, m; least step and depth on the shallow side, m; length, m. Common practice, no source. */
+/**
+ * How far to each side its two depths are read, m; least step and depth on the shallow side, m; length, m. Common
+ * practice, no source.
+ */
 const REACH = 2;
 const LEAST_STEP = 0.4;
 const LEAST_DEPTH = 0.3;
 const LEAST_LENGTH = 4;
 /** An even bank is no ledge: beyond its reach the bed must be flatter than this share of its steepest. */
 const FLATTENS = 0.7;
-/** A bank is no ledge: beyond its shallow side there must be a shelf, so far on, m, and still so deep, m. Common practice, no source. */
+/**
+ * A bank is no ledge: beyond its shallow side there must be a shelf, so far on, m, and still so deep, m. Common
+ * practice, no source.
+ */
 const SHELF = { beyond: 3, depth: 0.2 };
 const SMOOTHING = 0.6;
 const APART = 1.5;
@@ -35,7 +44,8 @@ export function bedSlope(field: Field, smoothing: number): { gx: Float64Array; g
   const wet = cellsOf(new Uint8Array(nx * ny), (k) => (depth[k]! > 0.1 ? 1 : 0));
   const z = maskedBlur(field.bed, wet, nx, ny, smoothing / cell);
   const [gx, gy, size] = [new Float64Array(nx * ny), new Float64Array(nx * ny), new Float64Array(nx * ny)];
-  const across = (k: number, step: number) => (wet[k - step] && wet[k + step] ? (z[k + step]! - z[k - step]!) / (2 * cell) : 0);
+  const across = (k: number, step: number) =>
+    wet[k - step] && wet[k + step] ? (z[k + step]! - z[k - step]!) / (2 * cell) : 0;
   for (let j = 1; j < ny - 1; j++) {
     for (let i = 1; i < nx - 1; i++) {
       const k = j * nx + i;
@@ -53,10 +63,18 @@ export function findLedges(field: Field): Ledge[] {
   // Along the contour, the downhill side on the right: y grows to the right of x.
   const tx = size.map((s, k) => (s > 0 ? -gy[k]! / s : 1));
   const ty = size.map((s, k) => (s > 0 ? gx[k]! / s : 0));
-  return traceCrests({ height: size, tx, ty }, field, { weak: WEAK, strong: STRONG, apart: APART }).flatMap((line) => ledgeOf(line, field, gx, gy, size) ?? []).sort((a, b) => b.step - a.step);
+  return traceCrests({ height: size, tx, ty }, field, { weak: WEAK, strong: STRONG, apart: APART })
+    .flatMap((line) => ledgeOf(line, field, gx, gy, size) ?? [])
+    .sort((a, b) => b.step - a.step);
 }
 
-function ledgeOf(line: readonly number[], field: Field, gx: Float64Array, gy: Float64Array, size: Float64Array): Ledge | undefined {
+function ledgeOf(
+  line: readonly number[],
+  field: Field,
+  gx: Float64Array,
+  gy: Float64Array,
+  size: Float64Array,
+): Ledge | undefined {
   const { nx, ny, cell, depth } = field;
   /** The cell so far downhill of k. */
   const beside = (k: number, away: number): number | undefined => {
@@ -69,11 +87,24 @@ function ledgeOf(line: readonly number[], field: Field, gx: Float64Array, gy: Fl
     const shelf = beside(k, -SHELF.beyond);
     if (up === undefined || down === undefined || shelf === undefined || depth[shelf]! < SHELF.depth) return [];
     const [shallow, deep] = [depth[up]!, depth[down]!];
-    return shallow >= LEAST_DEPTH && deep - shallow >= LEAST_STEP && Math.max(size[up]!, size[down]!) <= FLATTENS * Math.max(size[k]!, STRONG) ? [{ k, shallow, deep }] : [];
+    return shallow >= LEAST_DEPTH &&
+      deep - shallow >= LEAST_STEP &&
+      Math.max(size[up]!, size[down]!) <= FLATTENS * Math.max(size[k]!, STRONG)
+      ? [{ k, shallow, deep }]
+      : [];
   });
   if (good.length < 0.5 * line.length || good.length < 2) return undefined;
-  const points = smoothed(good.map(({ k }) => k), field);
+  const points = smoothed(
+    good.map(({ k }) => k),
+    field,
+  );
   if (lengthOf({ points }) < LEAST_LENGTH) return undefined;
-  const mean = (of: (one: { shallow: number; deep: number }) => number) => good.reduce((sum, one) => sum + of(one), 0) / good.length;
-  return { points, step: mean(({ shallow, deep }) => deep - shallow), shallow: mean(({ shallow }) => shallow), deep: mean(({ deep }) => deep) };
+  const mean = (of: (one: { shallow: number; deep: number }) => number) =>
+    good.reduce((sum, one) => sum + of(one), 0) / good.length;
+  return {
+    points,
+    step: mean(({ shallow, deep }) => deep - shallow),
+    shallow: mean(({ shallow }) => shallow),
+    deep: mean(({ deep }) => deep),
+  };
 }

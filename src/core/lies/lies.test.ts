@@ -3,7 +3,15 @@ import { layReach } from "../flow/lay";
 import type { Reach } from "../flow/reach";
 import { solveSteady } from "../flow/steady";
 import { driftConcentration } from "./drift";
-import { captureHalfWidth, coldFactor, foragerOf, maximumSpeed, reactionDistance, swimmingCost, turbidityFactor } from "./foraging";
+import {
+  captureHalfWidth,
+  coldFactor,
+  foragerOf,
+  maximumSpeed,
+  reactionDistance,
+  swimmingCost,
+  turbidityFactor,
+} from "./foraging";
 import { netEnergy } from "./net-energy";
 import { readWater, type ReadOptions } from "./read";
 import { lengthOf, nearestLine } from "./polyline";
@@ -17,9 +25,24 @@ const clear = (temperature = 12, turbidity = 0) => foragerOf(trout, { temperatur
 /** An even field with a speed that depends on y only. ks 0.25 m by its Manning n. */
 function striped(speed: (y: number) => number, depth = 0.8, cell = 0.1, nx = 40, breadth = 6): Field {
   const ny = Math.round(breadth / cell);
-  const make = (of: (y: number) => number) => Float32Array.from({ length: nx * ny }, (_, k) => of((Math.floor(k / nx) + 0.5) * cell));
+  const make = (of: (y: number) => number) =>
+    Float32Array.from({ length: nx * ny }, (_, k) => of((Math.floor(k / nx) + 0.5) * cell));
   const n = 0.25 ** (1 / 6) / (8.1 * Math.sqrt(9.81));
-  return { nx, ny, cell, discharge: 1, bed: make(() => 0), roughness: make(() => n), depth: make(() => depth), u: make(speed), v: make(() => 0), unsteadiness: make(() => 0), verdict: "converged", massError: 0, steps: 0 };
+  return {
+    nx,
+    ny,
+    cell,
+    discharge: 1,
+    bed: make(() => 0),
+    roughness: make(() => n),
+    depth: make(() => depth),
+    u: make(speed),
+    v: make(() => 0),
+    unsteadiness: make(() => 0),
+    verdict: "converged",
+    massError: 0,
+    steps: 0,
+  };
 }
 /** Best place across the middle column, m from the left edge. */
 function bestAcross(field: Field, fish = clear()): number {
@@ -52,7 +75,10 @@ test("in even water 0.8 m deep the best mean speed is about 0.3 to 0.4 m/s (phys
   const scores = Array.from({ length: 20 }, (_, k) => {
     const speed = 0.1 + 0.03 * k;
     const field = striped(() => speed);
-    return [speed, netEnergy(field, new Float64Array(field.nx * field.ny).fill(1), clear(), trout).net[30 * 40 + 20]!] as const;
+    return [
+      speed,
+      netEnergy(field, new Float64Array(field.nx * field.ny).fill(1), clear(), trout).net[30 * 40 + 20]!,
+    ] as const;
   });
   const best = scores.reduce((a, b) => (b[1] > a[1] ? b : a))[0];
   expect(best).toBeGreaterThanOrEqual(0.28);
@@ -104,17 +130,43 @@ test("wading by the hydrographers' rule of ten and the bands below it", () => {
 
 describe("on a solved reach with stones and a jam", () => {
   const reach: Reach = {
-    schema: "low-heron/reach@1", id: "t", name: "t", bed: { kind: "template", template: "riffle-run-pool", length: 100, width: 18, poolDepth: 1.4, slope: 0.003, wiggle: 2, cell: 1 },
-    roughness: 0.035, downstream: { kind: "normal", slope: 0.003 },
-    features: [{ kind: "boulder", x: 42, y: 12, diameter: 3, height: 1.3, name: "split stone" }, { kind: "log-jam", x: 60, y: 18, length: 6, width: 3, angle: -65, height: 2.5 }],
+    schema: "low-heron/reach@1",
+    id: "t",
+    name: "t",
+    bed: {
+      kind: "template",
+      template: "riffle-run-pool",
+      length: 100,
+      width: 18,
+      poolDepth: 1.4,
+      slope: 0.003,
+      wiggle: 2,
+      cell: 1,
+    },
+    roughness: 0.035,
+    downstream: { kind: "normal", slope: 0.003 },
+    features: [
+      { kind: "boulder", x: 42, y: 12, diameter: 3, height: 1.3, name: "split stone" },
+      { kind: "log-jam", x: 60, y: 18, length: 6, width: 3, angle: -65, height: 2.5 },
+    ],
   };
-  const options: ReadOptions = { species: trout, visibleDepth: 0.9, temperature: 12, light: "day", features: reach.features };
+  const options: ReadOptions = {
+    species: trout,
+    visibleDepth: 0.9,
+    temperature: 12,
+    light: "day",
+    features: reach.features,
+  };
   const field = solveSteady(layReach(reach), { discharge: 5, downstream: reach.downstream });
   const reading = readWater(field, options);
 
   test("most of the top five lie within 1.5 m of a seam or a break, and the best stands clear of the median", () => {
     const top = reading.lies.slice(0, 5);
-    const near = top.filter((lie) => (lie.seamDistance ?? 99) <= 1.5 || lie.reasons.some((reason) => reason.kind === "break" && reason.distance <= 1.5));
+    const near = top.filter(
+      (lie) =>
+        (lie.seamDistance ?? 99) <= 1.5 ||
+        lie.reasons.some((reason) => reason.kind === "break" && reason.distance <= 1.5),
+    );
     expect(near.length).toBeGreaterThanOrEqual(3);
     expect(reading.lies[0]!.score).toBeGreaterThan(1.8 * reading.medianScore);
   });
@@ -125,12 +177,15 @@ describe("on a solved reach with stones and a jam", () => {
       if (k > 0) expect(lie.score).toBeLessThanOrEqual(reading.lies[k - 1]!.score);
       expect(lie.score).toBeCloseTo(Math.max(0, lie.factors.netEnergy!) * lie.factors.cover! * lie.factors.refuge!, 6);
       expect(lie.reasons.length).toBeGreaterThanOrEqual(5);
-      for (const other of reading.lies.slice(0, k)) expect(Math.hypot(lie.x - other.x, lie.y - other.y)).toBeGreaterThanOrEqual(trout.territory - 1e-9);
+      for (const other of reading.lies.slice(0, k))
+        expect(Math.hypot(lie.x - other.x, lie.y - other.y)).toBeGreaterThanOrEqual(trout.territory - 1e-9);
     });
   });
 
   test("the drift discriminates: it is richer under the riffle than in the slack", () => {
-    const drift = Array.from(driftConcentration(field)).filter((_, k) => field.depth[k]! > 0.3).sort((a, b) => a - b);
+    const drift = Array.from(driftConcentration(field))
+      .filter((_, k) => field.depth[k]! > 0.3)
+      .sort((a, b) => a - b);
     expect(drift.at(-10)! / drift[10]!).toBeGreaterThan(2);
   });
 
@@ -141,7 +196,9 @@ describe("on a solved reach with stones and a jam", () => {
 
   test("seams move when the discharge doubles", () => {
     const high = findSeams(solveSteady(layReach(reach), { discharge: 10, downstream: reach.downstream }));
-    const moved = reading.seams.slice(0, 4).flatMap((seam) => seam.points.map(([x, y]) => Math.min(5, nearestLine(high, x, y).distance)));
+    const moved = reading.seams
+      .slice(0, 4)
+      .flatMap((seam) => seam.points.map(([x, y]) => Math.min(5, nearestLine(high, x, y).distance)));
     expect(moved.reduce((sum, d) => sum + d, 0) / moved.length).toBeGreaterThan(0.2);
   });
 });

@@ -6,7 +6,10 @@ export function sunAltitude(at: number, latitude: number, longitude: number): nu
   return getPosition(new Date(at), latitude, longitude).altitude;
 }
 
-/** Day while the upper rim is up (apparent altitude of the middle -0.27 degrees), twilight to 6 degrees under it (civil), night below. */
+/**
+ * Day while the upper rim is up (apparent altitude of the middle -0.27 degrees), twilight to 6 degrees under it
+ * (civil), night below.
+ */
 export function lightAt(at: number, latitude: number, longitude: number): Light {
   const altitude = sunAltitude(at, latitude, longitude);
   return altitude > -0.27 ? "day" : altitude > -6 ? "twilight" : "night";

@@ -16,7 +16,9 @@ export interface EnergyField {
 /** Height of the fish above the bed, m: its own, or less in thin water. */
 export const focalHeightIn = (species: Species, depth: number): number => Math.min(species.focalHeight, 0.3 * depth);
 
-/** Net energy intake over the field: food from the neighbouring columns across the current, less the cost of holding. */
+/**
+ * Net energy intake over the field: food from the neighbouring columns across the current, less the cost of holding.
+ */
 export function netEnergy(field: Field, drift: Float64Array, fish: Forager, species: Species): EnergyField {
   const { nx, ny, cell } = field;
   const net = new Float64Array(nx * ny).fill(NaN);
@@ -25,7 +27,15 @@ export function netEnergy(field: Field, drift: Float64Array, fish: Forager, spec
   const depths = Float64Array.from(field.depth);
   const each = Math.max(1, Math.ceil(fish.reaction / SPACING));
   const make = () => new Float64Array(2 * each + 1);
-  const columns: Columns = { count: 0, width: SPACING, offset: make(), depth: make(), mean: make(), lnDepth: make(), drift: make() };
+  const columns: Columns = {
+    count: 0,
+    width: SPACING,
+    offset: make(),
+    depth: make(),
+    mean: make(),
+    lnDepth: make(),
+    drift: make(),
+  };
   for (let k = 0; k < nx * ny; k++) {
     const depth = field.depth[k]!;
     if (depth < species.leastDepth) continue;
@@ -67,5 +77,7 @@ export function netEnergy(field: Field, drift: Float64Array, fish: Forager, spec
 
 /** Bilinear value in the square of cells whose first is q. */
 function mixed(values: Float64Array, q: number, nx: number, a: number, b: number): number {
-  return (1 - b) * ((1 - a) * values[q]! + a * values[q + 1]!) + b * ((1 - a) * values[q + nx]! + a * values[q + nx + 1]!);
+  return (
+    (1 - b) * ((1 - a) * values[q]! + a * values[q + 1]!) + b * ((1 - a) * values[q + nx]! + a * values[q + nx + 1]!)
+  );
 }

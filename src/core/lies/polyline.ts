@@ -6,12 +6,17 @@ export interface Line {
 
 export function lengthOf({ points }: Line): number {
   let sum = 0;
-  for (let k = 1; k < points.length; k++) sum += Math.hypot(points[k]![0] - points[k - 1]![0], points[k]![1] - points[k - 1]![1]);
+  for (let k = 1; k < points.length; k++)
+    sum += Math.hypot(points[k]![0] - points[k - 1]![0], points[k]![1] - points[k - 1]![1]);
   return sum;
 }
 
 /** Distance from (x, y) to the nearest of some lines, m, and which; Infinity without lines. */
-export function nearestLine<T extends Line>(lines: readonly T[], x: number, y: number): { distance: number; line: T | undefined } {
+export function nearestLine<T extends Line>(
+  lines: readonly T[],
+  x: number,
+  y: number,
+): { distance: number; line: T | undefined } {
   let distance = Infinity;
   let line: T | undefined;
   for (const candidate of lines) {
@@ -29,7 +34,10 @@ export function nearestLine<T extends Line>(lines: readonly T[], x: number, y: n
   return { distance, line };
 }
 
-/** Does (x, y) lie to the right of the stretch of a line nearest to it, looking along the line? y grows to the right of x. */
+/**
+ * Does (x, y) lie to the right of the stretch of a line nearest to it, looking along the line? y grows to the right of
+ * x.
+ */
 export function rightOf({ points }: Line, x: number, y: number): boolean {
   let best = 1;
   let least = Infinity;
@@ -44,7 +52,10 @@ export function rightOf({ points }: Line, x: number, y: number): boolean {
   return (bx - ax) * (y - ay) - (by - ay) * (x - ax) > 0;
 }
 
-/** How far the points of a line lie from the nearest of others, m: the middle one of the distances. For telling how far lines have moved. */
+/**
+ * How far the points of a line lie from the nearest of others, m: the middle one of the distances. For telling how far
+ * lines have moved.
+ */
 export function shiftOf(line: Line, others: readonly Line[]): number {
   const far = line.points.map(([x, y]) => nearestLine(others, x, y).distance).sort((a, b) => a - b);
   return far[Math.floor(far.length / 2)]!;

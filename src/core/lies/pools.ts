@@ -12,7 +12,10 @@ export interface Station {
   speed: number;
 }
 
-/** A pool by its residual depth: what would be left of it if the river stopped (Lisle 1987, USDA Forest Service Research Note PSW-394; from memory). */
+/**
+ * A pool by its residual depth: what would be left of it if the river stopped (Lisle 1987, USDA Forest Service Research
+ * Note PSW-394; from memory).
+ */
 export interface Pool {
   /** Where the fast water drops in. */
   head: Station;
@@ -27,17 +30,24 @@ export interface Pool {
   length: number;
 }
 
-/** Riffles from this Froude number up, pools below the other, runs between (Jowett 1993, N.Z. J. Mar. Freshw. Res. 27; from memory). */
+/**
+ * Riffles from this Froude number up, pools below the other, runs between (Jowett 1993, N.Z. J. Mar. Freshw. Res. 27;
+ * from memory).
+ */
 export const FROUDE = { riffle: 0.41, pool: 0.18 };
 export type Water = "riffle" | "run" | "pool";
-export const waterBy = (number: number): Water => (number > FROUDE.riffle ? "riffle" : number < FROUDE.pool ? "pool" : "run");
+export const waterBy = (number: number): Water =>
+  number > FROUDE.riffle ? "riffle" : number < FROUDE.pool ? "pool" : "run";
 
 /** Shallower than this under its crest, m, or shorter, m, is no pool. Common practice, no source. */
 const LEAST_RESIDUAL = 0.2;
 const LEAST_LENGTH = 5;
 /** Smoothing of the bed along the thalweg, m: single stones are no crests. */
 const SMOOTHING = 4;
-/** The slot is met where the pool has come to this share of its depth, the tail begins where it is left with it. Common practice, no source. */
+/**
+ * The slot is met where the pool has come to this share of its depth, the tail begins where it is left with it. Common
+ * practice, no source.
+ */
 const PART = 0.5;
 /** How far above its head the riffle that feeds a pool is looked for, m. Common practice, no source. */
 const ABOVE = 10;
@@ -45,7 +55,13 @@ const ABOVE = 10;
 /** The deepest way down the reach, by cells, upper end first: the way for which the sum of 1/h2 is least. */
 export function thalweg({ nx, ny, cell, depth }: Field): number[] {
   const dear = cellsOf(new Float64Array(nx * ny), (k) => (depth[k]! > 0.02 ? 1 / depth[k]! ** 2 : Infinity));
-  const { cost, next } = cheapestWays(dear, nx, ny, cell, Array.from({ length: ny }, (_, j) => j * nx + nx - 1));
+  const { cost, next } = cheapestWays(
+    dear,
+    nx,
+    ny,
+    cell,
+    Array.from({ length: ny }, (_, j) => j * nx + nx - 1),
+  );
   let at = Array.from({ length: ny }, (_, j) => j * nx).reduce((best, k) => (cost[k]! < cost[best]! ? k : best));
   const way: number[] = [];
   if (!Number.isFinite(cost[at]!)) return way;
@@ -57,7 +73,10 @@ export function thalweg({ nx, ny, cell, depth }: Field): number[] {
 export function findPools(field: Field): Pool[] {
   const stations = stationsAlong(field);
   if (stations.length < 3) return [];
-  const bed = meanAlong(stations.map(({ bed: z }) => z), stations.map(({ along }) => along));
+  const bed = meanAlong(
+    stations.map(({ bed: z }) => z),
+    stations.map(({ along }) => along),
+  );
   // From the outlet up: the highest bed yet met below is the crest that holds the water up.
   const residual = new Array<number>(bed.length).fill(0);
   let crest = bed.at(-1)!;
@@ -77,7 +96,12 @@ export function findPools(field: Field): Pool[] {
   return pools;
 }
 
-function poolOf(stations: readonly (Station & { bed: number })[], residual: readonly number[], from: number, to: number): Pool | undefined {
+function poolOf(
+  stations: readonly (Station & { bed: number })[],
+  residual: readonly number[],
+  from: number,
+  to: number,
+): Pool | undefined {
   let deep = from;
   for (let n = from; n <= to; n++) if (residual[n]! > residual[deep]!) deep = n;
   const length = stations[to]!.along - stations[from]!.along;
@@ -89,7 +113,14 @@ function poolOf(stations: readonly (Station & { bed: number })[], residual: read
   const above = stations.slice(0, from + 1).filter((one) => stations[from]!.along - one.along <= ABOVE);
   const fed = above.some((one) => waterBy(froude(one.depth, one.speed)) === "riffle");
   const plain = ({ x, y, along, depth, speed }: Station): Station => ({ x, y, along, depth, speed });
-  return { head: plain(stations[from]!), deep: plain(stations[deep]!), tail: plain(stations[tail]!), slot: fed ? plain(stations[slot]!) : undefined, residual: residual[deep]!, length };
+  return {
+    head: plain(stations[from]!),
+    deep: plain(stations[deep]!),
+    tail: plain(stations[tail]!),
+    slot: fed ? plain(stations[slot]!) : undefined,
+    residual: residual[deep]!,
+    length,
+  };
 }
 
 function stationsAlong(field: Field): (Station & { bed: number })[] {
@@ -97,9 +128,17 @@ function stationsAlong(field: Field): (Station & { bed: number })[] {
   let along = 0;
   let before: number | undefined;
   return thalweg(field).map((k) => {
-    if (before !== undefined) along += Math.hypot((k % nx) - (before % nx), Math.floor(k / nx) - Math.floor(before / nx)) * cell;
+    if (before !== undefined)
+      along += Math.hypot((k % nx) - (before % nx), Math.floor(k / nx) - Math.floor(before / nx)) * cell;
     before = k;
-    return { x: ((k % nx) + 0.5) * cell, y: (Math.floor(k / nx) + 0.5) * cell, along, depth: depth[k]!, speed: speedAt(field, k), bed: bed[k]! };
+    return {
+      x: ((k % nx) + 0.5) * cell,
+      y: (Math.floor(k / nx) + 0.5) * cell,
+      along,
+      depth: depth[k]!,
+      speed: speedAt(field, k),
+      bed: bed[k]!,
+    };
   });
 }
 

@@ -25,7 +25,9 @@ export interface Lie {
   /** Where it is, in words. */
   place: string;
   score: number;
-  /** The score is their product. For drift feeders: net energy (W), cover, refuge; for others suitabilities from 0 to 1. */
+  /**
+   * The score is their product. For drift feeders: net energy (W), cover, refuge; for others suitabilities from 0 to 1.
+   */
   factors: Record<string, number>;
   depth: number;
   focalHeight: number;
@@ -67,7 +69,10 @@ export interface ReadOptions {
 /** Resting water: focal speed under this, m/s, and cover over that. Common practice, no source. */
 const RESTING = { speed: 0.18, cover: 0.55 };
 const ARM = 0.75;
-/** A lie must stand out: so many times the median of the water that the fish can hold in. Even water has no lies. Common practice, no source. */
+/**
+ * A lie must stand out: so many times the median of the water that the fish can hold in. Even water has no lies. Common
+ * practice, no source.
+ */
 const STANDS_OUT = 1.1;
 
 /** Reads a field: seams, eddies, structure, wading zones, and the lies of a species in order of rank. */
@@ -82,12 +87,23 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
   const structure = structureOf(field, breaks);
   const cover = coverOf(field, breaks, options.visibleDepth, roofsOf(options.features));
   const refuge = refugeOf(field, cover);
-  const { score, focalSpeed, factors, reasons } = scoreOf(field, species, options, () => drift!, cover, () => refuge);
+  const { score, focalSpeed, factors, reasons } = scoreOf(
+    field,
+    species,
+    options,
+    () => drift!,
+    cover,
+    () => refuge,
+  );
   const medianScore = medianOf(score.filter((value) => value > 0));
 
   const most = options.most ?? 9;
   const chosen = peaks(score, field, species.territory, most, []).filter((k) => score[k]! > STANDS_OUT * medianScore);
-  const shelter = cellsOf(new Float64Array(score.length), (k) => (Number.isNaN(score[k]!) || focalSpeed[k]! > RESTING.speed || cover.total[k]! < RESTING.cover ? NaN : cover.total[k]! * refuge[k]! * (1 - focalSpeed[k]! / RESTING.speed)));
+  const shelter = cellsOf(new Float64Array(score.length), (k) =>
+    Number.isNaN(score[k]!) || focalSpeed[k]! > RESTING.speed || cover.total[k]! < RESTING.cover
+      ? NaN
+      : cover.total[k]! * refuge[k]! * (1 - focalSpeed[k]! / RESTING.speed),
+  );
   const resting = species.model !== "drift" ? [] : peaks(shelter, field, species.territory * 1.5, 3, chosen);
   const best = score[chosen[0]!] ?? 0;
 
@@ -99,7 +115,15 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
     const sheltered = cover.total[k]! >= RESTING.cover;
     const upCurrent: [number, number] = speed > 1e-6 ? [-field.u[k]! / speed, -field.v[k]! / speed] : [-1, 0];
     const adjacentSpeed = fastestNear(field, x, y, ARM);
-    const found = { x, y, depth: field.depth[k]!, focalSpeed: focalSpeed[k]!, adjacentSpeed, cover: cover.total[k]!, drift: drift ? drift[k]! : null };
+    const found = {
+      x,
+      y,
+      depth: field.depth[k]!,
+      focalSpeed: focalSpeed[k]!,
+      adjacentSpeed,
+      cover: cover.total[k]!,
+      drift: drift ? drift[k]! : null,
+    };
     const neighbour = nearestBreak(breaks, x, y);
     return {
       ...found,
@@ -113,20 +137,47 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
       meanSpeed: speed,
       upCurrent,
       seamDistance: Number.isFinite(near.distance) ? near.distance : null,
-      reasons: reasonsFor(found, { near, neighbour, cover, k, refuge: refuge[k]!, field, visibleDepth: options.visibleDepth, model: reasons(k), slowSide: onSlowSide(near.seam, x, y) }),
+      reasons: reasonsFor(found, {
+        near,
+        neighbour,
+        cover,
+        k,
+        refuge: refuge[k]!,
+        field,
+        visibleDepth: options.visibleDepth,
+        model: reasons(k),
+        slowSide: onSlowSide(near.seam, x, y),
+      }),
     };
   });
   // The list is in order of score, so that rank and score never disagree.
   lies.sort((a, b) => b.score - a.score).forEach((lie, index) => (lie.rank = index + 1));
   const holds = holdsOf(lies);
-  return { reading: { seams, eddies: findEddies(field), structure, lies: lies.map((lie, index) => ({ ...lie, hold: holds[index]! })), wading: wadingZones(field), medianScore }, score };
+  return {
+    reading: {
+      seams,
+      eddies: findEddies(field),
+      structure,
+      lies: lies.map((lie, index) => ({ ...lie, hold: holds[index]! })),
+      wading: wadingZones(field),
+      medianScore,
+    },
+    score,
+  };
 }
 
 /** The score alone of every cell, without seams or lies: for comparing a place at many flows. */
 export function scoreWater(field: Field, options: ReadOptions): { score: Float64Array; medianScore: number } {
   const breaks = breaksOf(field, options.features);
   const cover = coverOf(field, breaks, options.visibleDepth, roofsOf(options.features));
-  const { score } = scoreOf(field, options.species, options, () => driftConcentration(field), cover, () => refugeOf(field, cover));
+  const { score } = scoreOf(
+    field,
+    options.species,
+    options,
+    () => driftConcentration(field),
+    cover,
+    () => refugeOf(field, cover),
+  );
   return { score, medianScore: medianOf(score.filter((value) => value > 0)) };
 }
 
@@ -138,7 +189,8 @@ function peaks(values: Float64Array, field: Field, apart: number, most: number, 
   for (let k = 0; k < values.length; k++) if (values[k]! > 0 && inside(k) && isLocalPeak(values, k, nx)) order.push(k);
   order.sort((a, b) => values[b]! - values[a]!);
   const chosen: number[] = [];
-  const clear = (k: number, other: number) => Math.hypot((k % nx) - (other % nx), Math.floor(k / nx) - Math.floor(other / nx)) * cell >= apart;
+  const clear = (k: number, other: number) =>
+    Math.hypot((k % nx) - (other % nx), Math.floor(k / nx) - Math.floor(other / nx)) * cell >= apart;
   for (const k of order) {
     if (chosen.length >= most) break;
     if ([...chosen, ...taken].every((other) => clear(k, other))) chosen.push(k);
@@ -149,8 +201,16 @@ function peaks(values: Float64Array, field: Field, apart: number, most: number, 
 /** No neighbour is higher; one that is not a number is not. */
 function isLocalPeak(values: Float64Array, k: number, nx: number): boolean {
   const own = values[k]!;
-  return !(values[k - 1]! > own || values[k + 1]! > own || values[k - nx]! > own || values[k + nx]! > own
-    || values[k - nx - 1]! > own || values[k - nx + 1]! > own || values[k + nx - 1]! > own || values[k + nx + 1]! > own);
+  return !(
+    values[k - 1]! > own ||
+    values[k + 1]! > own ||
+    values[k - nx]! > own ||
+    values[k + nx]! > own ||
+    values[k - nx - 1]! > own ||
+    values[k - nx + 1]! > own ||
+    values[k + nx - 1]! > own ||
+    values[k + nx + 1]! > own
+  );
 }
 
 function fastestNear(field: Field, x: number, y: number, radius: number): number {
@@ -168,7 +228,11 @@ function fastestNear(field: Field, x: number, y: number, radius: number): number
 
 /** The seam a lie belongs to: the nearest one whose slow side it is on, within 2 m, or else the nearest. */
 function seamFor(seams: readonly Seam[], x: number, y: number): { distance: number; seam: Seam | undefined } {
-  const beside = nearestLine(seams.filter((seam) => onSlowSide(seam, x, y)), x, y);
+  const beside = nearestLine(
+    seams.filter((seam) => onSlowSide(seam, x, y)),
+    x,
+    y,
+  );
   const { distance, line } = beside.distance <= 2 ? beside : nearestLine(seams, x, y);
   return { distance, seam: line };
 }
@@ -184,9 +248,17 @@ function nearestBreak(breaks: readonly Break[], x: number, y: number): { one: Br
 }
 
 /** Is (x, y) on the slow side of a seam? */
-const onSlowSide = (seam: Seam | undefined, x: number, y: number): boolean => seam !== undefined && rightOf(seam, x, y) === (seam.slowSide === "right");
+const onSlowSide = (seam: Seam | undefined, x: number, y: number): boolean =>
+  seam !== undefined && rightOf(seam, x, y) === (seam.slowSide === "right");
 
-function placeName(field: Field, k: number, near: { distance: number; seam: Seam | undefined }, neighbour: { one: Break; distance: number } | undefined, upCurrent: [number, number], structure: Structure): string {
+function placeName(
+  field: Field,
+  k: number,
+  near: { distance: number; seam: Seam | undefined },
+  neighbour: { one: Break; distance: number } | undefined,
+  upCurrent: [number, number],
+  structure: Structure,
+): string {
   if (neighbour && neighbour.distance < 3) {
     const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
     const [dx, dy] = [x - neighbour.one.x, y - neighbour.one.y];
@@ -194,14 +266,20 @@ function placeName(field: Field, k: number, near: { distance: number; seam: Seam
     if (above > 0.6) return `Cushion above ${nameOfBreak(neighbour.one)}`;
     return above < -0.5 ? `Slack below ${nameOfBreak(neighbour.one)}` : `Beside ${nameOfBreak(neighbour.one)}`;
   }
-  const part = structureAt(structure, ((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell);
+  const part = structureAt(
+    structure,
+    ((k % field.nx) + 0.5) * field.cell,
+    (Math.floor(k / field.nx) + 0.5) * field.cell,
+  );
   if (part) return part;
   if (near.distance < 1.5) return `${near.seam!.slowSide === "left" ? "Left" : "Right"}-hand seam edge`;
   const deepest = field.depth.reduce((most, h) => Math.max(most, h), 0);
   const bank = Math.min(Math.floor(k / field.nx), field.ny - 1 - Math.floor(k / field.nx));
   if (field.depth[k]! > 0.75 * deepest) return "Deep of the pool";
   if (froude(field.depth[k]!, speedAt(field, k)) > 0.35) return "Pocket in the riffle";
-  return bankNear(field, k) ? `Soft edge by the ${Math.floor(k / field.nx) === bank ? "left" : "right"} bank` : "Even run";
+  return bankNear(field, k)
+    ? `Soft edge by the ${Math.floor(k / field.nx) === bank ? "left" : "right"} bank`
+    : "Even run";
 }
 
 /** Is dry ground within 3 m across? */
@@ -226,14 +304,21 @@ interface Surroundings {
   slowSide: boolean;
 }
 
-function reasonsFor(lie: { depth: number; focalSpeed: number; adjacentSpeed: number; cover: number }, at: Surroundings): Reason[] {
+function reasonsFor(
+  lie: { depth: number; focalSpeed: number; adjacentSpeed: number; cover: number },
+  at: Surroundings,
+): Reason[] {
   const reasons: Reason[] = [
     { kind: "speeds", focal: lie.focalSpeed, adjacent: lie.adjacentSpeed },
-    at.near.seam && at.near.distance < 3 ? { kind: "seam", distance: at.near.distance, difference: at.near.seam.speedDifference, slowSide: at.slowSide } : { kind: "noSeam" },
+    at.near.seam && at.near.distance < 3
+      ? { kind: "seam", distance: at.near.distance, difference: at.near.seam.speedDifference, slowSide: at.slowSide }
+      : { kind: "noSeam" },
     { kind: "depth", depth: lie.depth, visibleDepth: at.visibleDepth },
   ];
-  if (at.neighbour && at.neighbour.distance < 3) reasons.push({ kind: "break", name: nameOfBreak(at.neighbour.one), distance: at.neighbour.distance });
-  if (at.cover.brokenSurface[at.k]! > 0.3) reasons.push({ kind: "brokenSurface", froude: froude(lie.depth, speedAt(at.field, at.k)) });
+  if (at.neighbour && at.neighbour.distance < 3)
+    reasons.push({ kind: "break", name: nameOfBreak(at.neighbour.one), distance: at.neighbour.distance });
+  if (at.cover.brokenSurface[at.k]! > 0.3)
+    reasons.push({ kind: "brokenSurface", froude: froude(lie.depth, speedAt(at.field, at.k)) });
   if (at.cover.overhead[at.k]! > 0.5) reasons.push({ kind: "overhead" });
   if (lie.cover < 0.2) reasons.push({ kind: "exposed" });
   else reasons.push({ kind: "refuge", share: at.refuge });

@@ -62,9 +62,13 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
     case "bottom":
       return `Over ${reason.substrate}, which it likes less.`;
     case "lane":
-      return reason.dearer < 0.005 ? "On the cheapest way up the reach." : `The way through here costs ${(reason.dearer * 100).toFixed(1)} % more than the cheapest.`;
+      return reason.dearer < 0.005
+        ? "On the cheapest way up the reach."
+        : `The way through here costs ${(reason.dearer * 100).toFixed(1)} % more than the cheapest.`;
     case "rest":
-      return reason.share > 1.05 ? `The next twelve metres cost ${reason.share.toFixed(1)} times as much to swim: a place to stop before them.` : "No dearer water ahead: no need to stop here.";
+      return reason.share > 1.05
+        ? `The next twelve metres cost ${reason.share.toFixed(1)} times as much to swim: a place to stop before them.`
+        : "No dearer water ahead: no need to stop here.";
   }
 }
 

@@ -16,7 +16,10 @@ export interface Seam {
 /** Shear below which nothing is a seam, and that one point of a seam must reach, 1/s. Common practice, no source. */
 const WEAK = 0.1;
 const STRONG = 0.2;
-/** Least speed difference, m/s, length, m, and depth on the slow side, m: less is not worth a cast. Common practice, no source. */
+/**
+ * Least speed difference, m/s, length, m, and depth on the slow side, m: less is not worth a cast. Common practice, no
+ * source.
+ */
 const LEAST_DIFFERENCE = 0.12;
 const LEAST_LENGTH = 4;
 const LEAST_DEPTH = 0.2;
@@ -41,7 +44,13 @@ function shearOf(field: Field): Shear {
   const { nx, ny, cell } = field;
   const wet = cellsOf(new Uint8Array(nx * ny), (k) => (field.depth[k]! > 0.05 ? 1 : 0));
   const sigma = SMOOTHING / cell;
-  const [speed, u, v] = maskedBlurs([cellsOf(new Float64Array(nx * ny), (k) => speedAt(field, k)), field.u, field.v], wet, nx, ny, sigma) as [Float64Array, Float64Array, Float64Array];
+  const [speed, u, v] = maskedBlurs(
+    [cellsOf(new Float64Array(nx * ny), (k) => speedAt(field, k)), field.u, field.v],
+    wet,
+    nx,
+    ny,
+    sigma,
+  ) as [Float64Array, Float64Array, Float64Array];
   const cells = nx * ny;
   const [across, tx, ty] = [new Float64Array(cells), new Float64Array(cells), new Float64Array(cells)];
   for (let j = 1; j < ny - 1; j++) {
@@ -96,10 +105,18 @@ function seamOf(line: readonly number[], field: Field, shear: Shear): Seam | und
   const tested = line.map((k) => ({ k, ...sides(k, field, shear) })).filter((point) => point.slowDepth >= LEAST_DEPTH);
   if (tested.length < line.length * 0.6) return undefined;
   const speedDifference = mean(tested.map((point) => point.difference));
-  const points = smoothed(tested.map(({ k }) => k), field);
+  const points = smoothed(
+    tested.map(({ k }) => k),
+    field,
+  );
   if (speedDifference < LEAST_DIFFERENCE || lengthOf({ points }) < LEAST_LENGTH) return undefined;
   const lean = tested.reduce((sum, { k }) => sum + shear.across[k]!, 0);
-  return { points, speedDifference, sharpness: Math.max(...tested.map(({ k }) => Math.abs(shear.across[k]!))), slowSide: lean > 0 ? "left" : "right" };
+  return {
+    points,
+    speedDifference,
+    sharpness: Math.max(...tested.map(({ k }) => Math.abs(shear.across[k]!))),
+    slowSide: lean > 0 ? "left" : "right",
+  };
 }
 
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;

@@ -21,7 +21,20 @@ test("every fish that ships is whole by the schema that own profiles are held to
 
 test("a profile with a curve that falls back, a share over one or a strange field is refused by its path", () => {
   const path = (change: object) => speciesSchema.safeParse({ ...bass, ...change }).error!.issues[0]!.path.join(".");
-  expect(path({ suitability: { ...bass.suitability, depth: { ...bass.suitability.depth, warm: [[1, 0.5], [0.5, 1]] } } })).toBe("suitability.depth.warm");
+  expect(
+    path({
+      suitability: {
+        ...bass.suitability,
+        depth: {
+          ...bass.suitability.depth,
+          warm: [
+            [1, 0.5],
+            [0.5, 1],
+          ],
+        },
+      },
+    }),
+  ).toBe("suitability.depth.warm");
   expect(path({ shy: 1.5 })).toBe("shy");
   expect(speciesSchema.safeParse({ ...bass, wings: 2 }).success).toBe(false);
   expect(speciesSchema.safeParse({ ...bass, suitability: { ...bass.suitability, turn: [15, 8] } }).success).toBe(false);

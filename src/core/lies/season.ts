@@ -2,7 +2,10 @@ import type { Phase, SeasonalWay, Species } from "./species";
 
 export type Turning = "warming" | "cooling";
 
-/** The water of the year warms from 20 January to 25 July on the northern half of the earth, the other way round on the southern. Common practice, no source. */
+/**
+ * The water of the year warms from 20 January to 25 July on the northern half of the earth, the other way round on the
+ * southern. Common practice, no source.
+ */
 const WARMS = { from: [1, 20], to: [7, 25] } as const;
 
 /** Does the water of the year warm or cool? `at` in ms since 1970 UTC; latitude in degrees. */
@@ -13,26 +16,45 @@ export function turningOf(at: number, latitude: number): Turning {
   return north === latitude >= 0 ? "warming" : "cooling";
 }
 
-/** The way a fish lives by the water's temperature, degC, and the turn of the year; undefined: as in the rest of the year. Where the turn is not known, ways that need it are passed over. */
+/**
+ * The way a fish lives by the water's temperature, degC, and the turn of the year; undefined: as in the rest of the
+ * year. Where the turn is not known, ways that need it are passed over.
+ */
 export function wayOf(species: Species, temperature: number, turning: Turning | undefined): SeasonalWay | undefined {
-  return species.seasons?.find(({ temperature: range, turning: wanted }) => range !== null && temperature >= range[0] && temperature <= range[1] && (wanted === undefined || wanted === turning));
+  return species.seasons?.find(
+    ({ temperature: range, turning: wanted }) =>
+      range !== null &&
+      temperature >= range[0] &&
+      temperature <= range[1] &&
+      (wanted === undefined || wanted === turning),
+  );
 }
 
-export const wayIn = (species: Species, phase: Phase): SeasonalWay | undefined => species.seasons?.find((way) => way.phase === phase);
+export const wayIn = (species: Species, phase: Phase): SeasonalWay | undefined =>
+  species.seasons?.find((way) => way.phase === phase);
 
 /**
- * The species as it is fished for at a time of its year that nobody has asked for by name. Nobody is led to fish on their nests and gravel: while they
- * spawn, those that do not are shown, as in the rest of the year; where the spawning ones are is told only when it is asked, so as to keep off.
+ * The species as it is fished for at a time of its year that nobody has asked for by name. Nobody is led to fish on
+ * their nests and gravel: while they
+ * spawn, those that do not are shown, as in the rest of the year; where the spawning ones are is told only when it is
+ * asked, so as to keep off.
  */
-export const fishedFor = (species: Species, way: SeasonalWay | undefined): Species => (way?.leaveAlone ? species : inSeason(species, way));
+export const fishedFor = (species: Species, way: SeasonalWay | undefined): Species =>
+  way?.leaveAlone ? species : inSeason(species, way);
 
 /** The species as it lives in a season: its curves and likings changed as the way says. */
 export function inSeason(species: Species, way: SeasonalWay | undefined): Species {
   if (!way) return species;
   const { depth, speed } = way;
-  if (species.model === "drift") return { ...species, ...(depth || speed ? { wants: { depth, speed } } : {}), ...(way.bare === undefined ? {} : { bare: way.bare }) };
+  if (species.model === "drift")
+    return {
+      ...species,
+      ...(depth || speed ? { wants: { depth, speed } } : {}),
+      ...(way.bare === undefined ? {} : { bare: way.bare }),
+    };
   const { suitability } = species;
-  const same = (curve: typeof depth, own: (typeof suitability)["depth"]) => (curve ? { warm: curve, cold: curve } : own);
+  const same = (curve: typeof depth, own: (typeof suitability)["depth"]) =>
+    curve ? { warm: curve, cold: curve } : own;
   const changed = { ...suitability, depth: same(depth, suitability.depth), speed: same(speed, suitability.speed) };
   if (species.model === "travel") return { ...species, suitability: changed };
   return { ...species, suitability: changed, cover: { ...species.cover, ...way.cover } };

@@ -1,25 +1,42 @@
 /** Refractive index of water (CRC Handbook). */
 export const REFRACTION = 1.333;
 
-/** Half angle of the fish's window, radians: arcsin(1/n), 48.6 degrees; the whole cone is 97.2 degrees wide (Snell's law). */
+/**
+ * Half angle of the fish's window, radians: arcsin(1/n), 48.6 degrees; the whole cone is 97.2 degrees wide (Snell's
+ * law).
+ */
 export const WINDOW = Math.asin(1 / REFRACTION);
 
 /** Radius at the surface of the window of a fish at a depth, m. */
 export const windowRadius = (depth: number): number => depth * Math.tan(WINDOW);
 
-/** What stands lower than this over the water, seen from the edge of the window, is squeezed into its dim rim and hardly seen, degrees. Common practice, no source. */
+/**
+ * What stands lower than this over the water, seen from the edge of the window, is squeezed into its dim rim and hardly
+ * seen, degrees. Common practice, no source.
+ */
 const RIM = 10;
-/** Against a bank or trees behind, instead of the sky, the outline is lost to about twice that height, degrees. Common practice, no source. */
+/**
+ * Against a bank or trees behind, instead of the sky, the outline is lost to about twice that height, degrees. Common
+ * practice, no source.
+ */
 const RIM_BEFORE_BANK = 20;
 
 /** Farther than this many visible depths nothing is made out. Common practice, no source. */
 const MURK = 2;
 
 /**
- * Can a fish whose eye lies `depth` m under the surface see something that stands `height` m over it, `distance` m off? Only what is above the water is
- * seen through the window; clouded water hides it beyond the visible depth. `backed`: it stands before a bank or trees, not before the sky.
+ * Can a fish whose eye lies `depth` m under the surface see something that stands `height` m over it, `distance` m off?
+ * Only what is above the water is
+ * seen through the window; clouded water hides it beyond the visible depth. `backed`: it stands before a bank or trees,
+ * not before the sky.
  */
-export function seesOver(depth: number, height: number, distance: number, visibleDepth: number, backed = false): boolean {
+export function seesOver(
+  depth: number,
+  height: number,
+  distance: number,
+  visibleDepth: number,
+  backed = false,
+): boolean {
   if (height <= 0) return false;
   const edge = windowRadius(depth);
   // The sight line through the window's edge is the longest under water.
@@ -29,7 +46,8 @@ export function seesOver(depth: number, height: number, distance: number, visibl
 }
 
 /** Least distance at which something of that height is not seen, m. */
-export const hiddenFrom = (depth: number, height: number, backed = false): number => windowRadius(depth) + height / Math.tan((rim(backed) * Math.PI) / 180);
+export const hiddenFrom = (depth: number, height: number, backed = false): number =>
+  windowRadius(depth) + height / Math.tan((rim(backed) * Math.PI) / 180);
 
 const rim = (backed: boolean): number => (backed ? RIM_BEFORE_BANK : RIM);
 

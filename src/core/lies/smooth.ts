@@ -1,8 +1,23 @@
-/** Gaussian blur of `values` over the cells where `mask` is set, weights renormalised at the water's edge; sigma in cells. */
-export const maskedBlur = (values: ArrayLike<number>, mask: Uint8Array, nx: number, ny: number, sigma: number): Float64Array => maskedBlurs([values], mask, nx, ny, sigma)[0]!;
+/**
+ * Gaussian blur of `values` over the cells where `mask` is set, weights renormalised at the water's edge; sigma in
+ * cells.
+ */
+export const maskedBlur = (
+  values: ArrayLike<number>,
+  mask: Uint8Array,
+  nx: number,
+  ny: number,
+  sigma: number,
+): Float64Array => maskedBlurs([values], mask, nx, ny, sigma)[0]!;
 
 /** The same of several surfaces over one mask. */
-export function maskedBlurs(surfaces: readonly ArrayLike<number>[], mask: Uint8Array, nx: number, ny: number, sigma: number): Float64Array[] {
+export function maskedBlurs(
+  surfaces: readonly ArrayLike<number>[],
+  mask: Uint8Array,
+  nx: number,
+  ny: number,
+  sigma: number,
+): Float64Array[] {
   const radius = Math.max(1, Math.ceil(2.5 * sigma));
   const kernel = Float64Array.from({ length: radius + 1 }, (_, d) => Math.exp(-0.5 * (d / sigma) ** 2));
   const weight = blurred(Float64Array.from(mask), mask, nx, ny, kernel);
@@ -23,7 +38,8 @@ function blurred(values: Float64Array, mask: Uint8Array, nx: number, ny: number,
     for (let i = 0; i < nx; i++) {
       const k = j * nx + i;
       let sum = kernel[0]! * values[k]!;
-      for (let d = 1; d <= radius; d++) sum += kernel[d]! * ((i >= d ? values[k - d]! : 0) + (i + d < nx ? values[k + d]! : 0));
+      for (let d = 1; d <= radius; d++)
+        sum += kernel[d]! * ((i >= d ? values[k - d]! : 0) + (i + d < nx ? values[k + d]! : 0));
       rows[k] = sum;
     }
   }
@@ -33,7 +49,8 @@ function blurred(values: Float64Array, mask: Uint8Array, nx: number, ny: number,
       const k = j * nx + i;
       if (!mask[k]) continue;
       let sum = kernel[0]! * rows[k]!;
-      for (let d = 1; d <= radius; d++) sum += kernel[d]! * ((j >= d ? rows[k - d * nx]! : 0) + (j + d < ny ? rows[k + d * nx]! : 0));
+      for (let d = 1; d <= radius; d++)
+        sum += kernel[d]! * ((j >= d ? rows[k - d * nx]! : 0) + (j + d < ny ? rows[k + d * nx]! : 0));
       out[k] = sum;
     }
   }
@@ -81,10 +98,23 @@ export function slidingMax(values: Float32Array, nx: number, ny: number, radius:
 }
 
 /** Least value in such a window. */
-export const slidingMin = (values: Float32Array, nx: number, ny: number, radius: number): Float32Array => slidingMax(values.map((value) => -value), nx, ny, radius).map((value) => -value);
+export const slidingMin = (values: Float32Array, nx: number, ny: number, radius: number): Float32Array =>
+  slidingMax(
+    values.map((value) => -value),
+    nx,
+    ny,
+    radius,
+  ).map((value) => -value);
 
 /** Sliding maximum along one row or column: `count` values from `start`, `step` apart. */
-function maxAlong(from: Float32Array, to: Float32Array, start: number, step: number, count: number, radius: number): void {
+function maxAlong(
+  from: Float32Array,
+  to: Float32Array,
+  start: number,
+  step: number,
+  count: number,
+  radius: number,
+): void {
   for (let n = 0; n < count; n++) {
     let best = -Infinity;
     const end = Math.min(count - 1, n + radius);

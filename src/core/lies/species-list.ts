@@ -4,53 +4,515 @@ import { territoryAcross } from "./territory";
 import { SEASONS } from "./species-seasons";
 
 /**
- * The fish as the models know them. Data, not code: curves after the shapes of habitat-suitability literature (from memory) and the practice of the bank
+ * The fish as the models know them. Data, not code: curves after the shapes of habitat-suitability literature (from
+ * memory) and the practice of the bank
  * (no source); standard weights after Anderson & Neumann 1996 (from memory). Depth in m, speed in m/s.
  */
 const SOURCE = `${COMMON_PRACTICE}; habitat curves and weights ${FROM_MEMORY}`;
 
-const trout = { model: "drift", forkLength: 32, preyLength: 6, focalHeight: 0.1, territory: territoryAcross(32), leastDepth: 0.2, restAbove: 20, source: `${COMMON_PRACTICE}; weights ${FROM_MEMORY}` } as const;
+const trout = {
+  model: "drift",
+  forkLength: 32,
+  preyLength: 6,
+  focalHeight: 0.1,
+  territory: territoryAcross(32),
+  leastDepth: 0.2,
+  restAbove: 20,
+  source: `${COMMON_PRACTICE}; weights ${FROM_MEMORY}`,
+} as const;
 
 const same = (curve: Curve) => ({ warm: curve, cold: curve });
 /** Cold fish hold in slack. */
-const SLACK: Curve = [[0, 1], [0.12, 1], [0.3, 0.25], [0.45, 0]];
+const SLACK: Curve = [
+  [0, 1],
+  [0.12, 1],
+  [0.3, 0.25],
+  [0.45, 0],
+];
 
-const ambusher = (fish: Omit<Ambusher, "model" | "source" | "focalHeight" | "restAbove"> & Partial<Pick<Ambusher, "focalHeight" | "restAbove">>): Ambusher => ({ model: "ambush", focalHeight: 0.15, restAbove: 30, source: SOURCE, seasons: SEASONS[fish.id], ...fish });
-const runner = (fish: Pick<Traveller, "id" | "name" | "forkLength" | "weight" | "suitability" | "passage">): Traveller => ({ model: "travel", focalHeight: 0.25, territory: 5, leastDepth: 0.4, restAbove: 20, source: SOURCE, seasons: SEASONS[fish.id], ...fish });
+const ambusher = (
+  fish: Omit<Ambusher, "model" | "source" | "focalHeight" | "restAbove"> &
+    Partial<Pick<Ambusher, "focalHeight" | "restAbove">>,
+): Ambusher => ({
+  model: "ambush",
+  focalHeight: 0.15,
+  restAbove: 30,
+  source: SOURCE,
+  seasons: SEASONS[fish.id],
+  ...fish,
+});
+const runner = (
+  fish: Pick<Traveller, "id" | "name" | "forkLength" | "weight" | "suitability" | "passage">,
+): Traveller => ({
+  model: "travel",
+  focalHeight: 0.25,
+  territory: 5,
+  leastDepth: 0.4,
+  restAbove: 20,
+  source: SOURCE,
+  seasons: SEASONS[fish.id],
+  ...fish,
+});
 
 const WALLEYE: Pick<Ambusher, "suitability" | "ambush" | "cover" | "shy" | "substrate" | "territory" | "leastDepth"> = {
-  territory: 4, leastDepth: 0.5, shy: 0.6,
-  suitability: { depth: { warm: [[0.5, 0.1], [1, 0.6], [1.5, 1], [4, 1], [8, 0.7]], cold: [[0.7, 0], [1.2, 0.4], [2, 1], [8, 1]] }, speed: { warm: [[0, 0.5], [0.08, 0.9], [0.15, 1], [0.3, 0.8], [0.55, 0.1], [0.75, 0]], cold: SLACK }, turn: [6, 14] },
-  ambush: { reach: 2.5, weight: 0.7 }, cover: { stone: 0.35, wood: 0.35, ledge: 0.25 }, substrate: { silt: 0.5, weed: 0.7 },
+  territory: 4,
+  leastDepth: 0.5,
+  shy: 0.6,
+  suitability: {
+    depth: {
+      warm: [
+        [0.5, 0.1],
+        [1, 0.6],
+        [1.5, 1],
+        [4, 1],
+        [8, 0.7],
+      ],
+      cold: [
+        [0.7, 0],
+        [1.2, 0.4],
+        [2, 1],
+        [8, 1],
+      ],
+    },
+    speed: {
+      warm: [
+        [0, 0.5],
+        [0.08, 0.9],
+        [0.15, 1],
+        [0.3, 0.8],
+        [0.55, 0.1],
+        [0.75, 0],
+      ],
+      cold: SLACK,
+    },
+    turn: [6, 14],
+  },
+  ambush: { reach: 2.5, weight: 0.7 },
+  cover: { stone: 0.35, wood: 0.35, ledge: 0.25 },
+  substrate: { silt: 0.5, weed: 0.7 },
 };
 const PANFISH = { territory: 3, leastDepth: 0.4, shy: 0.2, ambush: { reach: 2, weight: 0.35 }, substrate: {} };
 
 export const SPECIES: readonly Species[] = [
-  { ...trout, id: "brown-trout", name: "Brown trout", weight: { a: -4.867, b: 2.96 }, seasons: SEASONS["brown-trout"] } satisfies DriftFeeder,
-  { ...trout, id: "rainbow-trout", name: "Rainbow trout", weight: { a: -5.023, b: 3.024 }, seasons: SEASONS["rainbow-trout"] } satisfies DriftFeeder,
-  runner({ id: "steelhead", name: "Steelhead on the run", passage: { depth: 0.18, speed: 2.44 }, forkLength: 70, weight: { a: -5.023, b: 3.024 }, suitability: { depth: same([[0.4, 0.1], [0.8, 0.8], [1.2, 1], [4, 1]]), speed: { warm: [[0, 0.15], [0.2, 0.5], [0.35, 1], [0.8, 1], [1.2, 0.3], [1.6, 0]], cold: [[0, 0.3], [0.15, 0.8], [0.3, 1], [0.5, 0.9], [0.8, 0.2], [1.1, 0]] }, turn: [5, 10] } }),
-  runner({ id: "king-salmon", name: "King salmon on the run", passage: { depth: 0.24, speed: 2.44 }, forkLength: 85, weight: { a: -4.661, b: 2.901 }, suitability: { depth: same([[0.5, 0.1], [1, 0.7], [1.5, 1], [6, 1]]), speed: same([[0, 0.1], [0.2, 0.45], [0.4, 1], [1, 1], [1.4, 0.3], [1.9, 0]]), turn: [5, 10] } }),
-  ambusher({ id: "smallmouth-bass", name: "Smallmouth bass", forkLength: 38, weight: { a: -5.329, b: 3.2 }, territory: 3, leastDepth: 0.35, shy: 0.25,
-    suitability: { depth: { warm: [[0.35, 0.2], [0.7, 0.8], [1, 1], [3, 1], [5, 0.5]], cold: [[0.8, 0.05], [1.4, 0.4], [2, 1], [6, 1]] }, speed: { warm: [[0, 0.4], [0.08, 0.9], [0.15, 1], [0.3, 1], [0.55, 0.2], [0.8, 0]], cold: SLACK }, turn: [8, 15] },
-    ambush: { reach: 2, weight: 0.75 }, cover: { stone: 0.4, wood: 0.3, ledge: 0.15 }, substrate: { silt: 0.4, sand: 0.7, weed: 0.8 } }),
+  {
+    ...trout,
+    id: "brown-trout",
+    name: "Brown trout",
+    weight: { a: -4.867, b: 2.96 },
+    seasons: SEASONS["brown-trout"],
+  } satisfies DriftFeeder,
+  {
+    ...trout,
+    id: "rainbow-trout",
+    name: "Rainbow trout",
+    weight: { a: -5.023, b: 3.024 },
+    seasons: SEASONS["rainbow-trout"],
+  } satisfies DriftFeeder,
+  runner({
+    id: "steelhead",
+    name: "Steelhead on the run",
+    passage: { depth: 0.18, speed: 2.44 },
+    forkLength: 70,
+    weight: { a: -5.023, b: 3.024 },
+    suitability: {
+      depth: same([
+        [0.4, 0.1],
+        [0.8, 0.8],
+        [1.2, 1],
+        [4, 1],
+      ]),
+      speed: {
+        warm: [
+          [0, 0.15],
+          [0.2, 0.5],
+          [0.35, 1],
+          [0.8, 1],
+          [1.2, 0.3],
+          [1.6, 0],
+        ],
+        cold: [
+          [0, 0.3],
+          [0.15, 0.8],
+          [0.3, 1],
+          [0.5, 0.9],
+          [0.8, 0.2],
+          [1.1, 0],
+        ],
+      },
+      turn: [5, 10],
+    },
+  }),
+  runner({
+    id: "king-salmon",
+    name: "King salmon on the run",
+    passage: { depth: 0.24, speed: 2.44 },
+    forkLength: 85,
+    weight: { a: -4.661, b: 2.901 },
+    suitability: {
+      depth: same([
+        [0.5, 0.1],
+        [1, 0.7],
+        [1.5, 1],
+        [6, 1],
+      ]),
+      speed: same([
+        [0, 0.1],
+        [0.2, 0.45],
+        [0.4, 1],
+        [1, 1],
+        [1.4, 0.3],
+        [1.9, 0],
+      ]),
+      turn: [5, 10],
+    },
+  }),
+  ambusher({
+    id: "smallmouth-bass",
+    name: "Smallmouth bass",
+    forkLength: 38,
+    weight: { a: -5.329, b: 3.2 },
+    territory: 3,
+    leastDepth: 0.35,
+    shy: 0.25,
+    suitability: {
+      depth: {
+        warm: [
+          [0.35, 0.2],
+          [0.7, 0.8],
+          [1, 1],
+          [3, 1],
+          [5, 0.5],
+        ],
+        cold: [
+          [0.8, 0.05],
+          [1.4, 0.4],
+          [2, 1],
+          [6, 1],
+        ],
+      },
+      speed: {
+        warm: [
+          [0, 0.4],
+          [0.08, 0.9],
+          [0.15, 1],
+          [0.3, 1],
+          [0.55, 0.2],
+          [0.8, 0],
+        ],
+        cold: SLACK,
+      },
+      turn: [8, 15],
+    },
+    ambush: { reach: 2, weight: 0.75 },
+    cover: { stone: 0.4, wood: 0.3, ledge: 0.15 },
+    substrate: { silt: 0.4, sand: 0.7, weed: 0.8 },
+  }),
   ambusher({ ...WALLEYE, id: "walleye", name: "Walleye", forkLength: 45, weight: { a: -5.453, b: 3.18 } }),
   ambusher({ ...WALLEYE, id: "zander", name: "Zander", forkLength: 55, weight: null }),
-  ambusher({ id: "channel-catfish", name: "Channel catfish", forkLength: 50, weight: { a: -5.8, b: 3.294 }, territory: 5, leastDepth: 0.6, shy: 0.4, focalHeight: 0.1,
-    suitability: { depth: { warm: [[0.6, 0.2], [1.2, 0.8], [1.8, 1], [6, 1]], cold: [[1, 0.05], [2, 0.6], [3, 1], [8, 1]] }, speed: { warm: [[0, 0.3], [0.1, 0.75], [0.2, 1], [0.45, 1], [0.75, 0.2], [1, 0]], cold: SLACK }, turn: [8, 16] },
-    ambush: { reach: 3, weight: 0.5 }, cover: { stone: 0.1, wood: 0.25, ledge: 0.6 }, substrate: { weed: 0.7 } }),
-  ambusher({ id: "flathead-catfish", name: "Flathead catfish", forkLength: 75, weight: { a: -5.542, b: 3.23 }, territory: 8, leastDepth: 0.8, shy: 0.6, focalHeight: 0.1,
-    suitability: { depth: { warm: [[0.8, 0.1], [1.5, 0.7], [2.5, 1], [8, 1]], cold: [[1.5, 0.05], [3, 0.8], [4, 1], [9, 1]] }, speed: { warm: [[0, 0.8], [0.1, 1], [0.3, 0.8], [0.6, 0.1], [0.8, 0]], cold: SLACK }, turn: [10, 18] },
-    ambush: { reach: 3, weight: 0.4 }, cover: { stone: 0.1, wood: 0.75, ledge: 0.3 }, substrate: {} }),
-  ambusher({ ...PANFISH, id: "yellow-perch", name: "Perch", forkLength: 25, weight: { a: -5.386, b: 3.23 }, suitability: { depth: { warm: [[0.4, 0.3], [1, 1], [5, 1]], cold: [[0.8, 0.1], [2, 1], [8, 1]] }, speed: { warm: [[0, 1], [0.15, 1], [0.35, 0.3], [0.5, 0]], cold: SLACK }, turn: [6, 14] }, cover: { stone: 0.1, wood: 0.3, ledge: 0.3 } }),
-  ambusher({ ...PANFISH, id: "black-crappie", name: "Crappie", forkLength: 25, weight: { a: -5.618, b: 3.345 }, suitability: { depth: { warm: [[0.5, 0.2], [1.2, 1], [4, 1]], cold: [[1, 0.1], [2.5, 1], [8, 1]] }, speed: { warm: [[0, 1], [0.08, 1], [0.2, 0.2], [0.3, 0]], cold: [[0, 1], [0.05, 1], [0.15, 0.1], [0.25, 0]] }, turn: [8, 15] }, cover: { stone: 0.05, wood: 0.7, ledge: 0.15 } }),
-  ambusher({ id: "striped-bass", name: "Striped bass", forkLength: 65, weight: { a: -4.924, b: 3.007 }, territory: 6, leastDepth: 0.6, shy: 0.3, focalHeight: 0.4, restAbove: 24,
-    suitability: { depth: same([[0.6, 0.2], [1.2, 0.8], [2, 1], [8, 1]]), speed: { warm: [[0, 0.2], [0.2, 0.7], [0.4, 1], [0.9, 1], [1.3, 0.2], [1.6, 0]], cold: SLACK }, turn: [6, 12] },
-    ambush: { reach: 4, weight: 0.7 }, cover: { stone: 0.35, wood: 0.1, ledge: 0.4 }, substrate: {} }),
-  ambusher({ id: "barbel", name: "Barbel", forkLength: 60, weight: null, territory: 3, leastDepth: 0.4, shy: 0.4, focalHeight: 0.08, restAbove: 22,
-    suitability: { depth: { warm: [[0.4, 0.3], [0.8, 1], [3, 1]], cold: [[0.8, 0.1], [1.8, 1], [5, 1]] }, speed: { warm: [[0, 0.1], [0.15, 0.5], [0.3, 1], [0.7, 1], [1, 0.2], [1.3, 0]], cold: [[0, 0.8], [0.2, 1], [0.4, 0.4], [0.6, 0]] }, turn: [7, 13] },
-    ambush: { reach: 2, weight: 0.3 }, cover: { stone: 0.2, wood: 0.25, ledge: 0.2 }, substrate: { silt: 0.2, sand: 0.6, weed: 0.8 } }),
-  ambusher({ id: "chub", name: "Chub", forkLength: 42, weight: null, territory: 2, leastDepth: 0.3, shy: 0.5, focalHeight: 0.3,
-    suitability: { depth: { warm: [[0.3, 0.4], [0.6, 1], [2.5, 1]], cold: [[0.6, 0.2], [1.4, 1], [4, 1]] }, speed: { warm: [[0, 0.4], [0.1, 0.9], [0.2, 1], [0.45, 0.9], [0.7, 0.1], [0.9, 0]], cold: SLACK }, turn: [5, 12] },
-    ambush: { reach: 1.5, weight: 0.5 }, cover: { stone: 0.1, wood: 0.5, ledge: 0.1 }, substrate: { silt: 0.6 } }),
-  ambusher({ ...PANFISH, id: "largemouth-bass", name: "Largemouth bass", forkLength: 40, weight: { a: -5.528, b: 3.273 }, suitability: { depth: { warm: [[0.3, 0.5], [0.7, 1], [3, 1], [5, 0.5]], cold: [[0.8, 0.1], [2, 1], [6, 1]] }, speed: { warm: [[0, 1], [0.1, 1], [0.2, 0.4], [0.35, 0]], cold: [[0, 1], [0.05, 1], [0.15, 0.1], [0.25, 0]] }, turn: [8, 15] }, cover: { stone: 0.1, wood: 0.6, ledge: 0.2 } }),
+  ambusher({
+    id: "channel-catfish",
+    name: "Channel catfish",
+    forkLength: 50,
+    weight: { a: -5.8, b: 3.294 },
+    territory: 5,
+    leastDepth: 0.6,
+    shy: 0.4,
+    focalHeight: 0.1,
+    suitability: {
+      depth: {
+        warm: [
+          [0.6, 0.2],
+          [1.2, 0.8],
+          [1.8, 1],
+          [6, 1],
+        ],
+        cold: [
+          [1, 0.05],
+          [2, 0.6],
+          [3, 1],
+          [8, 1],
+        ],
+      },
+      speed: {
+        warm: [
+          [0, 0.3],
+          [0.1, 0.75],
+          [0.2, 1],
+          [0.45, 1],
+          [0.75, 0.2],
+          [1, 0],
+        ],
+        cold: SLACK,
+      },
+      turn: [8, 16],
+    },
+    ambush: { reach: 3, weight: 0.5 },
+    cover: { stone: 0.1, wood: 0.25, ledge: 0.6 },
+    substrate: { weed: 0.7 },
+  }),
+  ambusher({
+    id: "flathead-catfish",
+    name: "Flathead catfish",
+    forkLength: 75,
+    weight: { a: -5.542, b: 3.23 },
+    territory: 8,
+    leastDepth: 0.8,
+    shy: 0.6,
+    focalHeight: 0.1,
+    suitability: {
+      depth: {
+        warm: [
+          [0.8, 0.1],
+          [1.5, 0.7],
+          [2.5, 1],
+          [8, 1],
+        ],
+        cold: [
+          [1.5, 0.05],
+          [3, 0.8],
+          [4, 1],
+          [9, 1],
+        ],
+      },
+      speed: {
+        warm: [
+          [0, 0.8],
+          [0.1, 1],
+          [0.3, 0.8],
+          [0.6, 0.1],
+          [0.8, 0],
+        ],
+        cold: SLACK,
+      },
+      turn: [10, 18],
+    },
+    ambush: { reach: 3, weight: 0.4 },
+    cover: { stone: 0.1, wood: 0.75, ledge: 0.3 },
+    substrate: {},
+  }),
+  ambusher({
+    ...PANFISH,
+    id: "yellow-perch",
+    name: "Perch",
+    forkLength: 25,
+    weight: { a: -5.386, b: 3.23 },
+    suitability: {
+      depth: {
+        warm: [
+          [0.4, 0.3],
+          [1, 1],
+          [5, 1],
+        ],
+        cold: [
+          [0.8, 0.1],
+          [2, 1],
+          [8, 1],
+        ],
+      },
+      speed: {
+        warm: [
+          [0, 1],
+          [0.15, 1],
+          [0.35, 0.3],
+          [0.5, 0],
+        ],
+        cold: SLACK,
+      },
+      turn: [6, 14],
+    },
+    cover: { stone: 0.1, wood: 0.3, ledge: 0.3 },
+  }),
+  ambusher({
+    ...PANFISH,
+    id: "black-crappie",
+    name: "Crappie",
+    forkLength: 25,
+    weight: { a: -5.618, b: 3.345 },
+    suitability: {
+      depth: {
+        warm: [
+          [0.5, 0.2],
+          [1.2, 1],
+          [4, 1],
+        ],
+        cold: [
+          [1, 0.1],
+          [2.5, 1],
+          [8, 1],
+        ],
+      },
+      speed: {
+        warm: [
+          [0, 1],
+          [0.08, 1],
+          [0.2, 0.2],
+          [0.3, 0],
+        ],
+        cold: [
+          [0, 1],
+          [0.05, 1],
+          [0.15, 0.1],
+          [0.25, 0],
+        ],
+      },
+      turn: [8, 15],
+    },
+    cover: { stone: 0.05, wood: 0.7, ledge: 0.15 },
+  }),
+  ambusher({
+    id: "striped-bass",
+    name: "Striped bass",
+    forkLength: 65,
+    weight: { a: -4.924, b: 3.007 },
+    territory: 6,
+    leastDepth: 0.6,
+    shy: 0.3,
+    focalHeight: 0.4,
+    restAbove: 24,
+    suitability: {
+      depth: same([
+        [0.6, 0.2],
+        [1.2, 0.8],
+        [2, 1],
+        [8, 1],
+      ]),
+      speed: {
+        warm: [
+          [0, 0.2],
+          [0.2, 0.7],
+          [0.4, 1],
+          [0.9, 1],
+          [1.3, 0.2],
+          [1.6, 0],
+        ],
+        cold: SLACK,
+      },
+      turn: [6, 12],
+    },
+    ambush: { reach: 4, weight: 0.7 },
+    cover: { stone: 0.35, wood: 0.1, ledge: 0.4 },
+    substrate: {},
+  }),
+  ambusher({
+    id: "barbel",
+    name: "Barbel",
+    forkLength: 60,
+    weight: null,
+    territory: 3,
+    leastDepth: 0.4,
+    shy: 0.4,
+    focalHeight: 0.08,
+    restAbove: 22,
+    suitability: {
+      depth: {
+        warm: [
+          [0.4, 0.3],
+          [0.8, 1],
+          [3, 1],
+        ],
+        cold: [
+          [0.8, 0.1],
+          [1.8, 1],
+          [5, 1],
+        ],
+      },
+      speed: {
+        warm: [
+          [0, 0.1],
+          [0.15, 0.5],
+          [0.3, 1],
+          [0.7, 1],
+          [1, 0.2],
+          [1.3, 0],
+        ],
+        cold: [
+          [0, 0.8],
+          [0.2, 1],
+          [0.4, 0.4],
+          [0.6, 0],
+        ],
+      },
+      turn: [7, 13],
+    },
+    ambush: { reach: 2, weight: 0.3 },
+    cover: { stone: 0.2, wood: 0.25, ledge: 0.2 },
+    substrate: { silt: 0.2, sand: 0.6, weed: 0.8 },
+  }),
+  ambusher({
+    id: "chub",
+    name: "Chub",
+    forkLength: 42,
+    weight: null,
+    territory: 2,
+    leastDepth: 0.3,
+    shy: 0.5,
+    focalHeight: 0.3,
+    suitability: {
+      depth: {
+        warm: [
+          [0.3, 0.4],
+          [0.6, 1],
+          [2.5, 1],
+        ],
+        cold: [
+          [0.6, 0.2],
+          [1.4, 1],
+          [4, 1],
+        ],
+      },
+      speed: {
+        warm: [
+          [0, 0.4],
+          [0.1, 0.9],
+          [0.2, 1],
+          [0.45, 0.9],
+          [0.7, 0.1],
+          [0.9, 0],
+        ],
+        cold: SLACK,
+      },
+      turn: [5, 12],
+    },
+    ambush: { reach: 1.5, weight: 0.5 },
+    cover: { stone: 0.1, wood: 0.5, ledge: 0.1 },
+    substrate: { silt: 0.6 },
+  }),
+  ambusher({
+    ...PANFISH,
+    id: "largemouth-bass",
+    name: "Largemouth bass",
+    forkLength: 40,
+    weight: { a: -5.528, b: 3.273 },
+    suitability: {
+      depth: {
+        warm: [
+          [0.3, 0.5],
+          [0.7, 1],
+          [3, 1],
+          [5, 0.5],
+        ],
+        cold: [
+          [0.8, 0.1],
+          [2, 1],
+          [6, 1],
+        ],
+      },
+      speed: {
+        warm: [
+          [0, 1],
+          [0.1, 1],
+          [0.2, 0.4],
+          [0.35, 0],
+        ],
+        cold: [
+          [0, 1],
+          [0.05, 1],
+          [0.15, 0.1],
+          [0.25, 0],
+        ],
+      },
+      turn: [8, 15],
+    },
+    cover: { stone: 0.1, wood: 0.6, ledge: 0.2 },
+  }),
 ];

@@ -12,30 +12,69 @@ import { scoreTravel } from "./travel";
 
 /** A straight channel whose depth and speed depend on y only. */
 function channel(at: (y: number) => { depth: number; u: number }, nx = 80, ny = 30, cell = 1): Field {
-  const make = (of: (y: number) => number) => Float32Array.from({ length: nx * ny }, (_, k) => of((Math.floor(k / nx) + 0.5) * cell));
-  return { nx, ny, cell, discharge: 1, bed: make((y) => -at(y).depth), roughness: make(() => 0.03), depth: make((y) => at(y).depth), u: make((y) => at(y).u), v: make(() => 0), unsteadiness: make(() => 0), verdict: "converged", massError: 0, steps: 0 };
+  const make = (of: (y: number) => number) =>
+    Float32Array.from({ length: nx * ny }, (_, k) => of((Math.floor(k / nx) + 0.5) * cell));
+  return {
+    nx,
+    ny,
+    cell,
+    discharge: 1,
+    bed: make((y) => -at(y).depth),
+    roughness: make(() => 0.03),
+    depth: make((y) => at(y).depth),
+    u: make((y) => at(y).u),
+    v: make(() => 0),
+    unsteadiness: make(() => 0),
+    verdict: "converged",
+    massError: 0,
+    steps: 0,
+  };
 }
 const look = { visibleDepth: 1, temperature: 16, light: "day" as const };
-const read = (field: Field, species: string, more: Partial<typeof look> & { features?: Reach["features"] } = {}): Reading => readWater(field, { ...look, ...more, species: speciesById(species) });
+const read = (
+  field: Field,
+  species: string,
+  more: Partial<typeof look> & { features?: Reach["features"] } = {},
+): Reading => readWater(field, { ...look, ...more, species: speciesById(species) });
 
 /** A template solved at bank-side size. */
 function water(template: TemplateName, discharge = 25, wiggle = 0): { field: Field; reach: Reach } {
-  const reach = checkReach({ schema: "low-heron/reach@1", id: "t", name: "t", roughness: 0.032, downstream: { kind: "normal", slope: 0.001 }, bed: { kind: "template", template, length: 120, width: 30, poolDepth: 2.2, slope: 0.001, wiggle, cell: 1 } });
+  const reach = checkReach({
+    schema: "low-heron/reach@1",
+    id: "t",
+    name: "t",
+    roughness: 0.032,
+    downstream: { kind: "normal", slope: 0.001 },
+    bed: { kind: "template", template, length: 120, width: 30, poolDepth: 2.2, slope: 0.001, wiggle, cell: 1 },
+  });
   return { field: solveSteady(layReach(reach), { discharge, downstream: reach.downstream }), reach };
 }
 
 test("the fish as data: the ids of the contract, curves that ascend and stay within 0 and 1, a source for each", () => {
   const ids = SPECIES.map(({ id }) => id);
   expect(new Set(ids).size).toBe(ids.length);
-  for (const id of ["brown-trout", "rainbow-trout", "steelhead", "king-salmon", "smallmouth-bass", "walleye", "zander", "channel-catfish", "flathead-catfish"]) expect(ids).toContain(id);
+  for (const id of [
+    "brown-trout",
+    "rainbow-trout",
+    "steelhead",
+    "king-salmon",
+    "smallmouth-bass",
+    "walleye",
+    "zander",
+    "channel-catfish",
+    "flathead-catfish",
+  ])
+    expect(ids).toContain(id);
   for (const fish of SPECIES) {
     expect(fish.source.length).toBeGreaterThan(10);
     if (fish.model === "drift") continue;
-    for (const { warm, cold } of [fish.suitability.depth, fish.suitability.speed]) for (const curve of [warm, cold]) curve.forEach(([x, y], k) => {
-      expect(y).toBeGreaterThanOrEqual(0);
-      expect(y).toBeLessThanOrEqual(1);
-      if (k > 0) expect(x).toBeGreaterThan(curve[k - 1]![0]);
-    });
+    for (const { warm, cold } of [fish.suitability.depth, fish.suitability.speed])
+      for (const curve of [warm, cold])
+        curve.forEach(([x, y], k) => {
+          expect(y).toBeGreaterThanOrEqual(0);
+          expect(y).toBeLessThanOrEqual(1);
+          if (k > 0) expect(x).toBeGreaterThan(curve[k - 1]![0]);
+        });
   }
   // A smallmouth of 400 mm weighs about a kilogram (standard weight; Anderson & Neumann 1996, from memory).
   expect(standardWeight(speciesById("smallmouth-bass"), 400)).toBeCloseTo(10 ** (-5.329 + 3.2 * Math.log10(400)), 6);
@@ -43,7 +82,11 @@ test("the fish as data: the ids of the contract, curves that ascend and stay wit
 });
 
 test("curves are straight between their points and level beyond; cold fish want deeper, slower water", () => {
-  const curve: Curve = [[1, 0], [2, 1], [4, 0.5]];
+  const curve: Curve = [
+    [1, 0],
+    [2, 1],
+    [4, 0.5],
+  ];
   expect([0, 1, 1.5, 2, 3, 9].map((x) => along(curve, x))).toEqual([0, 0, 0.5, 1, 0.75, 0.5]);
   const bass = speciesById("smallmouth-bass") as Extract<Species, { model: "ambush" }>;
   const [cold, warm] = [suits(bass.suitability, 5), suits(bass.suitability, 20)];
@@ -54,17 +97,23 @@ test("curves are straight between their points and level beyond; cold fish want 
 });
 
 test.each(SPECIES.map(({ id }) => id))("even water has no lies but at its edges: %s", (id) => {
-  const { lies } = read(channel(() => ({ depth: 1.5, u: 0.35 })), id);
+  const { lies } = read(
+    channel(() => ({ depth: 1.5, u: 0.35 })),
+    id,
+  );
   for (const { y, x } of lies) expect(Math.min(y, 30 - y, x, 80 - x)).toBeLessThan(4);
 });
 
-test.each(["smallmouth-bass", "walleye", "channel-catfish", "chub"])("across a straight seam a %s lies on the slow side, within its reach of the fast", (id) => {
-  const seam = channel((y) => ({ depth: 1.5, u: 0.12 + 0.9 / (1 + Math.exp(-(y - 15) / 0.5)) }));
-  const [best] = read(seam, id).lies;
-  expect(best!.y).toBeLessThan(15.1);
-  expect(best!.y).toBeGreaterThan(10.5);
-  expect(best!.reasons[2]).toMatchObject({ kind: "ambush" });
-});
+test.each(["smallmouth-bass", "walleye", "channel-catfish", "chub"])(
+  "across a straight seam a %s lies on the slow side, within its reach of the fast",
+  (id) => {
+    const seam = channel((y) => ({ depth: 1.5, u: 0.12 + 0.9 / (1 + Math.exp(-(y - 15) / 0.5)) }));
+    const [best] = read(seam, id).lies;
+    expect(best!.y).toBeLessThan(15.1);
+    expect(best!.y).toBeGreaterThan(10.5);
+    expect(best!.reasons[2]).toMatchObject({ kind: "ambush" });
+  },
+);
 
 test("channel catfish: on the step of the ledge or of the deep channel's edge, beside the current, not dead slack (common practice, no source)", () => {
   const { field } = water("two-channels");
@@ -108,13 +157,21 @@ describe("the way up", () => {
   const salmon = speciesById("king-salmon") as Extract<Species, { model: "travel" }>;
 
   test("in even water every straight way costs the same, and twice the speed costs by the respiration formula (closed form)", () => {
-    const { factors } = scoreTravel(channel(() => ({ depth: 2, u: 0.5 })), salmon, { temperature: 12 });
+    const { factors } = scoreTravel(
+      channel(() => ({ depth: 2, u: 0.5 })),
+      salmon,
+      { temperature: 12 },
+    );
     for (const share of factors.lane as Float32Array) expect(share).toBeCloseTo(1, 5);
     expect(swimmingCost(8000, 12, 1) / swimmingCost(8000, 12, 0.5)).toBeCloseTo(Math.exp(0.0234 * 50), 10);
   });
 
   test("it bends out of a torrent, and a bar too shallow to pass has no way over it", () => {
-    const { factors } = scoreTravel(channel((y) => ({ depth: 2, u: y > 10 && y < 20 ? 1.6 : 0.5 })), salmon, { temperature: 12 });
+    const { factors } = scoreTravel(
+      channel((y) => ({ depth: 2, u: y > 10 && y < 20 ? 1.6 : 0.5 })),
+      salmon,
+      { temperature: 12 },
+    );
     const lane = factors.lane as Float32Array;
     expect(lane[15 * 80 + 40]!).toBeLessThan(0.05);
     expect(lane[5 * 80 + 40]!).toBeCloseTo(1, 5);
@@ -126,7 +183,10 @@ describe("the way up", () => {
 
 test("light: a walleye lies deeper, or has less of a score, by day in clear water than at dusk", () => {
   const shelf = channel((y) => ({ depth: 0.8 + 0.08 * y, u: 0.12 + 0.6 / (1 + Math.exp(-(y - 15) / 2)) }));
-  const [day, dusk] = [read(shelf, "walleye", { visibleDepth: 3 }), readWater(shelf, { ...look, visibleDepth: 3, light: "twilight", species: speciesById("walleye") })];
+  const [day, dusk] = [
+    read(shelf, "walleye", { visibleDepth: 3 }),
+    readWater(shelf, { ...look, visibleDepth: 3, light: "twilight", species: speciesById("walleye") }),
+  ];
   expect(day.lies[0]!.score).toBeLessThan(dusk.lies[0]!.score);
   expect(day.lies[0]!.depth).toBeGreaterThanOrEqual(dusk.lies[0]!.depth - 0.01);
 });

@@ -3,12 +3,19 @@ import { InputError } from "../errors";
 import { SUBSTRATES } from "../flow/substrate";
 import { SPECIES } from "./species-list";
 
-/** The fish as data: one schema for those that ship (species-list.ts), for an angler's own profiles and for the archive. */
-const within = (low: number, high: number) => z.number().refine((value) => value >= low && value <= high, `must be from ${low} to ${high}`);
+/**
+ * The fish as data: one schema for those that ship (species-list.ts), for an angler's own profiles and for the archive.
+ */
+const within = (low: number, high: number) =>
+  z.number().refine((value) => value >= low && value <= high, `must be from ${low} to ${high}`);
 const share = within(0, 1);
 
 /** A curve by points [x, y], straight between them and level beyond; y from 0 to 1, x ascending. */
-export const curveSchema = z.array(z.tuple([within(0, 100), share])).min(1).max(20).readonly()
+export const curveSchema = z
+  .array(z.tuple([within(0, 100), share]))
+  .min(1)
+  .max(20)
+  .readonly()
   .refine((points) => points.every(([x], k) => k === 0 || x > points[k - 1]![0]), "must ascend");
 export type Curve = z.infer<typeof curveSchema>;
 
@@ -22,7 +29,10 @@ const coverSchema = z.strictObject({ stone: share, wood: share, ledge: share, ed
 export const waySchema = z.strictObject({
   phase: z.enum(PHASES),
   /** Water temperature at which it is taken for granted, degC; null: only when the angler says so. */
-  temperature: z.tuple([within(-2, 40), within(-2, 40)]).readonly().nullable(),
+  temperature: z
+    .tuple([within(-2, 40), within(-2, 40)])
+    .readonly()
+    .nullable(),
   /** Only while the water of the year warms, or cools. */
   turning: z.enum(["warming", "cooling"]).optional(),
   depth: curveSchema.optional(),
@@ -41,7 +51,10 @@ const common = {
   name: z.string().min(1).max(60),
   /** Fork length of the fish looked for, cm (common practice, no source). */
   forkLength: within(5, 250),
-  /** log10 W(g) = a + b log10 L(mm): standard weight (Anderson & Neumann 1996; from memory); null where none is published. */
+  /**
+   * log10 W(g) = a + b log10 L(mm): standard weight (Anderson & Neumann 1996; from memory); null where none is
+   * published.
+   */
   weight: z.strictObject({ a: within(-10, 0), b: within(2, 4) }).nullable(),
   /** Height of the fish's eye above the bed, m (physics section 3). */
   focalHeight: within(0.01, 3),
@@ -62,13 +75,17 @@ const suitabilitySchema = z.strictObject({
   /** By speed at the fish, m/s. */
   speed: z.strictObject({ warm: curveSchema, cold: curveSchema }),
   /** Cold below the first, warm above the second, degC. */
-  turn: z.tuple([within(-2, 40), within(-2, 40)]).readonly().refine(([cold, warm]) => cold < warm, "must ascend"),
+  turn: z
+    .tuple([within(-2, 40), within(-2, 40)])
+    .readonly()
+    .refine(([cold, warm]) => cold < warm, "must ascend"),
 });
 export type Suitability = z.infer<typeof suitabilitySchema>;
 
 /** Lives off what drifts by: trout. Scored by net energy (foraging.ts). */
 const driftSchema = z.strictObject({
-  ...common, model: z.literal("drift"),
+  ...common,
+  model: z.literal("drift"),
   /** Length of the drifting prey, mm (common practice, no source). */
   preyLength: within(1, 60),
   /** Set by the season (season.ts): what it wants beside food, and the share that a bare place keeps. */
@@ -77,13 +94,20 @@ const driftSchema = z.strictObject({
 });
 export type DriftFeeder = z.infer<typeof driftSchema>;
 
-/** Waits beside the current: bass, walleye, catfish and others. Scored by suitability and by fast water near by (ambush.ts). */
+/**
+ * Waits beside the current: bass, walleye, catfish and others. Scored by suitability and by fast water near by
+ * (ambush.ts).
+ */
 const ambushSchema = z.strictObject({
-  ...common, model: z.literal("ambush"),
+  ...common,
+  model: z.literal("ambush"),
   suitability: suitabilitySchema,
   /** How far off fast water still serves, m, and how much of the score hangs on it, 0..1. */
   ambush: z.strictObject({ reach: within(0.2, 20), weight: share }),
-  /** How much of the score hangs on a break, on wood or a roof, on a step of the bed, and on an edge of hard and soft bottom near by, 0..1. */
+  /**
+   * How much of the score hangs on a break, on wood or a roof, on a step of the bed, and on an edge of hard and soft
+   * bottom near by, 0..1.
+   */
   cover: coverSchema,
   /** How much it shuns light, 0..1. */
   shy: share,
@@ -94,7 +118,8 @@ export type Ambusher = z.infer<typeof ambushSchema>;
 
 /** Passes through without feeding: salmon and steelhead on the run. Scored by the cheapest way up (travel.ts). */
 const travelSchema = z.strictObject({
-  ...common, model: z.literal("travel"),
+  ...common,
+  model: z.literal("travel"),
   suitability: suitabilitySchema,
   /** Least depth, m, and greatest speed, m/s, that it passes (adult passage criteria, Thompson 1972; from memory). */
   passage: z.strictObject({ depth: within(0.02, 3), speed: within(0.2, 10) }),
@@ -106,9 +131,15 @@ export type Species = z.infer<typeof speciesSchema>;
 
 export function speciesById(id: string): Species {
   const found = SPECIES.find((species) => species.id === id);
-  if (!found) throw new InputError("unknown-species", `“${id}” is not a species that can be read. Known: ${SPECIES.map((species) => species.id).join(", ")}.`, { path: "species" });
+  if (!found)
+    throw new InputError(
+      "unknown-species",
+      `“${id}” is not a species that can be read. Known: ${SPECIES.map((species) => species.id).join(", ")}.`,
+      { path: "species" },
+    );
   return found;
 }
 
 /** Standard weight at a total length, g; undefined where none is published. */
-export const standardWeight = (species: Species, lengthMm: number): number | undefined => species.weight ? 10 ** (species.weight.a + species.weight.b * Math.log10(lengthMm)) : undefined;
+export const standardWeight = (species: Species, lengthMm: number): number | undefined =>
+  species.weight ? 10 ** (species.weight.a + species.weight.b * Math.log10(lengthMm)) : undefined;

@@ -35,14 +35,32 @@ test("the cheapest way goes round what is dear, and costs its length where all i
 /** A river 30 m wide between banks, running to the right; depth by y. */
 function river(depth: (y: number) => number, speed = 0.4): Field {
   const [nx, ny, cell] = [100, 40, 1];
-  const make = (of: (y: number) => number) => Float32Array.from({ length: nx * ny }, (_, k) => of(Math.floor(k / nx) + 0.5));
+  const make = (of: (y: number) => number) =>
+    Float32Array.from({ length: nx * ny }, (_, k) => of(Math.floor(k / nx) + 0.5));
   const wet = (y: number) => y > 5 && y < 35;
-  return { nx, ny, cell, discharge: 1, bed: make((y) => (wet(y) ? -depth(y) : 0.3)), roughness: make(() => 0.03), depth: make((y) => (wet(y) ? depth(y) : 0)), u: make((y) => (wet(y) ? speed : 0)), v: make(() => 0), unsteadiness: make(() => 0), verdict: "converged", massError: 0, steps: 0 };
+  return {
+    nx,
+    ny,
+    cell,
+    discharge: 1,
+    bed: make((y) => (wet(y) ? -depth(y) : 0.3)),
+    roughness: make(() => 0.03),
+    depth: make((y) => (wet(y) ? depth(y) : 0)),
+    u: make((y) => (wet(y) ? speed : 0)),
+    v: make(() => 0),
+    unsteadiness: make(() => 0),
+    verdict: "converged",
+    massError: 0,
+    steps: 0,
+  };
 }
 const fish: Approach = { x: 50, y: 20, upCurrent: [-1, 0], eyeDepth: 0.6, visibleDepth: 2, height: 1.8 };
 
 test("a stand from below lies down-current, one from above up-current and to the side; both hidden, safe to reach and within a cast", () => {
-  const stands = standsFor(river(() => 0.7), fish);
+  const stands = standsFor(
+    river(() => 0.7),
+    fish,
+  );
   expect(stands.map(({ school }) => school)).toEqual(["from-below", "from-above"]);
   const [below, above] = stands;
   expect(below!.x).toBeGreaterThan(50);
@@ -61,9 +79,22 @@ test("a stand from below lies down-current, one from above up-current and to the
 });
 
 test("nobody is sent through water to stay out of: with a deep trench on one side the way comes from the other, and where all is deep there is none in the river", () => {
-  const trench = standsFor(river((y) => (y < 16 ? 1.4 : 0.6)), fish);
+  const trench = standsFor(
+    river((y) => (y < 16 ? 1.4 : 0.6)),
+    fish,
+  );
   for (const stand of trench) for (const [, y] of stand.path) expect(y).toBeGreaterThan(16);
-  expect(standsFor(river(() => 1.5), fish)).toEqual([]);
+  expect(
+    standsFor(
+      river(() => 1.5),
+      fish,
+    ),
+  ).toEqual([]);
   // The hydrographers' rule of ten: 10 ft2/s (0.93 m2/s) is out of bounds however shallow (USGS safety practice).
-  expect(standsFor(river(() => 0.7, 1.35), fish)).toEqual([]);
+  expect(
+    standsFor(
+      river(() => 0.7, 1.35),
+      fish,
+    ),
+  ).toEqual([]);
 });

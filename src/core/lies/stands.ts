@@ -32,7 +32,10 @@ export interface Stand {
   crouchedFrom: number;
   /** A bank or trees behind, as the fish sees it, instead of the sky. */
   backed: boolean;
-  /** Length of the shadow on the water, m, and whether it comes to the fish; null where the sun is down, or where the reach lies is not known. */
+  /**
+   * Length of the shadow on the water, m, and whether it comes to the fish; null where the sun is down, or where the
+   * reach lies is not known.
+   */
   shadow: { length: number; reaches: boolean } | null;
   /** Targets in the order in which they are fished. */
   casts: Target[];
@@ -62,16 +65,25 @@ export interface Approach {
 /** Casting range, m; angle of a stand from straight below or above, degrees. Common practice, no source. */
 const RANGE = { least: 4, most: 14, best: 9 };
 const OFF_LINE = { "from-below": 65, "from-above": 75 };
-/** A lure that nobody has spoken of: a small jig, a hand over the bed, four casts to each of three targets (about a dozen for a good hole). Common practice, no source. */
+/**
+ * A lure that nobody has spoken of: a small jig, a hand over the bed, four casts to each of three targets (about a
+ * dozen for a good hole). Common practice, no source.
+ */
 const LURE = { fall: FALLS.jig, height: 0.15, casts: 4 };
-/** What stands within so many metres behind the angler and hides half of them is a background. Common practice, no source. */
+/**
+ * What stands within so many metres behind the angler and hides half of them is a background. Common practice, no
+ * source.
+ */
 const BEHIND = { within: 8, share: 0.5 };
 /** Wading costs by class: easy, careful, strong water; nobody is sent into the rest. */
 const DEAR = [1, 2, 12, 60, Infinity] as const;
 /** Steepest bank that a stand may have, as height over the water within the casting range, m. */
 const HIGHEST_BANK = 1.5;
 
-/** The best stand for each school, by hiding, by the hazard of the way there and by casting distance; none where no safe place is in range. */
+/**
+ * The best stand for each school, by hiding, by the hazard of the way there and by casting distance; none where no safe
+ * place is in range.
+ */
 export function standsFor(field: Field, fish: Approach): Stand[] {
   const { nx, ny, cell, depth } = field;
   const cells = nx * ny;
@@ -79,14 +91,24 @@ export function standsFor(field: Field, fish: Approach): Stand[] {
   // The ways in: dry ground beside the water.
   const banks: number[] = [];
   for (let k = 0; k < cells; k++) if (depth[k] === 0 && touchesWater(depth, k, nx, ny)) banks.push(k);
-  const ways = cheapestWays(dear.map((value, k) => (depth[k] === 0 && !touchesWater(depth, k, nx, ny) ? Infinity : value)), nx, ny, cell, banks);
+  const ways = cheapestWays(
+    dear.map((value, k) => (depth[k] === 0 && !touchesWater(depth, k, nx, ny) ? Infinity : value)),
+    nx,
+    ny,
+    cell,
+    banks,
+  );
   const surface = levelNear(field, fish.x, fish.y);
   const out: Stand[] = [];
   for (const school of ["from-below", "from-above"] as const) {
     let best: { k: number; worth: number } | undefined;
     for (let k = 0; k < cells; k++) {
       const way = depth[k] === 0 ? 0 : ways.cost[k]!;
-      if (!Number.isFinite(way) || (depth[k] === 0 && (!touchesWater(depth, k, nx, ny) || field.bed[k]! - surface > HIGHEST_BANK))) continue;
+      if (
+        !Number.isFinite(way) ||
+        (depth[k] === 0 && (!touchesWater(depth, k, nx, ny) || field.bed[k]! - surface > HIGHEST_BANK))
+      )
+        continue;
       const [dx, dy] = [((k % nx) + 0.5) * cell - fish.x, (Math.floor(k / nx) + 0.5) * cell - fish.y];
       const distance = Math.hypot(dx, dy);
       if (distance < RANGE.least || distance > RANGE.most) continue;
@@ -96,7 +118,8 @@ export function standsFor(field: Field, fish: Approach): Stand[] {
       const height = heightOver(field, k, surface, fish.height);
       const hidden = !seesOver(fish.eyeDepth, height, distance, fish.visibleDepth, backedBy(field, k, fish, surface));
       const shaded = fish.sun ? shadowReaches(fish.sun, height, placeOfCell(field, k), fish) : false;
-      const worth = (hidden ? 3 : 0) - (shaded ? 2 : 0) - 0.08 * way - 0.12 * Math.abs(distance - RANGE.best) - off / 120;
+      const worth =
+        (hidden ? 3 : 0) - (shaded ? 2 : 0) - 0.08 * way - 0.12 * Math.abs(distance - RANGE.best) - off / 120;
       if (!best || worth > best.worth) best = { k, worth };
     }
     if (best) out.push(standAt(field, fish, school, best.k, ways.next, surface));
@@ -106,11 +129,17 @@ export function standsFor(field: Field, fish: Approach): Stand[] {
 
 const touchesWater = (depth: Float32Array, k: number, nx: number, ny: number): boolean => {
   const [i, j] = [k % nx, Math.floor(k / nx)];
-  return (i > 0 && depth[k - 1]! > 0) || (i < nx - 1 && depth[k + 1]! > 0) || (j > 0 && depth[k - nx]! > 0) || (j < ny - 1 && depth[k + nx]! > 0);
+  return (
+    (i > 0 && depth[k - 1]! > 0) ||
+    (i < nx - 1 && depth[k + 1]! > 0) ||
+    (j > 0 && depth[k - nx]! > 0) ||
+    (j < ny - 1 && depth[k + nx]! > 0)
+  );
 };
 
 /** Height of the angler's head over the water: less what is under it, more on a bank. */
-const heightOver = (field: Field, k: number, surface: number, height: number): number => (field.depth[k]! > 0 ? height - field.depth[k]! : height + Math.max(0, field.bed[k]! - surface));
+const heightOver = (field: Field, k: number, surface: number, height: number): number =>
+  field.depth[k]! > 0 ? height - field.depth[k]! : height + Math.max(0, field.bed[k]! - surface);
 
 function levelNear({ nx, ny, cell, bed, depth }: Field, x: number, y: number): number {
   const k = Math.min(ny - 1, Math.floor(y / cell)) * nx + Math.min(nx - 1, Math.floor(x / cell));
@@ -131,19 +160,39 @@ function standAt(field: Field, fish: Approach, school: School, k: number, next: 
   const height = heightOver(field, k, surface, fish.height);
   const backed = backedBy(field, k, fish, surface);
   return {
-    school, x, y, distance, wadingDepth: depth[k]!, hazard, path, backed,
+    school,
+    x,
+    y,
+    distance,
+    wadingDepth: depth[k]!,
+    hazard,
+    path,
+    backed,
     hidden: !seesOver(fish.eyeDepth, height, distance, fish.visibleDepth, backed),
-    hiddenFrom: hiddenFrom(fish.eyeDepth, height, backed), crouchedFrom: hiddenFrom(fish.eyeDepth, Math.max(0, height - (1 - CROUCHED) * fish.height), backed),
-    shadow: fish.sun ? { length: shadowLength(height, fish.sun), reaches: shadowReaches(fish.sun, height, [x, y], fish) } : null,
+    hiddenFrom: hiddenFrom(fish.eyeDepth, height, backed),
+    crouchedFrom: hiddenFrom(fish.eyeDepth, Math.max(0, height - (1 - CROUCHED) * fish.height), backed),
+    shadow: fish.sun
+      ? { length: shadowLength(height, fish.sun), reaches: shadowReaches(fish.sun, height, [x, y], fish) }
+      : null,
     casts: castsFrom(field, fish, [x, y]),
   };
 }
 
 /** The targets for a fish from a place, with the lure that was spoken of. */
 export const castsFrom = (field: Field, fish: Approach, from: readonly [number, number]): Target[] =>
-  targetsFor(field, fish.seams ?? [], { x: fish.x, y: fish.y, height: fish.lureHeight ?? LURE.height, from, fall: fish.fall ?? LURE.fall, casts: fish.casts ?? LURE.casts });
+  targetsFor(field, fish.seams ?? [], {
+    x: fish.x,
+    y: fish.y,
+    height: fish.lureHeight ?? LURE.height,
+    from,
+    fall: fish.fall ?? LURE.fall,
+    casts: fish.casts ?? LURE.casts,
+  });
 
-const placeOfCell = ({ nx, cell }: Field, k: number): [number, number] => [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell];
+const placeOfCell = ({ nx, cell }: Field, k: number): [number, number] => [
+  ((k % nx) + 0.5) * cell,
+  (Math.floor(k / nx) + 0.5) * cell,
+];
 
 /** Does ground or a hanging tree stand behind someone at cell k, as seen from the fish? */
 function backedBy(field: Field, k: number, fish: Approach, surface: number): boolean {

@@ -7,10 +7,18 @@ const STILL = 1e-3;
 const AGROUND = 0.04;
 
 /**
- * Points along the mean current from (x, y), m, the start first: down-current, or up it where `sign` is -1. Midpoint rule in steps of half a cell by length.
+ * Points along the mean current from (x, y), m, the start first: down-current, or up it where `sign` is -1. Midpoint
+ * rule in steps of half a cell by length.
  * Ends after `length` m, on dry ground, in still water, at the edge of the grid, or where `until` says so.
  */
-export function streamline(water: Water, x: number, y: number, length: number, sign: 1 | -1 = 1, until?: (x: number, y: number) => boolean): [number, number][] {
+export function streamline(
+  water: Water,
+  x: number,
+  y: number,
+  length: number,
+  sign: 1 | -1 = 1,
+  until?: (x: number, y: number) => boolean,
+): [number, number][] {
   const points: [number, number][] = [[x, y]];
   follow(water, x, y, length, sign, (px, py) => {
     points.push([px, py]);
@@ -20,7 +28,14 @@ export function streamline(water: Water, x: number, y: number, length: number, s
 }
 
 /** The same without keeping the points: each is shown to `visit`, which may end the way by true. */
-export function follow(water: Water, x: number, y: number, length: number, sign: 1 | -1, visit: (x: number, y: number) => boolean): void {
+export function follow(
+  water: Water,
+  x: number,
+  y: number,
+  length: number,
+  sign: 1 | -1,
+  visit: (x: number, y: number) => boolean,
+): void {
   const { nx, ny, cell, u, v, depth } = water;
   const step = cell / 2;
   const width = nx * cell;
@@ -37,7 +52,8 @@ export function follow(water: Water, x: number, y: number, length: number, sign:
     const middle = Math.max(Math.hypot(ma, mb), STILL);
     x += (sign * step * ma) / middle;
     y += (sign * step * mb) / middle;
-    if (x < 0 || y < 0 || x > width || y > breadth || sample(depth, nx, ny, cell, x, y) < AGROUND || visit(x, y)) return;
+    if (x < 0 || y < 0 || x > width || y > breadth || sample(depth, nx, ny, cell, x, y) < AGROUND || visit(x, y))
+      return;
   }
 }
 

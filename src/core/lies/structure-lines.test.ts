@@ -16,14 +16,43 @@ import { streamline } from "./streamline";
 import { structureAt, structureOf, tellStructure } from "./structure";
 import { findWakes } from "./wakes";
 
-interface Place { depth: number; u: number; v: number; bed: number; n: number }
+interface Place {
+  depth: number;
+  u: number;
+  v: number;
+  bed: number;
+  n: number;
+}
 /** A field given by its place. */
-function water(at: (x: number, y: number) => Partial<Place>, [nx, ny, cell]: [number, number, number] = [120, 40, 0.5]): Field {
+function water(
+  at: (x: number, y: number) => Partial<Place>,
+  [nx, ny, cell]: [number, number, number] = [120, 40, 0.5],
+): Field {
   const make = () => new Float32Array(nx * ny);
-  const field: Field = { nx, ny, cell, discharge: 1, bed: make(), roughness: make(), depth: make(), u: make(), v: make(), unsteadiness: make(), verdict: "converged", massError: 0, steps: 0 };
+  const field: Field = {
+    nx,
+    ny,
+    cell,
+    discharge: 1,
+    bed: make(),
+    roughness: make(),
+    depth: make(),
+    u: make(),
+    v: make(),
+    unsteadiness: make(),
+    verdict: "converged",
+    massError: 0,
+    steps: 0,
+  };
   for (let k = 0; k < nx * ny; k++) {
     const one = { depth: 1, u: 0.5, v: 0, n: 0.032, ...at(((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell) };
-    [field.depth[k], field.u[k], field.v[k], field.bed[k], field.roughness[k]] = [one.depth, one.u, one.v, one.bed ?? -one.depth, one.n];
+    [field.depth[k], field.u[k], field.v[k], field.bed[k], field.roughness[k]] = [
+      one.depth,
+      one.u,
+      one.v,
+      one.bed ?? -one.depth,
+      one.n,
+    ];
   }
   for (let j = 0; j < ny; j++) field.discharge += field.depth[j * nx]! * field.u[j * nx]! * cell;
   field.discharge -= 1;
@@ -33,7 +62,8 @@ function water(at: (x: number, y: number) => Partial<Place>, [nx, ny, cell]: [nu
 describe("eddies by closed streamlines", () => {
   // psi = Q (y/B)^2 - A sin^2(pi x/L) sin(pi y/B): a flow that leaves a closed eddy at the left bank (closed form).
   const [L, B, Q, A] = [60, 20, 8, 4];
-  const psi = (x: number, y: number) => Q * (y / B) ** 2 - A * Math.sin((Math.PI * x) / L) ** 2 * Math.sin((Math.PI * y) / B);
+  const psi = (x: number, y: number) =>
+    Q * (y / B) ** 2 - A * Math.sin((Math.PI * x) / L) ** 2 * Math.sin((Math.PI * y) / B);
   const field = water((x, y) => ({
     u: (2 * Q * y) / B ** 2 - ((A * Math.PI) / B) * Math.sin((Math.PI * x) / L) ** 2 * Math.cos((Math.PI * y) / B),
     v: ((A * Math.PI) / L) * Math.sin((2 * Math.PI * x) / L) * Math.sin((Math.PI * y) / B),
@@ -41,12 +71,20 @@ describe("eddies by closed streamlines", () => {
 
   test("the stream function is that of the flow", () => {
     const own = streamFunction(field);
-    for (const [i, j] of [[60, 5], [60, 20], [30, 30], [100, 12]] as const) expect(own[j * 120 + i]!).toBeCloseTo(psi((i + 0.5) * 0.5, (j + 0.5) * 0.5), 1);
+    for (const [i, j] of [
+      [60, 5],
+      [60, 20],
+      [30, 30],
+      [100, 12],
+    ] as const)
+      expect(own[j * 120 + i]!).toBeCloseTo(psi((i + 0.5) * 0.5, (j + 0.5) * 0.5), 1);
   });
 
   test("the eddy is the water inside the dividing streamline psi = 0: its area and middle by counting a grid ten times finer", () => {
     let [area, mx, my] = [0, 0, 0];
-    for (let x = 0.025; x < L; x += 0.05) for (let y = 0.025; y < B; y += 0.05) if (psi(x, y) < 0) [area, mx, my] = [area + 0.0025, mx + 0.0025 * x, my + 0.0025 * y];
+    for (let x = 0.025; x < L; x += 0.05)
+      for (let y = 0.025; y < B; y += 0.05)
+        if (psi(x, y) < 0) [area, mx, my] = [area + 0.0025, mx + 0.0025 * x, my + 0.0025 * y];
     const eddies = findEddies(field);
     expect(eddies).toHaveLength(1);
     expect(Math.abs(eddies[0]!.area / area - 1)).toBeLessThan(0.06);
@@ -57,7 +95,14 @@ describe("eddies by closed streamlines", () => {
   });
 
   test("the streamlines traced by steps agree: one inside closes, one outside leaves", () => {
-    const loop = streamline(field, 30, 3, 400, 1, (x, y) => x > 30 && x < 30.4 && y > 2.5 && y < 3.5 && Math.abs(psi(x, y) - psi(30, 3)) < 0.2);
+    const loop = streamline(
+      field,
+      30,
+      3,
+      400,
+      1,
+      (x, y) => x > 30 && x < 30.4 && y > 2.5 && y < 3.5 && Math.abs(psi(x, y) - psi(30, 3)) < 0.2,
+    );
     expect(Math.max(...loop.map(([x, y]) => Math.abs(psi(x, y) - psi(30, 3))))).toBeLessThan(0.15);
     expect(loop.some(([, y]) => y > 6)).toBe(true);
     expect(streamline(field, 30, 15, 400).at(-1)![0]).toBeGreaterThan(58);
@@ -68,10 +113,12 @@ test("foam gathers on the thread of the current and not in even water; up-curren
   expect(findFoamLines(water(() => ({})))).toEqual([]);
   const thread = (x: number) => 10 + 3 * Math.sin(x / 12);
   // h u is largest on a winding thread; the way of the current follows it.
-  const foam = findFoamLines(water((x, y) => {
-    const s = Math.exp(-(((y - thread(x)) / 3) ** 2));
-    return { depth: 0.4 + 1.2 * s, u: 0.2 + 0.5 * s, v: (0.2 + 0.5 * s) * 0.25 * Math.cos(x / 12) };
-  }));
+  const foam = findFoamLines(
+    water((x, y) => {
+      const s = Math.exp(-(((y - thread(x)) / 3) ** 2));
+      return { depth: 0.4 + 1.2 * s, u: 0.2 + 0.5 * s, v: (0.2 + 0.5 * s) * 0.25 * Math.cos(x / 12) };
+    }),
+  );
   expect(foam.length).toBeGreaterThan(0);
   for (const [x, y] of foam[0]!.points) expect(Math.abs(y - thread(x))).toBeLessThan(1.6);
   expect(foam[0]!.gathers).toBeGreaterThan(1.5);
@@ -106,19 +153,29 @@ test("the nose of a bar is a corner where it meets the flow, at its place and ra
     const bar = 1.1 / (1 + Math.exp((r - 3) / 0.8));
     return 1.8 - bar * Math.min(1, Math.max(0, (56 - x) / 12));
   };
-  const corners = findCorners(water((x, y) => ({ depth: depth(x, y) })), []);
+  const corners = findCorners(
+    water((x, y) => ({ depth: depth(x, y) })),
+    [],
+  );
   expect(corners).toHaveLength(1);
   expect(Math.hypot(corners[0]!.x - 27, corners[0]!.y - 10)).toBeLessThan(1.6);
   expect(corners[0]!.radius).toBeGreaterThan(1.5);
   expect(corners[0]!.radius).toBeLessThan(6);
-  const turned = findCorners(water((x, y) => ({ depth: depth(x, y), u: -0.5 })), []);
+  const turned = findCorners(
+    water((x, y) => ({ depth: depth(x, y), u: -0.5 })),
+    [],
+  );
   expect(turned.every((one) => Math.abs(one.x - 27) > 3)).toBe(true);
 });
 
 test("pools by residual depth: two pools between crests, with heads, deeps and tails where a sine puts them (closed form)", () => {
   // Bed falls 0.002 a metre under a sine of 0.8 m every 30 m; the surface is level with the fall.
   const bed = (x: number) => -0.002 * x - 0.8 * (1 - Math.cos((2 * Math.PI * x) / 30)) * 0.5;
-  const field = water((x, y) => ({ bed: bed(x) + 0.02 * (y - 10) ** 2, depth: Math.max(0.3 - 0.002 * x - bed(x) - 0.02 * (y - 10) ** 2, 0), u: 0.3 / (0.3 - 0.002 * x - bed(x)) }));
+  const field = water((x, y) => ({
+    bed: bed(x) + 0.02 * (y - 10) ** 2,
+    depth: Math.max(0.3 - 0.002 * x - bed(x) - 0.02 * (y - 10) ** 2, 0),
+    u: 0.3 / (0.3 - 0.002 * x - bed(x)),
+  }));
   const pools = findPools(field);
   expect(pools).toHaveLength(2);
   pools.forEach((pool, n) => {
@@ -126,7 +183,8 @@ test("pools by residual depth: two pools between crests, with heads, deeps and t
     expect(Math.abs(pool.deep.y - 10)).toBeLessThan(0.6);
     expect(pool.head.x).toBeLessThan(pool.deep.x);
     expect(pool.tail.x).toBeGreaterThan(pool.deep.x);
-    // Half of the residual depth is left a quarter of the wave from its crest, where the crest stands 0.06 m lower than the head.
+    // Half of the residual depth is left a quarter of the wave from its crest, where the crest stands 0.06 m lower than
+    // the head.
     expect(Math.abs(pool.tail.x - (22.5 + 30 * n))).toBeLessThan(1.5);
     expect(pool.residual).toBeGreaterThan(0.65);
     expect(pool.residual).toBeLessThan(0.8);
@@ -137,7 +195,9 @@ test("pools by residual depth: two pools between crests, with heads, deeps and t
 });
 
 test("hard and soft bottom: the edge of a patch of weed in gravel is its outline, and one bottom has none", () => {
-  const edges = findBottomEdges(water((x, y) => ({ n: x > 20 && x < 40 && y > 5 && y < 12 ? ROUGHNESS.value.weed : ROUGHNESS.value.gravel })));
+  const edges = findBottomEdges(
+    water((x, y) => ({ n: x > 20 && x < 40 && y > 5 && y < 12 ? ROUGHNESS.value.weed : ROUGHNESS.value.gravel })),
+  );
   expect(edges).toHaveLength(1);
   expect(edges[0]).toMatchObject({ hard: "gravel", soft: "weed" });
   // A rectangle of 20 by 7 m.
@@ -146,12 +206,26 @@ test("hard and soft bottom: the edge of a patch of weed in gravel is its outline
 });
 
 test("distance to lines, and their sides", () => {
-  const line = { points: [[0, 0], [10, 0]] as const };
+  const line = {
+    points: [
+      [0, 0],
+      [10, 0],
+    ] as const,
+  };
   expect(nearestLine([line], 4, 3).distance).toBe(3);
   expect(nearestLine([line], 13, 4).distance).toBe(5);
   expect(nearestLine([], 0, 0).distance).toBe(Infinity);
   expect([rightOf(line, 5, 1), rightOf(line, 5, -1)]).toEqual([true, false]);
-  expect(shiftOf(line, [{ points: [[-1, 2], [20, 2]] }])).toBe(2);
+  expect(
+    shiftOf(line, [
+      {
+        points: [
+          [-1, 2],
+          [20, 2],
+        ],
+      },
+    ]),
+  ).toBe(2);
 });
 
 describe("on the made-up glide", () => {
@@ -166,8 +240,11 @@ describe("on the made-up glide", () => {
     const split = wakes.find((one) => one.name === "split stone")!;
     expect(split.length).toBeGreaterThan(2 * split.radius);
     expect(split.least).toBeLessThan(0.5 * split.free);
-    for (const system of ["metric", "us"] as const) for (const { words } of tellStructure(structure, system)) expect(words).toMatch(/^[A-Z0-9].*\d.*\.$/);
-    expect(tellStructure(structure, "metric").map(({ kind }) => kind)).toEqual(expect.arrayContaining(["foam line", "break", "pool"]));
+    for (const system of ["metric", "us"] as const)
+      for (const { words } of tellStructure(structure, system)) expect(words).toMatch(/^[A-Z0-9].*\d.*\.$/);
+    expect(tellStructure(structure, "metric").map(({ kind }) => kind)).toEqual(
+      expect.arrayContaining(["foam line", "break", "pool"]),
+    );
   });
 
   test("there is one pool below the riffle, with its slot; a place is told by the structure it belongs to", () => {
@@ -180,9 +257,15 @@ describe("on the made-up glide", () => {
   });
 
   test("a flow larger by 4 % moves seams, foam lines, eddies and the deepest line by a step at most", () => {
-    for (const [before, after] of [[findSeams(now), findSeams(little)], [structure.foam, findFoamLines(little)]] as const) {
+    for (const [before, after] of [
+      [findSeams(now), findSeams(little)],
+      [structure.foam, findFoamLines(little)],
+    ] as const) {
       expect(before.length).toBeGreaterThan(0);
-      const shifts = before.slice(0, 4).map((line) => shiftOf(line, after)).sort((a, b) => a - b);
+      const shifts = before
+        .slice(0, 4)
+        .map((line) => shiftOf(line, after))
+        .sort((a, b) => a - b);
       expect(shifts[Math.floor(shifts.length / 2)]!).toBeLessThan(1.1);
     }
     const [large] = findEddies(now);

@@ -21,7 +21,12 @@ export interface Structure {
 }
 
 export const structureOf = (field: Field, breaks: readonly Break[]): Structure => ({
-  foam: findFoamLines(field), wakes: findWakes(field, breaks), ledges: findLedges(field), corners: findCorners(field, breaks), pools: findPools(field), bottoms: findBottomEdges(field),
+  foam: findFoamLines(field),
+  wakes: findWakes(field, breaks),
+  ledges: findLedges(field),
+  corners: findCorners(field, breaks),
+  pools: findPools(field),
+  bottoms: findBottomEdges(field),
 });
 
 /** A place counts as part of a piece of structure within so many metres of it. Common practice, no source. */
@@ -29,7 +34,8 @@ const NEAR = { ledge: 2, corner: 3, part: 4, bottom: 2 };
 
 /** What piece of structure a place belongs to, in words; undefined where none is near. */
 export function structureAt({ corners, ledges, pools, bottoms }: Structure, x: number, y: number): string | undefined {
-  const near = (place: { x: number; y: number } | undefined, within: number) => place !== undefined && Math.hypot(place.x - x, place.y - y) <= within;
+  const near = (place: { x: number; y: number } | undefined, within: number) =>
+    place !== undefined && Math.hypot(place.x - x, place.y - y) <= within;
   if (corners.some((one) => near(one, NEAR.corner))) return "Corner facing the current";
   if (pools.some(({ slot }) => near(slot, NEAR.part))) return "Slot below the riffle";
   if (nearestLine(ledges, x, y).distance <= NEAR.ledge) return "On the ledge";
@@ -56,15 +62,40 @@ export function tellStructure({ foam, wakes, ledges, corners, pools, bottoms }: 
   };
   const at = ({ x, y }: { x: number; y: number }) => `${far(x)} down, ${far(y)} from the left edge`;
   return [
-    ...foam.map((one): Told => ({ kind: "foam line", words: `${from(one.points)}: ${one.gathers.toFixed(1)} times as much floats by on it as would if it were spread evenly.` })),
-    ...wakes.map((one): Told => ({ kind: "break", words: `${capital(nameOfBreak(one))} at ${at(one)}: ${fast(one.free)} of water meets it; slack for ${far(one.length)} below, down to ${fast(one.least)}.` })),
-    ...ledges.map((one): Told => ({ kind: "ledge", words: `${from(one.points)}, ${far(lengthOf(one))} long: ${deep(one.shallow)} dropping to ${deep(one.deep)}.` })),
-    ...corners.map((one): Told => ({ kind: "corner", words: `${at(one)}: ${deep(one.depth)} deep, rising into ${fast(one.speed)} of current, its nose ${far(2 * one.radius)} across.` })),
+    ...foam.map((one): Told => ({
+      kind: "foam line",
+      words: `${from(one.points)}: ${one.gathers.toFixed(1)} times as much floats by on it as would if it were spread evenly.`,
+    })),
+    ...wakes.map((one): Told => ({
+      kind: "break",
+      words: `${capital(nameOfBreak(one))} at ${at(one)}: ${fast(one.free)} of water meets it; slack for ${far(one.length)} below, down to ${fast(one.least)}.`,
+    })),
+    ...ledges.map((one): Told => ({
+      kind: "ledge",
+      words: `${from(one.points)}, ${far(lengthOf(one))} long: ${deep(one.shallow)} dropping to ${deep(one.deep)}.`,
+    })),
+    ...corners.map((one): Told => ({
+      kind: "corner",
+      words: `${at(one)}: ${deep(one.depth)} deep, rising into ${fast(one.speed)} of current, its nose ${far(2 * one.radius)} across.`,
+    })),
     ...pools.flatMap((one): Told[] => [
-      { kind: "pool", words: `Head at ${at(one.head)}, deepest at ${at(one.deep)} with ${deep(one.deep.depth)}, tail from ${at(one.tail)}; ${far(one.length)} long, ${deep(one.residual)} deep under the crest that holds it up.` },
-      ...(one.slot ? [{ kind: "pool" as const, words: `Slot below its riffle at ${at(one.slot)}: ${deep(one.slot.depth)} deep, ${fast(one.slot.speed)}.` }] : []),
+      {
+        kind: "pool",
+        words: `Head at ${at(one.head)}, deepest at ${at(one.deep)} with ${deep(one.deep.depth)}, tail from ${at(one.tail)}; ${far(one.length)} long, ${deep(one.residual)} deep under the crest that holds it up.`,
+      },
+      ...(one.slot
+        ? [
+            {
+              kind: "pool" as const,
+              words: `Slot below its riffle at ${at(one.slot)}: ${deep(one.slot.depth)} deep, ${fast(one.slot.speed)}.`,
+            },
+          ]
+        : []),
     ]),
-    ...bottoms.map((one): Told => ({ kind: "bottom", words: `${capital(one.hard)} meets ${one.soft} near ${at({ x: one.points[0]![0], y: one.points[0]![1] })}, along ${far(lengthOf(one))}.` })),
+    ...bottoms.map((one): Told => ({
+      kind: "bottom",
+      words: `${capital(one.hard)} meets ${one.soft} near ${at({ x: one.points[0]![0], y: one.points[0]![1] })}, along ${far(lengthOf(one))}.`,
+    })),
   ];
 }
 

@@ -10,11 +10,18 @@ export function along(curve: Curve, x: number): number {
 }
 
 /** Share of warm-water ways at a temperature, 0..1. */
-export const warmth = ({ turn: [cold, warm] }: Suitability, temperature: number): number => Math.min(1, Math.max(0, (temperature - cold) / (warm - cold)));
+export const warmth = ({ turn: [cold, warm] }: Suitability, temperature: number): number =>
+  Math.min(1, Math.max(0, (temperature - cold) / (warm - cold)));
 
 /** How well a depth and a speed at the fish suit, each 0..1, at a temperature. */
-export function suits(fish: Suitability, temperature: number): { depth: (depth: number) => number; speed: (speed: number) => number } {
+export function suits(
+  fish: Suitability,
+  temperature: number,
+): { depth: (depth: number) => number; speed: (speed: number) => number } {
   const share = warmth(fish, temperature);
-  const mixed = ({ warm, cold }: { warm: Curve; cold: Curve }) => (x: number) => share * along(warm, x) + (1 - share) * along(cold, x);
+  const mixed =
+    ({ warm, cold }: { warm: Curve; cold: Curve }) =>
+    (x: number) =>
+      share * along(warm, x) + (1 - share) * along(cold, x);
   return { depth: mixed(fish.depth), speed: mixed(fish.speed) };
 }

@@ -30,14 +30,18 @@ export interface TargetOptions {
   casts: number;
 }
 
-/** Spacing of targets, m: five to ten feet. Farthest cast, m. Other seams count when they run so much nearer than the lie, m, and no nearer than that to the angler's feet, m. Common practice, no source. */
+/**
+ * Spacing of targets, m: five to ten feet. Farthest cast, m. Other seams count when they run so much nearer than the
+ * lie, m, and no nearer than that to the angler's feet, m. Common practice, no source.
+ */
 const SPACING = 2.2;
 const RANGE = 14;
 const NEARER = 3;
 const AT_HAND = 3;
 
 /**
- * Targets in the order in which they are fished: first a seam that runs between the angler and the lie, then the current through the lie, each near,
+ * Targets in the order in which they are fished: first a seam that runs between the angler and the lie, then the
+ * current through the lie, each near,
  * middle, far, so that no fish is cast over, and a hooked one does not run through the rest.
  */
 export function targetsFor(field: Field, seams: readonly Seam[], options: TargetOptions): Target[] {
@@ -49,30 +53,55 @@ export function targetsFor(field: Field, seams: readonly Seam[], options: Target
   return [...nearerSeam(field, seams, lie, options), ...own];
 }
 
-const byDistance = (points: readonly (readonly [number, number])[], from: readonly [number, number]) => [...points].sort((a, b) => Math.hypot(a[0] - from[0], a[1] - from[1]) - Math.hypot(b[0] - from[0], b[1] - from[1]));
+const byDistance = (points: readonly (readonly [number, number])[], from: readonly [number, number]) =>
+  [...points].sort((a, b) => Math.hypot(a[0] - from[0], a[1] - from[1]) - Math.hypot(b[0] - from[0], b[1] - from[1]));
 
 const NAMES = ["near", "middle", "far"] as const;
 
-function target(field: Field, [x, y]: readonly [number, number], n: number, line: Target["line"], { height, fall, casts }: TargetOptions): Target {
+function target(
+  field: Field,
+  [x, y]: readonly [number, number],
+  n: number,
+  line: Target["line"],
+  { height, fall, casts }: TargetOptions,
+): Target {
   return { x, y, name: NAMES[n]!, line, casts, landing: landingFor(field, x, y, height, fall) };
 }
 
-/** Three places on the slow side of the seam that comes nearest to the angler within a cast, if it does so well before the lie. */
+/**
+ * Three places on the slow side of the seam that comes nearest to the angler within a cast, if it does so well before
+ * the lie.
+ */
 function nearerSeam(field: Field, seams: readonly Seam[], lie: number, options: TargetOptions): Target[] {
   const { from } = options;
   const inReach = seams.filter((seam) => nearestLine([seam], options.x, options.y).distance > NEARER);
   const { distance, line } = nearestLine(inReach, from[0], from[1]);
   if (!line || distance < AT_HAND || distance > lie - NEARER || distance > RANGE) return [];
-  const points = byDistance(line.points, from).filter((point, n, all) => n === 0 || Math.hypot(point[0] - all[0]![0], point[1] - all[0]![1]) >= SPACING);
+  const points = byDistance(line.points, from).filter(
+    (point, n, all) => n === 0 || Math.hypot(point[0] - all[0]![0], point[1] - all[0]![1]) >= SPACING,
+  );
   const [near] = points;
   const middle = points.find((point) => Math.hypot(point[0] - near![0], point[1] - near![1]) >= SPACING);
-  const far = middle && points.find((point) => [near!, middle].every((other) => Math.hypot(point[0] - other[0], point[1] - other[1]) >= SPACING));
-  const chosen = [near!, middle, far].filter((point): point is [number, number] => point !== undefined && Math.hypot(point[0] - from[0], point[1] - from[1]) <= RANGE);
-  return chosen.map((point) => slowSide(field, line, point)).map((point, n) => target(field, point, n, "seam", options));
+  const far =
+    middle &&
+    points.find((point) =>
+      [near!, middle].every((other) => Math.hypot(point[0] - other[0], point[1] - other[1]) >= SPACING),
+    );
+  const chosen = [near!, middle, far].filter(
+    (point): point is [number, number] =>
+      point !== undefined && Math.hypot(point[0] - from[0], point[1] - from[1]) <= RANGE,
+  );
+  return chosen
+    .map((point) => slowSide(field, line, point))
+    .map((point, n) => target(field, point, n, "seam", options));
 }
 
 /** Half a metre to the slow side of a seam, where there is water. */
-function slowSide({ nx, ny, cell, depth, u, v }: Field, seam: Seam, [x, y]: readonly [number, number]): [number, number] {
+function slowSide(
+  { nx, ny, cell, depth, u, v }: Field,
+  seam: Seam,
+  [x, y]: readonly [number, number],
+): [number, number] {
   const [a, b] = [sample(u, nx, ny, cell, x, y), sample(v, nx, ny, cell, x, y)];
   const size = Math.max(Math.hypot(a, b), 1e-6);
   const sign = seam.slowSide === "right" ? 1 : -1;

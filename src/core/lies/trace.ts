@@ -2,7 +2,10 @@ import type { Field } from "../flow/grid";
 
 type Grid = Pick<Field, "nx" | "ny" | "cell">;
 
-/** A surface whose crests are to be traced, by cell: how high it stands, the way its crest runs (a unit vector), and a sign that does not change along one crest. */
+/**
+ * A surface whose crests are to be traced, by cell: how high it stands, the way its crest runs (a unit vector), and a
+ * sign that does not change along one crest.
+ */
 export interface Crest {
   height: ArrayLike<number>;
   tx: ArrayLike<number>;
@@ -61,14 +64,22 @@ function ridges({ height, tx, ty }: Crest, { nx, ny }: Grid, weak: number): Uint
 }
 
 /** The next unused crest cell from k with or against the tangent, within two cells and 60 degrees, or -1. */
-function nextAlong(k: number, sign: number, { nx, ny }: Grid, ridge: Uint8Array, used: Uint8Array, { tx, ty, side }: Crest): number {
+function nextAlong(
+  k: number,
+  sign: number,
+  { nx, ny }: Grid,
+  ridge: Uint8Array,
+  used: Uint8Array,
+  { tx, ty, side }: Crest,
+): number {
   const [i, j] = [k % nx, Math.floor(k / nx)];
   let best = -1;
   let bestScore = 0;
   for (let b = Math.max(0, j - 2); b <= Math.min(ny - 1, j + 2); b++) {
     for (let a = Math.max(0, i - 2); a <= Math.min(nx - 1, i + 2); a++) {
       const other = b * nx + a;
-      if (other === k || !ridge[other] || used[other] || (side && Math.sign(side[other]!) !== Math.sign(side[k]!))) continue;
+      if (other === k || !ridge[other] || used[other] || (side && Math.sign(side[other]!) !== Math.sign(side[k]!)))
+        continue;
       const distance = Math.hypot(a - i, b - j);
       const forward = (sign * ((a - i) * tx[k]! + (b - j) * ty[k]!)) / distance;
       const score = forward > 0.5 ? forward / distance : 0;
@@ -86,7 +97,8 @@ function claimAround(line: readonly number[], used: Uint8Array, { nx, ny, cell }
   const reach = Math.max(1, Math.round(apart / cell));
   for (const k of line) {
     const [i, j] = [k % nx, Math.floor(k / nx)];
-    for (let b = Math.max(0, j - reach); b <= Math.min(ny - 1, j + reach); b++) for (let a = Math.max(0, i - reach); a <= Math.min(nx - 1, i + reach); a++) used[b * nx + a] = 1;
+    for (let b = Math.max(0, j - reach); b <= Math.min(ny - 1, j + reach); b++)
+      for (let a = Math.max(0, i - reach); a <= Math.min(nx - 1, i + reach); a++) used[b * nx + a] = 1;
   }
 }
 
@@ -94,7 +106,11 @@ function claimAround(line: readonly number[], used: Uint8Array, { nx, ny, cell }
 export function smoothed(cells: readonly number[], { nx, cell }: Grid): [number, number][] {
   let line = cells.map((k): [number, number] => [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell]);
   for (let pass = 0; pass < 3; pass++) {
-    line = line.map((point, k) => (k === 0 || k === line.length - 1 ? point : [0, 1].map((c) => (line[k - 1]![c]! + 2 * point[c]! + line[k + 1]![c]!) / 4) as [number, number]));
+    line = line.map((point, k) =>
+      k === 0 || k === line.length - 1
+        ? point
+        : ([0, 1].map((c) => (line[k - 1]![c]! + 2 * point[c]! + line[k + 1]![c]!) / 4) as [number, number]),
+    );
   }
   const kept: [number, number][] = [];
   for (const [k, point] of line.entries()) {

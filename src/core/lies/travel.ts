@@ -13,15 +13,20 @@ const PACE = 0.4;
 const DETOUR = 0.05;
 /** Water ahead that a fish rests before, m up its way. Common practice, no source. */
 const AHEAD = 12;
-/** Thin water costs more, since it shows the fish; under the least that lets it pass, or faster than it can pass, there is no way. Common practice, no source. */
+/**
+ * Thin water costs more, since it shows the fish; under the least that lets it pass, or faster than it can pass, there
+ * is no way. Common practice, no source.
+ */
 function hindrance(depth: number, speed: number, { passage }: Traveller): number {
   if (depth < passage.depth || speed > passage.speed) return Infinity;
   return 1 + 3 * Math.max(0, 0.6 - depth) + 0.4 * Math.max(0, 1.2 - depth);
 }
 
 /**
- * Where fish on the run stop: near the way upstream that costs least energy, in water that suits them, before the way grows dear. Cost of a metre is the
- * power of swimming at pace against the current (foraging.ts) over that pace; ways are found by Dijkstra 1959 from both ends of the reach.
+ * Where fish on the run stop: near the way upstream that costs least energy, in water that suits them, before the way
+ * grows dear. Cost of a metre is the
+ * power of swimming at pace against the current (foraging.ts) over that pace; ways are found by Dijkstra 1959 from both
+ * ends of the reach.
  */
 export function scoreTravel(field: Field, species: Traveller, at: { temperature: number }): ScoreField {
   const { nx, ny, cell } = field;
@@ -36,8 +41,16 @@ export function scoreTravel(field: Field, species: Traveller, at: { temperature:
   for (let k = 0; k < cells; k++) {
     const h = field.depth[k]!;
     if (h <= 0) continue;
-    focalSpeed[k] = speedAtHeight(speedAt(field, k), h, roughnessHeight(field.roughness[k]!, h), focalHeightIn(species, h));
-    dear[k] = (swimmingCost(weight, at.temperature, Math.max(0, speedAt(field, k) * Math.sign(field.u[k]! || 1) + PACE)) / PACE) * hindrance(h, speedAt(field, k), species);
+    focalSpeed[k] = speedAtHeight(
+      speedAt(field, k),
+      h,
+      roughnessHeight(field.roughness[k]!, h),
+      focalHeightIn(species, h),
+    );
+    dear[k] =
+      (swimmingCost(weight, at.temperature, Math.max(0, speedAt(field, k) * Math.sign(field.u[k]! || 1) + PACE)) /
+        PACE) *
+      hindrance(h, speedAt(field, k), species);
   }
   const column = (i: number) => Array.from({ length: ny }, (_, j) => j * nx + i);
   const up = cheapestWays(dear, nx, ny, cell, column(nx - 1));
@@ -55,7 +68,9 @@ export function scoreTravel(field: Field, species: Traveller, at: { temperature:
     score[k] = parts.lane[k]! * parts.depth[k]! * parts.speed[k]! * parts.rest[k]!;
   }
   return {
-    score, focalSpeed, factors: parts,
+    score,
+    focalSpeed,
+    factors: parts,
     reasons: (k) => [
       { kind: "lane", dearer: (up.cost[k]! + down.cost[k]!) / best - 1 },
       { kind: "rest", share: aheadOf(k, down.next, dear, nx, cell) / dear[k]! },

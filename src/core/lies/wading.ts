@@ -6,10 +6,15 @@ export type WadingClass = 0 | 1 | 2 | 3 | 4;
 
 /**
  * Depth x speed, m2/s. Stay out from 0.93: the US hydrographers' rule of ten, ft x ft/s (USGS safety practice);
- * the cautious bands below it are common practice. Depth over 1.1 m or speed over 1.5 m/s: stay out whatever the product
+ * the cautious bands below it are common practice. Depth over 1.1 m or speed over 1.5 m/s: stay out whatever the
+ * product
  * (human-stability tests such as Abt et al. 1989; from memory).
  */
-export const WADING = sourced({ careful: 0.3, strong: 0.6, stayOut: 10 * 0.3048 ** 2, depth: 1.1, speed: 1.5 }, "m2/s, m, m/s", FROM_MEMORY);
+export const WADING = sourced(
+  { careful: 0.3, strong: 0.6, stayOut: 10 * 0.3048 ** 2, depth: 1.1, speed: 1.5 },
+  "m2/s, m, m/s",
+  FROM_MEMORY,
+);
 
 export function wadingClass(depth: number, speed: number): WadingClass {
   const limit = WADING.value;

@@ -31,7 +31,10 @@ function wakeOf(field: Field, one: Break): Wake | undefined {
     return way ? [{ way, speed: speed(x, y) }] : [];
   });
   if (ring.length < 4) return undefined;
-  const sum = ring.reduce(([a, b], { way, speed: s }): [number, number] => [a + way[0] * s, b + way[1] * s], [0, 0] as [number, number]);
+  const sum = ring.reduce(([a, b], { way, speed: s }): [number, number] => [a + way[0] * s, b + way[1] * s], [0, 0] as [
+    number,
+    number,
+  ]);
   const size = Math.hypot(sum[0], sum[1]);
   const free = Math.max(...ring.map((at) => at.speed));
   if (size < 1e-6 || free < 0.1) return undefined;
@@ -42,7 +45,9 @@ function wakeOf(field: Field, one: Break): Wake | undefined {
     if (x < 0 || y < 0 || x > nx * cell || y > ny * cell) break;
     const here = speed(x, y);
     // Beside it: the faster of the two sides, clear of the wake.
-    const beside = Math.max(...[1, -1].map((sign) => speed(x - sign * ty * (2 * one.radius + 1), y + sign * tx * (2 * one.radius + 1))));
+    const beside = Math.max(
+      ...[1, -1].map((sign) => speed(x - sign * ty * (2 * one.radius + 1), y + sign * tx * (2 * one.radius + 1))),
+    );
     if (here > RECOVERED * beside) {
       // The slack may begin a little below it.
       if (length > 0 || away > 2.5 * one.radius + 1) break;

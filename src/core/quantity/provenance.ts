@@ -1,4 +1,6 @@
-/** A constant with its unit and where it came from: a published source, "common practice, no source", or "from memory". */
+/**
+ * A constant with its unit and where it came from: a published source, "common practice, no source", or "from memory".
+ */
 export interface Sourced<T = number> {
   readonly value: T;
   readonly unit: string;

@@ -2,8 +2,21 @@ import { findUnit, fromSI, type UnitSystem } from "./units";
 
 /** What is being shown; each has a customary unit and rounding in both systems. */
 export type Shown =
-  | "depth" | "distance" | "altitude" | "discharge" | "speed" | "temperature" | "temperatureDifference"
-  | "shotMass" | "lureMass" | "fishMass" | "fishLength" | "smallLength" | "turbidity" | "area" | "unitDischarge";
+  | "depth"
+  | "distance"
+  | "altitude"
+  | "discharge"
+  | "speed"
+  | "temperature"
+  | "temperatureDifference"
+  | "shotMass"
+  | "lureMass"
+  | "fishMass"
+  | "fishLength"
+  | "smallLength"
+  | "turbidity"
+  | "area"
+  | "unitDischarge";
 
 interface Style {
   unit: string;
@@ -34,13 +47,27 @@ function dischargeDigits(value: number, system: UnitSystem): number {
 }
 
 /** Figure and unit label of an SI value in the wanted system. Missing values show as a dash. */
-export function show(value: number | null | undefined, kind: Shown, system: UnitSystem): { figure: string; unit: string; text: string } {
+export function show(
+  value: number | null | undefined,
+  kind: Shown,
+  system: UnitSystem,
+): { figure: string; unit: string; text: string } {
   if (kind === "temperatureDifference") {
     const scaled = value == null ? value : system === "us" ? value * 1.8 : value;
     return join(scaled, system === "us" ? 0 : 1, system === "us" ? "°F" : "°C");
   }
-  if (kind === "unitDischarge") return join(value == null ? value : system === "us" ? value / 0.3048 ** 2 : value, system === "us" ? 1 : 2, system === "us" ? "ft²/s" : "m²/s");
-  if (kind === "area") return join(value == null ? value : system === "us" ? value / 0.3048 ** 2 : value, 0, system === "us" ? "ft²" : "m²");
+  if (kind === "unitDischarge")
+    return join(
+      value == null ? value : system === "us" ? value / 0.3048 ** 2 : value,
+      system === "us" ? 1 : 2,
+      system === "us" ? "ft²/s" : "m²/s",
+    );
+  if (kind === "area")
+    return join(
+      value == null ? value : system === "us" ? value / 0.3048 ** 2 : value,
+      0,
+      system === "us" ? "ft²" : "m²",
+    );
   const style = STYLES[kind][system];
   const converted = value == null || Number.isNaN(value) ? null : fromSI(value, findUnit(style.unit)!);
   const digits = kind === "discharge" && converted != null ? dischargeDigits(converted, system) : style.digits;
@@ -52,9 +79,13 @@ function join(value: number | null | undefined, digits: number, unit: string) {
   return { figure, unit, text: `${figure} ${unit}` };
 }
 
-export const showText = (value: number | null | undefined, kind: Shown, system: UnitSystem): string => show(value, kind, system).text;
+export const showText = (value: number | null | undefined, kind: Shown, system: UnitSystem): string =>
+  show(value, kind, system).text;
 
 /** The unit a bare number is read in, for each kind and system. */
-export function entryUnit(kind: Exclude<Shown, "temperatureDifference" | "area" | "unitDischarge">, system: UnitSystem): string {
+export function entryUnit(
+  kind: Exclude<Shown, "temperatureDifference" | "area" | "unitDischarge">,
+  system: UnitSystem,
+): string {
   return STYLES[kind][system].unit;
 }

@@ -17,7 +17,12 @@ test.each<[string, Dimension, string, number]>([
   expect(parsed.ok && parsed.value).toBeCloseTo(value, 6);
 });
 
-test.each<[string, Dimension]>([["", "length"], ["deep", "length"], ["3 kg", "length"], ["4 smoots", "length"]])("“%s” is refused with a message", (text, dimension) => {
+test.each<[string, Dimension]>([
+  ["", "length"],
+  ["deep", "length"],
+  ["3 kg", "length"],
+  ["4 smoots", "length"],
+])("“%s” is refused with a message", (text, dimension) => {
   const parsed = parseQuantity(text, dimension, "m");
   expect(parsed.ok).toBe(false);
   expect(!parsed.ok && parsed.message.length).toBeGreaterThan(5);

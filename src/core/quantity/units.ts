@@ -2,7 +2,8 @@
  * Units: SI inside, the angler's units at the edges.
  * Factors are exact by definition where the yard-and-pound agreement of 1959 makes them so (NIST SP 811, appendix B).
  */
-export type Dimension = "length" | "discharge" | "speed" | "temperature" | "mass" | "turbidity" | "pressure" | "duration";
+export type Dimension =
+  "length" | "discharge" | "speed" | "temperature" | "mass" | "turbidity" | "pressure" | "duration";
 export type UnitSystem = "metric" | "us";
 
 interface Unit {
@@ -26,11 +27,20 @@ const UNITS: readonly Unit[] = [
   { dimension: "length", factor: INCH, names: ["in", "inch", "inches", '"'] },
   { dimension: "discharge", factor: 1, names: ["m3/s", "m³/s", "cumecs", "cumec", "cms", "m^3/s", "m3s", "m3s-1"] },
   { dimension: "discharge", factor: 0.001, names: ["l/s", "ls-1"] },
-  { dimension: "discharge", factor: FOOT ** 3, names: ["cfs", "ft3/s", "[cft_i]/s", "[ft_i]3/s", "ft³/s", "ft^3/s", "ft3s", "cusecs"] },
+  {
+    dimension: "discharge",
+    factor: FOOT ** 3,
+    names: ["cfs", "ft3/s", "[cft_i]/s", "[ft_i]3/s", "ft³/s", "ft^3/s", "ft3s", "cusecs"],
+  },
   { dimension: "speed", factor: 1, names: ["m/s", "ms-1"] },
   { dimension: "speed", factor: FOOT, names: ["ft/s", "fps"] },
   { dimension: "temperature", factor: 1, names: ["c", "°c", "degc", "deg c", "celsius", "cel"] },
-  { dimension: "temperature", factor: 5 / 9, offset: -160 / 9, names: ["f", "°f", "degf", "deg f", "fahrenheit", "[degf]"] },
+  {
+    dimension: "temperature",
+    factor: 5 / 9,
+    offset: -160 / 9,
+    names: ["f", "°f", "degf", "deg f", "fahrenheit", "[degf]"],
+  },
   { dimension: "mass", factor: 1, names: ["kg"] },
   { dimension: "mass", factor: 0.001, names: ["g", "gram", "grams"] },
   { dimension: "mass", factor: OUNCE, names: ["oz", "ounce", "ounces"] },
@@ -67,7 +77,10 @@ export const SI_SYMBOL: Record<Dimension, string> = {
 export type Parsed = { ok: true; value: number } | { ok: false; message: string };
 
 const NUMBER = String.raw`[+-]?(?:\d+\s+\d+/\d+|\d+/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d*[.,]?\d+)`;
-const FEET_INCHES = new RegExp(String.raw`^(${NUMBER})\s*(?:'|ft|feet|foot)\s*(${NUMBER})\s*(?:"|in|inch|inches|'')?$`, "i");
+const FEET_INCHES = new RegExp(
+  String.raw`^(${NUMBER})\s*(?:'|ft|feet|foot)\s*(${NUMBER})\s*(?:"|in|inch|inches|'')?$`,
+  "i",
+);
 const PLAIN = new RegExp(String.raw`^(${NUMBER})\s*(.*)$`);
 
 /** "1 3/4" -> 1.75, "1/8" -> 0.125, "1,200" -> 1200, "1,1" -> 1.1. */
@@ -97,7 +110,8 @@ export function parseQuantity(text: string, dimension: Dimension, fallbackUnit: 
   const unitName = plain[2]!.trim() || fallbackUnit;
   const unit = findUnit(unitName);
   if (!unit) return { ok: false, message: `“${unitName}” is not a unit known here.` };
-  if (unit.dimension !== dimension) return { ok: false, message: `“${unitName}” measures ${unit.dimension}, and ${dimension} is wanted.` };
+  if (unit.dimension !== dimension)
+    return { ok: false, message: `“${unitName}” measures ${unit.dimension}, and ${dimension} is wanted.` };
   return finite(toSI(numberOf(plain[1]!), unit), trimmed);
 }
 

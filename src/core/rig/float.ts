@@ -29,7 +29,13 @@ export interface FloatTackle {
 
 /** A light river float rig (sizes: common practice, no source). Tin shot: lead is banned or limited in many places. */
 export const FLOAT_TACKLE = sourced<FloatTackle>(
-  { capacity: 2, lineDiameter: 0.0002, leader: 0.4, bait: { grams: 0.25, diameter: 0.008, density: 1300 }, metal: "tin" },
+  {
+    capacity: 2,
+    lineDiameter: 0.0002,
+    leader: 0.4,
+    bait: { grams: 0.25, diameter: 0.008, density: 1300 },
+    metal: "tin",
+  },
   "g, m",
   COMMON_PRACTICE,
 );
@@ -62,35 +68,54 @@ export interface FloatRig {
   touches: boolean;
 }
 
-/** Submerged body of a float that carries `capacity` g of shot: an egg drags like a sphere of its volume, nearly (common practice, no source). */
+/**
+ * Submerged body of a float that carries `capacity` g of shot: an egg drags like a sphere of its volume, nearly (common
+ * practice, no source).
+ */
 const floatDiameter = (capacityGrams: number): number => sphereDiameter((capacityGrams / 1000) * 1.4, WATER_DENSITY);
 
 /** Most that a float is held back before the bait is dragged off its line. Common practice, no source. */
 const MOST_HELD = 0.4;
-/** Height over the bed that the lowest shot is wanted at, and that the bait must keep, m. Common practice, no source. */
+/**
+ * Height over the bed that the lowest shot is wanted at, and that the bait must keep, m. Common practice, no source.
+ */
 const WANTED = 0.15;
 const BAIT_CLEAR = 0.04;
-/** Height of bait put up with, and the least that 5 % more hold-back must take off it to be worth the trouble, m. Common practice, no source. */
+/**
+ * Height of bait put up with, and the least that 5 % more hold-back must take off it to be worth the trouble, m. Common
+ * practice, no source.
+ */
 const TOLERATED = 0.12;
 const WORTHWHILE = 0.008;
 
-/** Tapered runs the bait ahead in an even flow; bulk gets down in strong water; even suits the slow. Common practice, no source. */
-export const shottingFor = (water: Water): Shotting => (water.meanSpeed > 0.6 ? "bulk" : water.meanSpeed < 0.15 ? "even" : "tapered");
+/**
+ * Tapered runs the bait ahead in an even flow; bulk gets down in strong water; even suits the slow. Common practice, no
+ * source.
+ */
+export const shottingFor = (water: Water): Shotting =>
+  water.meanSpeed > 0.6 ? "bulk" : water.meanSpeed < 0.15 ? "even" : "tapered";
 
 function checkWater(water: Water): void {
   const limits = { depth: [0.1, 30], meanSpeed: [0, 5], bedRoughness: [0.0005, 3] } as const;
   for (const [name, [low, high]] of Object.entries(limits)) {
     const value = water[name as keyof Water];
-    if (!Number.isFinite(value) || value < low || value > high) throw new InputError("bad-water", `${name} must be from ${low} to ${high}; it is ${value}.`, { path: `water.${name}` });
+    if (!Number.isFinite(value) || value < low || value > high)
+      throw new InputError("bad-water", `${name} must be from ${low} to ${high}; it is ${value}.`, {
+        path: `water.${name}`,
+      });
   }
 }
 
 /** What the bait takes of the float's capacity, in grams of shot of its metal. */
 export const carriedBy = ({ bait, metal }: FloatTackle): number =>
-  (Math.max(0, submergedWeight(bait.grams / 1000, bait.density)) / submergedWeight(0.001, DENSITY[metal]));
+  Math.max(0, submergedWeight(bait.grams / 1000, bait.density)) / submergedWeight(0.001, DENSITY[metal]);
 
-/** The float for a bait: the usual one, or the next half gram that leaves it a gram and a half of shot. Common practice, no source. */
-export const floatFor = (tackle: FloatTackle): number => Math.max(FLOAT_TACKLE.value.capacity, Math.ceil((carriedBy(tackle) + 1.5) * 2) / 2);
+/**
+ * The float for a bait: the usual one, or the next half gram that leaves it a gram and a half of shot. Common practice,
+ * no source.
+ */
+export const floatFor = (tackle: FloatTackle): number =>
+  Math.max(FLOAT_TACKLE.value.capacity, Math.ceil((carriedBy(tackle) + 1.5) * 2) / 2);
 
 interface Weighted {
   length: number;
@@ -100,49 +125,89 @@ interface Weighted {
 /** Everything hung under the float for a setting: bait at the end, shot above it. */
 function weighted(setting: number, tackle: FloatTackle, plan: readonly Placed[]): Weighted {
   const length = setting + tackle.leader;
-  const bait: Weight = { fromEnd: 0, weight: Math.max(0, submergedWeight(tackle.bait.grams / 1000, tackle.bait.density)), diameter: tackle.bait.diameter };
-  const shot = plan.flatMap((one): Weight[] => Array.from({ length: one.count }, () => ({
-    fromEnd: length - one.below,
-    weight: submergedWeight(one.grams / 1000, DENSITY[tackle.metal]),
-    diameter: sphereDiameter(one.grams / 1000, DENSITY[tackle.metal]),
-  })));
+  const bait: Weight = {
+    fromEnd: 0,
+    weight: Math.max(0, submergedWeight(tackle.bait.grams / 1000, tackle.bait.density)),
+    diameter: tackle.bait.diameter,
+  };
+  const shot = plan.flatMap((one): Weight[] =>
+    Array.from({ length: one.count }, () => ({
+      fromEnd: length - one.below,
+      weight: submergedWeight(one.grams / 1000, DENSITY[tackle.metal]),
+      diameter: sphereDiameter(one.grams / 1000, DENSITY[tackle.metal]),
+    })),
+  );
   return { length, weights: [bait, ...shot] };
 }
 
-/** How a float of a given setting fishes. A free float runs at the speed at which the water pushes it no more than its line drags it. */
-export function fishFloat(water: Water, tackle: FloatTackle, setting: number, shotting: Shotting, holdBack = 0, whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1)): FloatRig {
+/**
+ * How a float of a given setting fishes. A free float runs at the speed at which the water pushes it no more than its
+ * line drags it.
+ */
+export function fishFloat(
+  water: Water,
+  tackle: FloatTackle,
+  setting: number,
+  shotting: Shotting,
+  holdBack = 0,
+  whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1),
+): FloatRig {
   const ks = Math.min(water.bedRoughness, 0.5 * water.depth);
   const speed = (z: number) => speedAtHeight(water.meanSpeed, water.depth, ks, z);
   const surface = surfaceSpeed(water.meanSpeed, water.depth, ks);
   const plan = whole.map((shot) => ({ ...shot, below: shot.below * setting }));
   const { length, weights } = weighted(setting, tackle, plan);
-  const at = (floatSpeed: number) => hang({ speed, floatSpeed, depth: water.depth, length, lineDiameter: tackle.lineDiameter, weights });
+  const at = (floatSpeed: number) =>
+    hang({ speed, floatSpeed, depth: water.depth, length, lineDiameter: tackle.lineDiameter, weights });
   const body = floatDiameter(tackle.capacity);
   // Net push of water and line on a float running at v: positive while it would still gain speed.
   const gain = (v: number) => push(body, surface - v) + at(v).pullAlong;
   const held = (1 - Math.max(0, holdBack)) * surface;
-  const floatSpeed = surface <= 1e-6 ? 0 : holdBack > 0 && gain(held) >= 0 ? held : root(gain, 0, surface, 1e-4 * surface);
+  const floatSpeed =
+    surface <= 1e-6 ? 0 : holdBack > 0 && gain(held) >= 0 ? held : root(gain, 0, surface, 1e-4 * surface);
   const found = at(floatSpeed);
-  const shotAt = found.shape.reduce((best, point) => (Math.abs(point.s - tackle.leader) < Math.abs(best.s - tackle.leader) ? point : best));
+  const shotAt = found.shape.reduce((best, point) =>
+    Math.abs(point.s - tackle.leader) < Math.abs(best.s - tackle.leader) ? point : best,
+  );
   return {
-    setting, baitHeight: Math.max(0, found.endHeight), shotHeight: shotAt.z, lift: found.endHeight - (water.depth - length),
-    holdBack: Math.max(0, holdBack), floatSpeed, surfaceSpeed: surface, shotting, shot: plan, shape: found.shape, touches: found.endHeight <= 0.01,
+    setting,
+    baitHeight: Math.max(0, found.endHeight),
+    shotHeight: shotAt.z,
+    lift: found.endHeight - (water.depth - length),
+    holdBack: Math.max(0, holdBack),
+    floatSpeed,
+    surfaceSpeed: surface,
+    shotting,
+    shot: plan,
+    shape: found.shape,
+    touches: found.endHeight <= 0.01,
   };
 }
 
 /** Drag of the water on the float's body, N. Cd of a bluff, half-sunk body about 0.5 (common practice, no source). */
-const push = (diameter: number, relative: number): number => 0.5 * WATER_DENSITY * 0.5 * ((Math.PI * diameter ** 2) / 4) * relative * Math.abs(relative);
+const push = (diameter: number, relative: number): number =>
+  0.5 * WATER_DENSITY * 0.5 * ((Math.PI * diameter ** 2) / 4) * relative * Math.abs(relative);
 
 /**
- * A first setting: the float-to-shot length that fishes the lowest shot at the wanted height off the bed. The shot is counted as
- * the depth, since the bait beyond it lifts. Without a stated hold-back the least one is taken (steps of 5 %) that keeps the lift small.
+ * A first setting: the float-to-shot length that fishes the lowest shot at the wanted height off the bed. The shot is
+ * counted as
+ * the depth, since the bait beyond it lifts. Without a stated hold-back the least one is taken (steps of 5 %) that
+ * keeps the lift small.
  */
 export function setFloat(water: Water, tackle: FloatTackle = FLOAT_TACKLE.value, style: FloatStyle = {}): FloatRig {
   checkWater(water);
-  if (carriedBy(tackle) > 0.9 * tackle.capacity) throw new InputError("float-too-small", `A float that carries ${tackle.capacity} g is too small for this bait, which takes ${carriedBy(tackle).toFixed(1)} g of it.`, { path: "tackle.capacity" });
+  if (carriedBy(tackle) > 0.9 * tackle.capacity)
+    throw new InputError(
+      "float-too-small",
+      `A float that carries ${tackle.capacity} g is too small for this bait, which takes ${carriedBy(tackle).toFixed(1)} g of it.`,
+      { path: "tackle.capacity" },
+    );
   const shotting = style.shotting ?? shottingFor(water);
   const wanted = style.shotHeight ?? WANTED;
-  if (wanted >= water.depth - 0.05) throw new InputError("too-shallow", `The water is too shallow to fish the shot ${wanted} m off the bed.`, { path: "water.depth" });
+  if (wanted >= water.depth - 0.05)
+    throw new InputError("too-shallow", `The water is too shallow to fish the shot ${wanted} m off the bed.`, {
+      path: "water.depth",
+    });
   const whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1);
   const settle = (holdBack: number): FloatRig => {
     const over = (length: number) => {

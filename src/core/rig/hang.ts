@@ -2,7 +2,10 @@ import { WATER_DENSITY } from "../quantity/provenance";
 import { LINE_NORMAL, LINE_TANGENTIAL, sphereForce } from "./drag";
 import { root } from "./solve";
 
-/** A weight on the line: its distance from the lower end along the line (m), its weight in water (N) and the sphere that drags like it (m). */
+/**
+ * A weight on the line: its distance from the lower end along the line (m), its weight in water (N) and the sphere that
+ * drags like it (m).
+ */
 export interface Weight {
   fromEnd: number;
   weight: number;
@@ -10,7 +13,10 @@ export interface Weight {
 }
 
 export interface Hang {
-  /** Points from the lower end up to the float: x down-current (m), z above the bed (m), s along the line from the lower end (m). */
+  /**
+   * Points from the lower end up to the float: x down-current (m), z above the bed (m), s along the line from the lower
+   * end (m).
+   */
   shape: { x: number; z: number; s: number }[];
   /** Height of the lower end above the bed, m: below zero would be in the bed. */
   endHeight: number;
@@ -34,8 +40,10 @@ export interface HangInput {
 const STEPS = 60;
 
 /**
- * Walks up the line from its lower end at height z0, with forces in equilibrium in the frame of the float: at every element
- * dT = -(weight + drag), drag normal and tangential to it by the relative speed. (A weightless line with end load; line weight
+ * Walks up the line from its lower end at height z0, with forces in equilibrium in the frame of the float: at every
+ * element
+ * dT = -(weight + drag), drag normal and tangential to it by the relative speed. (A weightless line with end load; line
+ * weight
  * in water is neglected: nylon and fluorocarbon weigh under 1 % of a shot a metre.)
  */
 function walk(input: HangInput, z0: number): Hang {
@@ -62,7 +70,8 @@ function walk(input: HangInput, z0: number): Hang {
     const normal = v * tz;
     const tangential = v * tx;
     const fn = 0.5 * WATER_DENSITY * LINE_NORMAL * input.lineDiameter * normal * Math.abs(normal) * step;
-    const ft = 0.5 * WATER_DENSITY * LINE_TANGENTIAL * Math.PI * input.lineDiameter * tangential * Math.abs(tangential) * step;
+    const ft =
+      0.5 * WATER_DENSITY * LINE_TANGENTIAL * Math.PI * input.lineDiameter * tangential * Math.abs(tangential) * step;
     // Normal direction (tz, -tx), tangential (tx, tz); z is up, so a downward pull is minus z.
     along += fn * tz + ft * tx;
     down += fn * tx - ft * tz;
@@ -73,7 +82,10 @@ function walk(input: HangInput, z0: number): Hang {
   return { shape, endHeight: z0, pullAlong: along, pullDown: down };
 }
 
-/** Shape of the line under a float at the surface: the height of its lower end is found so that its top meets the surface. */
+/**
+ * Shape of the line under a float at the surface: the height of its lower end is found so that its top meets the
+ * surface.
+ */
 export function hang(input: HangInput): Hang {
   const topAt = (z0: number) => walk(input, z0).shape.at(-1)!.z - input.depth;
   const lowest = input.depth - input.length - 1e-6;

@@ -35,19 +35,36 @@ test("root finds cube roots", () => {
 });
 
 test("in still water the line hangs straight: length, depth and pull are those of the weights", () => {
-  const found = hang({ speed: () => 0, floatSpeed: 0, depth: 2, length: 1.5, lineDiameter: 0.0002, weights: [{ fromEnd: 0, weight: 0.01, diameter: 0.005 }] });
+  const found = hang({
+    speed: () => 0,
+    floatSpeed: 0,
+    depth: 2,
+    length: 1.5,
+    lineDiameter: 0.0002,
+    weights: [{ fromEnd: 0, weight: 0.01, diameter: 0.005 }],
+  });
   expect(found.endHeight).toBeCloseTo(0.5, 3);
   expect(found.pullDown).toBeCloseTo(0.01, 9);
   expect(Math.abs(found.pullAlong)).toBeLessThan(1e-9);
 });
 
 test("a weightless line in even flow: the drag across its length leans it by the closed form of a normal-drag line", () => {
-  // Equilibrium of a light line with end load W in even flow: normal drag f sin^2(phi) per metre turns the direction without
-  // changing the tension, so cot(phi) = f s / W from the loaded end (Berteaux 1976, Buoy Engineering; tangential drag left out).
+  // Equilibrium of a light line with end load W in even flow: normal drag f sin^2(phi) per metre turns the direction
+  // without
+  // changing the tension, so cot(phi) = f s / W from the loaded end (Berteaux 1976, Buoy Engineering; tangential drag
+  // left out).
   const [v, d, length, weight] = [0.5, 0.0004, 1, 0.05];
   const f = 0.5 * 999.7 * 1.2 * d * v * v;
-  const found = hang({ speed: () => v, floatSpeed: 0, depth: 3, length, lineDiameter: d, weights: [{ fromEnd: 0, weight, diameter: 1e-6 }] });
-  const top = found.shape.at(-1)!, before = found.shape.at(-3)!;
+  const found = hang({
+    speed: () => v,
+    floatSpeed: 0,
+    depth: 3,
+    length,
+    lineDiameter: d,
+    weights: [{ fromEnd: 0, weight, diameter: 1e-6 }],
+  });
+  const top = found.shape.at(-1)!,
+    before = found.shape.at(-3)!;
   const cot = Math.abs((top.x - before.x) / (top.z - before.z));
   expect(cot / ((f * length) / weight)).toBeCloseTo(1, 1);
 });
@@ -57,11 +74,12 @@ const tackle = (capacity: number) => ({ ...FLOAT_TACKLE.value, capacity, metal: 
 const water = (meanSpeed: number) => ({ depth: 1.2, meanSpeed, bedRoughness: 0.15 });
 
 test("a free float runs at 83 to 93 % of the surface's speed", () => {
-  for (const speed of [0.4, 1]) for (const capacity of [0.6, 3]) {
-    const rig = fishFloat(water(speed), tackle(capacity), 0.75, "bulk");
-    expect(rig.floatSpeed / rig.surfaceSpeed).toBeGreaterThan(0.82);
-    expect(rig.floatSpeed / rig.surfaceSpeed).toBeLessThan(0.94);
-  }
+  for (const speed of [0.4, 1])
+    for (const capacity of [0.6, 3]) {
+      const rig = fishFloat(water(speed), tackle(capacity), 0.75, "bulk");
+      expect(rig.floatSpeed / rig.surfaceSpeed).toBeGreaterThan(0.82);
+      expect(rig.floatSpeed / rig.surfaceSpeed).toBeLessThan(0.94);
+    }
 });
 
 test("in slow water the bait stays within a hand of the bed; in fast water it rides up, and holding back to 75 % nearly halves that", () => {
@@ -82,15 +100,16 @@ test("more depth, more setting; the shot ends where it was wanted and never in t
 });
 
 test("shot fills the float with few whole shot, for floats from dust to stones", () => {
-  for (const capacity of [0.4, 1, 1.7, 2, 3.5, 6, 14]) for (const style of ["tapered", "bulk", "even"] as const) {
-    const plan = shotPlan(capacity, style, 1);
-    expect(Math.abs(shotMass(plan) - capacity)).toBeLessThanOrEqual(0.06);
-    for (const shot of plan) {
-      expect(SHOT_SIZES.value.some((one) => one.size === shot.size)).toBe(true);
-      expect(shot.below).toBeLessThanOrEqual(1);
+  for (const capacity of [0.4, 1, 1.7, 2, 3.5, 6, 14])
+    for (const style of ["tapered", "bulk", "even"] as const) {
+      const plan = shotPlan(capacity, style, 1);
+      expect(Math.abs(shotMass(plan) - capacity)).toBeLessThanOrEqual(0.06);
+      for (const shot of plan) {
+        expect(SHOT_SIZES.value.some((one) => one.size === shot.size)).toBe(true);
+        expect(shot.below).toBeLessThanOrEqual(1);
+      }
+      if (capacity <= 6) expect(plan.reduce((sum, shot) => sum + shot.count, 0)).toBeLessThanOrEqual(8);
     }
-    if (capacity <= 6) expect(plan.reduce((sum, shot) => sum + shot.count, 0)).toBeLessThanOrEqual(8);
-  }
 });
 
 test("tapered grows lighter to the hook, bulk sits low with a small dropper, even is alike (common practice, no source)", () => {
@@ -106,7 +125,12 @@ test("tapered grows lighter to the hook, bulk sits low with a small dropper, eve
   expect(shotPlan(0, "even", 1)).toEqual([]);
 });
 
-const request = (change: Partial<RigRequest["water"]> = {}, more: object = {}): RigRequest => ({ method: "float", species: "brown-trout", water: { depth: 1.2, meanSpeed: 0.4, visibleDepth: 1.5, temperature: 10, ...change }, ...more });
+const request = (change: Partial<RigRequest["water"]> = {}, more: object = {}): RigRequest => ({
+  method: "float",
+  species: "brown-trout",
+  water: { depth: 1.2, meanSpeed: 0.4, visibleDepth: 1.5, temperature: 10, ...change },
+  ...more,
+});
 
 test("colours in clear water: black, brown, green, pink, chartreuse; dark first and loud in colour (common practice, no source)", () => {
   expect(adviseRig(request()).lure.colours).toEqual(["black", "brown", "green", "pink", "chartreuse"]);
@@ -151,7 +175,15 @@ test.each<[unknown, string]>([
 });
 
 test("a rig asked for a fish that is no trout says that it is worked out as for trout; a trout's does not", () => {
-  const request = (species: string) => adviseRig({ method: "float", species, water: { depth: 1.2, meanSpeed: 0.4, bedRoughness: 0.15, visibleDepth: 1, temperature: 12 } } as RigRequest, "metric");
+  const request = (species: string) =>
+    adviseRig(
+      {
+        method: "float",
+        species,
+        water: { depth: 1.2, meanSpeed: 0.4, bedRoughness: 0.15, visibleDepth: 1, temperature: 12 },
+      } as RigRequest,
+      "metric",
+    );
   expect(request("walleye").cautions.join()).toMatch(/as for trout; for walleye/);
   expect(request("brown-trout").cautions).toEqual([]);
 });

@@ -3,9 +3,16 @@ import { FROM_MEMORY, sourced } from "../quantity/provenance";
 /** Split shot by size, g (from memory; the angler can change them). */
 export const SHOT_SIZES = sourced(
   [
-    { size: "SSG", grams: 1.6 }, { size: "AAA", grams: 0.8 }, { size: "BB", grams: 0.4 }, { size: "No 1", grams: 0.3 },
-    { size: "No 3", grams: 0.2 }, { size: "No 4", grams: 0.17 }, { size: "No 5", grams: 0.13 }, { size: "No 6", grams: 0.1 },
-    { size: "No 8", grams: 0.06 }, { size: "No 10", grams: 0.04 },
+    { size: "SSG", grams: 1.6 },
+    { size: "AAA", grams: 0.8 },
+    { size: "BB", grams: 0.4 },
+    { size: "No 1", grams: 0.3 },
+    { size: "No 3", grams: 0.2 },
+    { size: "No 4", grams: 0.17 },
+    { size: "No 5", grams: 0.13 },
+    { size: "No 6", grams: 0.1 },
+    { size: "No 8", grams: 0.06 },
+    { size: "No 10", grams: 0.04 },
   ] as const,
   "g",
   FROM_MEMORY,
@@ -21,7 +28,10 @@ export interface Placed {
   below: number;
 }
 
-/** Most pieces pinched on besides the heaviest, and how near their sum must come to the float's capacity, g. Common practice, no source. */
+/**
+ * Most pieces pinched on besides the heaviest, and how near their sum must come to the float's capacity, g. Common
+ * practice, no source.
+ */
 const MOST_PIECES = 6;
 const NEAR = 0.03;
 
@@ -33,7 +43,10 @@ interface Shape {
   fewest: number;
 }
 
-/** Tapered: heavier under the float, lighter to the hook. Bulk: together and low, one small dropper. Even: alike. Common practice, no source. */
+/**
+ * Tapered: heavier under the float, lighter to the hook. Bulk: together and low, one small dropper. Even: alike. Common
+ * practice, no source.
+ */
 const SHAPES: Record<Shotting, Shape> = {
   tapered: { share: (i, n) => (2 * (n - i)) / (n * (n + 1)), at: (i, n) => (i + 1) / n, fewest: 3 },
   bulk: { share: (i, n) => (i === n - 1 ? 0.12 : 0.88 / (n - 1)), at: (i, n) => (i === n - 1 ? 1 : 0.75), fewest: 2 },
@@ -41,11 +54,18 @@ const SHAPES: Record<Shotting, Shape> = {
 };
 
 /**
- * Whole shot that fills a float, placed by the style; `below` for a float-to-shot length of `setting` m. Exact search over all
- * choices of at most six pieces from the box: of those that fill the float, the one nearest the wanted shares, fewer pieces first.
+ * Whole shot that fills a float, placed by the style; `below` for a float-to-shot length of `setting` m. Exact search
+ * over all
+ * choices of at most six pieces from the box: of those that fill the float, the one nearest the wanted shares, fewer
+ * pieces first.
  * What six pieces cannot carry sits as the heaviest shot right under the float.
  */
-export function shotPlan(capacityGrams: number, style: Shotting, setting: number, box: readonly { size: string; grams: number }[] = SHOT_SIZES.value): Placed[] {
+export function shotPlan(
+  capacityGrams: number,
+  style: Shotting,
+  setting: number,
+  box: readonly { size: string; grams: number }[] = SHOT_SIZES.value,
+): Placed[] {
   const sizes = [...box].sort((a, b) => b.grams - a.grams);
   const heaviest = sizes[0]!;
   const spare = Math.max(0, Math.ceil((capacityGrams - 0.6 * MOST_PIECES * heaviest.grams) / heaviest.grams));
@@ -62,8 +82,15 @@ export function shotPlan(capacityGrams: number, style: Shotting, setting: number
   return placed;
 }
 
-/** The non-increasing run of at most six shot that fills the target best; the nearest sum under it where none comes near. */
-function bestPieces(target: number, sizes: readonly { size: string; grams: number }[], shape: Shape): { size: string; grams: number }[] {
+/**
+ * The non-increasing run of at most six shot that fills the target best; the nearest sum under it where none comes
+ * near.
+ */
+function bestPieces(
+  target: number,
+  sizes: readonly { size: string; grams: number }[],
+  shape: Shape,
+): { size: string; grams: number }[] {
   let best: { size: string; grams: number }[] = [];
   let least = Infinity;
   const judge = (run: readonly { size: string; grams: number }[], sum: number) => {
@@ -92,4 +119,5 @@ function bestPieces(target: number, sizes: readonly { size: string; grams: numbe
   return best;
 }
 
-export const shotMass = (plan: readonly Placed[]): number => plan.reduce((sum, shot) => sum + shot.grams * shot.count, 0);
+export const shotMass = (plan: readonly Placed[]): number =>
+  plan.reduce((sum, shot) => sum + shot.grams * shot.count, 0);

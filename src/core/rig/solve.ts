@@ -1,5 +1,6 @@
 /**
- * Root of f between low and high, where it changes sign, by false position with the Illinois rule (Dowell & Jarratt 1971, BIT 11).
+ * Root of f between low and high, where it changes sign, by false position with the Illinois rule (Dowell & Jarratt
+ * 1971, BIT 11).
  * Stops when the step or |f| is within tolerance. Without a change of sign, the end where |f| is less.
  */
 export function root(f: (x: number) => number, low: number, high: number, tolerance = 1e-6, turns = 60): number {

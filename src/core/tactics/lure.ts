@@ -1,7 +1,9 @@
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
 import type { Light } from "../lies/foraging";
 
-/** A choice of lure with its reasons. Rules of craft: common practice, no source; the angler's own log outranks them. */
+/**
+ * A choice of lure with its reasons. Rules of craft: common practice, no source; the angler's own log outranks them.
+ */
 export interface LureChoice {
   category: LureCategory;
   /** Size in words, with its weight or length. */
@@ -35,7 +37,10 @@ export interface LureWater {
 const COLD = 7;
 const WARM = 14;
 
-/** Orders of colour by clarity. Clear water: black, brown, green, pink, chartreuse; coloured: dark first, then neon. Common practice, no source. */
+/**
+ * Orders of colour by clarity. Clear water: black, brown, green, pink, chartreuse; coloured: dark first, then neon.
+ * Common practice, no source.
+ */
 const COLOUR_ORDER: Record<ClarityClass, readonly Colour[]> = {
   "gin-clear": ["natural", "brown", "black", "green", "pink", "chartreuse"],
   clear: ["black", "brown", "green", "pink", "chartreuse"],
@@ -66,22 +71,41 @@ export function chooseLure(water: LureWater): LureChoice {
     colours = [...new Set<Colour>(["black", ...colours.filter((colour) => colour !== "natural")])];
     reasons.push("Low light: darker, with more outline.");
   }
-  reasons.push(cold ? "Cold water slows them: smaller and slower." : warm ? "Warm water, keen fish: a size up is worth a try." : "Middling water temperature: the usual size.");
+  reasons.push(
+    cold
+      ? "Cold water slows them: smaller and slower."
+      : warm
+        ? "Warm water, keen fish: a size up is worth a try."
+        : "Middling water temperature: the usual size.",
+  );
 
-  const category: LureCategory = dirty ? "worm under a float" : clarity === "gin-clear" ? "natural bait under a float" : "small jig under a float";
+  const category: LureCategory = dirty
+    ? "worm under a float"
+    : clarity === "gin-clear"
+      ? "natural bait under a float"
+      : "small jig under a float";
   if (category === "worm under a float") reasons.push("A worm smells and moves where little can be seen.");
   return { category, ...sizeOf(category, cold, warm), colours, reasons };
 }
 
-/** Usual sizes (common practice, no source): trout minis 1/32 to 1/16 oz. Bodies: head or hook with what is on it, estimated; from memory. */
+/**
+ * Usual sizes (common practice, no source): trout minis 1/32 to 1/16 oz. Bodies: head or hook with what is on it,
+ * estimated; from memory.
+ */
 function sizeOf(category: LureCategory, cold: boolean, warm: boolean): Pick<LureChoice, "size" | "body"> {
   if (category === "worm under a float") {
-    return warm ? { size: "hook 8, a whole worm", body: { grams: 1.2, density: 1120, diameter: 0.015 } } : { size: "hook 10, half a worm", body: { grams: 0.6, density: 1150, diameter: 0.012 } };
+    return warm
+      ? { size: "hook 8, a whole worm", body: { grams: 1.2, density: 1120, diameter: 0.015 } }
+      : { size: "hook 10, half a worm", body: { grams: 0.6, density: 1150, diameter: 0.012 } };
   }
   if (category === "natural bait under a float") {
-    return cold ? { size: "hook 14, one grub or nymph", body: { grams: 0.12, density: 1400, diameter: 0.006 } } : { size: "hook 12, one grub or nymph", body: { grams: 0.2, density: 1400, diameter: 0.007 } };
+    return cold
+      ? { size: "hook 14, one grub or nymph", body: { grams: 0.12, density: 1400, diameter: 0.006 } }
+      : { size: "hook 12, one grub or nymph", body: { grams: 0.2, density: 1400, diameter: 0.007 } };
   }
-  return warm ? { size: "1/16 oz (1.8 g), 4 cm", body: { grams: 2.3, density: 4200, diameter: 0.013 } } : { size: "1/32 oz (0.9 g), 3 cm", body: { grams: 1.2, density: 4000, diameter: 0.011 } };
+  return warm
+    ? { size: "1/16 oz (1.8 g), 4 cm", body: { grams: 2.3, density: 4200, diameter: 0.013 } }
+    : { size: "1/32 oz (0.9 g), 3 cm", body: { grams: 1.2, density: 4000, diameter: 0.011 } };
 }
 
 /** When a fish should be left alone: the usual caution, trout and salmon at about 20 C; local rules stand. */

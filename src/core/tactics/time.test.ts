@@ -28,7 +28,8 @@ test("clear water is rested half an hour after a fish, coloured water not at all
   expect(timeFor(hole, look).rest).toBe(30);
   expect(timeFor(hole, { ...look, visibleDepth: 0.9 }).rest).toBe(15);
   expect(timeFor(hole, { ...look, visibleDepth: 0.4 }).rest).toBe(0);
-  const words = (id: string, base?: string) => timeFor(hole, { ...look, species: { ...speciesById(id), id: base ? "mine" : id }, base }).reasons.join(" ");
+  const words = (id: string, base?: string) =>
+    timeFor(hole, { ...look, species: { ...speciesById(id), id: base ? "mine" : id }, base }).reasons.join(" ");
   expect(words("walleye")).toContain("same cast again");
   expect(words("walleye", "walleye")).toContain("same cast again");
   expect(words("brown-trout")).not.toContain("same cast again");

@@ -25,7 +25,10 @@ export interface Timing {
 const CASTS: Record<Water, number> = { riffle: 2, run: 6, pool: 12 };
 /** Rovers give a spot twenty minutes, a little more on a knock. */
 const ROVE = { minutes: 20, knock: 10 };
-/** One who waits goes through four changes (colour, depth, size, another kind of lure) before resting the spot, ten minutes each. */
+/**
+ * One who waits goes through four changes (colour, depth, size, another kind of lure) before resting the spot, ten
+ * minutes each.
+ */
 const WAIT = { changes: 4, each: 10 };
 /** A fed or rested spot is taken up again after half an hour. */
 const REST = 30;
@@ -43,8 +46,14 @@ const WATERS: Record<Water, string> = {
 };
 const CLEAR: readonly ClarityClass[] = ["clear", "gin-clear"];
 
-/** Time for a lie in its water, for a style. Where `base` names the species that a profile was copied from, its habits hold. */
-export function timeFor(lie: Pick<Lie, "depth" | "meanSpeed" | "kind">, at: { visibleDepth: number; temperature: number; style: Style; species: Species; base?: string }): Timing {
+/**
+ * Time for a lie in its water, for a style. Where `base` names the species that a profile was copied from, its habits
+ * hold.
+ */
+export function timeFor(
+  lie: Pick<Lie, "depth" | "meanSpeed" | "kind">,
+  at: { visibleDepth: number; temperature: number; style: Style; species: Species; base?: string },
+): Timing {
   const water = waterBy(froude(lie.depth, lie.meanSpeed));
   const cold = at.temperature < COLD;
   const clear = CLEAR.includes(clarityClass(at.visibleDepth));
@@ -54,16 +63,24 @@ export function timeFor(lie: Pick<Lie, "depth" | "meanSpeed" | "kind">, at: { vi
   const casts = Math.round(CASTS[as] * slower);
   const castsEach = Math.max(1, Math.round(casts / 3));
   const rove = at.style === "rove";
-  const minutes = Math.round((rove ? (water === "riffle" ? ROVE.minutes / 4 : ROVE.minutes) : WAIT.changes * WAIT.each) * slower);
+  const minutes = Math.round(
+    (rove ? (water === "riffle" ? ROVE.minutes / 4 : ROVE.minutes) : WAIT.changes * WAIT.each) * slower,
+  );
   const rest = clear ? REST : clarityClass(at.visibleDepth) === "green" ? REST / 2 : 0;
   const reasons = [
     `${WATERS[as]}: about ${casts} cast${casts === 1 ? "" : "s"}.`,
     ...(clear ? ["Clear water: the first cast is the best one, so be ready on it."] : []),
     ...(cold ? ["Cold water: slow fish, so half as long again."] : []),
     ...(at.species.model === "travel" ? ["Fish on the run come through: a good resting place fills again."] : []),
-    rove ? `Roving: ${minutes} minutes without a bite, ${Math.round(ROVE.knock * slower)} more on a knock, then the next lie.` : `Waiting: change small things first (colour, depth, size, then the kind of lure), ten minutes each, before resting it.`,
-    rest > 0 ? `After a hooked fish rest it ${rest} minutes: in water this clear it has told the others.` : "Water this coloured hides the fight: go straight on with the same cast.",
-    ...(SCHOOLS.has(at.base ?? at.species.id) ? ["Once one bites: the same cast again, quickly, and keep a lure among them."] : []),
+    rove
+      ? `Roving: ${minutes} minutes without a bite, ${Math.round(ROVE.knock * slower)} more on a knock, then the next lie.`
+      : `Waiting: change small things first (colour, depth, size, then the kind of lure), ten minutes each, before resting it.`,
+    rest > 0
+      ? `After a hooked fish rest it ${rest} minutes: in water this clear it has told the others.`
+      : "Water this coloured hides the fight: go straight on with the same cast.",
+    ...(SCHOOLS.has(at.base ?? at.species.id)
+      ? ["Once one bites: the same cast again, quickly, and keep a lure among them."]
+      : []),
   ];
   return { water, castsEach, casts, minutes, afterKnock: Math.round(ROVE.knock * slower), rest, reasons };
 }

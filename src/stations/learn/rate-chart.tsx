@@ -1,5 +1,16 @@
 "use client";
-import { BarController, BarElement, CategoryScale, Chart as ChartJS, type ChartData, type ChartDataset, type ChartOptions, LinearScale, type Plugin, Tooltip } from "chart.js";
+import {
+  BarController,
+  BarElement,
+  CategoryScale,
+  Chart as ChartJS,
+  type ChartData,
+  type ChartDataset,
+  type ChartOptions,
+  LinearScale,
+  type Plugin,
+  Tooltip,
+} from "chart.js";
 import { useMemo } from "react";
 import { Bar } from "react-chartjs-2";
 import type { RateClass } from "../../core/book/rates";
@@ -41,19 +52,66 @@ const WHISKERS = [whiskers];
 /** Catches per rod-hour by class, with the 80 % interval as a whisker and the hours fished under each bar. */
 export function RateChart({ classes, labels }: { classes: readonly RateClass[]; labels: readonly string[] }) {
   const colours = useColours();
-  const data: ChartData<"bar"> = useMemo(() => ({
-    labels: classes.map((one, k) => [labels[k]!.replace(" to ", "–"), ...(one.hours > 0 ? [`${one.hours.toFixed(1)} h`, `${one.events} fish`] : ["not", "fished"])]),
-    datasets: [{ data: classes.map((one) => one.rate ?? 0), backgroundColor: colours.reed, maxBarThickness: 56, intervals: classes.map((one) => one.interval), ink: colours.ink } as WithIntervals],
-  }), [classes, labels, colours]);
+  const data: ChartData<"bar"> = useMemo(
+    () => ({
+      labels: classes.map((one, k) => [
+        labels[k]!.replace(" to ", "–"),
+        ...(one.hours > 0 ? [`${one.hours.toFixed(1)} h`, `${one.events} fish`] : ["not", "fished"]),
+      ]),
+      datasets: [
+        {
+          data: classes.map((one) => one.rate ?? 0),
+          backgroundColor: colours.reed,
+          maxBarThickness: 56,
+          intervals: classes.map((one) => one.interval),
+          ink: colours.ink,
+        } as WithIntervals,
+      ],
+    }),
+    [classes, labels, colours],
+  );
   const highest = Math.max(0.5, ...classes.map((one) => one.interval?.[1] ?? 0));
-  const options: ChartOptions<"bar"> = useMemo(() => ({
-    animation: false,
-    maintainAspectRatio: false,
-    plugins: { legend: { display: false }, tooltip: { callbacks: { label: (item) => { const one = classes[item.dataIndex]!; return one.rate === null ? "not fished" : `${one.rate.toFixed(2)} fish an hour; 80 % between ${one.interval![0].toFixed(2)} and ${one.interval![1].toFixed(2)}`; } } } },
-    scales: {
-      x: { grid: { display: false }, ticks: { color: colours.inkSoft, font: CHART_FONT, maxRotation: 0, autoSkip: false } },
-      y: { min: 0, max: Math.ceil(highest * 5) / 5, border: { display: false }, grid: { color: colours.line }, ticks: { color: colours.inkSoft, font: CHART_FONT }, title: { display: true, text: "fish per rod-hour", color: colours.inkSoft, font: CHART_FONT } },
-    },
-  }), [classes, colours, highest]);
-  return <Bar data={data} options={options} plugins={WHISKERS} aria-label="Catches per rod-hour; the table below says the same" role="img" />;
+  const options: ChartOptions<"bar"> = useMemo(
+    () => ({
+      animation: false,
+      maintainAspectRatio: false,
+      plugins: {
+        legend: { display: false },
+        tooltip: {
+          callbacks: {
+            label: (item) => {
+              const one = classes[item.dataIndex]!;
+              return one.rate === null
+                ? "not fished"
+                : `${one.rate.toFixed(2)} fish an hour; 80 % between ${one.interval![0].toFixed(2)} and ${one.interval![1].toFixed(2)}`;
+            },
+          },
+        },
+      },
+      scales: {
+        x: {
+          grid: { display: false },
+          ticks: { color: colours.inkSoft, font: CHART_FONT, maxRotation: 0, autoSkip: false },
+        },
+        y: {
+          min: 0,
+          max: Math.ceil(highest * 5) / 5,
+          border: { display: false },
+          grid: { color: colours.line },
+          ticks: { color: colours.inkSoft, font: CHART_FONT },
+          title: { display: true, text: "fish per rod-hour", color: colours.inkSoft, font: CHART_FONT },
+        },
+      },
+    }),
+    [classes, colours, highest],
+  );
+  return (
+    <Bar
+      data={data}
+      options={options}
+      plugins={WHISKERS}
+      aria-label="Catches per rod-hour; the table below says the same"
+      role="img"
+    />
+  );
 }

@@ -13,7 +13,15 @@ const local = (time: number): string => {
 };
 
 /** A session already over, with its true times: a blank counts as much as a fish. */
-export function PastSession({ open, onOpenChange, river }: { open: boolean; onOpenChange: (open: boolean) => void; river: River }) {
+export function PastSession({
+  open,
+  onOpenChange,
+  river,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  river: River;
+}) {
   const species = useSettings((settings) => settings.species);
   const [start, setStart] = useState(() => local(Date.now() - 3 * 3_600_000));
   const [end, setEnd] = useState(() => local(Date.now() - 3_600_000));
@@ -25,20 +33,48 @@ export function PastSession({ open, onOpenChange, river }: { open: boolean; onOp
     if (to <= from) return setFault("The end must come after the start.");
     if (to > Date.now()) return setFault("The end lies in the future.");
     if (to - from > 48 * 3_600_000) return setFault("A session of more than two days? Put each day in by itself.");
-    await addPastSession(database(), { reach: reach || river.reaches[0]!.id, species, rods: 1, notes: "", start: from, end: to });
+    await addPastSession(database(), {
+      reach: reach || river.reaches[0]!.id,
+      species,
+      rods: 1,
+      notes: "",
+      start: from,
+      end: to,
+    });
     say("The session is in the book.");
     setFault(undefined);
     onOpenChange(false);
   }
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="A session already over" about="Its flow, trend, clarity and temperature come from the gauge.">
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      title="A session already over"
+      about="Its flow, trend, clarity and temperature come from the gauge."
+    >
       <div className="grid gap-3 sm:grid-cols-2">
-        <TextField label="From" type="datetime-local" value={start} onChange={(event) => setStart(event.target.value)} />
+        <TextField
+          label="From"
+          type="datetime-local"
+          value={start}
+          onChange={(event) => setStart(event.target.value)}
+        />
         <TextField label="To" type="datetime-local" value={end} onChange={(event) => setEnd(event.target.value)} />
-        <Select label="Reach" value={reach} onChange={setReach} choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))} />
+        <Select
+          label="Reach"
+          value={reach}
+          onChange={setReach}
+          choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))}
+        />
       </div>
-      {fault && <div className="mt-3"><FaultNote message={fault} /></div>}
-      <Button tone="next" className="mt-4" onClick={() => void keep()}>Keep this session</Button>
+      {fault && (
+        <div className="mt-3">
+          <FaultNote message={fault} />
+        </div>
+      )}
+      <Button tone="next" className="mt-4" onClick={() => void keep()}>
+        Keep this session
+      </Button>
     </Dialog>
   );
 }

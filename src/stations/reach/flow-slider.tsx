@@ -5,8 +5,26 @@ import { show } from "../../core/quantity/show";
 import { findUnit, fromSI, toSI, type UnitSystem } from "../../core/quantity/units";
 
 /** The flow to look at, on a log scale: the season's usual band behind it, dots where the flow is solved already. */
-export function FlowSlider({ flow, range, band, solved, rungs, now, system, onChange, onNow }: {
-  flow: number; range: readonly [number, number]; band: readonly [number, number] | null; solved: readonly number[]; rungs: readonly { discharge: number; solved: boolean }[]; now: number | null; system: UnitSystem; onChange: (flow: number) => void; onNow: () => void;
+export function FlowSlider({
+  flow,
+  range,
+  band,
+  solved,
+  rungs,
+  now,
+  system,
+  onChange,
+  onNow,
+}: {
+  flow: number;
+  range: readonly [number, number];
+  band: readonly [number, number] | null;
+  solved: readonly number[];
+  rungs: readonly { discharge: number; solved: boolean }[];
+  now: number | null;
+  system: UnitSystem;
+  onChange: (flow: number) => void;
+  onNow: () => void;
 }) {
   const [low, high] = range;
   const place = (q: number) => Math.min(1, Math.max(0, Math.log(q / low) / Math.log(high / low)));
@@ -16,7 +34,8 @@ export function FlowSlider({ flow, range, band, solved, rungs, now, system, onCh
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if ((event.target as HTMLElement).closest("input, textarea, [role=dialog]") || event.ctrlKey || event.metaKey) return;
+      if ((event.target as HTMLElement).closest("input, textarea, [role=dialog]") || event.ctrlKey || event.metaKey)
+        return;
       if (event.key === "[") step(1 / 1.1);
       if (event.key === "]") step(1.1);
     };
@@ -27,22 +46,72 @@ export function FlowSlider({ flow, range, band, solved, rungs, now, system, onCh
   return (
     <div className="pt-1">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
-        <p className="text-lg font-semibold" id="flow-label">Look at {shown.text}</p>
+        <p className="text-lg font-semibold" id="flow-label">
+          Look at {shown.text}
+        </p>
         <p className="text-sm text-soft">
-          {now !== null && Math.abs(now / flow - 1) > 0.005 && <button type="button" className="mr-4 min-h-8 underline" onClick={onNow}>back to now, {show(now, "discharge", system).text}</button>}
-          {band && "shaded: usual for the season · "}dots: solved{rungs.some((one) => !one.solved) && `, ${rungs.filter((one) => one.solved).length} of ${rungs.length} in the background`}
+          {now !== null && Math.abs(now / flow - 1) > 0.005 && (
+            <button type="button" className="mr-4 min-h-8 underline" onClick={onNow}>
+              back to now, {show(now, "discharge", system).text}
+            </button>
+          )}
+          {band && "shaded: usual for the season · "}dots: solved
+          {rungs.some((one) => !one.solved) &&
+            `, ${rungs.filter((one) => one.solved).length} of ${rungs.length} in the background`}
         </p>
       </div>
       <div className="relative mt-1 h-14">
-        {band && <div aria-hidden className="absolute top-1 h-4 bg-reed-soft" style={{ left: `${place(band[0]) * 100}%`, right: `${(1 - place(band[1])) * 100}%` }} />}
-        <Slider.Root className="absolute inset-x-0 top-0 flex h-6 touch-none items-center" min={0} max={1000} step={1} value={[Math.round(place(flow) * 1000)]} onValueChange={([value]) => onChange(Number(at(value! / 1000).toPrecision(3)))}>
+        {band && (
+          <div
+            aria-hidden
+            className="absolute top-1 h-4 bg-reed-soft"
+            style={{ left: `${place(band[0]) * 100}%`, right: `${(1 - place(band[1])) * 100}%` }}
+          />
+        )}
+        <Slider.Root
+          className="absolute inset-x-0 top-0 flex h-6 touch-none items-center"
+          min={0}
+          max={1000}
+          step={1}
+          value={[Math.round(place(flow) * 1000)]}
+          onValueChange={([value]) => onChange(Number(at(value! / 1000).toPrecision(3)))}
+        >
           <Slider.Track className="relative h-[2px] w-full bg-ink" />
-          <Slider.Thumb aria-labelledby="flow-label" aria-valuetext={shown.text} className="relative z-10 block size-6 cursor-grab rounded-full border-4 border-paper bg-ochre shadow" />
+          <Slider.Thumb
+            aria-labelledby="flow-label"
+            aria-valuetext={shown.text}
+            className="relative z-10 block size-6 cursor-grab rounded-full border-4 border-paper bg-ochre shadow"
+          />
         </Slider.Root>
-        {solved.filter((q) => q >= low && q <= high).map((q) => <span key={q} aria-hidden className="pointer-events-none absolute top-[8px] size-[8px] -translate-x-1/2 rounded-full bg-ink" style={{ left: `${place(q) * 100}%` }} />)}
-        {rungs.filter((one) => !one.solved && one.discharge >= low && one.discharge <= high).map(({ discharge }) => <span key={discharge} aria-hidden className="pointer-events-none absolute top-[8px] size-[8px] -translate-x-1/2 rounded-full border-2 border-soft bg-paper" style={{ left: `${place(discharge) * 100}%` }} />)}
+        {solved
+          .filter((q) => q >= low && q <= high)
+          .map((q) => (
+            <span
+              key={q}
+              aria-hidden
+              className="pointer-events-none absolute top-[8px] size-[8px] -translate-x-1/2 rounded-full bg-ink"
+              style={{ left: `${place(q) * 100}%` }}
+            />
+          ))}
+        {rungs
+          .filter((one) => !one.solved && one.discharge >= low && one.discharge <= high)
+          .map(({ discharge }) => (
+            <span
+              key={discharge}
+              aria-hidden
+              className="pointer-events-none absolute top-[8px] size-[8px] -translate-x-1/2 rounded-full border-2 border-soft bg-paper"
+              style={{ left: `${place(discharge) * 100}%` }}
+            />
+          ))}
         {ticks(low, high, system).map(({ q, label }) => (
-          <span key={label} aria-hidden className="absolute top-6 -translate-x-1/2 text-sm text-soft" style={{ left: `${place(q) * 100}%` }}>{label}</span>
+          <span
+            key={label}
+            aria-hidden
+            className="absolute top-6 -translate-x-1/2 text-sm text-soft"
+            style={{ left: `${place(q) * 100}%` }}
+          >
+            {label}
+          </span>
         ))}
       </div>
     </div>
@@ -57,7 +126,8 @@ function ticks(low: number, high: number, system: UnitSystem): { q: number; labe
   for (let decade = Math.floor(Math.log10(a)); decade <= Math.log10(b); decade++) {
     for (const one of [1, 2, 5]) {
       const value = one * 10 ** decade;
-      if (value >= a * 1.02 && value <= b * 0.98) out.push({ q: toSI(value, unit), label: String(Number(value.toPrecision(2))) });
+      if (value >= a * 1.02 && value <= b * 0.98)
+        out.push({ q: toSI(value, unit), label: String(Number(value.toPrecision(2))) });
     }
   }
   return out;

@@ -30,7 +30,12 @@ export function Foam({ field, scale, colours }: { field: Field; scale: number; c
     if (wet.length === 0) return;
     const place = (age: number): Bubble => {
       const k = wet[Math.floor(Math.random() * wet.length)]!;
-      return { x: ((k % nx) + Math.random()) * cell, y: (Math.floor(k / nx) + Math.random()) * cell, age, r: 1.4 + 1.6 * Math.random() };
+      return {
+        x: ((k % nx) + Math.random()) * cell,
+        y: (Math.floor(k / nx) + Math.random()) * cell,
+        age,
+        r: 1.4 + 1.6 * Math.random(),
+      };
     };
     const bubbles = Array.from({ length: COUNT }, () => place(Math.random() * 12));
     const move = (dt: number) => {
@@ -39,7 +44,8 @@ export function Foam({ field, scale, colours }: { field: Field; scale: number; c
         bubble.x += at(field.u) * 1.15 * dt * QUICKENED;
         bubble.y += at(field.v) * 1.15 * dt * QUICKENED;
         bubble.age += dt;
-        if (bubble.age > 14 || at(field.depth) < 0.08 || bubble.x > nx * cell || bubble.x < 0) Object.assign(bubble, place(0));
+        if (bubble.age > 14 || at(field.depth) < 0.08 || bubble.x > nx * cell || bubble.x < 0)
+          Object.assign(bubble, place(0));
       }
     };
     const draw = () => {
@@ -70,5 +76,13 @@ export function Foam({ field, scale, colours }: { field: Field; scale: number; c
     return () => cancelAnimationFrame(frame);
   }, [field, scale, colours]);
   const drawn = Math.min(scale, WIDEST / (field.nx * field.cell));
-  return <canvas ref={canvas} width={Math.round(field.nx * field.cell * drawn)} height={Math.round(field.ny * field.cell * drawn)} aria-hidden className="pointer-events-none absolute inset-0 size-full" />;
+  return (
+    <canvas
+      ref={canvas}
+      width={Math.round(field.nx * field.cell * drawn)}
+      height={Math.round(field.ny * field.cell * drawn)}
+      aria-hidden
+      className="pointer-events-none absolute inset-0 size-full"
+    />
+  );
 }

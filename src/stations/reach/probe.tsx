@@ -16,7 +16,12 @@ export function useProbe(reach: string | undefined) {
   return { place, put };
 }
 
-export function probeKeys(event: KeyboardEvent, place: Place | undefined, field: Field, put: (place: Place | undefined) => void): void {
+export function probeKeys(
+  event: KeyboardEvent,
+  place: Place | undefined,
+  field: Field,
+  put: (place: Place | undefined) => void,
+): void {
   if (event.key === "Escape") return put(undefined);
   const by = nudgeOf(event);
   if (!by || event.target !== event.currentTarget) return;
@@ -28,24 +33,53 @@ export function probeKeys(event: KeyboardEvent, place: Place | undefined, field:
 
 /** The probe on the plan. */
 export function ProbeMark({ place, scale }: { place: Place; scale: number }) {
-  return <g transform={`translate(${place[0] * scale} ${place[1] * scale})`} aria-hidden><circle r={7} fill="none" stroke="var(--paper)" strokeWidth={4} /><circle r={7} fill="none" stroke="var(--ochre)" strokeWidth={2} /><path d="M0 -13V-4M0 13V4M-13 0H-4M13 0H4" stroke="var(--ochre)" strokeWidth={2} /></g>;
+  return (
+    <g transform={`translate(${place[0] * scale} ${place[1] * scale})`} aria-hidden>
+      <circle r={7} fill="none" stroke="var(--paper)" strokeWidth={4} />
+      <circle r={7} fill="none" stroke="var(--ochre)" strokeWidth={2} />
+      <path d="M0 -13V-4M0 13V4M-13 0H-4M13 0H4" stroke="var(--ochre)" strokeWidth={2} />
+    </g>
+  );
 }
 
 /** What the probe reads, in words. */
-export function ProbeWords({ field, place, system, onLift, onRead }: { field: Field; place: Place; system: UnitSystem; onLift: () => void; onRead?: () => void }) {
+export function ProbeWords({
+  field,
+  place,
+  system,
+  onLift,
+  onRead,
+}: {
+  field: Field;
+  place: Place;
+  system: UnitSystem;
+  onLift: () => void;
+  onRead?: () => void;
+}) {
   const probe = probeAt(field, place[0], place[1]);
   const where = `${showText(probe.x, "distance", system)} down the reach, ${showText(probe.y, "distance", system)} from its left edge`;
   return (
     <p className="mb-2" role="status">
       <span className="text-soft">Probe, {where}: </span>
-      {probe.depth === 0 ? "dry ground. " : (
+      {probe.depth === 0 ? (
+        "dry ground. "
+      ) : (
         <>
-          <strong>{showText(probe.depth, "depth", system)} deep</strong>; {showText(probe.surface, "speed", system)} at the surface, {showText(probe.mean, "speed", system)} by the mean, {showText(probe.nearBed, "speed", system)} near the bed; {direction(probe.heading)}
-          {probe.pulse > 0.05 && `, pulsing by ${showText(probe.pulse, "speed", system)}`}; Froude number {probe.froude.toFixed(2)}, Manning’s n {probe.roughness.toFixed(3)}.{" "}
+          <strong>{showText(probe.depth, "depth", system)} deep</strong>; {showText(probe.surface, "speed", system)} at
+          the surface, {showText(probe.mean, "speed", system)} by the mean, {showText(probe.nearBed, "speed", system)}{" "}
+          near the bed; {direction(probe.heading)}
+          {probe.pulse > 0.05 && `, pulsing by ${showText(probe.pulse, "speed", system)}`}; Froude number{" "}
+          {probe.froude.toFixed(2)}, Manning’s n {probe.roughness.toFixed(3)}.{" "}
         </>
       )}
-      {onRead && <button type="button" className="mr-3 min-h-8 text-sm underline" onClick={onRead}>put down a reading taken here</button>}
-      <button type="button" className="min-h-8 text-sm underline" onClick={onLift}>lift it</button>
+      {onRead && (
+        <button type="button" className="mr-3 min-h-8 text-sm underline" onClick={onRead}>
+          put down a reading taken here
+        </button>
+      )}
+      <button type="button" className="min-h-8 text-sm underline" onClick={onLift}>
+        lift it
+      </button>
     </p>
   );
 }

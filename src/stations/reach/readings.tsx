@@ -33,7 +33,12 @@ export function Readings({ editor, system }: { editor: ObjectEditor; system: Uni
     abort.current = control;
     setFault(undefined);
     setProgress(0);
-    const answer = await calibrateInWorker(editor.reach, Math.max(FIT_CELL, cellOf(editor.reach)), setProgress, control.signal);
+    const answer = await calibrateInWorker(
+      editor.reach,
+      Math.max(FIT_CELL, cellOf(editor.reach)),
+      setProgress,
+      control.signal,
+    );
     setProgress(undefined);
     if (answer.ok) setFound({ of: state, result: answer.value });
     else if (!answer.cancelled) setFault(answer.fault.message);
@@ -42,43 +47,126 @@ export function Readings({ editor, system }: { editor: ObjectEditor; system: Uni
   return (
     <section aria-label="Readings in the water" className="mt-4 border-t border-line pt-3">
       <h2 className="text-base">Readings in the water</h2>
-      {readings.length === 0 && <p className="mt-1 text-soft">None yet. Leave “Shape the bed”, put the probe where you stood, and put down a depth or a timed float: the bed’s roughness and the level at its foot are then fitted to them.</p>}
+      {readings.length === 0 && (
+        <p className="mt-1 text-soft">
+          None yet. Leave “Shape the bed”, put the probe where you stood, and put down a depth or a timed float: the
+          bed’s roughness and the level at its foot are then fitted to them.
+        </p>
+      )}
       {readings.length > 0 && (
         <table className="mt-2 w-full max-w-3xl text-left">
-          <thead><tr className="border-b border-line text-sm text-soft"><th className="py-1 font-normal">Reading</th><th className="font-normal">Where</th><th className="font-normal">At</th><th className="font-normal">Read</th>{result && <><th className="font-normal">Model</th><th className="font-normal">Fitted</th></>}<th><span className="sr-only">Take out</span></th></tr></thead>
+          <thead>
+            <tr className="border-b border-line text-sm text-soft">
+              <th className="py-1 font-normal">Reading</th>
+              <th className="font-normal">Where</th>
+              <th className="font-normal">At</th>
+              <th className="font-normal">Read</th>
+              {result && (
+                <>
+                  <th className="font-normal">Model</th>
+                  <th className="font-normal">Fitted</th>
+                </>
+              )}
+              <th>
+                <span className="sr-only">Take out</span>
+              </th>
+            </tr>
+          </thead>
           <tbody>
             {readings.map((reading, k) => {
               const kind = quantity(reading.kind);
               const value = (x: number | null) => (x === null ? "dry" : showText(x, kind, system));
               return (
                 <tr key={k} className="border-b border-line">
-                  <th scope="row" className="py-1 font-normal">{k + 1}. {KINDS[reading.kind]}</th>
-                  <td>{showText(reading.x, "distance", system)}, {showText(reading.y, "distance", system)}</td>
+                  <th scope="row" className="py-1 font-normal">
+                    {k + 1}. {KINDS[reading.kind]}
+                  </th>
+                  <td>
+                    {showText(reading.x, "distance", system)}, {showText(reading.y, "distance", system)}
+                  </td>
                   <td>{showText(reading.discharge, "discharge", system)}</td>
                   <td className="font-semibold">{value(reading.value)}</td>
-                  {result && <><td>{value(result.residuals[k]!.before)}</td><td>{value(result.residuals[k]!.after)}</td></>}
-                  <td className="text-right"><button type="button" aria-label={`Take out reading ${k + 1}`} className="grid size-9 place-items-center rounded-md hover:bg-deep" onClick={() => editor.keepReadings(readings.filter((_, n) => n !== k), "The reading is out.")}><Trash2 size={16} aria-hidden /></button></td>
+                  {result && (
+                    <>
+                      <td>{value(result.residuals[k]!.before)}</td>
+                      <td>{value(result.residuals[k]!.after)}</td>
+                    </>
+                  )}
+                  <td className="text-right">
+                    <button
+                      type="button"
+                      aria-label={`Take out reading ${k + 1}`}
+                      className="grid size-9 place-items-center rounded-md hover:bg-deep"
+                      onClick={() =>
+                        editor.keepReadings(
+                          readings.filter((_, n) => n !== k),
+                          "The reading is out.",
+                        )
+                      }
+                    >
+                      <Trash2 size={16} aria-hidden />
+                    </button>
+                  </td>
                 </tr>
               );
             })}
           </tbody>
         </table>
       )}
-      {fault && <div className="mt-2"><FaultNote message={fault} todo="Nothing was changed." /></div>}
+      {fault && (
+        <div className="mt-2">
+          <FaultNote message={fault} todo="Nothing was changed." />
+        </div>
+      )}
       {readings.length > 0 && (
         <div className="mt-3 flex flex-wrap items-center gap-3">
-          {progress === undefined
-            ? <Button onClick={() => void fit()}>Fit the bed to them</Button>
-            : <><span role="status">Fitting …</span><progress value={progress} max={1} aria-label="Fitting" className="h-2 w-32 accent-(--ochre)" /><button type="button" className="min-h-8 underline" onClick={() => abort.current?.abort()}>stop</button></>}
+          {progress === undefined ? (
+            <Button onClick={() => void fit()}>Fit the bed to them</Button>
+          ) : (
+            <>
+              <span role="status">Fitting …</span>
+              <progress value={progress} max={1} aria-label="Fitting" className="h-2 w-32 accent-(--ochre)" />
+              <button type="button" className="min-h-8 underline" onClick={() => abort.current?.abort()}>
+                stop
+              </button>
+            </>
+          )}
         </div>
       )}
       {result && (
         <div role="status" className="mt-3 grid gap-1">
-          {result.roughness && <p><strong>Manning’s n × {result.roughness.factor.toFixed(2)}</strong>{typeof result.reach.roughness === "number" && `, now ${result.reach.roughness}`}; known to about ± {Math.round((result.roughness.error - 1) * 100)} %.</p>}
-          {result.outlet && <p>{result.outlet.unit === "m" ? `Level at the foot moved by ${showText(result.outlet.change, "depth", system)}, ± ${showText(result.outlet.error, "depth", system)}.` : `Slope of the water below the reach × ${Math.exp(result.outlet.change).toFixed(2)}, known to about ± ${Math.round((Math.exp(result.outlet.error) - 1) * 100)} %.`}</p>}
+          {result.roughness && (
+            <p>
+              <strong>Manning’s n × {result.roughness.factor.toFixed(2)}</strong>
+              {typeof result.reach.roughness === "number" && `, now ${result.reach.roughness}`}; known to about ±{" "}
+              {Math.round((result.roughness.error - 1) * 100)} %.
+            </p>
+          )}
+          {result.outlet && (
+            <p>
+              {result.outlet.unit === "m"
+                ? `Level at the foot moved by ${showText(result.outlet.change, "depth", system)}, ± ${showText(result.outlet.error, "depth", system)}.`
+                : `Slope of the water below the reach × ${Math.exp(result.outlet.change).toFixed(2)}, known to about ± ${Math.round((Math.exp(result.outlet.error) - 1) * 100)} %.`}
+            </p>
+          )}
           {result.why && <p>{result.why}</p>}
-          <p className="text-soft">The readings lay {result.misfit.before.toFixed(1)} of their own errors off before{result.misfit.after < result.misfit.before && `, and ${result.misfit.after.toFixed(1)} after`}: about 1 is as good as they are (a stick to ± 5 cm, a float to ± 8 %).</p>
-          {result.fitted.length > 0 && <Button tone="next" className="mt-1 justify-self-start" onClick={() => { editor.take(result.reach, "The bed is as fitted."); setFound(undefined); }}>Take it</Button>}
+          <p className="text-soft">
+            The readings lay {result.misfit.before.toFixed(1)} of their own errors off before
+            {result.misfit.after < result.misfit.before && `, and ${result.misfit.after.toFixed(1)} after`}: about 1 is
+            as good as they are (a stick to ± 5 cm, a float to ± 8 %).
+          </p>
+          {result.fitted.length > 0 && (
+            <Button
+              tone="next"
+              className="mt-1 justify-self-start"
+              onClick={() => {
+                editor.take(result.reach, "The bed is as fitted.");
+                setFound(undefined);
+              }}
+            >
+              Take it
+            </Button>
+          )}
         </div>
       )}
     </section>
@@ -93,7 +181,18 @@ export function ReadingMarks({ readings, scale }: { readings: readonly WaterRead
         <g key={k} transform={`translate(${x * scale} ${y * scale})`}>
           <path d="M0 9V-9M-4 -9H4M-3 -3H3M-3 3H3" stroke="var(--paper)" strokeWidth={4.5} strokeLinecap="round" />
           <path d="M0 9V-9M-4 -9H4M-3 -3H3M-3 3H3" stroke="var(--ink)" strokeWidth={1.8} strokeLinecap="round" />
-          <text x={8} y={4} fontSize={12} fontWeight={700} fill="var(--ink)" stroke="var(--paper)" strokeWidth={3} paintOrder="stroke">{k + 1}</text>
+          <text
+            x={8}
+            y={4}
+            fontSize={12}
+            fontWeight={700}
+            fill="var(--ink)"
+            stroke="var(--paper)"
+            strokeWidth={3}
+            paintOrder="stroke"
+          >
+            {k + 1}
+          </text>
         </g>
       ))}
     </g>

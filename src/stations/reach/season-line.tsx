@@ -6,10 +6,26 @@ import { Select } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";
 import type { Fish } from "../../ui/use-fishes";
 
-const PHASE_NAMES: Record<Phase, string> = { spawn: "spawning", after: "after spawning", summer: "high summer", staging: "autumn staging", winter: "winter" };
+const PHASE_NAMES: Record<Phase, string> = {
+  spawn: "spawning",
+  after: "after spawning",
+  summer: "high summer",
+  staging: "autumn staging",
+  winter: "winter",
+};
 
 /** The time of the fish's year: chosen, or read from the water's temperature and the date; what it means, in words. */
-export function SeasonLine({ fish, way, temperature, system }: { fish: Fish; way: SeasonalWay | undefined; temperature: number; system: UnitSystem }) {
+export function SeasonLine({
+  fish,
+  way,
+  temperature,
+  system,
+}: {
+  fish: Fish;
+  way: SeasonalWay | undefined;
+  temperature: number;
+  system: UnitSystem;
+}) {
   const { season, set } = useSettings();
   const phases = [...new Set((fish.species.seasons ?? []).map(({ phase }) => phase))];
   const hot = temperature >= fish.species.restAbove;
@@ -17,9 +33,38 @@ export function SeasonLine({ fish, way, temperature, system }: { fish: Fish; way
   const value = season === "auto" || season === "usual" || phases.includes(season) ? season : "usual";
   return (
     <div className="mb-2">
-      {phases.length > 0 && <Select label="Time of its year" value={value} onChange={(next) => set({ season: next as typeof season, lie: 1 })} choices={[{ value: "auto", label: season === "auto" ? `by water and date: ${way ? PHASE_NAMES[way.phase] : "nothing out of the usual"}` : "by water and date" }, { value: "usual", label: "as in the rest of the year" }, ...phases.map((phase) => ({ value: phase, label: PHASE_NAMES[phase] }))]} />}
-      {way && <p className={`mt-1 text-sm ${way.leaveAlone ? "font-semibold" : "text-soft"}`}>{way.leaveAlone && <span aria-hidden>▲ </span>}{way.words}{way.leaveAlone && season === "auto" && " Shown are the others, as in the rest of the year."}{way.leaveAlone && season !== "auto" && " Shown is where they are, so as to keep off."}</p>}
-      {hot && <p className="mt-1 text-sm font-semibold"><span aria-hidden>▲ </span>The water is {showText(temperature, "temperature", system)}: too warm to play this fish; leave it until the water cools. Local rules stand.</p>}
+      {phases.length > 0 && (
+        <Select
+          label="Time of its year"
+          value={value}
+          onChange={(next) => set({ season: next as typeof season, lie: 1 })}
+          choices={[
+            {
+              value: "auto",
+              label:
+                season === "auto"
+                  ? `by water and date: ${way ? PHASE_NAMES[way.phase] : "nothing out of the usual"}`
+                  : "by water and date",
+            },
+            { value: "usual", label: "as in the rest of the year" },
+            ...phases.map((phase) => ({ value: phase, label: PHASE_NAMES[phase] })),
+          ]}
+        />
+      )}
+      {way && (
+        <p className={`mt-1 text-sm ${way.leaveAlone ? "font-semibold" : "text-soft"}`}>
+          {way.leaveAlone && <span aria-hidden>▲ </span>}
+          {way.words}
+          {way.leaveAlone && season === "auto" && " Shown are the others, as in the rest of the year."}
+          {way.leaveAlone && season !== "auto" && " Shown is where they are, so as to keep off."}
+        </p>
+      )}
+      {hot && (
+        <p className="mt-1 text-sm font-semibold">
+          <span aria-hidden>▲ </span>The water is {showText(temperature, "temperature", system)}: too warm to play this
+          fish; leave it until the water cools. Local rules stand.
+        </p>
+      )}
     </div>
   );
 }

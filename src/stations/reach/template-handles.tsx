@@ -13,24 +13,92 @@ type Measures = Pick<Template, "length" | "width" | "wiggle">;
 const LEAST = { length: 20, width: 3, wiggle: 0 };
 const rounded = (value: number, least: number): number => Math.max(least, Number(value.toFixed(1)));
 
-/** Handles of a template on the plan: its foot for the length, its right edge for the width, its first swing for the bend; a dashed outline shows what it will be. */
-export function TemplateHandles({ template, scale, system, editor }: { template: Template; scale: number; system: UnitSystem; editor: ObjectEditor }) {
+/**
+ * Handles of a template on the plan: its foot for the length, its right edge for the width, its first swing for the
+ * bend; a dashed outline shows what it will be.
+ */
+export function TemplateHandles({
+  template,
+  scale,
+  system,
+  editor,
+}: {
+  template: Template;
+  scale: number;
+  system: UnitSystem;
+  editor: ObjectEditor;
+}) {
   const [draft, setDraft] = useState<Measures | undefined>();
   const { length, width, wiggle } = template;
   const centre = (x: number) => centreline(template, x);
-  const handles: { key: keyof Measures; label: string; place: [number, number]; value: (place: readonly [number, number]) => number; icon: string }[] = [
-    { key: "length", label: `Length of the reach, ${showText(length, "distance", system)}`, place: [length - 3, centre(length)], value: ([x]) => x + 3, icon: "M-5 0H5M1 -4 5 0 1 4" },
-    { key: "width", label: `Width of the channel, ${showText(width, "distance", system)}`, place: [length / 2, centre(length / 2) + width / 2], value: ([, y]) => 2 * (y - centre(length / 2)), icon: "M0 -5V5M-4 -1 0 -5 4 -1M-4 1 0 5 4 1" },
-    { key: "wiggle", label: `Swing to each side, ${showText(wiggle, "distance", system)}`, place: [length / 4, centre(length / 4)], value: ([, y]) => wiggle - (y - centre(length / 4)), icon: "M-6 3C-3 -6 3 -6 6 3" },
+  const handles: {
+    key: keyof Measures;
+    label: string;
+    place: [number, number];
+    value: (place: readonly [number, number]) => number;
+    icon: string;
+  }[] = [
+    {
+      key: "length",
+      label: `Length of the reach, ${showText(length, "distance", system)}`,
+      place: [length - 3, centre(length)],
+      value: ([x]) => x + 3,
+      icon: "M-5 0H5M1 -4 5 0 1 4",
+    },
+    {
+      key: "width",
+      label: `Width of the channel, ${showText(width, "distance", system)}`,
+      place: [length / 2, centre(length / 2) + width / 2],
+      value: ([, y]) => 2 * (y - centre(length / 2)),
+      icon: "M0 -5V5M-4 -1 0 -5 4 -1M-4 1 0 5 4 1",
+    },
+    {
+      key: "wiggle",
+      label: `Swing to each side, ${showText(wiggle, "distance", system)}`,
+      place: [length / 4, centre(length / 4)],
+      value: ([, y]) => wiggle - (y - centre(length / 4)),
+      icon: "M-6 3C-3 -6 3 -6 6 3",
+    },
   ];
-  const changed = (key: keyof Measures, value: number): Measures => ({ length, width, wiggle, [key]: rounded(value, LEAST[key]) });
+  const changed = (key: keyof Measures, value: number): Measures => ({
+    length,
+    width,
+    wiggle,
+    [key]: rounded(value, LEAST[key]),
+  });
   return (
     <g>
       {draft && <Outline template={{ ...template, ...draft }} from={template} scale={scale} />}
       {handles.map(({ key, label, place, value, icon }) => (
-        <DragPoint key={key} place={place} scale={scale} label={label} onDrag={(at) => setDraft(changed(key, value(at)))} onDrop={(at) => { setDraft(undefined); editor.reshape({ [key]: changed(key, value(at))[key] }); }}>
-          <rect x={-11} y={-11} width={22} height={22} rx={5} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1.6} />
-          <path d={icon} fill="none" stroke="var(--ink)" strokeWidth={1.8} strokeLinecap="round" strokeLinejoin="round" />
+        <DragPoint
+          key={key}
+          place={place}
+          scale={scale}
+          label={label}
+          onDrag={(at) => setDraft(changed(key, value(at)))}
+          onDrop={(at) => {
+            setDraft(undefined);
+            editor.reshape({ [key]: changed(key, value(at))[key] });
+          }}
+        >
+          <rect
+            x={-11}
+            y={-11}
+            width={22}
+            height={22}
+            rx={5}
+            fill="var(--paper)"
+            stroke="var(--ink)"
+            strokeWidth={1.6}
+          />
+          <path
+            d={icon}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth={1.8}
+            strokeLinecap="round"
+            strokeLinejoin="round"
+          />
         </DragPoint>
       ))}
     </g>
@@ -40,6 +108,12 @@ export function TemplateHandles({ template, scale, system, editor }: { template:
 /** The edges of the channel as they will be, about the same middle. */
 function Outline({ template, from, scale }: { template: Template; from: Template; scale: number }) {
   const shift = (templateSize(from).breadth - templateSize(template).breadth) / 2;
-  const edge = (side: 1 | -1) => Array.from({ length: 61 }, (_, k) => (k / 60) * template.length).map((x, k) => `${k ? "L" : "M"}${(x * scale).toFixed(1)} ${((centreline(template, x) + shift + (side * template.width) / 2) * scale).toFixed(1)}`).join("");
+  const edge = (side: 1 | -1) =>
+    Array.from({ length: 61 }, (_, k) => (k / 60) * template.length)
+      .map(
+        (x, k) =>
+          `${k ? "L" : "M"}${(x * scale).toFixed(1)} ${((centreline(template, x) + shift + (side * template.width) / 2) * scale).toFixed(1)}`,
+      )
+      .join("");
   return <path d={`${edge(-1)}${edge(1)}`} fill="none" stroke="var(--ochre)" strokeWidth={2} strokeDasharray="7 4" />;
 }

@@ -11,10 +11,29 @@ export function TimePanel({ lie, timing }: { lie: number; timing: Timing }) {
     <section aria-label={`Time for lie ${lie}`} className="mt-5">
       <h2 className="mb-2 text-lg">Time for lie {lie}</h2>
       <div role="group" aria-label="Style" className="mb-2 flex gap-2">
-        {(Object.keys(STYLES) as Style[]).map((one) => <button key={one} type="button" aria-pressed={one === style} onClick={() => set({ style: one })} className={`min-h-10 rounded-md border px-3 ${one === style ? "border-ink bg-ink text-paper" : "border-line hover:bg-deep"}`}>{STYLES[one]}</button>)}
+        {(Object.keys(STYLES) as Style[]).map((one) => (
+          <button
+            key={one}
+            type="button"
+            aria-pressed={one === style}
+            onClick={() => set({ style: one })}
+            className={`min-h-10 rounded-md border px-3 ${one === style ? "border-ink bg-ink text-paper" : "border-line hover:bg-deep"}`}
+          >
+            {STYLES[one]}
+          </button>
+        ))}
       </div>
-      <p><strong>{timing.minutes} minutes, about {timing.casts} cast{timing.casts === 1 ? "" : "s"}</strong>{timing.rest > 0 ? `; rest it ${timing.rest} minutes after a fish.` : "; no rest needed after a fish."}</p>
-      <ul className="mt-1 grid gap-1 text-sm">{timing.reasons.map((reason) => <li key={reason}>{reason}</li>)}</ul>
+      <p>
+        <strong>
+          {timing.minutes} minutes, about {timing.casts} cast{timing.casts === 1 ? "" : "s"}
+        </strong>
+        {timing.rest > 0 ? `; rest it ${timing.rest} minutes after a fish.` : "; no rest needed after a fish."}
+      </p>
+      <ul className="mt-1 grid gap-1 text-sm">
+        {timing.reasons.map((reason) => (
+          <li key={reason}>{reason}</li>
+        ))}
+      </ul>
     </section>
   );
 }

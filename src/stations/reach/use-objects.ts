@@ -9,7 +9,10 @@ import { database } from "../../store/database";
 import { saveReach } from "../../store/river";
 import { say } from "../../ui/toasts";
 
-/** Changing a reach's bed and the objects on it: each change is kept at once, told when it cannot be, and undone by one press. */
+/**
+ * Changing a reach's bed and the objects on it: each change is kept at once, told when it cannot be, and undone by one
+ * press.
+ */
 export interface ObjectEditor {
   features: readonly Feature[];
   chosen: number | undefined;
@@ -54,11 +57,22 @@ export function useObjects(record: ReachRecord | undefined): ObjectEditor | unde
       setFault(undefined);
       setPast({ of: id, steps: [...steps, reach].slice(-MOST_STEPS) });
       void saveReach(database(), next);
-      if (said) say(said, { label: "Undo", run: () => { setPast({ of: id, steps }); void saveReach(database(), reach); } });
+      if (said)
+        say(said, {
+          label: "Undo",
+          run: () => {
+            setPast({ of: id, steps });
+            void saveReach(database(), reach);
+          },
+        });
     };
-    const keepFeatures = (next: readonly Feature[], said?: string) => keep(() => ({ ...reach, features: [...next] }), said);
+    const keepFeatures = (next: readonly Feature[], said?: string) =>
+      keep(() => ({ ...reach, features: [...next] }), said);
     return {
-      features, chosen: chosen !== undefined && chosen < features.length ? chosen : undefined, choose, fault,
+      features,
+      chosen: chosen !== undefined && chosen < features.length ? chosen : undefined,
+      choose,
+      fault,
       template: reach.bed.kind === "template" ? reach.bed : undefined,
       change: (index, feature) => keepFeatures(features.map((one, k) => (k === index ? feature : one))),
       add: (feature) => {
@@ -67,17 +81,24 @@ export function useObjects(record: ReachRecord | undefined): ObjectEditor | unde
       },
       remove: (index) => {
         choose(undefined);
-        keepFeatures(features.filter((_, k) => k !== index), `The ${features[index]!.name ?? features[index]!.kind} is off the bed.`);
+        keepFeatures(
+          features.filter((_, k) => k !== index),
+          `The ${features[index]!.name ?? features[index]!.kind} is off the bed.`,
+        );
       },
-      reach, readings: reach.readings ?? [],
+      reach,
+      readings: reach.readings ?? [],
       keepReadings: (readings, said) => keep(() => ({ ...reach, readings: [...readings] }), said),
       take: (fitted, said) => keep(() => fitted, said),
       reshape: (change) => keep(() => reshaped(reach, change)),
-      undo: steps.length === 0 ? undefined : () => {
-        setPast({ of: id, steps: steps.slice(0, -1) });
-        setFault(undefined);
-        void saveReach(database(), steps.at(-1)!);
-      },
+      undo:
+        steps.length === 0
+          ? undefined
+          : () => {
+              setPast({ of: id, steps: steps.slice(0, -1) });
+              setFault(undefined);
+              void saveReach(database(), steps.at(-1)!);
+            },
     };
   }, [record, chosen, fault, past]);
 }

@@ -13,7 +13,10 @@ export interface Zoom {
   panned: () => boolean;
 }
 
-/** Zoom of a scrolling box by buttons, keys, a pinch or the wheel with Ctrl; the place under the fingers stays there. Dragging the ground pans. */
+/**
+ * Zoom of a scrolling box by buttons, keys, a pinch or the wheel with Ctrl; the place under the fingers stays there.
+ * Dragging the ground pans.
+ */
 export function useZoom(box: RefObject<HTMLElement | null>): Zoom {
   const [factor, setFactor] = useState(1);
   const focus = useRef<{ share: [number, number]; at: [number, number] } | undefined>(undefined);
@@ -26,7 +29,13 @@ export function useZoom(box: RefObject<HTMLElement | null>): Zoom {
     if (!element) return;
     const held = Math.min(STEPS.at(-1)!, Math.max(1, next));
     const point = at ?? [element.clientWidth / 2, element.clientHeight / 2];
-    focus.current = { at: point, share: [(element.scrollLeft + point[0]) / element.scrollWidth, (element.scrollTop + point[1]) / element.scrollHeight] };
+    focus.current = {
+      at: point,
+      share: [
+        (element.scrollLeft + point[0]) / element.scrollWidth,
+        (element.scrollTop + point[1]) / element.scrollHeight,
+      ],
+    };
     setFactor(held);
   };
 
@@ -35,7 +44,11 @@ export function useZoom(box: RefObject<HTMLElement | null>): Zoom {
     const element = box.current;
     const kept = focus.current;
     if (!element || !kept) return;
-    element.scrollTo({ left: kept.share[0] * element.scrollWidth - kept.at[0], top: kept.share[1] * element.scrollHeight - kept.at[1], behavior: "instant" });
+    element.scrollTo({
+      left: kept.share[0] * element.scrollWidth - kept.at[0],
+      top: kept.share[1] * element.scrollHeight - kept.at[1],
+      behavior: "instant",
+    });
     focus.current = undefined;
   }, [factor, box]);
 
@@ -61,18 +74,30 @@ export function useZoom(box: RefObject<HTMLElement | null>): Zoom {
       }
       event.preventDefault();
       pinch ??= { apart: apart(touches), factor: latest.current };
-      zoomTo((pinch.factor * apart(touches)) / pinch.apart, place((touches[0]!.clientX + touches[1]!.clientX) / 2, (touches[0]!.clientY + touches[1]!.clientY) / 2));
+      zoomTo(
+        (pinch.factor * apart(touches)) / pinch.apart,
+        place((touches[0]!.clientX + touches[1]!.clientX) / 2, (touches[0]!.clientY + touches[1]!.clientY) / 2),
+      );
     };
     let pan: { x: number; y: number; left: number; top: number } | undefined;
     const onDown = (event: PointerEvent) => {
       panned.current = false;
-      if (event.pointerType !== "mouse" || event.button !== 0 || (event.target as Element).closest("[role=button], button")) return;
+      if (
+        event.pointerType !== "mouse" ||
+        event.button !== 0 ||
+        (event.target as Element).closest("[role=button], button")
+      )
+        return;
       pan = { x: event.clientX, y: event.clientY, left: element.scrollLeft, top: element.scrollTop };
     };
     const onMove = (event: PointerEvent) => {
       if (!pan) return;
       if (Math.hypot(event.clientX - pan.x, event.clientY - pan.y) > 4) panned.current = true;
-      element.scrollTo({ left: pan.left - (event.clientX - pan.x), top: pan.top - (event.clientY - pan.y), behavior: "instant" });
+      element.scrollTo({
+        left: pan.left - (event.clientX - pan.x),
+        top: pan.top - (event.clientY - pan.y),
+        behavior: "instant",
+      });
     };
     const onUp = () => (pan = undefined);
     element.addEventListener("wheel", onWheel, { passive: false });
@@ -97,5 +122,11 @@ export function useZoom(box: RefObject<HTMLElement | null>): Zoom {
 
   const inward = STEPS.find((step) => step > factor * 1.01);
   const outward = [...STEPS].reverse().find((step) => step < factor * 0.99);
-  return { factor, inward: inward ? () => zoomTo(inward) : undefined, outward: outward ? () => zoomTo(outward) : undefined, whole: () => zoomTo(1), panned: () => panned.current };
+  return {
+    factor,
+    inward: inward ? () => zoomTo(inward) : undefined,
+    outward: outward ? () => zoomTo(outward) : undefined,
+    whole: () => zoomTo(1),
+    panned: () => panned.current,
+  };
 }

@@ -9,7 +9,10 @@ const queue = new Latest();
 /** Finest picture, pixels a metre: nearer than that it is stretched. */
 const FINEST = 12;
 
-/** The water from above, drawn from the solved field: slow is dark and still, fast is pale and streaked. Never a hue ramp. */
+/**
+ * The water from above, drawn from the solved field: slow is dark and still, fast is pale and streaked. Never a hue
+ * ramp.
+ */
 export function WaterCanvas({ field, scale, colours }: { field: Field; scale: number; colours: Colours }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { waterSlow, waterFast } = colours;
@@ -17,7 +20,12 @@ export function WaterCanvas({ field, scale, colours }: { field: Field; scale: nu
     let gone = false;
     queue.ask(async () => {
       if (gone) return;
-      const { width, height, pixels } = await pictureWorker().water(field, Math.min(scale * Math.min(2, window.devicePixelRatio || 1), FINEST), rgb(waterSlow), rgb(waterFast));
+      const { width, height, pixels } = await pictureWorker().water(
+        field,
+        Math.min(scale * Math.min(2, window.devicePixelRatio || 1), FINEST),
+        rgb(waterSlow),
+        rgb(waterFast),
+      );
       const element = canvas.current;
       const context = element?.getContext("2d");
       if (!element || !context) return;

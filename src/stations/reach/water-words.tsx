@@ -4,7 +4,14 @@ import { tellStructure } from "../../core/lies/structure";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 
-const HEADINGS = { "foam line": "Foam lines", break: "Breaks and their slack", ledge: "Ledges", corner: "Corners facing the current", pool: "Pools", bottom: "Edges of the bottom" } as const;
+const HEADINGS = {
+  "foam line": "Foam lines",
+  break: "Breaks and their slack",
+  ledge: "Ledges",
+  corner: "Corners facing the current",
+  pool: "Pools",
+  bottom: "Edges of the bottom",
+} as const;
 /** As many of a kind are told. */
 const MOST = 6;
 
@@ -13,14 +20,41 @@ export function WaterWords({ reading, system }: { reading: Reading; system: Unit
   const { seams, eddies } = reading;
   const told = tellStructure(reading.structure, system);
   const far = (value: number) => showText(value, "distance", system);
-  const kinds = (Object.keys(HEADINGS) as (keyof typeof HEADINGS)[]).filter((kind) => told.some((one) => one.kind === kind));
+  const kinds = (Object.keys(HEADINGS) as (keyof typeof HEADINGS)[]).filter((kind) =>
+    told.some((one) => one.kind === kind),
+  );
   return (
     <details className="mt-3">
-      <summary className="min-h-9 font-semibold">The water in words: {count(seams.length, "seam")}, {count(eddies.length, "eddy", "eddies")}{kinds.length > 0 && `, ${kinds.map((kind) => HEADINGS[kind].toLowerCase()).join(", ")}`}</summary>
+      <summary className="min-h-9 font-semibold">
+        The water in words: {count(seams.length, "seam")}, {count(eddies.length, "eddy", "eddies")}
+        {kinds.length > 0 && `, ${kinds.map((kind) => HEADINGS[kind].toLowerCase()).join(", ")}`}
+      </summary>
       {seams.length === 0 && <p className="mt-1 text-soft">No seam stands out at this flow.</p>}
-      {seams.length > 0 && <Kind name="Seams" lines={seams.map((seam) => `${far(seam.points[0]![0])} to ${far(seam.points.at(-1)![0])} down the reach, about ${far((seam.points[0]![1] + seam.points.at(-1)![1]) / 2)} from the left edge: ${showText(seam.speedDifference, "speed", system)} across it, slow on its ${seam.slowSide}, ${seam.sharpness > 0.8 ? "sharp" : seam.sharpness > 0.4 ? "plain" : "soft"}.`)} />}
-      {eddies.length > 0 && <Kind name="Eddies" lines={eddies.map((eddy) => `At ${far(eddy.x)} down, ${far(eddy.y)} across: ${showText(eddy.area, "area", system)}, turning ${eddy.turns}, back at up to ${showText(eddy.returnSpeed, "speed", system)}.`)} />}
-      {kinds.map((kind) => <Kind key={kind} name={HEADINGS[kind]} lines={told.filter((one) => one.kind === kind).map(({ words }) => words)} />)}
+      {seams.length > 0 && (
+        <Kind
+          name="Seams"
+          lines={seams.map(
+            (seam) =>
+              `${far(seam.points[0]![0])} to ${far(seam.points.at(-1)![0])} down the reach, about ${far((seam.points[0]![1] + seam.points.at(-1)![1]) / 2)} from the left edge: ${showText(seam.speedDifference, "speed", system)} across it, slow on its ${seam.slowSide}, ${seam.sharpness > 0.8 ? "sharp" : seam.sharpness > 0.4 ? "plain" : "soft"}.`,
+          )}
+        />
+      )}
+      {eddies.length > 0 && (
+        <Kind
+          name="Eddies"
+          lines={eddies.map(
+            (eddy) =>
+              `At ${far(eddy.x)} down, ${far(eddy.y)} across: ${showText(eddy.area, "area", system)}, turning ${eddy.turns}, back at up to ${showText(eddy.returnSpeed, "speed", system)}.`,
+          )}
+        />
+      )}
+      {kinds.map((kind) => (
+        <Kind
+          key={kind}
+          name={HEADINGS[kind]}
+          lines={told.filter((one) => one.kind === kind).map(({ words }) => words)}
+        />
+      ))}
     </details>
   );
 }
@@ -31,7 +65,11 @@ function Kind({ name, lines }: { name: string; lines: readonly string[] }) {
   return (
     <>
       <h3 className="mt-2 text-sm font-semibold">{name}</h3>
-      <ul className="grid gap-1 text-sm">{lines.slice(0, MOST).map((line, k) => <li key={k}>{line}</li>)}</ul>
+      <ul className="grid gap-1 text-sm">
+        {lines.slice(0, MOST).map((line, k) => (
+          <li key={k}>{line}</li>
+        ))}
+      </ul>
       {lines.length > MOST && <p className="text-sm text-soft">and {lines.length - MOST} smaller.</p>}
     </>
   );

@@ -12,26 +12,66 @@ import { moment } from "../../ui/words";
 
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
-/** What the river will do: when it is down to a level, when it has cleared, and how far such forecasts are to be believed. */
-export function FallPanel({ outlook, track, now, system }: { outlook: Outlook; track: Track[] | undefined; now: number; system: UnitSystem }) {
+/**
+ * What the river will do: when it is down to a level, when it has cleared, and how far such forecasts are to be
+ * believed.
+ */
+export function FallPanel({
+  outlook,
+  track,
+  now,
+  system,
+}: {
+  outlook: Outlook;
+  track: Track[] | undefined;
+  now: number;
+  system: UnitSystem;
+}) {
   const [entry, setEntry] = useState<string | undefined>();
   const { flow } = outlook;
   if (!flow) {
-    return <Panel title="The days ahead"><p className="text-soft">No forecast: it takes a discharge read within six hours of the record’s end, and at least three falls to learn from. Where the gauge gives only stage, a rating under This water gives its discharge.</p></Panel>;
+    return (
+      <Panel title="The days ahead">
+        <p className="text-soft">
+          No forecast: it takes a discharge read within six hours of the record’s end, and at least three falls to learn
+          from. Where the gauge gives only stage, a rating under This water gives its discharge.
+        </p>
+      </Panel>
+    );
   }
-  const wanted = entry === undefined ? { ok: true as const, value: suggested(outlook) } : parseQuantity(entry, "discharge", entryUnit("discharge", system));
+  const wanted =
+    entry === undefined
+      ? { ok: true as const, value: suggested(outlook) }
+      : parseQuantity(entry, "discharge", entryUnit("discharge", system));
   const level = wanted.ok && wanted.value > 0 ? wanted.value : undefined;
-  const source = flow.method === "neighbours"
-    ? `From what this river did from ${flow.paths.length} earlier states most like the present one (level, last six hours, last day). Rain to come is in it only as the past had it. The band holds 80 % of them.`
-    : "The fall alone, by this river’s own recession, if no rain comes: the record is too short to look for like states. The band is the 10 to 90 % of its falls.";
+  const source =
+    flow.method === "neighbours"
+      ? `From what this river did from ${flow.paths.length} earlier states most like the present one (level, last six hours, last day). Rain to come is in it only as the past had it. The band holds 80 % of them.`
+      : "The fall alone, by this river’s own recession, if no rain comes: the record is too short to look for like states. The band is the 10 to 90 % of its falls.";
   return (
     <Panel title="The days ahead" source={source}>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-        <TextField label="At or under" className="w-36" value={entry ?? showText(level, "discharge", system)} onChange={(event) => setEntry(event.target.value)} error={wanted.ok ? (wanted.value > 0 ? undefined : "Give a flow above 0.") : wanted.message} />
-        {level !== undefined && <p className="min-w-56 flex-1 pb-2 text-lg" aria-live="polite">{passing(outlook, level, now)}</p>}
+        <TextField
+          label="At or under"
+          className="w-36"
+          value={entry ?? showText(level, "discharge", system)}
+          onChange={(event) => setEntry(event.target.value)}
+          error={wanted.ok ? (wanted.value > 0 ? undefined : "Give a flow above 0.") : wanted.message}
+        />
+        {level !== undefined && (
+          <p className="min-w-56 flex-1 pb-2 text-lg" aria-live="polite">
+            {passing(outlook, level, now)}
+          </p>
+        )}
       </div>
       {outlook.visibleDepth && <p className="mt-2">{clearing(outlook, now, system)}</p>}
-      {outlook.recession && <p className="mt-2 text-soft">Once the rain is through it falls by about {percent(1 - Math.exp(-outlook.recession.lambdaPerDay))} a day ({outlook.recession.events} falls on record, {percent(1 - Math.exp(-outlook.recession.low))} to {percent(1 - Math.exp(-outlook.recession.high))}).</p>}
+      {outlook.recession && (
+        <p className="mt-2 text-soft">
+          Once the rain is through it falls by about {percent(1 - Math.exp(-outlook.recession.lambdaPerDay))} a day (
+          {outlook.recession.events} falls on record, {percent(1 - Math.exp(-outlook.recession.low))} to{" "}
+          {percent(1 - Math.exp(-outlook.recession.high))}).
+        </p>
+      )}
       <TrackRecord track={track} method={flow.method} />
     </Panel>
   );
@@ -44,7 +84,10 @@ function passing(outlook: Outlook, level: number, now: number): string {
   const flow = outlook.flow!;
   if (flow.discharge <= level) return "It is there now.";
   const { early, median, late, share } = timeUnder(flow, level);
-  if (median === null) return early === null ? `Not within five days, as far as can be told (${percent(share)} of like states came down to it).` : `Perhaps not within five days; at the earliest about ${moment(early, now)} (${percent(share)} of like states came down to it).`;
+  if (median === null)
+    return early === null
+      ? `Not within five days, as far as can be told (${percent(share)} of like states came down to it).`
+      : `Perhaps not within five days; at the earliest about ${moment(early, now)} (${percent(share)} of like states came down to it).`;
   const between = early !== null && early > now ? `between ${moment(early, now)} and` : "between now and";
   return `About ${moment(median, now)}, ${between} ${late === null ? "later than five days" : moment(late, now)}.`;
 }
@@ -55,20 +98,52 @@ function clearing(outlook: Outlook, now: number, system: UnitSystem): string {
   const today = clarityClass(first.median);
   const change = points.find((point) => clarityClass(point.median) !== today && point.time - now < 5 * DAY);
   const last = points.at(-1)!;
-  if (!change) return `Clarity: likely to stay ${today}; in five days the bed is seen to about ${showText(last.median, "depth", system)} (${showText(last.low, "depth", system)} to ${showText(last.high, "depth", system)}).`;
+  if (!change)
+    return `Clarity: likely to stay ${today}; in five days the bed is seen to about ${showText(last.median, "depth", system)} (${showText(last.low, "depth", system)} to ${showText(last.high, "depth", system)}).`;
   return `Clarity: ${today}, and ${clarityClass(change.median)} by about ${moment(change.time, now)} (bed seen to ${showText(change.median, "depth", system)}, ${showText(change.low, "depth", system)} to ${showText(change.high, "depth", system)}).`;
 }
 
 /** How far such forecasts are to be believed: tried on the held-out end of the record. */
 function TrackRecord({ track, method }: { track: Track[] | undefined; method: "neighbours" | "recession" }) {
-  if (method === "recession") return <p className="mt-2 text-sm text-soft">No track record: it takes more than half a year of record to try such forecasts on.</p>;
-  if (!track) return <p role="status" className="mt-2 text-sm text-soft">Trying the forecast on the last year …</p>;
-  if (track.length === 0) return <p className="mt-2 text-sm text-soft">No track record: the record is too short to try the forecast on.</p>;
+  if (method === "recession")
+    return (
+      <p className="mt-2 text-sm text-soft">
+        No track record: it takes more than half a year of record to try such forecasts on.
+      </p>
+    );
+  if (!track)
+    return (
+      <p role="status" className="mt-2 text-sm text-soft">
+        Trying the forecast on the last year …
+      </p>
+    );
+  if (track.length === 0)
+    return <p className="mt-2 text-sm text-soft">No track record: the record is too short to try the forecast on.</p>;
   return (
     <table className="mt-3 w-full text-left">
-      <caption className="pb-1 text-left text-sm text-soft">Tried {track[0]!.cases} times on the last year of the record, with only what was known then:</caption>
-      <thead><tr className="text-sm text-soft"><th className="font-normal">Ahead</th><th className="font-normal">Off by (median)</th><th className="font-normal">“As now” off by</th><th className="font-normal">80 % band held</th></tr></thead>
-      <tbody>{track.map((one) => <tr key={one.hours} className="border-t border-line"><th scope="row" className="py-1 font-normal">{one.hours} h</th><td className="font-semibold">{percent(one.medianError)}</td><td>{percent(one.persistenceError)}</td><td>{percent(one.coverage80)}</td></tr>)}</tbody>
+      <caption className="pb-1 text-left text-sm text-soft">
+        Tried {track[0]!.cases} times on the last year of the record, with only what was known then:
+      </caption>
+      <thead>
+        <tr className="text-sm text-soft">
+          <th className="font-normal">Ahead</th>
+          <th className="font-normal">Off by (median)</th>
+          <th className="font-normal">“As now” off by</th>
+          <th className="font-normal">80 % band held</th>
+        </tr>
+      </thead>
+      <tbody>
+        {track.map((one) => (
+          <tr key={one.hours} className="border-t border-line">
+            <th scope="row" className="py-1 font-normal">
+              {one.hours} h
+            </th>
+            <td className="font-semibold">{percent(one.medianError)}</td>
+            <td>{percent(one.persistenceError)}</td>
+            <td>{percent(one.coverage80)}</td>
+          </tr>
+        ))}
+      </tbody>
     </table>
   );
 }

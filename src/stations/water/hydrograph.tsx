@@ -15,8 +15,25 @@ import type { Span } from "./span-brush";
 /** Points of the usual range that a chart can show. */
 const BAND_POINTS = 200;
 
-/** Discharge (or, where the gauge has none, stage), clarity and temperature, one under the other on one axis of time, with the days ahead. */
-export function Hydrograph({ gauge, reaches, outlook, span, now, system }: { gauge: GaugeRecord; reaches: ReadonlySet<string>; outlook: Outlook | undefined; span: Span; now: number; system: UnitSystem }) {
+/**
+ * Discharge (or, where the gauge has none, stage), clarity and temperature, one under the other on one axis of time,
+ * with the days ahead.
+ */
+export function Hydrograph({
+  gauge,
+  reaches,
+  outlook,
+  span,
+  now,
+  system,
+}: {
+  gauge: GaugeRecord;
+  reaches: ReadonlySet<string>;
+  outlook: Outlook | undefined;
+  span: Span;
+  now: number;
+  system: UnitSystem;
+}) {
   const { from, to } = span;
   const discharge = seriesOf(gauge, "discharge");
   const stage = discharge ? undefined : seriesOf(gauge, "stage");
@@ -24,31 +41,111 @@ export function Hydrograph({ gauge, reaches, outlook, span, now, system }: { gau
   const turbidity = seriesOf(gauge, "turbidity");
   const { a, b } = gauge.clarityFit ?? DEFAULT_CLARITY_FIT;
   const marks = useMarks(reaches, discharge ?? stage, now);
-  const season = useMemo(() => (outlook?.season ? seasonBand(outlook.season, from - DAY, to + DAY, Math.ceil((to - from) / DAY / BAND_POINTS)) : undefined), [outlook, from, to]);
+  const season = useMemo(
+    () =>
+      outlook?.season
+        ? seasonBand(outlook.season, from - DAY, to + DAY, Math.ceil((to - from) / DAY / BAND_POINTS))
+        : undefined,
+    [outlook, from, to],
+  );
   const flowUnit = findUnit(system === "us" ? "cfs" : "m3/s")!;
   const depthUnit = findUnit(system === "us" ? "ft" : "m")!;
   const warmUnit = findUnit(system === "us" ? "F" : "C")!;
-  const show = useMemo(() => ({ flow: (q: number) => fromSI(q, flowUnit), depth: (ntu: number) => fromSI(visibleDepthFromTurbidity(ntu, { a, b }), depthUnit), level: (m: number) => fromSI(m, depthUnit), warm: (c: number) => fromSI(c, warmUnit) }), [flowUnit, depthUnit, warmUnit, a, b]);
-  const say = useMemo(() => ({
-    flow: (q: number) => `${q.toPrecision(3)} ${system === "us" ? "cfs" : "m³/s"}`,
-    level: (m: number) => `stage ${m.toFixed(2)} ${system === "us" ? "ft" : "m"}`,
-    depth: (m: number) => `bed seen at ${m.toPrecision(2)} ${system === "us" ? "ft" : "m"}`,
-    warm: (t: number) => `${t.toFixed(1)} ${system === "us" ? "°F" : "°C"}`,
-  }), [system]);
-  const starts = useMemo(() => ({ flow: startOf(discharge, now), depth: startOf(turbidity, now), warm: startOf(temperature, now) }), [discharge, turbidity, temperature, now]);
+  const show = useMemo(
+    () => ({
+      flow: (q: number) => fromSI(q, flowUnit),
+      depth: (ntu: number) => fromSI(visibleDepthFromTurbidity(ntu, { a, b }), depthUnit),
+      level: (m: number) => fromSI(m, depthUnit),
+      warm: (c: number) => fromSI(c, warmUnit),
+    }),
+    [flowUnit, depthUnit, warmUnit, a, b],
+  );
+  const say = useMemo(
+    () => ({
+      flow: (q: number) => `${q.toPrecision(3)} ${system === "us" ? "cfs" : "m³/s"}`,
+      level: (m: number) => `stage ${m.toFixed(2)} ${system === "us" ? "ft" : "m"}`,
+      depth: (m: number) => `bed seen at ${m.toPrecision(2)} ${system === "us" ? "ft" : "m"}`,
+      warm: (t: number) => `${t.toFixed(1)} ${system === "us" ? "°F" : "°C"}`,
+    }),
+    [system],
+  );
+  const starts = useMemo(
+    () => ({ flow: startOf(discharge, now), depth: startOf(turbidity, now), warm: startOf(temperature, now) }),
+    [discharge, turbidity, temperature, now],
+  );
   const common = { from, to, now };
   return (
     <div className="grid grid-cols-1 gap-1">
-      {discharge && <Row name={`Discharge, ${system === "us" ? "cfs" : "m³/s"}`} height="h-[230px] lg:h-[270px]"><Lane {...common} name="Discharge" series={discharge} shown={show.flow} say={say.flow} forecast={outlook?.flow?.points ?? null} start={starts.flow} season={season} marks={marks} log showTime={!turbidity && !temperature} /></Row>}
-      {stage && <Row name={`Stage, ${system === "us" ? "ft" : "m"}`} height="h-[200px] lg:h-[230px]"><Lane {...common} name="Stage" series={stage} shown={show.level} say={say.level} forecast={null} marks={marks} showTime={!turbidity && !temperature} /></Row>}
-      {turbidity && <Row name={`Clarity: bed seen down to, ${system === "us" ? "ft" : "m"}`} height="h-[104px]"><Lane {...common} name="Clarity" series={turbidity} shown={show.depth} say={say.depth} forecast={outlook?.turbidity ?? null} start={starts.depth} showTime={!temperature} /></Row>}
-      {temperature && <Row name={`Water, ${system === "us" ? "°F" : "°C"}`} height="h-[118px]"><Lane {...common} name="Water temperature" series={temperature} shown={show.warm} say={say.warm} forecast={outlook?.temperature ?? null} start={starts.warm} showTime /></Row>}
+      {discharge && (
+        <Row name={`Discharge, ${system === "us" ? "cfs" : "m³/s"}`} height="h-[230px] lg:h-[270px]">
+          <Lane
+            {...common}
+            name="Discharge"
+            series={discharge}
+            shown={show.flow}
+            say={say.flow}
+            forecast={outlook?.flow?.points ?? null}
+            start={starts.flow}
+            season={season}
+            marks={marks}
+            log
+            showTime={!turbidity && !temperature}
+          />
+        </Row>
+      )}
+      {stage && (
+        <Row name={`Stage, ${system === "us" ? "ft" : "m"}`} height="h-[200px] lg:h-[230px]">
+          <Lane
+            {...common}
+            name="Stage"
+            series={stage}
+            shown={show.level}
+            say={say.level}
+            forecast={null}
+            marks={marks}
+            showTime={!turbidity && !temperature}
+          />
+        </Row>
+      )}
+      {turbidity && (
+        <Row name={`Clarity: bed seen down to, ${system === "us" ? "ft" : "m"}`} height="h-[104px]">
+          <Lane
+            {...common}
+            name="Clarity"
+            series={turbidity}
+            shown={show.depth}
+            say={say.depth}
+            forecast={outlook?.turbidity ?? null}
+            start={starts.depth}
+            showTime={!temperature}
+          />
+        </Row>
+      )}
+      {temperature && (
+        <Row name={`Water, ${system === "us" ? "°F" : "°C"}`} height="h-[118px]">
+          <Lane
+            {...common}
+            name="Water temperature"
+            series={temperature}
+            shown={show.warm}
+            say={say.warm}
+            forecast={outlook?.temperature ?? null}
+            start={starts.warm}
+            showTime
+          />
+        </Row>
+      )}
     </div>
   );
 }
 
 function Row({ name, height, children }: { name: string; height: string; children: React.ReactNode }) {
-  return <div><p className="text-sm text-soft">{name}</p><div className={height}>{children}</div></div>;
+  return (
+    <div>
+      <p className="text-sm text-soft">{name}</p>
+      <div className={height}>{children}</div>
+    </div>
+  );
 }
 
 /** The last reading as the point that a forecast grows from. */
@@ -67,8 +164,17 @@ function useMarks(reaches: ReadonlySet<string>, line: Series | undefined, now: n
     const withFish = new Set(fish.map((one) => one.session));
     return {
       // In order of time, as the chart's look-up wants them.
-      sessions: own.toReversed().map((one) => ({ from: Date.parse(one.start), to: one.end === null ? now : Date.parse(one.end), fish: withFish.has(one.id) })),
-      fish: fish.map((one) => Date.parse(one.at)).sort((a, b) => a - b).map((time) => ({ time, value: readingAt(line, time) })),
+      sessions: own
+        .toReversed()
+        .map((one) => ({
+          from: Date.parse(one.start),
+          to: one.end === null ? now : Date.parse(one.end),
+          fish: withFish.has(one.id),
+        })),
+      fish: fish
+        .map((one) => Date.parse(one.at))
+        .sort((a, b) => a - b)
+        .map((time) => ({ time, value: readingAt(line, time) })),
     };
   }, [sessions, catches, reaches, line, now]);
 }

@@ -11,34 +11,71 @@ export interface PreviewColumn {
 }
 
 /** Files with the same header are of the same kind: their matching is remembered by it. */
-export const signatureOf = (columns: readonly PreviewColumn[]): string => columns.map((one) => one.name).join("\u241f").slice(0, 2000);
+export const signatureOf = (columns: readonly PreviewColumn[]): string =>
+  columns
+    .map((one) => one.name)
+    .join("\u241f")
+    .slice(0, 2000);
 
 /** Kinds of file whose matching is remembered; the oldest is forgotten first. */
 const MOST_KINDS = 40;
 
-export const remembering = (known: Record<string, ColumnMatch[]>, signature: string, match: readonly ColumnMatch[]): Record<string, ColumnMatch[]> =>
-  Object.fromEntries([...Object.entries(known).filter(([key]) => key !== signature), [signature, [...match]] as [string, ColumnMatch[]]].slice(-MOST_KINDS));
+export const remembering = (
+  known: Record<string, ColumnMatch[]>,
+  signature: string,
+  match: readonly ColumnMatch[],
+): Record<string, ColumnMatch[]> =>
+  Object.fromEntries(
+    [
+      ...Object.entries(known).filter(([key]) => key !== signature),
+      [signature, [...match]] as [string, ColumnMatch[]],
+    ].slice(-MOST_KINDS),
+  );
 
 const MEANINGS: readonly { value: ColumnMatch["as"]; label: string }[] = [
-  { value: "leave", label: "Leave out" }, { value: "time", label: "Time" }, { value: "discharge", label: "Discharge" }, { value: "stage", label: "Stage" },
-  { value: "waterTemperature", label: "Water temperature" }, { value: "turbidity", label: "Turbidity" }, { value: "airPressure", label: "Air pressure" },
+  { value: "leave", label: "Leave out" },
+  { value: "time", label: "Time" },
+  { value: "discharge", label: "Discharge" },
+  { value: "stage", label: "Stage" },
+  { value: "waterTemperature", label: "Water temperature" },
+  { value: "turbidity", label: "Turbidity" },
+  { value: "airPressure", label: "Air pressure" },
 ];
 const UNITS: Partial<Record<Parameter, readonly string[]>> = {
-  discharge: ["m3/s", "l/s", "cfs"], stage: ["m", "cm", "mm", "ft", "in"], waterTemperature: ["C", "F"], turbidity: ["NTU", "FNU"], airPressure: ["hPa", "inHg", "mmHg"],
+  discharge: ["m3/s", "l/s", "cfs"],
+  stage: ["m", "cm", "mm", "ft", "in"],
+  waterTemperature: ["C", "F"],
+  turbidity: ["NTU", "FNU"],
+  airPressure: ["hPa", "inHg", "mmHg"],
 };
 /** The unit that the header names, where it fits; otherwise the first that does. */
-const unitOf = (parameter: Parameter, named: string | undefined): string | undefined => UNITS[parameter]?.find((unit) => unit === named) ?? UNITS[parameter]?.[0];
+const unitOf = (parameter: Parameter, named: string | undefined): string | undefined =>
+  UNITS[parameter]?.find((unit) => unit === named) ?? UNITS[parameter]?.[0];
 
 /** Columns offered at most. */
 const MOST = 40;
 
 /** What each column of a CSV holds, said by hand; remembered for files with the same header. */
-export function MatchColumns({ columns, busy, onMatch }: { columns: readonly PreviewColumn[]; busy: boolean; onMatch: (match: ColumnMatch[]) => void }) {
+export function MatchColumns({
+  columns,
+  busy,
+  onMatch,
+}: {
+  columns: readonly PreviewColumn[];
+  busy: boolean;
+  onMatch: (match: ColumnMatch[]) => void;
+}) {
   const [match, setMatch] = useState<ColumnMatch[]>(() => columns.map((one) => one.match));
-  const change = (k: number, part: Partial<ColumnMatch>) => setMatch((all) => all.map((one, n) => (n === k ? { ...one, ...part } : one)));
+  const change = (k: number, part: Partial<ColumnMatch>) =>
+    setMatch((all) => all.map((one, n) => (n === k ? { ...one, ...part } : one)));
   const times = match.filter((one) => one.as === "time").length;
   const measures = match.filter((one) => one.as !== "time" && one.as !== "leave");
-  const fault = times !== 1 ? "Say which one column is the time." : measures.length === 0 ? "Say which column holds a reading." : undefined;
+  const fault =
+    times !== 1
+      ? "Say which one column is the time."
+      : measures.length === 0
+        ? "Say which column holds a reading."
+        : undefined;
   return (
     <section className="rounded-md border border-line p-3">
       <h3>What the columns hold</h3>
@@ -49,15 +86,49 @@ export function MatchColumns({ columns, busy, onMatch }: { columns: readonly Pre
           const units = own.as === "time" || own.as === "leave" ? undefined : UNITS[own.as];
           return (
             <li key={k} className="grid grid-cols-[1fr_1fr] items-center gap-2 sm:grid-cols-[1.4fr_1.2fr_0.8fr]">
-              <span className="min-w-0"><span className="block truncate font-semibold">{column.name || `column ${k + 1}`}</span><span className="block truncate text-sm text-soft">such as {column.sample || "nothing"}</span></span>
-              <Select label={`What ${column.name || `column ${k + 1}`} holds`} hideLabel value={own.as} onChange={(value) => change(k, { as: value as ColumnMatch["as"], unit: unitOf(value as Parameter, column.match.unit) })} choices={MEANINGS} />
-              {units ? <Select label={`Unit of ${column.name || `column ${k + 1}`}`} hideLabel value={own.unit ?? units[0]!} onChange={(unit) => change(k, { unit })} choices={units.map((unit) => ({ value: unit, label: unit }))} /> : <span className="hidden sm:block" />}
+              <span className="min-w-0">
+                <span className="block truncate font-semibold">{column.name || `column ${k + 1}`}</span>
+                <span className="block truncate text-sm text-soft">such as {column.sample || "nothing"}</span>
+              </span>
+              <Select
+                label={`What ${column.name || `column ${k + 1}`} holds`}
+                hideLabel
+                value={own.as}
+                onChange={(value) =>
+                  change(k, { as: value as ColumnMatch["as"], unit: unitOf(value as Parameter, column.match.unit) })
+                }
+                choices={MEANINGS}
+              />
+              {units ? (
+                <Select
+                  label={`Unit of ${column.name || `column ${k + 1}`}`}
+                  hideLabel
+                  value={own.unit ?? units[0]!}
+                  onChange={(unit) => change(k, { unit })}
+                  choices={units.map((unit) => ({ value: unit, label: unit }))}
+                />
+              ) : (
+                <span className="hidden sm:block" />
+              )}
             </li>
           );
         })}
       </ul>
       <div className="mt-3 flex flex-wrap items-center gap-3">
-        <Button disabled={Boolean(fault) || busy} onClick={() => onMatch(match.map((one) => (one.as === "leave" || one.as === "time" ? { as: one.as } : { as: one.as, unit: one.unit ?? UNITS[one.as]?.[0] })))}>Read it so</Button>
+        <Button
+          disabled={Boolean(fault) || busy}
+          onClick={() =>
+            onMatch(
+              match.map((one) =>
+                one.as === "leave" || one.as === "time"
+                  ? { as: one.as }
+                  : { as: one.as, unit: one.unit ?? UNITS[one.as]?.[0] },
+              ),
+            )
+          }
+        >
+          Read it so
+        </Button>
         {fault && <p className="text-soft">{fault}</p>}
       </div>
     </section>

@@ -8,33 +8,94 @@ import { useSettings } from "../../ui/settings";
 import { ARROW, clarityWords, dayAndTime } from "../../ui/words";
 
 /** The river now, in figures; each tells where it comes from. */
-export function NowFigures({ now, gauge, outlook, stale, system }: { now: GaugeNow; gauge: GaugeRecord; outlook: Outlook | undefined; stale: boolean; system: UnitSystem }) {
+export function NowFigures({
+  now,
+  gauge,
+  outlook,
+  stale,
+  system,
+}: {
+  now: GaugeNow;
+  gauge: GaugeRecord;
+  outlook: Outlook | undefined;
+  stale: boolean;
+  system: UnitSystem;
+}) {
   const height = useSettings((settings) => settings.height);
-  const [discharge, stage, temperature] = [show(now.discharge, "discharge", system), show(now.stage, "depth", system), show(now.waterTemperature, "temperature", system)];
+  const [discharge, stage, temperature] = [
+    show(now.discharge, "discharge", system),
+    show(now.stage, "depth", system),
+    show(now.waterTemperature, "temperature", system),
+  ];
   const clarity = clarityWords(now, height);
-  const perHour = now.ratePerHour === null ? undefined : `${now.ratePerHour >= 0 ? "+" : "−"}${Math.abs(now.ratePerHour * 100).toFixed(1)} % an hour`;
+  const perHour =
+    now.ratePerHour === null
+      ? undefined
+      : `${now.ratePerHour >= 0 ? "+" : "−"}${Math.abs(now.ratePerHour * 100).toFixed(1)} % an hour`;
   const read = (parameter: "discharge" | "stage" | "waterTemperature") => {
     if (now[parameter] === null) return "none given";
     const derived = gauge.derived?.[parameter];
     if (!derived) return "read at the gauge";
-    return derived.guessAbove !== undefined && (now.discharge ?? 0) > derived.guessAbove ? `a guess: far beyond the pairs it is ${derived.words}` : derived.words;
+    return derived.guessAbove !== undefined && (now.discharge ?? 0) > derived.guessAbove
+      ? `a guess: far beyond the pairs it is ${derived.words}`
+      : derived.words;
   };
   const when = stale ? `The record ends ${dayAndTime(now.at)}.` : "The last reading, not older than six hours.";
   const parts = outlook?.parts;
   const runoff = parts && `${Math.round(parts.quickShare * 100)} %`;
   const fit = gauge.clarityFit;
-  const clarityNote = now.visibleDepth === null ? clarity.seen : `${clarity.seen}, about ${showText(now.visibleDepth, "depth", system)}`;
-  const claritySource = now.visibleDepthFrom === "reading" ? "As you read it within the last twelve hours; this gauge gives no turbidity now."
-    : now.visibleDepthFrom === null ? "Neither a turbidity reading nor one of your own in the last twelve hours."
-    : `From ${now.turbidity?.toFixed(1)} NTU at the gauge, ${fit && fit.pairs >= 3 ? `by a conversion refitted on ${fit.pairs} readings of yours` : "by a rule of thumb (3.4 × NTU^−0.71 m, from memory): three readings of your own refit it"}.`;
+  const clarityNote =
+    now.visibleDepth === null ? clarity.seen : `${clarity.seen}, about ${showText(now.visibleDepth, "depth", system)}`;
+  const claritySource =
+    now.visibleDepthFrom === "reading"
+      ? "As you read it within the last twelve hours; this gauge gives no turbidity now."
+      : now.visibleDepthFrom === null
+        ? "Neither a turbidity reading nor one of your own in the last twelve hours."
+        : `From ${now.turbidity?.toFixed(1)} NTU at the gauge, ${fit && fit.pairs >= 3 ? `by a conversion refitted on ${fit.pairs} readings of yours` : "by a rule of thumb (3.4 × NTU^−0.71 m, from memory): three readings of your own refit it"}.`;
   return (
-    <section className="grid grid-cols-2 gap-x-6 gap-y-4 border-y border-line py-4 md:grid-cols-3 lg:grid-cols-6" aria-label="The river now">
-      <Figure label="Discharge" figure={discharge.figure} unit={discharge.unit} note={read("discharge")} source={`${when} ${gauge.derived?.discharge ? `Discharge ${gauge.derived.discharge.words}.` : "Discharge as the gauge’s file gives it."}`} />
-      <Figure label="Stage" figure={stage.figure} unit={stage.unit} note={read("stage")} source={`${when} Height of the water on the gauge’s own datum, not a depth.`} />
-      <Figure label="Trend" figure={now.trend ? `${ARROW[now.trend]} ${now.trend}` : "–"} note={[perHour ?? "too few readings", parts && (parts.spate ? `a spate: ${runoff} runoff` : `near base flow: ${runoff} runoff`)].filter(Boolean).join("; ")} source="Median slope of ln Q over all pairs of readings of the last six hours (Theil-Sen); steady within the scatter of the readings. Runoff: what stands over the base flow of the last days (Lyne-Hollick filter, three passes); a spate from a third of the flow upwards." />
-      <Figure label="For the season" figure={now.exceedance === null ? "–" : `${Math.round(now.exceedance * 100)} %`} note={now.exceedance === null ? "no record" : "of the time it is at or above this"} source="Weibull plotting position among all readings within fifteen days of this date, in every year of the record." />
+    <section
+      className="grid grid-cols-2 gap-x-6 gap-y-4 border-y border-line py-4 md:grid-cols-3 lg:grid-cols-6"
+      aria-label="The river now"
+    >
+      <Figure
+        label="Discharge"
+        figure={discharge.figure}
+        unit={discharge.unit}
+        note={read("discharge")}
+        source={`${when} ${gauge.derived?.discharge ? `Discharge ${gauge.derived.discharge.words}.` : "Discharge as the gauge’s file gives it."}`}
+      />
+      <Figure
+        label="Stage"
+        figure={stage.figure}
+        unit={stage.unit}
+        note={read("stage")}
+        source={`${when} Height of the water on the gauge’s own datum, not a depth.`}
+      />
+      <Figure
+        label="Trend"
+        figure={now.trend ? `${ARROW[now.trend]} ${now.trend}` : "–"}
+        note={[
+          perHour ?? "too few readings",
+          parts && (parts.spate ? `a spate: ${runoff} runoff` : `near base flow: ${runoff} runoff`),
+        ]
+          .filter(Boolean)
+          .join("; ")}
+        source="Median slope of ln Q over all pairs of readings of the last six hours (Theil-Sen); steady within the scatter of the readings. Runoff: what stands over the base flow of the last days (Lyne-Hollick filter, three passes); a spate from a third of the flow upwards."
+      />
+      <Figure
+        label="For the season"
+        figure={now.exceedance === null ? "–" : `${Math.round(now.exceedance * 100)} %`}
+        note={now.exceedance === null ? "no record" : "of the time it is at or above this"}
+        source="Weibull plotting position among all readings within fifteen days of this date, in every year of the record."
+      />
       <Figure label="Clarity" figure={clarity.word} note={clarityNote} source={claritySource} />
-      <Figure label="Water" figure={temperature.figure} unit={temperature.unit} note={read("waterTemperature")} source={when} />
+      <Figure
+        label="Water"
+        figure={temperature.figure}
+        unit={temperature.unit}
+        note={read("waterTemperature")}
+        source={when}
+      />
     </section>
   );
 }

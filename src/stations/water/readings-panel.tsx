@@ -14,30 +14,92 @@ import { ClarityDialog } from "./clarity-dialog";
 import { FloatDialog } from "./float-dialog";
 
 /** Readings taken by hand: how deep the bed is seen, and discharge by timed floats. */
-export function ReadingsPanel({ station, reach, fit, system }: { station: string; reach: ReachRecord | undefined; fit: ClarityFit | undefined; system: UnitSystem }) {
+export function ReadingsPanel({
+  station,
+  reach,
+  fit,
+  system,
+}: {
+  station: string;
+  reach: ReachRecord | undefined;
+  fit: ClarityFit | undefined;
+  system: UnitSystem;
+}) {
   const [taking, setTaking] = useState<"clarity" | "discharge" | undefined>();
-  const readings = useLiveQuery(async () => (await database().readings.orderBy("at").reverse().toArray()).filter((one) => !one.deleted && (one.station === station || (reach && one.reach === reach.id))), [station, reach?.id]) ?? [];
+  const readings =
+    useLiveQuery(
+      async () =>
+        (await database().readings.orderBy("at").reverse().toArray()).filter(
+          (one) => !one.deleted && (one.station === station || (reach && one.reach === reach.id)),
+        ),
+      [station, reach?.id],
+    ) ?? [];
   return (
-    <Panel title="Your own readings" source="Kept with their time. Depths seen refit this water’s conversion from turbidity once there are three; discharges refit how a reach takes its flow from the gauge.">
+    <Panel
+      title="Your own readings"
+      source="Kept with their time. Depths seen refit this water’s conversion from turbidity once there are three; discharges refit how a reach takes its flow from the gauge."
+    >
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => setTaking("clarity")}>How deep is the bed seen?</Button>
         {reach && <Button onClick={() => setTaking("discharge")}>Measure the flow with a float</Button>}
       </div>
-      {fit && <p className="mt-2 text-sm text-soft">{fit.pairs >= 3 ? `Bed seen to ${fit.a.toFixed(1)} × NTU^${fit.b.toFixed(2).replace("-", "−")} m on this water, by ${fit.pairs} readings of yours${fit.scatter === null ? "" : ` (each within about ${Math.round(fit.scatter * 100)} %)`}.` : "Turbidity is turned into depth by a rule of thumb until you have taken three readings beside the gauge."}</p>}
-      {readings.length > 0 && <ul className="mt-2 divide-y divide-line border-y border-line">{readings.slice(0, 6).map((one) => <ReadingRow key={one.id} reading={one} reach={reach} system={system} />)}</ul>}
+      {fit && (
+        <p className="mt-2 text-sm text-soft">
+          {fit.pairs >= 3
+            ? `Bed seen to ${fit.a.toFixed(1)} × NTU^${fit.b.toFixed(2).replace("-", "−")} m on this water, by ${fit.pairs} readings of yours${fit.scatter === null ? "" : ` (each within about ${Math.round(fit.scatter * 100)} %)`}.`
+            : "Turbidity is turned into depth by a rule of thumb until you have taken three readings beside the gauge."}
+        </p>
+      )}
+      {readings.length > 0 && (
+        <ul className="mt-2 divide-y divide-line border-y border-line">
+          {readings.slice(0, 6).map((one) => (
+            <ReadingRow key={one.id} reading={one} reach={reach} system={system} />
+          ))}
+        </ul>
+      )}
       {taking === "clarity" && <ClarityDialog station={station} onClose={() => setTaking(undefined)} />}
       {taking === "discharge" && reach && <FloatDialog reach={reach} onClose={() => setTaking(undefined)} />}
     </Panel>
   );
 }
 
-function ReadingRow({ reading, reach, system }: { reading: FieldReading; reach: ReachRecord | undefined; system: UnitSystem }) {
-  const what = reading.kind === "clarity" ? `bed seen to ${showText(reading.value, "depth", system)}` : `${showText(reading.value, "discharge", system)}${reading.error === null ? "" : ` ±${Math.round(reading.error * 100)} %`} at ${reach?.reach.name ?? "the reach"}`;
-  const remove = () => void markReading(database(), reading.id, true).then(() => say("The reading is out of the book.", { label: "Undo", run: () => void markReading(database(), reading.id, false) }));
+function ReadingRow({
+  reading,
+  reach,
+  system,
+}: {
+  reading: FieldReading;
+  reach: ReachRecord | undefined;
+  system: UnitSystem;
+}) {
+  const what =
+    reading.kind === "clarity"
+      ? `bed seen to ${showText(reading.value, "depth", system)}`
+      : `${showText(reading.value, "discharge", system)}${reading.error === null ? "" : ` ±${Math.round(reading.error * 100)} %`} at ${reach?.reach.name ?? "the reach"}`;
+  const remove = () =>
+    void markReading(database(), reading.id, true).then(() =>
+      say("The reading is out of the book.", {
+        label: "Undo",
+        run: () => void markReading(database(), reading.id, false),
+      }),
+    );
   return (
     <li className="flex flex-wrap items-baseline gap-x-3 py-1">
-      <span className="flex-1"><span className="font-semibold">{what}</span> <span className="text-sm text-soft">{dayAndTime(reading.at)}{reading.how && `, ${reading.how}`}</span></span>
-      <button type="button" onClick={remove} aria-label={`Remove the reading of ${dayAndTime(reading.at)}`} className="min-h-10 px-2 text-sm text-soft underline">remove</button>
+      <span className="flex-1">
+        <span className="font-semibold">{what}</span>{" "}
+        <span className="text-sm text-soft">
+          {dayAndTime(reading.at)}
+          {reading.how && `, ${reading.how}`}
+        </span>
+      </span>
+      <button
+        type="button"
+        onClick={remove}
+        aria-label={`Remove the reading of ${dayAndTime(reading.at)}`}
+        className="min-h-10 px-2 text-sm text-soft underline"
+      >
+        remove
+      </button>
     </li>
   );
 }

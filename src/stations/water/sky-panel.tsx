@@ -10,23 +10,84 @@ import { Panel } from "../../ui/parts";
 import { clock, moment } from "../../ui/words";
 
 /** Which hours have the light; the moon, the glass and, where there is one, the tide. */
-export function SkyPanel({ place, glass, tide, now, system }: { place: { latitude: number; longitude: number } | undefined; glass: Barometer | null; tide: readonly Constituent[]; now: number; system: UnitSystem }) {
+export function SkyPanel({
+  place,
+  glass,
+  tide,
+  now,
+  system,
+}: {
+  place: { latitude: number; longitude: number } | undefined;
+  glass: Barometer | null;
+  tide: readonly Constituent[];
+  now: number;
+  system: UnitSystem;
+}) {
   const hour = Math.floor(now / 3_600_000);
-  const sky = useMemo(() => place && [0, DAY].map((ahead) => skyOf(hour * 3_600_000 + ahead, place.latitude, place.longitude)), [place, hour]);
+  const sky = useMemo(
+    () => place && [0, DAY].map((ahead) => skyOf(hour * 3_600_000 + ahead, place.latitude, place.longitude)),
+    [place, hour],
+  );
   const turns = useMemo(() => tideTurns(tide, hour * 3_600_000, hour * 3_600_000 + 1.5 * DAY), [tide, hour]);
   const state = tideAt(tide, now);
   return (
-    <Panel title="Light, moon and glass" source="Sun and moon computed for the gauge’s place (suncalc). First light and dusk: sun 6° under. Moon: share lit. Glass: the gauge’s own air pressure, words of the shipping forecast.">
+    <Panel
+      title="Light, moon and glass"
+      source="Sun and moon computed for the gauge’s place (suncalc). First light and dusk: sun 6° under. Moon: share lit. Glass: the gauge’s own air pressure, words of the shipping forecast."
+    >
       {sky ? (
         <table className="w-full text-left">
-          <thead><tr className="text-sm text-soft"><th className="sr-only">Day</th><th className="font-normal">First light</th><th className="font-normal">Sunrise</th><th className="font-normal">Sunset</th><th className="font-normal">Dusk</th></tr></thead>
-          <tbody>{sky.map((day, k) => <tr key={k} className="border-t border-line"><th scope="row" className="py-1 pr-2 font-normal text-soft">{k === 0 ? "Today" : "Tomorrow"}</th>{[day.dawn, day.sunrise, day.sunset, day.dusk].map((time, n) => <td key={n} className={n % 3 === 0 ? "font-semibold" : ""}>{time === null ? "–" : clock(time)}</td>)}</tr>)}</tbody>
+          <thead>
+            <tr className="text-sm text-soft">
+              <th className="sr-only">Day</th>
+              <th className="font-normal">First light</th>
+              <th className="font-normal">Sunrise</th>
+              <th className="font-normal">Sunset</th>
+              <th className="font-normal">Dusk</th>
+            </tr>
+          </thead>
+          <tbody>
+            {sky.map((day, k) => (
+              <tr key={k} className="border-t border-line">
+                <th scope="row" className="py-1 pr-2 font-normal text-soft">
+                  {k === 0 ? "Today" : "Tomorrow"}
+                </th>
+                {[day.dawn, day.sunrise, day.sunset, day.dusk].map((time, n) => (
+                  <td key={n} className={n % 3 === 0 ? "font-semibold" : ""}>
+                    {time === null ? "–" : clock(time)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
         </table>
-      ) : <p className="text-soft">Give the gauge a latitude and longitude under This water to see its light.</p>}
-      {sky && <p className="mt-2">Moon: {sky[0]!.moon.name}, {Math.round(sky[0]!.moon.lit * 100)} % lit{sky[0]!.moonrise === null ? "" : `; rises ${clock(sky[0]!.moonrise)}`}{sky[0]!.moonset === null ? "" : `, sets ${clock(sky[0]!.moonset)}`}.</p>}
-      <p className="mt-2">{glass ? `Glass: ${glass.pressure.toFixed(0)} hPa (${(glass.pressure / 33.863886667).toFixed(2)} inHg), ${glass.words} (${glass.tendency >= 0 ? "+" : "−"}${Math.abs(glass.tendency).toFixed(1)} hPa in three hours).` : "Glass: this gauge gives no air pressure."}</p>
+      ) : (
+        <p className="text-soft">Give the gauge a latitude and longitude under This water to see its light.</p>
+      )}
+      {sky && (
+        <p className="mt-2">
+          Moon: {sky[0]!.moon.name}, {Math.round(sky[0]!.moon.lit * 100)} % lit
+          {sky[0]!.moonrise === null ? "" : `; rises ${clock(sky[0]!.moonrise)}`}
+          {sky[0]!.moonset === null ? "" : `, sets ${clock(sky[0]!.moonset)}`}.
+        </p>
+      )}
+      <p className="mt-2">
+        {glass
+          ? `Glass: ${glass.pressure.toFixed(0)} hPa (${(glass.pressure / 33.863886667).toFixed(2)} inHg), ${glass.words} (${glass.tendency >= 0 ? "+" : "−"}${Math.abs(glass.tendency).toFixed(1)} hPa in three hours).`
+          : "Glass: this gauge gives no air pressure."}
+      </p>
       {state && (
-        <p className="mt-2">Tide: {state.flow}; {turns.slice(0, 4).map((turn) => `${turn.high ? "high" : "low"} ${moment(turn.time, now)} (${turn.level >= 0 ? "+" : "−"}${showText(Math.abs(turn.level), "depth", system)})`).join(", ")}. From the constituents you gave; weather shifts it.</p>
+        <p className="mt-2">
+          Tide: {state.flow};{" "}
+          {turns
+            .slice(0, 4)
+            .map(
+              (turn) =>
+                `${turn.high ? "high" : "low"} ${moment(turn.time, now)} (${turn.level >= 0 ? "+" : "−"}${showText(Math.abs(turn.level), "depth", system)})`,
+            )
+            .join(", ")}
+          . From the constituents you gave; weather shifts it.
+        </p>
       )}
     </Panel>
   );

@@ -14,8 +14,21 @@ export interface Span {
 const SHORTEST = 2 * DAY;
 const POINTS = 500;
 
-/** The whole record in small, with the part in view between two handles: drag them by mouse or touch, move them by arrow keys. */
-export function SpanBrush({ series, whole, span, onChange }: { series: Series; whole: Span; span: Span; onChange: (span: Span) => void }) {
+/**
+ * The whole record in small, with the part in view between two handles: drag them by mouse or touch, move them by arrow
+ * keys.
+ */
+export function SpanBrush({
+  series,
+  whole,
+  span,
+  onChange,
+}: {
+  series: Series;
+  whole: Span;
+  span: Span;
+  onChange: (span: Span) => void;
+}) {
   const length = whole.to - whole.from;
   const step = Math.max(HOUR, Math.round(length / 1500 / HOUR) * HOUR);
   const path = useMemo(() => silhouette(series, whole), [series, whole]);
@@ -27,20 +40,58 @@ export function SpanBrush({ series, whole, span, onChange }: { series: Series; w
   };
   return (
     <div className="flex items-center gap-2">
-      <button type="button" aria-label="Earlier" onClick={() => move(-0.5)} className="grid size-11 shrink-0 place-items-center rounded-md hover:bg-deep"><ChevronLeft size={20} aria-hidden /></button>
+      <button
+        type="button"
+        aria-label="Earlier"
+        onClick={() => move(-0.5)}
+        className="grid size-11 shrink-0 place-items-center rounded-md hover:bg-deep"
+      >
+        <ChevronLeft size={20} aria-hidden />
+      </button>
       <div className="relative h-12 flex-1">
-        <svg viewBox={`0 0 ${POINTS} 100`} preserveAspectRatio="none" className="absolute inset-0 size-full" aria-hidden><path d={path} className="fill-deep stroke-soft" strokeWidth={1} vectorEffect="non-scaling-stroke" /></svg>
-        <div aria-hidden className="absolute inset-y-0 border-x border-ink bg-ochre/15" style={{ left: place(span.from), width: `${((span.to - span.from) / length) * 100}%` }} />
+        <svg
+          viewBox={`0 0 ${POINTS} 100`}
+          preserveAspectRatio="none"
+          className="absolute inset-0 size-full"
+          aria-hidden
+        >
+          <path d={path} className="fill-deep stroke-soft" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+        </svg>
+        <div
+          aria-hidden
+          className="absolute inset-y-0 border-x border-ink bg-ochre/15"
+          style={{ left: place(span.from), width: `${((span.to - span.from) / length) * 100}%` }}
+        />
         <Slider.Root
-          className="absolute inset-0 flex touch-none items-center" min={whole.from} max={whole.to} step={step} minStepsBetweenThumbs={Math.max(1, Math.ceil(SHORTEST / step))}
-          value={[span.from, span.to]} onValueChange={([from, to]) => onChange({ from: from!, to: to! })}
+          className="absolute inset-0 flex touch-none items-center"
+          min={whole.from}
+          max={whole.to}
+          step={step}
+          minStepsBetweenThumbs={Math.max(1, Math.ceil(SHORTEST / step))}
+          value={[span.from, span.to]}
+          onValueChange={([from, to]) => onChange({ from: from!, to: to! })}
         >
           <Slider.Track className="h-full flex-1" />
-          <Slider.Thumb aria-label="Start of the chart" aria-valuetext={dayOnly(span.from)} className="block h-8 w-4 cursor-ew-resize rounded border-2 border-ink bg-paper" />
-          <Slider.Thumb aria-label="End of the chart" aria-valuetext={dayOnly(span.to)} className="block h-8 w-4 cursor-ew-resize rounded border-2 border-ink bg-paper" />
+          <Slider.Thumb
+            aria-label="Start of the chart"
+            aria-valuetext={dayOnly(span.from)}
+            className="block h-8 w-4 cursor-ew-resize rounded border-2 border-ink bg-paper"
+          />
+          <Slider.Thumb
+            aria-label="End of the chart"
+            aria-valuetext={dayOnly(span.to)}
+            className="block h-8 w-4 cursor-ew-resize rounded border-2 border-ink bg-paper"
+          />
         </Slider.Root>
       </div>
-      <button type="button" aria-label="Later" onClick={() => move(0.5)} className="grid size-11 shrink-0 place-items-center rounded-md hover:bg-deep"><ChevronRight size={20} aria-hidden /></button>
+      <button
+        type="button"
+        aria-label="Later"
+        onClick={() => move(0.5)}
+        className="grid size-11 shrink-0 place-items-center rounded-md hover:bg-deep"
+      >
+        <ChevronRight size={20} aria-hidden />
+      </button>
     </div>
   );
 }
@@ -58,5 +109,11 @@ function silhouette(series: Series, whole: Span): string {
     if (point[1] > 0) stretches.at(-1)!.push(point);
     else if (stretches.at(-1)!.length > 0) stretches.push([]);
   }
-  return stretches.filter((one) => one.length > 0).map((one) => `M${x(one[0]![0])},100 L${one.map(([time, value]) => `${x(time)},${y(value)}`).join(" L")} L${x(one.at(-1)![0])},100 Z`).join(" ");
+  return stretches
+    .filter((one) => one.length > 0)
+    .map(
+      (one) =>
+        `M${x(one[0]![0])},100 L${one.map(([time, value]) => `${x(time)},${y(value)}`).join(" L")} L${x(one.at(-1)![0])},100 Z`,
+    )
+    .join(" ");
 }

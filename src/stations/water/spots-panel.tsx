@@ -9,21 +9,43 @@ import { Panel } from "../../ui/parts";
 
 const WORDS = { in: "● fishes now", under: "○ too low", over: "○ too high", unknown: "– not known" } as const;
 
-/** Spots with their "fishes well between", against the river now; and, on impounded water, what of the shore is bare. */
-export function SpotsPanel({ water, now, system }: { water: WaterRecord; now: GaugeNow | undefined; system: UnitSystem }) {
+/**
+ * Spots with their "fishes well between", against the river now; and, on impounded water, what of the shore is bare.
+ */
+export function SpotsPanel({
+  water,
+  now,
+  system,
+}: {
+  water: WaterRecord;
+  now: GaugeNow | undefined;
+  system: UnitSystem;
+}) {
   const level = now?.stage ?? null;
   const down = water.fullPool !== null && level !== null ? drawDown(level, water.fullPool, water.beachSlope) : null;
   if (water.bands.length === 0 && water.fullPool === null) return null;
-  const value = (band: FishesWell) => (band.measure === "discharge" ? (now?.discharge ?? null) : band.measure === "stage" ? level : (down?.below ?? null));
+  const value = (band: FishesWell) =>
+    band.measure === "discharge" ? (now?.discharge ?? null) : band.measure === "stage" ? level : (down?.below ?? null);
   return (
     <Panel title="Fishes well between" source="Bands as you gave them under This water, against the river now.">
-      {water.fullPool !== null && <p className="mb-2">{down === null ? "Level against full pool: no stage reading." : down.below <= 0 ? `${showText(-down.below, "depth", system)} over full pool: no beach.` : `${showText(down.below, "depth", system)} under full pool${down.beach === null ? "" : `, with about ${showText(down.beach, "distance", system)} of beach bare`}.`}</p>}
+      {water.fullPool !== null && (
+        <p className="mb-2">
+          {down === null
+            ? "Level against full pool: no stage reading."
+            : down.below <= 0
+              ? `${showText(-down.below, "depth", system)} over full pool: no beach.`
+              : `${showText(down.below, "depth", system)} under full pool${down.beach === null ? "" : `, with about ${showText(down.beach, "distance", system)} of beach bare`}.`}
+        </p>
+      )}
       <ul className="divide-y divide-line border-y border-line">
         {water.bands.map((band, k) => {
           const state = bandState(band, value(band));
           return (
             <li key={k} className="flex flex-wrap items-baseline justify-between gap-x-4 py-2">
-              <span><span className="font-semibold">{band.spot}</span> <span className="text-soft">{bandWords(band, system)}</span></span>
+              <span>
+                <span className="font-semibold">{band.spot}</span>{" "}
+                <span className="text-soft">{bandWords(band, system)}</span>
+              </span>
               <span className={state === "in" ? "font-semibold" : "text-soft"}>{WORDS[state]}</span>
             </li>
           );
@@ -36,6 +58,11 @@ export function SpotsPanel({ water, now, system }: { water: WaterRecord; now: Ga
 export function bandWords(band: FishesWell, system: UnitSystem): string {
   const text = (value: number) => showText(value, band.measure === "discharge" ? "discharge" : "depth", system);
   const of = band.measure === "discharge" ? "" : band.measure === "stage" ? "stage " : "below full pool ";
-  if (band.low !== null && band.high !== null) return `${of}${text(band.low).replace(/ .*$/, "")} to ${text(band.high)}`;
-  return band.low !== null ? `${of}from ${text(band.low)}` : band.high !== null ? `${of}up to ${text(band.high)}` : "any level";
+  if (band.low !== null && band.high !== null)
+    return `${of}${text(band.low).replace(/ .*$/, "")} to ${text(band.high)}`;
+  return band.low !== null
+    ? `${of}from ${text(band.low)}`
+    : band.high !== null
+      ? `${of}up to ${text(band.high)}`
+      : "any level";
 }

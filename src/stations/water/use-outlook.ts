@@ -6,19 +6,40 @@ import { type GaugeRecord, seriesOf } from "../../core/gauge/summary";
 import { waterWorker } from "../../store/water-client";
 import type { RecordOf } from "../../store/water.worker";
 
-/** What is worked out of a station's record, or of the record as it is at `reach`, in the worker: the outlook first, then the slower track record. The last one stays until the next is there. */
-export function useOutlook(gauge: GaugeRecord | undefined, at: number | undefined, reach: string | undefined): { outlook: Outlook | undefined; track: Track[] | undefined } {
+/**
+ * What is worked out of a station's record, or of the record as it is at `reach`, in the worker: the outlook first,
+ * then the slower track record. The last one stays until the next is there.
+ */
+export function useOutlook(
+  gauge: GaugeRecord | undefined,
+  at: number | undefined,
+  reach: string | undefined,
+): { outlook: Outlook | undefined; track: Track[] | undefined } {
   const station = gauge?.station.id;
-  const target = useMemo(() => (station === undefined ? undefined : reach === undefined ? { station } : { reach }), [station, reach]);
-  const outlook = useWorked(gauge && at !== undefined ? target : undefined, gauge, at, async (of) => (at === undefined ? null : waterWorker().outlook(of, at)));
-  // The track record hangs on the discharge alone: a new reading by hand, or of the temperature, does not try the forecast again.
+  const target = useMemo(
+    () => (station === undefined ? undefined : reach === undefined ? { station } : { reach }),
+    [station, reach],
+  );
+  const outlook = useWorked(gauge && at !== undefined ? target : undefined, gauge, at, async (of) =>
+    at === undefined ? null : waterWorker().outlook(of, at),
+  );
+  // The track record hangs on the discharge alone: a new reading by hand, or of the temperature, does not try the
+  // forecast again.
   const discharge = gauge && seriesOf(gauge, "discharge");
   const track = useWorked(outlook ? target : undefined, discharge, undefined, (of) => waterWorker().track(of));
   return { outlook: outlook ?? undefined, track: track ?? undefined };
 }
 
-/** What the worker makes of a record; done anew when `input` or `at` is another, and kept for its target until then. The records themselves stay on the worker's side. */
-function useWorked<T>(target: RecordOf | undefined, input: unknown, at: number | undefined, work: (of: RecordOf) => Promise<T | null>): T | null | undefined {
+/**
+ * What the worker makes of a record; done anew when `input` or `at` is another, and kept for its target until then. The
+ * records themselves stay on the worker's side.
+ */
+function useWorked<T>(
+  target: RecordOf | undefined,
+  input: unknown,
+  at: number | undefined,
+  work: (of: RecordOf) => Promise<T | null>,
+): T | null | undefined {
   const [state, setState] = useState<{ of: RecordOf; value: T | null } | undefined>();
   const workRef = useRef(work);
   useEffect(() => {

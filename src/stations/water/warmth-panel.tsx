@@ -7,10 +7,27 @@ import type { UnitSystem } from "../../core/quantity/units";
 import { Figure, Panel } from "../../ui/parts";
 import { clock, moment } from "../../ui/words";
 
-const KINDS: readonly (readonly [WarmthKind, string])[] = [["trout-and-salmon", "trout and salmon"], ["smallmouth", "smallmouth"], ["walleye", "walleye"], ["catfish", "catfish"]];
+const KINDS: readonly (readonly [WarmthKind, string])[] = [
+  ["trout-and-salmon", "trout and salmon"],
+  ["smallmouth", "smallmouth"],
+  ["walleye", "walleye"],
+  ["catfish", "catfish"],
+];
 
 /** Temperature now and to come, and what the water can hold of oxygen. */
-export function WarmthPanel({ temperature, outlook, altitude, now, system }: { temperature: number; outlook: Outlook; altitude: number | null; now: number; system: UnitSystem }) {
+export function WarmthPanel({
+  temperature,
+  outlook,
+  altitude,
+  now,
+  system,
+}: {
+  temperature: number;
+  outlook: Outlook;
+  altitude: number | null;
+  now: number;
+  system: UnitSystem;
+}) {
   const { swing, glass } = outlook;
   const pressure = altitude === null ? (glass?.pressure ?? undefined) : pressureAtAltitude(altitude);
   const oxygen = oxygenSaturation(temperature, pressure);
@@ -20,16 +37,58 @@ export function WarmthPanel({ temperature, outlook, altitude, now, system }: { t
   return (
     <Panel title="Warmth and breath">
       <div className="grid grid-cols-2 gap-4">
-        <Figure label="Water" figure={shown.figure} unit={shown.unit} note={swing ? `swings ${showText(2 * swing.amplitude, "temperatureDifference", system)} a day, warmest about ${clock(swing.warmest)}; ${trend(swing.driftPerDay, system)}` : "too few readings for its daily swing"} source="Read at the gauge. Swing and drift: a daily wave and a straight line fitted to the last four days." />
-        <Figure label="Oxygen it can hold" figure={oxygen.toFixed(1)} unit="mg/L" note={altitude === null ? (glass ? "at the gauge’s air pressure" : "at sea level; give the altitude under This water") : `at ${showText(altitude, "altitude", system)} altitude`} source="Saturation in fresh water by Benson & Krause 1980 (Standard Methods 4500-O), corrected for pressure. What the river really holds may be less below weed, weirs of still water, or drains." />
+        <Figure
+          label="Water"
+          figure={shown.figure}
+          unit={shown.unit}
+          note={
+            swing
+              ? `swings ${showText(2 * swing.amplitude, "temperatureDifference", system)} a day, warmest about ${clock(swing.warmest)}; ${trend(swing.driftPerDay, system)}`
+              : "too few readings for its daily swing"
+          }
+          source="Read at the gauge. Swing and drift: a daily wave and a straight line fitted to the last four days."
+        />
+        <Figure
+          label="Oxygen it can hold"
+          figure={oxygen.toFixed(1)}
+          unit="mg/L"
+          note={
+            altitude === null
+              ? glass
+                ? "at the gauge’s air pressure"
+                : "at sea level; give the altitude under This water"
+              : `at ${showText(altitude, "altitude", system)} altitude`
+          }
+          source="Saturation in fresh water by Benson & Krause 1980 (Standard Methods 4500-O), corrected for pressure. What the river really holds may be less below weed, weirs of still water, or drains."
+        />
       </div>
-      {ahead && warmest && <p className="mt-3">Next two days: {showText(Math.min(...ahead.map((one) => one.median)), "temperature", system)} to {showText(warmest.median, "temperature", system)}, warmest {moment(warmest.time, now)}{Number.isNaN(warmest.low) ? "" : ` (${showText(warmest.low, "temperature", system)} to ${showText(warmest.high, "temperature", system)}, by its own errors of the last sixty days)`}.</p>}
+      {ahead && warmest && (
+        <p className="mt-3">
+          Next two days: {showText(Math.min(...ahead.map((one) => one.median)), "temperature", system)} to{" "}
+          {showText(warmest.median, "temperature", system)}, warmest {moment(warmest.time, now)}
+          {Number.isNaN(warmest.low)
+            ? ""
+            : ` (${showText(warmest.low, "temperature", system)} to ${showText(warmest.high, "temperature", system)}, by its own errors of the last sixty days)`}
+          .
+        </p>
+      )}
       <ul className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-soft">
-        {KINDS.map(([kind, name]) => <li key={kind}>{name}: <strong className="text-ink">{warmthClass(temperature, kind)}</strong></li>)}
+        {KINDS.map(([kind, name]) => (
+          <li key={kind}>
+            {name}: <strong className="text-ink">{warmthClass(temperature, kind)}</strong>
+          </li>
+        ))}
       </ul>
-      <p className="mt-1 text-sm text-soft">Common practice: trout and salmon {showText(WARMTH.value["trout-and-salmon"].good[0], "temperature", system)} to {showText(WARMTH.value["trout-and-salmon"].good[1], "temperature", system)} good, leave them from {showText(WARMTH.value["trout-and-salmon"].stop, "temperature", system)}.</p>
+      <p className="mt-1 text-sm text-soft">
+        Common practice: trout and salmon {showText(WARMTH.value["trout-and-salmon"].good[0], "temperature", system)} to{" "}
+        {showText(WARMTH.value["trout-and-salmon"].good[1], "temperature", system)} good, leave them from{" "}
+        {showText(WARMTH.value["trout-and-salmon"].stop, "temperature", system)}.
+      </p>
     </Panel>
   );
 }
 
-const trend = (perDay: number, system: UnitSystem): string => (Math.abs(perDay) < 0.1 ? "steady from day to day" : `${perDay > 0 ? "warming" : "cooling"} ${showText(Math.abs(perDay), "temperatureDifference", system)} a day`);
+const trend = (perDay: number, system: UnitSystem): string =>
+  Math.abs(perDay) < 0.1
+    ? "steady from day to day"
+    : `${perDay > 0 ? "warming" : "cooling"} ${showText(Math.abs(perDay), "temperatureDifference", system)} a day`;

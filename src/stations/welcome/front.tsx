@@ -12,5 +12,15 @@ export function Front() {
   useEffect(() => {
     if (river.ready && !empty) router.replace("/water");
   }, [river.ready, empty, router]);
-  return <main className="min-h-dvh p-4 lg:p-6">{river.ready && empty ? <Welcome /> : <p role="status" className="p-6 text-soft">Opening the book …</p>}</main>;
+  return (
+    <main className="min-h-dvh p-4 lg:p-6">
+      {river.ready && empty ? (
+        <Welcome />
+      ) : (
+        <p role="status" className="p-6 text-soft">
+          Opening the book …
+        </p>
+      )}
+    </main>
+  );
 }

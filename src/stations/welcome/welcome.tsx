@@ -32,10 +32,18 @@ export function Welcome() {
   return (
     <div className="mx-auto max-w-2xl pt-6 lg:pt-16">
       <h1 className="text-3xl lg:text-4xl">The book is empty</h1>
-      <p className="mt-3 max-w-xl text-lg text-soft">Low Heron works out where the seams lie at the flow the river has, where fish would hold in it, and how deep to set a float there. Then it keeps your catches by flow.</p>
+      <p className="mt-3 max-w-xl text-lg text-soft">
+        Low Heron works out where the seams lie at the flow the river has, where fish would hold in it, and how deep to
+        set a float there. Then it keeps your catches by flow.
+      </p>
       <ul className="mt-8 grid gap-3">
-        <Row title="Look around first" text="A made-up river with two years of gauge record, two reaches and a season of sessions. It goes again with one press.">
-          <Button tone="next" onClick={load} disabled={loading}>{loading ? "Loading …" : "Load the made-up river"}</Button>
+        <Row
+          title="Look around first"
+          text="A made-up river with two years of gauge record, two reaches and a season of sessions. It goes again with one press."
+        >
+          <Button tone="next" onClick={load} disabled={loading}>
+            {loading ? "Loading …" : "Load the made-up river"}
+          </Button>
         </Row>
         <Row title="Your river’s gauge" text="A CSV or RDB file with stage, discharge, temperature or turbidity.">
           <Button onClick={() => setImporting(true)}>Open a gauge file</Button>
@@ -44,9 +52,19 @@ export function Welcome() {
           <Button onClick={() => setBuilding(true)}>Make a reach</Button>
         </Row>
       </ul>
-      <p className="mt-8 text-sm text-soft">Everything stays in this browser. Local rules, closed seasons and landowners stand above anything shown here.</p>
+      <p className="mt-8 text-sm text-soft">
+        Everything stays in this browser. Local rules, closed seasons and landowners stand above anything shown here.
+      </p>
       <ImportGauge open={importing} onOpenChange={setImporting} stations={[]} />
-      <NewReach open={building} onOpenChange={setBuilding} stations={[]} onSoundings={() => { setBuilding(false); setSounding(true); }} />
+      <NewReach
+        open={building}
+        onOpenChange={setBuilding}
+        stations={[]}
+        onSoundings={() => {
+          setBuilding(false);
+          setSounding(true);
+        }}
+      />
       <SoundingsDialog open={sounding} onOpenChange={setSounding} stations={[]} />
     </div>
   );
@@ -55,7 +73,10 @@ export function Welcome() {
 function Row({ title, text, children }: { title: string; text: string; children: React.ReactNode }) {
   return (
     <li className="flex flex-col gap-3 rounded-lg border border-line p-4 sm:flex-row sm:items-center">
-      <div className="flex-1"><h2 className="text-lg">{title}</h2><p className="text-soft">{text}</p></div>
+      <div className="flex-1">
+        <h2 className="text-lg">{title}</h2>
+        <p className="text-soft">{text}</p>
+      </div>
       {children}
     </li>
   );

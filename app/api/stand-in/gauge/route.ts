@@ -12,7 +12,9 @@ export function GET(request: Request): Response {
   const to = Math.min(Date.parse(given.data.to), Date.now());
   if (!(from <= to)) return fault("“from” must come before “to”, and neither before the record begins nor after now.");
   if (to - from > LONGEST) return fault("Three years at most in one request.");
-  return new Response(gaugeCsv(from, to), { headers: { "content-type": "text/csv; charset=utf-8", "cache-control": "no-store" } });
+  return new Response(gaugeCsv(from, to), {
+    headers: { "content-type": "text/csv; charset=utf-8", "cache-control": "no-store" },
+  });
 }
 
 const fault = (message: string): Response => Response.json({ error: { code: "bad-query", message } }, { status: 400 });

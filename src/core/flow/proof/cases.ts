@@ -1,8 +1,21 @@
 import { massError, mirrorDifference, quarterTurnDifference, refinement, stillLake, wallEddy } from "./balances";
-import { bumpWithJump, errorOf, macDonald, normalDepth, ritter, stoker, subcriticalBump, thacker, transcriticalBump } from "./closed-forms";
+import {
+  bumpWithJump,
+  errorOf,
+  macDonald,
+  normalDepth,
+  ritter,
+  stoker,
+  subcriticalBump,
+  thacker,
+  transcriticalBump,
+} from "./closed-forms";
 import type { Profile } from "./strip";
 
-/** What the solver is held to. `error` must stay under `limit`; where an order is asked, halving the cell must lower the error by 2^order. */
+/**
+ * What the solver is held to. `error` must stay under `limit`; where an order is asked, halving the cell must lower the
+ * error by 2^order.
+ */
 export interface Case {
   name: string;
   source: string;
@@ -26,9 +39,20 @@ const SWASHES = "Delestre et al. 2013 (SWASHES)";
 const depthError = "relative L1 of depth";
 
 /** A closed form on `nx` cells; with an order asked, also on half as many. */
-function form(name: string, source: string, solve: (nx: number) => Profile, nx: number, limit: number, order?: number): Case {
+function form(
+  name: string,
+  source: string,
+  solve: (nx: number) => Profile,
+  nx: number,
+  limit: number,
+  order?: number,
+): Case {
   return {
-    name, source: `${source}; ${SWASHES}`, measure: `${depthError}, ${nx} cells`, limit, order,
+    name,
+    source: `${source}; ${SWASHES}`,
+    measure: `${depthError}, ${nx} cells`,
+    limit,
+    order,
     run: () => {
       const error = errorOf(solve(nx));
       return order === undefined ? { error } : { error, order: Math.log2(errorOf(solve(nx / 2)) / error) };
@@ -46,13 +70,68 @@ export const CASES: readonly Case[] = [
   form("a smoothly varying channel with friction", "MacDonald et al. 1997", macDonald, 200, 4e-3),
   form("a uniform sloping channel", "Manning 1891", normalDepth, 100, 1e-6),
   form("water swinging in a valley, after one period", "Thacker 1981", valley, 100, 0.04),
-  { name: "the same: volume kept", source: "conservation of mass", measure: "relative change of volume", limit: 1e-10, run: () => ({ error: valley().volumeError }) },
-  { name: "a still lake over islands: speed", source: "Audusse et al. 2004", measure: "greatest speed, m/s, 200 steps", limit: 1e-10, run: () => ({ error: lake().speed }) },
-  { name: "a still lake over islands: level", source: "Audusse et al. 2004", measure: "greatest departure, m, 200 steps", limit: 1e-10, run: () => ({ error: lake().level }) },
-  { name: "a mirrored bed gives the mirrored field", source: "symmetry", measure: "greatest difference, m and m/s, 400 steps", limit: 1e-9, run: () => ({ error: mirrorDifference(400) }) },
-  { name: "a basin turned by a quarter gives the turned field", source: "symmetry", measure: "greatest difference of depth, m, 300 steps", limit: 1e-9, run: () => ({ error: quarterTurnDifference(300) }) },
-  { name: "what comes in, less what goes out, is what is stored", source: "conservation of mass", measure: "relative, 600 steps", limit: 1e-10, run: () => ({ error: massError(600).error }) },
-  { name: "averaged field behind a wall: outflow is inflow", source: "conservation of mass", measure: "relative, over the averaging time", limit: 5e-3, run: () => ({ error: eddy().massError }) },
-  { name: "grid refinement over a mound", source: "consistency", measure: "relative L1 of depth, 1.5 m against 0.75 m cells", limit: 3e-3, order: 1, run: refinement },
-  { name: "the eddy behind a wall is several walls long", source: "flume measurements, 5 to 12 lengths in wide smooth channels; from memory", measure: "departure from 9 wall lengths, relative", limit: 0.5, run: () => ({ error: Math.abs(eddy().lengths / 9 - 1) }) },
+  {
+    name: "the same: volume kept",
+    source: "conservation of mass",
+    measure: "relative change of volume",
+    limit: 1e-10,
+    run: () => ({ error: valley().volumeError }),
+  },
+  {
+    name: "a still lake over islands: speed",
+    source: "Audusse et al. 2004",
+    measure: "greatest speed, m/s, 200 steps",
+    limit: 1e-10,
+    run: () => ({ error: lake().speed }),
+  },
+  {
+    name: "a still lake over islands: level",
+    source: "Audusse et al. 2004",
+    measure: "greatest departure, m, 200 steps",
+    limit: 1e-10,
+    run: () => ({ error: lake().level }),
+  },
+  {
+    name: "a mirrored bed gives the mirrored field",
+    source: "symmetry",
+    measure: "greatest difference, m and m/s, 400 steps",
+    limit: 1e-9,
+    run: () => ({ error: mirrorDifference(400) }),
+  },
+  {
+    name: "a basin turned by a quarter gives the turned field",
+    source: "symmetry",
+    measure: "greatest difference of depth, m, 300 steps",
+    limit: 1e-9,
+    run: () => ({ error: quarterTurnDifference(300) }),
+  },
+  {
+    name: "what comes in, less what goes out, is what is stored",
+    source: "conservation of mass",
+    measure: "relative, 600 steps",
+    limit: 1e-10,
+    run: () => ({ error: massError(600).error }),
+  },
+  {
+    name: "averaged field behind a wall: outflow is inflow",
+    source: "conservation of mass",
+    measure: "relative, over the averaging time",
+    limit: 5e-3,
+    run: () => ({ error: eddy().massError }),
+  },
+  {
+    name: "grid refinement over a mound",
+    source: "consistency",
+    measure: "relative L1 of depth, 1.5 m against 0.75 m cells",
+    limit: 3e-3,
+    order: 1,
+    run: refinement,
+  },
+  {
+    name: "the eddy behind a wall is several walls long",
+    source: "flume measurements, 5 to 12 lengths in wide smooth channels; from memory",
+    measure: "departure from 9 wall lengths, relative",
+    limit: 0.5,
+    run: () => ({ error: Math.abs(eddy().lengths / 9 - 1) }),
+  },
 ];

@@ -1,11 +1,26 @@
 import { GRAVITY } from "../../quantity/provenance";
 import { ShallowWater } from "../solver";
-import { bisect, energyDepth, OPEN, type Profile, profileOf, relativeL1, runTo, settleStrip, strip, WALL } from "./strip";
+import {
+  bisect,
+  energyDepth,
+  OPEN,
+  type Profile,
+  profileOf,
+  relativeL1,
+  runTo,
+  settleStrip,
+  strip,
+  WALL,
+} from "./strip";
 
-/** Closed forms of the shallow-water equations, as collected by Delestre et al. 2013 (SWASHES, Int. J. Numer. Meth. Fluids 72). Each returns the profile along the channel. */
+/**
+ * Closed forms of the shallow-water equations, as collected by Delestre et al. 2013 (SWASHES, Int. J. Numer. Meth.
+ * Fluids 72). Each returns the profile along the channel.
+ */
 const g = GRAVITY;
 
-const depths = (nx: number, left: number, right: number) => Float64Array.from({ length: nx * 3 }, (_, k) => (k % nx < nx / 2 ? left : right));
+const depths = (nx: number, left: number, right: number) =>
+  Float64Array.from({ length: nx * 3 }, (_, k) => (k % nx < nx / 2 ? left : right));
 
 /** Stoker 1957: dam break on a wet bed. */
 export function stoker(nx: number): Profile {
@@ -19,12 +34,16 @@ export function stoker(nx: number): Profile {
   const hm = bisect((h) => 2 * (cl - Math.sqrt(g * h)) - (h - hr) * Math.sqrt((g / 2) * (1 / h + 1 / hr)), hr, hl);
   const um = 2 * (cl - Math.sqrt(g * hm));
   const shock = (hm * um) / (hm - hr);
-  return profileOf(water, grid, Array.from({ length: nx }, (_, i) => {
-    const s = ((i + 0.5) * grid.cell - length / 2) / time;
-    if (s <= -cl) return hl;
-    if (s <= um - Math.sqrt(g * hm)) return (4 / (9 * g)) * (cl - s / 2) ** 2;
-    return s <= shock ? hm : hr;
-  }));
+  return profileOf(
+    water,
+    grid,
+    Array.from({ length: nx }, (_, i) => {
+      const s = ((i + 0.5) * grid.cell - length / 2) / time;
+      if (s <= -cl) return hl;
+      if (s <= um - Math.sqrt(g * hm)) return (4 / (9 * g)) * (cl - s / 2) ** 2;
+      return s <= shock ? hm : hr;
+    }),
+  );
 }
 
 /** Ritter 1892: dam break on a dry bed. */
@@ -35,10 +54,14 @@ export function ritter(nx: number): Profile {
   water.setState(depths(nx, hl, 0));
   runTo(water, time);
   const cl = Math.sqrt(g * hl);
-  return profileOf(water, grid, Array.from({ length: nx }, (_, i) => {
-    const s = ((i + 0.5) * grid.cell - length / 2) / time;
-    return s <= -cl ? hl : s <= 2 * cl ? (4 / (9 * g)) * (cl - s / 2) ** 2 : 0;
-  }));
+  return profileOf(
+    water,
+    grid,
+    Array.from({ length: nx }, (_, i) => {
+      const s = ((i + 0.5) * grid.cell - length / 2) / time;
+      return s <= -cl ? hl : s <= 2 * cl ? (4 / (9 * g)) * (cl - s / 2) ** 2 : 0;
+    }),
+  );
 }
 
 const bump = (x: number): number => Math.max(0, 0.2 - 0.05 * (x - 10) ** 2);
@@ -51,7 +74,11 @@ export function subcriticalBump(nx: number): Profile {
   const grid = strip(nx, 25, bump);
   const water = settleStrip(grid, q, level, (z) => level - z, 120);
   const energy = energyOf(q, level);
-  return profileOf(water, grid, Array.from(grid.z.slice(0, nx), (z) => energyDepth(q, energy - z, "deep")));
+  return profileOf(
+    water,
+    grid,
+    Array.from(grid.z.slice(0, nx), (z) => energyDepth(q, energy - z, "deep")),
+  );
 }
 
 /** The same bump, 1.53 m2/s, free below: critical on its top (Goutal & Maurel 1997). */
@@ -60,10 +87,19 @@ export function transcriticalBump(nx: number): Profile {
   const grid = strip(nx, 25, bump);
   const water = settleStrip(grid, q, null, (z) => 0.66 - z, 120);
   const energy = 1.5 * Math.cbrt((q * q) / g) + TOP;
-  return profileOf(water, grid, Array.from(grid.z.slice(0, nx), (z, i) => energyDepth(q, energy - z, (i + 0.5) * grid.cell < 10 ? "deep" : "shallow")));
+  return profileOf(
+    water,
+    grid,
+    Array.from(grid.z.slice(0, nx), (z, i) =>
+      energyDepth(q, energy - z, (i + 0.5) * grid.cell < 10 ? "deep" : "shallow"),
+    ),
+  );
 }
 
-/** The same bump, 0.18 m2/s, 0.33 m downstream: critical on its top, and back through a jump where the momenta of both sides agree (Belanger). */
+/**
+ * The same bump, 0.18 m2/s, 0.33 m downstream: critical on its top, and back through a jump where the momenta of both
+ * sides agree (Belanger).
+ */
 export function bumpWithJump(nx: number): Profile {
   const [q, level] = [0.18, 0.33];
   const grid = strip(nx, 25, bump);
@@ -71,19 +107,36 @@ export function bumpWithJump(nx: number): Profile {
   const upper = 1.5 * Math.cbrt((q * q) / g) + TOP;
   const lower = energyOf(q, level);
   const force = (h: number) => (q * q) / h + (g * h * h) / 2;
-  const jump = bisect((x) => force(energyDepth(q, upper - bump(x), "shallow")) - force(energyDepth(q, lower - bump(x), "deep")), 10.01, 12);
-  return profileOf(water, grid, Array.from(grid.z.slice(0, nx), (z, i) => {
-    const x = (i + 0.5) * grid.cell;
-    return x < 10 ? energyDepth(q, upper - z, "deep") : x < jump ? energyDepth(q, upper - z, "shallow") : energyDepth(q, lower - z, "deep");
-  }));
+  const jump = bisect(
+    (x) => force(energyDepth(q, upper - bump(x), "shallow")) - force(energyDepth(q, lower - bump(x), "deep")),
+    10.01,
+    12,
+  );
+  return profileOf(
+    water,
+    grid,
+    Array.from(grid.z.slice(0, nx), (z, i) => {
+      const x = (i + 0.5) * grid.cell;
+      return x < 10
+        ? energyDepth(q, upper - z, "deep")
+        : x < jump
+          ? energyDepth(q, upper - z, "shallow")
+          : energyDepth(q, lower - z, "deep");
+    }),
+  );
 }
 
-/** MacDonald et al. 1997: a smooth depth is prescribed over 1000 m with Manning friction, and the bed that makes it is integrated. */
+/**
+ * MacDonald et al. 1997: a smooth depth is prescribed over 1000 m with Manning friction, and the bed that makes it is
+ * integrated.
+ */
 export function macDonald(nx: number): Profile {
   const [q, n, length] = [2, 0.033, 1000];
   const depth = (x: number) => Math.cbrt(4 / g) * (1 + 0.5 * Math.exp(-16 * (x / length - 0.5) ** 2));
-  const depthSlope = (x: number) => -Math.cbrt(4 / g) * 16 * (x / length - 0.5) * Math.exp(-16 * (x / length - 0.5) ** 2) / length;
-  const fall = (x: number) => ((q * q) / (g * depth(x) ** 3) - 1) * depthSlope(x) - (n * n * q * q) / depth(x) ** (10 / 3);
+  const depthSlope = (x: number) =>
+    (-Math.cbrt(4 / g) * 16 * (x / length - 0.5) * Math.exp(-16 * (x / length - 0.5) ** 2)) / length;
+  const fall = (x: number) =>
+    ((q * q) / (g * depth(x) ** 3) - 1) * depthSlope(x) - (n * n * q * q) / depth(x) ** (10 / 3);
   const cell = length / nx;
   // Bed at cell middles, Simpson's rule upstream from the outlet, where it is 0.
   const bed = new Float64Array(nx);
@@ -96,7 +149,11 @@ export function macDonald(nx: number): Profile {
   }
   const grid = strip(nx, length, (x) => bed[Math.min(nx - 1, Math.floor(x / cell))]!, n);
   const water = settleStrip(grid, q, depth(length), () => depth(length), 3000);
-  return profileOf(water, grid, Array.from({ length: nx }, (_, i) => depth((i + 0.5) * cell)));
+  return profileOf(
+    water,
+    grid,
+    Array.from({ length: nx }, (_, i) => depth((i + 0.5) * cell)),
+  );
 }
 
 /** Manning 1891: a uniform sloping channel runs at q = h^(5/3) sqrt(S) / n in its middle. */
@@ -114,12 +171,17 @@ export function normalDepth(nx: number): Profile {
 export function thacker(nx: number): Profile & { volumeError: number } {
   const [length, h0] = [4, 0.5];
   const grid = strip(nx, length, (x) => h0 * ((x - length / 2) ** 2 - 1));
-  const start = Float64Array.from({ length: nx * 3 }, (_, k) => Math.max(0, -h0 * ((((k % nx) + 0.5) * grid.cell - length / 2 + 0.5) ** 2 - 1)));
+  const start = Float64Array.from({ length: nx * 3 }, (_, k) =>
+    Math.max(0, -h0 * ((((k % nx) + 0.5) * grid.cell - length / 2 + 0.5) ** 2 - 1)),
+  );
   const water = new ShallowWater(grid, { upstream: WALL, downstream: WALL });
   water.setState(start);
   const volume = water.volume();
   runTo(water, (2 * Math.PI) / Math.sqrt(2 * g * h0));
-  return { ...profileOf(water, grid, Array.from(start.slice(0, nx))), volumeError: Math.abs(water.volume() / volume - 1) };
+  return {
+    ...profileOf(water, grid, Array.from(start.slice(0, nx))),
+    volumeError: Math.abs(water.volume() / volume - 1),
+  };
 }
 
 /** Error of a case, relative L1 of depth. */

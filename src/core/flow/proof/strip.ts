@@ -8,14 +8,22 @@ export const OPEN: Edge = { kind: "open" };
 
 export function strip(nx: number, length: number, bed: (x: number) => number, n = 0): Grid {
   const [ny, cell] = [3, length / nx];
-  return { nx, ny, cell, z: Float64Array.from({ length: nx * ny }, (_, k) => bed(((k % nx) + 0.5) * cell)), roughness: new Float64Array(nx * ny).fill(n) };
+  return {
+    nx,
+    ny,
+    cell,
+    z: Float64Array.from({ length: nx * ny }, (_, k) => bed(((k % nx) + 0.5) * cell)),
+    roughness: new Float64Array(nx * ny).fill(n),
+  };
 }
 
-const middleRow = (water: ShallowWater, values: Float64Array): number[] => Array.from({ length: water.nx }, (_, i) => values[water.at(i, Math.floor(water.ny / 2))]!);
+const middleRow = (water: ShallowWater, values: Float64Array): number[] =>
+  Array.from({ length: water.nx }, (_, i) => values[water.at(i, Math.floor(water.ny / 2))]!);
 
 /** Sum |found - truth| / sum |truth|. */
 export const relativeL1 = (found: readonly number[], truth: readonly number[]): number =>
-  found.reduce((sum, value, k) => sum + Math.abs(value - truth[k]!), 0) / truth.reduce((sum, value) => sum + Math.abs(value), 0);
+  found.reduce((sum, value, k) => sum + Math.abs(value - truth[k]!), 0) /
+  truth.reduce((sum, value) => sum + Math.abs(value), 0);
 
 export function runTo(water: ShallowWater, time: number): void {
   while (water.time < time - 1e-9) water.step(time - water.time);
@@ -30,7 +38,10 @@ export interface Profile {
 }
 
 export const profileOf = (water: ShallowWater, grid: Grid, truth: number[]): Profile => ({
-  x: truth.map((_, i) => (i + 0.5) * grid.cell), bed: Array.from(grid.z.slice(0, grid.nx)), found: middleRow(water, water.h), truth,
+  x: truth.map((_, i) => (i + 0.5) * grid.cell),
+  bed: Array.from(grid.z.slice(0, grid.nx)),
+  found: middleRow(water, water.h),
+  truth,
 });
 
 /** Root of an increasing or decreasing function in a bracket, by bisection. */
@@ -45,17 +56,34 @@ export function bisect(f: (x: number) => number, low: number, high: number): num
 }
 
 /** Flow with a given unit discharge into a strip, from one starting level, run until it stands still. */
-export function settleStrip(grid: Grid, q: number, level: number | null, start: (z: number) => number, seconds: number): ShallowWater {
-  const water = new ShallowWater(grid, { upstream: { kind: "inflow", discharge: q * 3 * grid.cell }, downstream: level === null ? OPEN : { kind: "level", level } });
+export function settleStrip(
+  grid: Grid,
+  q: number,
+  level: number | null,
+  start: (z: number) => number,
+  seconds: number,
+): ShallowWater {
+  const water = new ShallowWater(grid, {
+    upstream: { kind: "inflow", discharge: q * 3 * grid.cell },
+    downstream: level === null ? OPEN : { kind: "level", level },
+  });
   const depth = grid.z.map((z) => Math.max(0.01, start(z)));
-  water.setState(depth, depth.map((h) => q / h));
+  water.setState(
+    depth,
+    depth.map((h) => q / h),
+  );
   runTo(water, seconds);
   return water;
 }
 
-/** Depths that carry unit discharge q with specific energy E over the bed: the roots of h^3 - E h^2 + q^2/2g, deep and shallow. */
+/**
+ * Depths that carry unit discharge q with specific energy E over the bed: the roots of h^3 - E h^2 + q^2/2g, deep and
+ * shallow.
+ */
 export function energyDepth(q: number, energy: number, which: "deep" | "shallow"): number {
   const critical = Math.cbrt((q * q) / GRAVITY);
   const f = (h: number) => h + (q * q) / (2 * GRAVITY * h * h) - energy;
-  return which === "deep" ? bisect(f, critical, Math.max(critical, energy) * 1.0001) : bisect(f, critical * 0.02, critical);
+  return which === "deep"
+    ? bisect(f, critical, Math.max(critical, energy) * 1.0001)
+    : bisect(f, critical * 0.02, critical);
 }
