@@ -37,21 +37,19 @@ test("bad gauge files get a located error, and nothing is changed", async ({ pag
 test("a reach without an outlet is refused by name, and nothing is changed", async ({ page }) => {
   await page.goto("/");
   await page.getByRole("button", { name: "Make a reach" }).click();
-  await page
-    .getByLabel("Reach file")
-    .setInputFiles({
-      name: "r.json",
-      mimeType: "application/json",
-      buffer: Buffer.from(
-        JSON.stringify({
-          schema: "low-heron/reach@1",
-          id: "x",
-          name: "x",
-          roughness: 0.03,
-          bed: { kind: "grid", nx: 4, ny: 3, cell: 1, z: new Array(12).fill(0) },
-        }),
-      ),
-    });
+  await page.getByLabel("Reach file").setInputFiles({
+    name: "r.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(
+      JSON.stringify({
+        schema: "low-heron/reach@1",
+        id: "x",
+        name: "x",
+        roughness: 0.03,
+        bed: { kind: "grid", nx: 4, ny: 3, cell: 1, z: new Array(12).fill(0) },
+      }),
+    ),
+  });
   await expect(page.getByRole("dialog").getByRole("alert")).toContainText("no outlet");
   await page.getByLabel("Width of the channel").fill("wide");
   await page.getByRole("button", { name: "Make it" }).click();

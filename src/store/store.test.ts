@@ -165,29 +165,25 @@ test("fields are kept by bed and flow, and another bed does not see them", async
 test("a browser that still holds schema 1 opens with all it had, and the new tables", async () => {
   const name = `old-${count++}`;
   const old = new Dexie(name);
-  old
-    .version(1)
-    .stores({
-      stations: "id",
-      series: "id, station",
-      reaches: "id, station",
-      sessions: "id, reach, start",
-      catches: "id, session, at",
-      fields: "id, bed, solvedAt",
-    });
+  old.version(1).stores({
+    stations: "id",
+    series: "id, station",
+    reaches: "id, station",
+    sessions: "id, reach, start",
+    catches: "id, session, at",
+    fields: "id, bed, solvedAt",
+  });
   await old.table("sessions").bulkAdd(book.sessions.slice(0, 3));
   await old.table("stations").bulkAdd(book.stations);
-  await old
-    .table("series")
-    .add({
-      id: "x",
-      station: book.stations[0]!.id,
-      parameter: "stage",
-      unit: "m",
-      times: Float64Array.of(1, 2),
-      values: Float64Array.of(0.5, NaN),
-      updatedAt: "2026-01-01T00:00:00Z",
-    });
+  await old.table("series").add({
+    id: "x",
+    station: book.stations[0]!.id,
+    parameter: "stage",
+    unit: "m",
+    times: Float64Array.of(1, 2),
+    values: Float64Array.of(0.5, NaN),
+    updatedAt: "2026-01-01T00:00:00Z",
+  });
   await old
     .table("fields")
     .add({ id: "f", bed: "b", field: { depth: Float32Array.of(1) }, solvedAt: "2026-01-01T00:00:00Z" });
@@ -207,16 +203,14 @@ test("a browser that still holds schema 1 opens with all it had, and the new tab
 test("a browser that holds schema 2 opens with all it had, room for own profiles, and its catches without places", async () => {
   const name = `old-${count++}`;
   const old = new Dexie(name);
-  old
-    .version(1)
-    .stores({
-      stations: "id",
-      series: "id, station",
-      reaches: "id, station",
-      sessions: "id, reach, start",
-      catches: "id, session, at",
-      fields: "id, bed, solvedAt",
-    });
+  old.version(1).stores({
+    stations: "id",
+    series: "id, station",
+    reaches: "id, station",
+    sessions: "id, reach, start",
+    catches: "id, session, at",
+    fields: "id, bed, solvedAt",
+  });
   old
     .version(2)
     .stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" });

@@ -164,13 +164,11 @@ function useMarks(reaches: ReadonlySet<string>, line: Series | undefined, now: n
     const withFish = new Set(fish.map((one) => one.session));
     return {
       // In order of time, as the chart's look-up wants them.
-      sessions: own
-        .toReversed()
-        .map((one) => ({
-          from: Date.parse(one.start),
-          to: one.end === null ? now : Date.parse(one.end),
-          fish: withFish.has(one.id),
-        })),
+      sessions: own.toReversed().map((one) => ({
+        from: Date.parse(one.start),
+        to: one.end === null ? now : Date.parse(one.end),
+        fish: withFish.has(one.id),
+      })),
       fish: fish
         .map((one) => Date.parse(one.at))
         .sort((a, b) => a - b)
