@@ -1,5 +1,5 @@
 import { readFileSync, statSync } from "node:fs";
-import { InputError } from "../src/core/errors";
+import { InputError } from "../src/core/quantity/fault";
 
 /** Options of a command: true where it takes a value. */
 export type Options = Record<string, boolean>;

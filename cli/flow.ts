@@ -1,5 +1,5 @@
 import { writeFileSync } from "node:fs";
-import { InputError } from "../src/core/errors";
+import { InputError } from "../src/core/quantity/fault";
 import { writeField } from "../src/core/formats/field-file";
 import { type Field, speedAt } from "../src/core/flow/grid";
 import { layReach } from "../src/core/flow/lay";

@@ -1,4 +1,4 @@
-import { InputError } from "../src/core/errors";
+import { InputError } from "../src/core/quantity/fault";
 import { addCounts } from "../src/core/formats/gauge-text";
 import { GAUGE_FORMATS, type GaugeFormat, readGaugeFile } from "../src/core/formats/gauge-file";
 import { backtest } from "../src/core/gauge/backtest";

@@ -1,4 +1,4 @@
-import { type Fault, InputError } from "../src/core/errors";
+import { type Fault, InputError } from "../src/core/quantity/fault";
 import { commandNamed, NAMES } from "./commands";
 import { parseArguments } from "./arguments";
 

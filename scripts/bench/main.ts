@@ -15,8 +15,8 @@ import { ShallowWater } from "../../src/core/flow/solver";
 import { outletLevel } from "../../src/core/flow/stage";
 import { firstGuess } from "../../src/core/flow/start";
 import { solveSteady } from "../../src/core/flow/steady";
-import { readWater } from "../../src/core/lies/read";
-import { speciesById } from "../../src/core/lies/species";
+import { readWater } from "../../src/core/fish/read";
+import { speciesById } from "../../src/core/fish/species";
 import { schemeInC } from "./beside-c";
 
 const reach = checkReach({

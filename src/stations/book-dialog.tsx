@@ -2,7 +2,7 @@
 import { Download, Upload } from "lucide-react";
 import { useTheme } from "next-themes";
 import { useEffect, useRef, useState } from "react";
-import { faultOf } from "../core/errors";
+import { faultOf } from "../core/quantity/fault";
 import { readArchive, writeArchive } from "../core/formats/archive";
 import { type MergePlan, planMerge, readBook, writeBook } from "../store/book";
 import { database } from "../store/database";

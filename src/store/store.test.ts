@@ -3,7 +3,7 @@ import { createHash } from "node:crypto";
 import { demoBook } from "../demo/book";
 import { emptyBook, type Profile } from "../core/book/records";
 import { readArchive, writeArchive } from "../core/formats/archive";
-import { speciesById } from "../core/lies/species";
+import { speciesById } from "../core/fish/species";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { gaugeCsv } from "../standins/gauge";
 import { planMerge, readBook, removeDemo, writeBook } from "./book";

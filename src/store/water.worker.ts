@@ -1,6 +1,6 @@
 import { expose } from "comlink";
-import { type Answer, answer } from "../core/answer";
-import { InputError } from "../core/errors";
+import { type Answer, answer } from "../core/quantity/answer";
+import { InputError } from "../core/quantity/fault";
 import { type CsvOptions, previewCsv } from "../core/formats/gauge-csv";
 import { readGaugeFile } from "../core/formats/gauge-file";
 import { addCounts, type GaugeFile, LARGEST_FILE, type Rejection } from "../core/formats/gauge-text";

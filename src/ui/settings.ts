@@ -3,10 +3,10 @@ import { create } from "zustand";
 import { persist } from "zustand/middleware";
 import type { ColumnMatch } from "../core/formats/gauge-csv";
 import { MARKED_HEIGHT } from "../core/gauge/clarity";
-import type { Light } from "../core/lies/foraging";
-import type { Fall } from "../core/lies/landing";
-import type { Phase } from "../core/lies/species";
-import type { School } from "../core/lies/stands";
+import type { Light } from "../core/fish/foraging";
+import type { Fall } from "../core/approach/landing";
+import type { Phase } from "../core/fish/species";
+import type { School } from "../core/approach/stands";
 import type { Style } from "../core/tactics/time";
 import type { UnitSystem } from "../core/quantity/units";
 

@@ -2,7 +2,7 @@
 import { useEffect, useState } from "react";
 import type { Reach } from "../core/flow/reach";
 import { RUNG_CELL } from "../core/flow/ladder";
-import type { FlowBand } from "../core/lies/flow-band";
+import type { FlowBand } from "../core/fish/flow-band";
 import { database } from "../store/database";
 import { bedKey, keptField } from "../store/fields";
 import { readWorker } from "../workers/clients";

@@ -1,7 +1,7 @@
 "use client";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useEffect, useRef, useState } from "react";
-import type { Fault } from "../core/errors";
+import type { Fault } from "../core/quantity/fault";
 import type { Field } from "../core/flow/grid";
 import { between, bracket, RUNG_CELL } from "../core/flow/ladder";
 import type { Reach } from "../core/flow/reach";

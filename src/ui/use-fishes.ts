@@ -2,8 +2,8 @@
 import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo } from "react";
 import type { Profile } from "../core/book/records";
-import type { Species } from "../core/lies/species";
-import { SPECIES } from "../core/lies/species-list";
+import type { Species } from "../core/fish/species";
+import { SPECIES } from "../core/fish/species-list";
 import { database } from "../store/database";
 
 /** A fish that can be looked for: one that ships, or the angler's own profile of one. */

@@ -1,8 +1,8 @@
 "use client";
 import { useMemo } from "react";
-import type { Lie } from "../core/lies/read";
-import { fishedFor, inSeason, turningOf, wayIn, wayOf } from "../core/lies/season";
-import type { SeasonalWay } from "../core/lies/species";
+import type { Lie } from "../core/fish/read";
+import { fishedFor, inSeason, turningOf, wayIn, wayOf } from "../core/fish/season";
+import type { SeasonalWay } from "../core/fish/species";
 import { MIDDLING } from "./middling";
 import { type River, useRiver } from "./river";
 import { useSettings } from "./settings";

@@ -2,9 +2,9 @@
 import { useEffect, useState } from "react";
 import type { Field } from "../core/flow/grid";
 import type { Reach } from "../core/flow/reach";
-import type { Light } from "../core/lies/foraging";
-import type { Reading } from "../core/lies/read";
-import type { Species } from "../core/lies/species";
+import type { Light } from "../core/fish/foraging";
+import type { Reading } from "../core/fish/read";
+import type { Species } from "../core/fish/species";
 import { readWorker } from "../workers/clients";
 import { Latest } from "./latest";
 

@@ -1,11 +1,11 @@
 "use client";
 import { useEffect, useState } from "react";
-import type { BoatStand } from "../core/lies/boat";
+import type { BoatStand } from "../core/approach/boat";
 import type { Field } from "../core/flow/grid";
-import type { Lie, Reading } from "../core/lies/read";
-import type { Sun } from "../core/lies/shadow";
+import type { Lie, Reading } from "../core/fish/read";
+import type { Sun } from "../core/approach/shadow";
 import type { Feature } from "../core/flow/reach";
-import type { Stand } from "../core/lies/stands";
+import type { Stand } from "../core/approach/stands";
 import { readWorker } from "../workers/clients";
 import { Latest } from "./latest";
 

@@ -1,5 +1,5 @@
 import { expose } from "comlink";
-import { type Fault, faultOf } from "../core/errors";
+import { type Fault, faultOf } from "../core/quantity/fault";
 import { calibrate, type Calibration } from "../core/flow/calibrate";
 import type { Field } from "../core/flow/grid";
 import { layReach } from "../core/flow/lay";

@@ -1,15 +1,15 @@
 import { expose } from "comlink";
-import { type Answer, answer } from "../core/answer";
+import { type Answer, answer } from "../core/quantity/answer";
 import { readSoundings } from "../core/formats/soundings-file";
 import type { Field } from "../core/flow/grid";
 import { survey, type Survey, type SurveyOptions } from "../core/flow/survey";
 import type { SoundingsFile } from "../core/formats/soundings-text";
-import { type FlowBand, flowBand, scoreNear } from "../core/lies/flow-band";
-import { onLies, percentileOf, type PlacedFish } from "../core/lies/agreement";
-import { boatFor, type BoatStand } from "../core/lies/boat";
-import type { Ledge } from "../core/lies/ledges";
-import { type Approach, type Stand, standsFor } from "../core/lies/stands";
-import { type Reading, type ReadOptions, readWater, readWithScore, scoreWater } from "../core/lies/read";
+import { type FlowBand, flowBand, scoreNear } from "../core/fish/flow-band";
+import { onLies, percentileOf, type PlacedFish } from "../core/fish/agreement";
+import { boatFor, type BoatStand } from "../core/approach/boat";
+import type { Ledge } from "../core/water/ledges";
+import { type Approach, type Stand, standsFor } from "../core/approach/stands";
+import { type Reading, type ReadOptions, readWater, readWithScore, scoreWater } from "../core/fish/read";
 import { adviseRig, type RigAdvice, type RigRequest } from "../core/rig/advise";
 import type { UnitSystem } from "../core/quantity/units";
 

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { RATE_KINDS, ratesIn, rateKind } from "./classes";
 import type { Effort } from "./effort";
 import { catchSchema, PARTS, reachRecordSchema, type RiverState, seriesRecordSchema, sessionSchema } from "./records";

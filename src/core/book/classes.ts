@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
 import { type Effort } from "./effort";
 import { type Band, flowBands, type Rates, ratesBy, ratesByLabel } from "./rates";

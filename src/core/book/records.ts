@@ -3,7 +3,7 @@ import { reachSchema } from "../flow/reach";
 import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/tide";
-import { speciesSchema } from "../lies/species";
+import { speciesSchema } from "../fish/species";
 
 /**
  * Records of the book, one schema per kind, versioned. The same shapes are used by the browser's database, the archive

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { inflow, outflow, type Crossing } from "./boundaries";
 import { inverseCubeRoot } from "./cube-root";
 import { crossFaces, Faces } from "./faces";

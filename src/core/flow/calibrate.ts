@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import type { Field } from "./grid";
 import { layReach } from "./lay";
 import { probeAt } from "./probe";

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import type { Grid } from "./grid";
 import type { Feature } from "./reach";
 import { ROUGHNESS } from "./substrate";

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 
 /**
  * A bed on a square grid. Index j*nx+i: i along x, downstream from the upstream end; j along y, from the left bank

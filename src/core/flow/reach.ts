@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { SUBSTRATES } from "./substrate";
 import { TEMPLATES } from "./template-waters";
 

@@ -1,5 +1,5 @@
 import { Delaunay } from "d3-delaunay";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import type { Grid } from "./grid";
 import type { Soundings } from "./reach";
 import { nearestIn } from "./nearest";

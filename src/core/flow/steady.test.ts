@@ -1,5 +1,5 @@
-import { findEddies } from "../lies/eddies";
-import { InputError } from "../errors";
+import { findEddies } from "../water/eddies";
+import { InputError } from "../quantity/fault";
 import type { Field } from "./grid";
 import { layReach } from "./lay";
 import { checkReach, readReach, type Reach } from "./reach";

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { Averaging, changeBetween, joined } from "./averaging";
 import { checkGrid, coarsen, DRY, type Field, type Grid, type Verdict } from "./grid";
 import type { Downstream } from "./reach";

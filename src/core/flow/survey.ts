@@ -1,6 +1,6 @@
 import { Delaunay } from "d3-delaunay";
 import { median } from "simple-statistics";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { interpolated, type Series } from "../gauge/series";
 import { headingBetween, toPlane } from "./plane";
 import type { Soundings } from "./reach";

@@ -1,7 +1,7 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { z } from "zod";
 import { type Book, emptyBook, LATER_PARTS, PART_NAMES, type PartName, PARTS } from "../book/records";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 
 /** The archive: a zip of JSON-lines parts with a manifest of counts and SHA-256 sums. One file holds everything. */
 

@@ -1,6 +1,6 @@
 import { layReach } from "../flow/lay";
 import { solveSteady } from "../flow/steady";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { readField, writeField } from "./field-file";
 
 const z = Array.from({ length: 40 * 12 }, (_, k) => 0.004 * (40 - (k % 40)) + (Math.floor(k / 40) % 11 === 0 ? 2 : 0));

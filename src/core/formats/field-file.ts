@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { cellsOf, type Field, MOST_CELLS } from "../flow/grid";
 
 /** The field file: row-major arrays of bed, depth, u and v, null where dry, and where its corner lies. */

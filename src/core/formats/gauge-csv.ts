@@ -1,5 +1,5 @@
 import Papa from "papaparse";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { type Parameter, UNIT_OF } from "../gauge/series";
 import { findUnit } from "../quantity/units";
 import { type Column, demandText, dimensionOf, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { summariseGauge } from "../gauge/summary";
 import { readHeader } from "./gauge-csv";
 import { readGaugeFile } from "./gauge-file";

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { type CsvOptions, readGaugeCsv } from "./gauge-csv";
 import { looksLikeRdb, readGaugeRdb } from "./gauge-rdb";
 import { demandText, type GaugeFile } from "./gauge-text";

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { type Column, demandText, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
 import { PARAMETER_CODES } from "./parameter-codes";
 import { codedZone, ianaZone, readInstant, UTC, type Zone } from "./instant";

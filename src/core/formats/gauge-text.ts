@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { PARAMETERS, type Parameter, type Series, seriesFromColumns, UNIT_OF } from "../gauge/series";
 import type { GaugeRecord } from "../gauge/summary";
 import { type Dimension, findUnit, toSI } from "../quantity/units";

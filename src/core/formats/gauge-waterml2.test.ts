@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { previewCsv, readGaugeCsv } from "./gauge-csv";
 import { readGaugeFile } from "./gauge-file";
 import { looksLikeWaterML2, readGaugeWaterML2 } from "./gauge-waterml2";

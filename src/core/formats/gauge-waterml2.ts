@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import type { Parameter } from "../gauge/series";
 import { findUnit } from "../quantity/units";
 import { dimensionOf, type GaugeFile, Gathering } from "./gauge-text";

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import type { Gauging } from "../gauge/rating";
 import { findUnit, toSI } from "../quantity/units";
 import { csvRows, kindOfColumn, readHeader } from "./gauge-csv";

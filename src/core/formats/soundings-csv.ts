@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { findUnit, toSI } from "../quantity/units";
 import { csvRows, readHeader } from "./gauge-csv";
 import { readInstant, UTC } from "./instant";

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { readSoundings } from "./soundings-file";
 import { nmeaSum } from "./soundings-nmea";
 

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { readInstant, UTC } from "./instant";
 import { SoundingsGathering, type SoundingsFile } from "./soundings-text";
 

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { parseQuantity } from "../quantity/units";
 import { readInstant, UTC } from "./instant";
 import { SoundingsGathering, type SoundingsFile } from "./soundings-text";

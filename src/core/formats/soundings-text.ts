@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { type Rejection } from "./gauge-text";
 
 /** What the two coordinates of a sounding are. */

@@ -1,5 +1,5 @@
 import { XMLParser, XMLValidator } from "fast-xml-parser";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { demandText } from "./gauge-text";
 
 export type XmlNode = Record<string, unknown>;

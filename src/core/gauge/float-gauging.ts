@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 
 /** One vertical of a timed-float measurement: distance from the near edge, m, depth, m, and the float's run there. */
 export interface FloatVertical {

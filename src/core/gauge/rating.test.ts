@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { readPairs } from "../formats/rating-csv";
 import { dischargeAt, fitRating, stageAt } from "./rating";
 

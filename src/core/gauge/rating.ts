@@ -1,5 +1,5 @@
 import { linearRegression } from "simple-statistics";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 
 /** A measured pair: stage, m, and discharge, m3/s. */
 export interface Gauging {

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 
 export const PARAMETERS = ["discharge", "stage", "waterTemperature", "turbidity", "airPressure", "other"] as const;
 export type Parameter = (typeof PARAMETERS)[number];

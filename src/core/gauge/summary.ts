@@ -2,7 +2,7 @@ import { type ClarityFit, DEFAULT_CLARITY_FIT } from "./clarity-fit";
 import { type ClarityClass, clarityClass, visibleDepthFromTurbidity } from "./clarity";
 import { exceedance, seasonRecord } from "./exceedance";
 import { type Recession, recession } from "./recession";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { HOUR, mergeSeries, type Parameter, readingAt, type Series } from "./series";
 import { type Trend, trendAt } from "./trend";
 

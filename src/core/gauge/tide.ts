@@ -1,6 +1,6 @@
 import { createTidePredictor } from "@neaps/tide-predictor";
 import { z } from "zod";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 
 /**
  * A harmonic constituent of a water's tide: its usual name (M2, S2, O1 ...), amplitude, m, and phase lag against UTC

@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { bandState } from "./band";
 import { cautionsOf } from "./cautions";
 import { fitClarity } from "./clarity-fit";

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { InputError } from "../errors";
-import type { Light } from "../lies/foraging";
-import { speciesById } from "../lies/species";
+import { InputError } from "../quantity/fault";
+import type { Light } from "../fish/foraging";
+import { speciesById } from "../fish/species";
 import { showText } from "../quantity/show";
 import type { UnitSystem } from "../quantity/units";
 import { chooseLure, type LureChoice, tooWarmFor } from "../tactics/lure";

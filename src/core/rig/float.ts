@@ -1,5 +1,5 @@
 import { speedAtHeight, surfaceSpeed } from "../flow/profile";
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { COMMON_PRACTICE, sourced, WATER_DENSITY } from "../quantity/provenance";
 import { DENSITY, type Metal, sphereDiameter, submergedWeight } from "./drag";
 import { hang, type Hang, type Weight } from "./hang";

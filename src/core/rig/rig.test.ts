@@ -1,4 +1,4 @@
-import { InputError } from "../errors";
+import { InputError } from "../quantity/fault";
 import { adviseRig, type RigRequest } from "./advise";
 import { DENSITY, sphereDrag, sphereForce, submergedWeight, terminalSpeed, VISCOSITY } from "./drag";
 import { FLOAT_TACKLE, fishFloat, setFloat } from "./float";

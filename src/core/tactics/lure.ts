@@ -1,5 +1,5 @@
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
-import type { Light } from "../lies/foraging";
+import type { Light } from "../fish/foraging";
 
 /**
  * A choice of lure with its reasons. Rules of craft: common practice, no source; the angler's own log outranks them.

@@ -1,4 +1,4 @@
-import { speciesById } from "../lies/species";
+import { speciesById } from "../fish/species";
 import { timeFor } from "./time";
 
 /** Every figure here: common practice, no source. */

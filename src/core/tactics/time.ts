@@ -1,8 +1,8 @@
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
-import { froude } from "../lies/cover";
-import type { Lie } from "../lies/read";
-import { type Water, waterBy } from "../lies/pools";
-import type { Species } from "../lies/species";
+import { froude } from "../water/cover";
+import type { Lie } from "../fish/read";
+import { type Water, waterBy } from "../water/pools";
+import type { Species } from "../fish/species";
 
 /** Rovers move on; those who wait work a place until it is worked out. */
 export type Style = "rove" | "wait";

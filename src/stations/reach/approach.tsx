@@ -1,10 +1,10 @@
 "use client";
-import type { BoatStand } from "../../core/lies/boat";
-import { type Fall, FALLS } from "../../core/lies/landing";
-import { LONGEST_SHADOW } from "../../core/lies/shadow";
-import type { Stand } from "../../core/lies/stands";
+import type { BoatStand } from "../../core/approach/boat";
+import { type Fall, FALLS } from "../../core/approach/landing";
+import { LONGEST_SHADOW } from "../../core/approach/shadow";
+import type { Stand } from "../../core/approach/stands";
 import { showText } from "../../core/quantity/show";
-import type { Target } from "../../core/lies/targets";
+import type { Target } from "../../core/approach/targets";
 import type { UnitSystem } from "../../core/quantity/units";
 import { Select } from "../../ui/parts";
 import { useSettings } from "../../ui/settings";

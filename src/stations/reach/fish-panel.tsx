@@ -1,6 +1,6 @@
 "use client";
 import type { Catch } from "../../core/book/records";
-import type { Lie } from "../../core/lies/read";
+import type { Lie } from "../../core/fish/read";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 import { database } from "../../store/database";

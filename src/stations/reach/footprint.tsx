@@ -1,4 +1,4 @@
-import type { LieKind } from "../../core/lies/read";
+import type { LieKind } from "../../core/fish/read";
 
 /**
  * A three-toed print: toes up-current, its rank on the heel; heel full for prime, half for feeding, open for resting.

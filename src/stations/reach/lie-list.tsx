@@ -1,5 +1,5 @@
 "use client";
-import type { Lie } from "../../core/lies/read";
+import type { Lie } from "../../core/fish/read";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 import { Footprint } from "./footprint";

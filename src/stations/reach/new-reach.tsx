@@ -1,7 +1,7 @@
 "use client";
 import { useRef, useState } from "react";
 import type { StationRecord } from "../../core/book/records";
-import { faultOf, InputError } from "../../core/errors";
+import { faultOf, InputError } from "../../core/quantity/fault";
 import { layReach } from "../../core/flow/lay";
 import { type Feature, type Reach, checkReach, readReach } from "../../core/flow/reach";
 import { centreline, templateSize } from "../../core/flow/template";

@@ -3,11 +3,11 @@ import { type KeyboardEvent, type ReactNode, useEffect, useMemo, useRef, useStat
 import type { Catch } from "../../core/book/records";
 import type { Field } from "../../core/flow/grid";
 import type { Reach } from "../../core/flow/reach";
-import type { BoatStand } from "../../core/lies/boat";
-import type { Reading } from "../../core/lies/read";
-import type { Seam } from "../../core/lies/seams";
-import type { Stand } from "../../core/lies/stands";
-import type { Wading } from "../../core/lies/wading";
+import type { BoatStand } from "../../core/approach/boat";
+import type { Reading } from "../../core/fish/read";
+import type { Seam } from "../../core/water/seams";
+import type { Stand } from "../../core/approach/stands";
+import type { Wading } from "../../core/water/wading";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 import { Maximize2, Minus, Plus } from "lucide-react";

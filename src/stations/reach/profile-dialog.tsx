@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { Profile } from "../../core/book/records";
-import { type Curve, type Species, speciesSchema } from "../../core/lies/species";
+import { type Curve, type Species, speciesSchema } from "../../core/fish/species";
 import { database } from "../../store/database";
 import { parseQuantity } from "../../core/quantity/units";
 import { newId } from "../../store/identity";

@@ -1,5 +1,5 @@
 "use client";
-import type { Phase, SeasonalWay } from "../../core/lies/species";
+import type { Phase, SeasonalWay } from "../../core/fish/species";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 import { Select } from "../../ui/parts";

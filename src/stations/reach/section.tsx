@@ -2,7 +2,7 @@
 import { useMemo } from "react";
 import type { Field } from "../../core/flow/grid";
 import { type SectionAlong, sectionAlong } from "../../core/flow/section-along";
-import type { Lie } from "../../core/lies/read";
+import type { Lie } from "../../core/fish/read";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 import type { Line } from "./section-line";

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useState } from "react";
 import type { StationRecord } from "../../core/book/records";
-import { faultOf } from "../../core/errors";
+import { faultOf } from "../../core/quantity/fault";
 import { layReach } from "../../core/flow/lay";
 import { checkReach } from "../../core/flow/reach";
 import type { Survey } from "../../core/flow/survey";

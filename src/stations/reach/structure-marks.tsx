@@ -1,7 +1,7 @@
 "use client";
 import { memo } from "react";
-import type { Eddy } from "../../core/lies/eddies";
-import type { Structure } from "../../core/lies/structure";
+import type { Eddy } from "../../core/water/eddies";
+import type { Structure } from "../../core/water/structure";
 
 /**
  * What an angler reads in the water, drawn on the plan: foam lines as strings of bubbles, ledges as a line with teeth

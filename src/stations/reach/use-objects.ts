@@ -1,7 +1,7 @@
 "use client";
 import { useMemo, useState } from "react";
 import type { ReachRecord } from "../../core/book/records";
-import { faultOf } from "../../core/errors";
+import { faultOf } from "../../core/quantity/fault";
 import { layReach } from "../../core/flow/lay";
 import { checkReach, type Feature, type Reach, type Template, type WaterReading } from "../../core/flow/reach";
 import { reshaped } from "../../core/flow/reshape";

@@ -1,6 +1,6 @@
 "use client";
-import type { Reading } from "../../core/lies/read";
-import { tellStructure } from "../../core/lies/structure";
+import type { Reading } from "../../core/fish/read";
+import { tellStructure } from "../../core/water/structure";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 

@@ -1,6 +1,6 @@
 "use client";
 import { roughnessHeight, speedAtHeight } from "../../core/flow/profile";
-import type { Lie } from "../../core/lies/read";
+import type { Lie } from "../../core/fish/read";
 import { showText } from "../../core/quantity/show";
 import type { UnitSystem } from "../../core/quantity/units";
 import type { RigAdvice } from "../../core/rig/advise";

@@ -3,7 +3,7 @@ import Link from "next/link";
 import { useEffect, useState } from "react";
 import { sample } from "../../core/flow/grid";
 import { roughnessHeight } from "../../core/flow/profile";
-import type { Lie } from "../../core/lies/read";
+import type { Lie } from "../../core/fish/read";
 import { show, showText } from "../../core/quantity/show";
 import { type Parsed, parseQuantity } from "../../core/quantity/units";
 import type { RigAdvice, RigRequest } from "../../core/rig/advise";

@@ -2,7 +2,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import { useMemo, useState } from "react";
 import type { ReachRecord } from "../../core/book/records";
-import { faultOf, type Fault } from "../../core/errors";
+import { faultOf, type Fault } from "../../core/quantity/fault";
 import { type FloatGauging, type FloatVertical, gaugeByFloats } from "../../core/gauge/float-gauging";
 import { entryUnit, showText } from "../../core/quantity/show";
 import { parseQuantity, type UnitSystem } from "../../core/quantity/units";

@@ -2,7 +2,7 @@
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import type { ReachRecord, StationRecord, WaterRecord } from "../../core/book/records";
-import { faultOf } from "../../core/errors";
+import { faultOf } from "../../core/quantity/fault";
 import { readPairs } from "../../core/formats/rating-csv";
 import type { BandMeasure, FishesWell } from "../../core/gauge/band";
 import { fitRating, type Gauging } from "../../core/gauge/rating";

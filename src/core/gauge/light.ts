@@ -1,5 +1,5 @@
 import { getPosition } from "suncalc";
-import type { Light } from "./foraging";
+import type { Light } from "../fish/foraging";
 
 /** Sun's altitude, degrees above the horizon, by the suncalc library. */
 export function sunAltitude(at: number, latitude: number, longitude: number): number {

@@ -1,4 +1,4 @@
-import { type Fault, faultOf } from "./errors";
+import { type Fault, faultOf } from "./fault";
 
 /**
  * What came of work that may refuse its input: a value, or the fault, located. For crossing from a worker, where errors

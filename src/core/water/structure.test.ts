@@ -1,10 +1,10 @@
 import type { Field } from "../flow/grid";
 import { breaksOf, coverOf, froude, refugeOf, roofsOf } from "./cover";
 import { findEddies } from "./eddies";
-import { lightAt, sunAltitude } from "./light";
-import { type Reason, tellReason } from "./reasons";
+import { lightAt, sunAltitude } from "../gauge/light";
+import { type Reason, tellReason } from "../fish/reasons";
 import { components, maskedBlur, smoothstep } from "./smooth";
-import { speciesById } from "./species";
+import { speciesById } from "../fish/species";
 
 function pool(
   change: (x: number, y: number) => Partial<{ depth: number; u: number; v: number; bed: number }> = () => ({}),

@@ -1,5 +1,5 @@
 import type { Field } from "../flow/grid";
-import { cheapestWays } from "./cheapest";
+import { cheapestWays } from "../water/least-cost-path";
 import { hiddenFrom, seesOver, WINDOW, windowRadius } from "./sight";
 import { standsFor, type Approach } from "./stands";
 

@@ -1,5 +1,5 @@
 import { cellsOf, type Field, speedAt } from "../flow/grid";
-import { cheapestWays } from "./cheapest";
+import { cheapestWays } from "./least-cost-path";
 import { froude } from "./cover";
 
 /** A place along the deepest line of the reach. */

@@ -1,9 +1,9 @@
 import { type Field, speedAt } from "../flow/grid";
-import type { Ledge } from "./ledges";
-import { nearestLine } from "./polyline";
+import type { Ledge } from "../water/ledges";
+import { nearestLine } from "../water/polyline";
 import { hiddenFrom, seesOver } from "./sight";
 import { type Approach, castsFrom } from "./stands";
-import { heading, streamline } from "./streamline";
+import { heading, streamline } from "../water/streamline";
 import type { Target } from "./targets";
 
 /** A boat at anchor for a lie, m. */

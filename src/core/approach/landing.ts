@@ -1,6 +1,6 @@
 import { type Field, sample } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
-import { streamline } from "./streamline";
+import { streamline } from "../water/streamline";
 
 /**
  * How fast a lure falls, m/s. A 1/16 oz head with a small curl tail falls 7 to 8 ft in about four seconds: 0.57 m/s; a

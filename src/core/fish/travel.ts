@@ -1,6 +1,6 @@
 import { type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
-import { cheapestWays } from "./cheapest";
+import { cheapestWays } from "../water/least-cost-path";
 import { swimmingCost } from "./foraging";
 import { focalHeightIn } from "./net-energy";
 import type { ScoreField } from "./score";

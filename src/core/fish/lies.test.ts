@@ -2,7 +2,7 @@ import type { Field } from "../flow/grid";
 import { layReach } from "../flow/lay";
 import type { Reach } from "../flow/reach";
 import { solveSteady } from "../flow/steady";
-import { driftConcentration } from "./drift";
+import { driftConcentration } from "../water/drift";
 import {
   captureHalfWidth,
   coldFactor,
@@ -14,10 +14,10 @@ import {
 } from "./foraging";
 import { netEnergy } from "./net-energy";
 import { readWater, type ReadOptions } from "./read";
-import { lengthOf, nearestLine } from "./polyline";
-import { findSeams } from "./seams";
+import { lengthOf, nearestLine } from "../water/polyline";
+import { findSeams } from "../water/seams";
 import { type DriftFeeder, speciesById, standardWeight } from "./species";
-import { wadingClass, wadingZones } from "./wading";
+import { wadingClass, wadingZones } from "../water/wading";
 
 const trout = speciesById("brown-trout") as DriftFeeder;
 const clear = (temperature = 12, turbidity = 0) => foragerOf(trout, { temperature, turbidity, light: "day" });

@@ -1,7 +1,7 @@
 import { turbidityFromVisibleDepth } from "../gauge/clarity";
 import { cellsOf, type Field } from "../flow/grid";
 import { scoreAmbush } from "./ambush";
-import type { Cover } from "./cover";
+import type { Cover } from "../water/cover";
 import { foragerOf, type Light } from "./foraging";
 import { netEnergy } from "./net-energy";
 import type { Reason } from "./reasons";

@@ -1,13 +1,13 @@
 import { within } from "../flow/features";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
 import type { Feature } from "../flow/reach";
-import { cheapestWays } from "./cheapest";
+import { cheapestWays } from "../water/least-cost-path";
 import { FALLS } from "./landing";
-import type { Seam } from "./seams";
+import type { Seam } from "../water/seams";
 import { shadowLength, shadowReaches, type Sun } from "./shadow";
 import { CROUCHED, hiddenFrom, seesOver } from "./sight";
 import { type Target, targetsFor } from "./targets";
-import { wadingClass } from "./wading";
+import { wadingClass } from "../water/wading";
 
 /** From below: upstream casts, the lure comes down to the fish. From above: across and down, held in the current. */
 export type School = "from-below" | "from-above";

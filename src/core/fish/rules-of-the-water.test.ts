@@ -2,7 +2,7 @@ import type { Field } from "../flow/grid";
 import { layReach } from "../flow/lay";
 import { checkReach, type Reach } from "../flow/reach";
 import { solveSteady } from "../flow/steady";
-import { nearestLine } from "./polyline";
+import { nearestLine } from "../water/polyline";
 import { type Lie, type Reading, readWater } from "./read";
 import { inSeason, wayIn } from "./season";
 import { type Phase, speciesById } from "./species";

@@ -1,11 +1,11 @@
 import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
-import { bottomOf, hardness, mixedBottom } from "./bottoms";
-import type { Cover } from "./cover";
+import { bottomOf, hardness, mixedBottom } from "../water/bottoms";
+import type { Cover } from "../water/cover";
 import type { Light } from "./foraging";
 import { focalHeightIn } from "./net-energy";
 import type { ScoreField } from "./score";
-import { slidingMax, slidingMin } from "./smooth";
+import { slidingMax, slidingMin } from "../water/smooth";
 import type { Ambusher } from "./species";
 import { suits } from "./suitability";
 

@@ -1,18 +1,18 @@
 import { cellsOf, type Field, speedAt } from "../flow/grid";
 import type { Feature } from "../flow/reach";
-import { type Break, breaksOf, type Cover, coverOf, froude, nameOfBreak, refugeOf, roofsOf } from "./cover";
-import { driftConcentration } from "./drift";
-import { type Eddy, findEddies } from "./eddies";
+import { type Break, breaksOf, type Cover, coverOf, froude, nameOfBreak, refugeOf, roofsOf } from "../water/cover";
+import { driftConcentration } from "../water/drift";
+import { type Eddy, findEddies } from "../water/eddies";
 import type { Light } from "./foraging";
 import { type Hold, holdsOf } from "./holds";
 import { focalHeightIn } from "./net-energy";
 import type { Reason } from "./reasons";
 import { medianOf, scoreOf } from "./score";
-import { nearestLine, rightOf } from "./polyline";
-import { findSeams, type Seam } from "./seams";
+import { nearestLine, rightOf } from "../water/polyline";
+import { findSeams, type Seam } from "../water/seams";
 import type { Species } from "./species";
-import { type Structure, structureAt, structureOf } from "./structure";
-import { type Wading, wadingZones } from "./wading";
+import { type Structure, structureAt, structureOf } from "../water/structure";
+import { type Wading, wadingZones } from "../water/wading";
 
 export type LieKind = "feeding" | "resting" | "prime";
 

@@ -2,7 +2,7 @@ import type { Field } from "../flow/grid";
 import { layReach } from "../flow/lay";
 import type { Reach } from "../flow/reach";
 import { solveSteady } from "../flow/steady";
-import { driftConcentration, SETTLING } from "./drift";
+import { driftConcentration, SETTLING } from "../water/drift";
 import { readWater } from "./read";
 import { speciesById } from "./species";
 

@@ -1,8 +1,8 @@
 import { type Field, sample } from "../flow/grid";
 import { type Landing, landingFor } from "./landing";
-import { nearestLine } from "./polyline";
-import type { Seam } from "./seams";
-import { streamline } from "./streamline";
+import { nearestLine } from "../water/polyline";
+import type { Seam } from "../water/seams";
+import { streamline } from "../water/streamline";
 
 /** One place to put the lure, m. */
 export interface Target {
