@@ -1,13 +1,12 @@
-/** Unit tests run in Node; the interface is tested in a real browser by Playwright (e2e/). */
+/**
+ * Unit tests run in Node, those of components and hooks in jsdom; the interface as a whole is tested in a real browser
+ * by Playwright (e2e/).
+ */
 const esmOnly =
-  "(d3-[a-z]+|internmap|delaunator|robust-predicates|comlink|suncalc|simple-statistics|dexie|flatqueue|@neaps/tide-predictor)";
+  "(d3-[a-z]+|internmap|delaunator|robust-predicates|comlink|suncalc|simple-statistics|dexie|flatqueue|ulid|@date-fns|@neaps/tide-predictor)";
 
-export default {
-  testEnvironment: "node",
-  // Jest leaves a core free by itself; here nothing else wants it.
-  maxWorkers: "100%",
+export const common = {
   roots: ["<rootDir>/src", "<rootDir>/cli"],
-  testMatch: ["**/*.test.ts"],
   moduleNameMapper: {
     "^@neaps/tide-predictor$": "<rootDir>/node_modules/@neaps/tide-predictor/dist/index.js",
     "^@/(.*)$": "<rootDir>/src/$1",
@@ -15,8 +14,24 @@ export default {
   transform: {
     "^.+\\.(ts|tsx|js|mjs)$": [
       "@swc/jest",
-      { jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022" }, module: { type: "commonjs" } },
+      {
+        jsc: {
+          parser: { syntax: "typescript", tsx: true },
+          transform: { react: { runtime: "automatic" } },
+          target: "es2022",
+        },
+        module: { type: "commonjs" },
+      },
     ],
   },
   transformIgnorePatterns: [`/node_modules/(?!${esmOnly}/)`],
+};
+
+export default {
+  // Jest leaves a core free by itself; here nothing else wants it.
+  maxWorkers: "100%",
+  projects: [
+    { ...common, displayName: "node", testEnvironment: "node", testMatch: ["**/*.test.ts"] },
+    { ...common, displayName: "screen", testEnvironment: "<rootDir>/jest.screen.mjs", testMatch: ["**/*.test.tsx"] },
+  ],
 };

@@ -14,6 +14,7 @@ export default defineConfig({
   reporter: "list",
   use: {
     baseURL: `http://localhost:${port}`,
+    locale: "en-GB",
     viewport: { width: 1280, height: 800 },
     reducedMotion: "reduce",
     launchOptions: {

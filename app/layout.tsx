@@ -2,7 +2,7 @@ import type { Metadata, Viewport } from "next";
 import localFont from "next/font/local";
 import { headers } from "next/headers";
 import type { ReactNode } from "react";
-import { Providers } from "@/ui/providers";
+import { Providers } from "../src/state/providers";
 import "./globals.css";
 
 const body = localFont({

@@ -1,5 +1,7 @@
 import { readFileSync, statSync } from "node:fs";
+import { parseArgs } from "node:util";
 import { InputError } from "../src/core/quantity/fault";
+import { parseNumber } from "../src/core/quantity/number";
 
 /** Options of a command: true where it takes a value. */
 export type Options = Record<string, boolean>;
@@ -10,53 +12,76 @@ export interface Arguments {
   flags: Set<string>;
 }
 
+/**
+ * Options and positional arguments by Node's own parser; what it lets through loosely is refused here, by name.
+ * @throws InputError for an unknown option or a missing value
+ */
 export function parseArguments(args: readonly string[], options: Options): Arguments {
   const known: Options = { ...options, progress: false };
+  const { tokens } = parseArgs({
+    args: [...args],
+    options: Object.fromEntries(
+      Object.entries(known).map(([name, takes]) => [name, { type: takes ? "string" : "boolean" }] as const),
+    ),
+    allowPositionals: true,
+    strict: false,
+    tokens: true,
+  });
   const parsed: Arguments = { positional: [], values: {}, flags: new Set() };
-  for (let k = 0; k < args.length; k++) {
-    const arg = args[k]!;
-    if (!arg.startsWith("--")) {
-      parsed.positional.push(arg);
-      continue;
-    }
-    const [name, inline] = arg.slice(2).split(/=(.*)/s) as [string, string | undefined];
-    if (!(name in known))
+  for (const token of tokens) {
+    if (token.kind === "positional") parsed.positional.push(token.value);
+    if (token.kind !== "option") continue;
+    const { name, value } = token;
+    if (!Object.hasOwn(known, name) || !token.rawName.startsWith("--"))
       throw new InputError(
         "unknown-option",
-        `--${name} is not an option here. Known: ${Object.keys(known)
-          .map((one) => `--${one}`)
-          .join(", ")}.`,
-        { path: `--${name}` },
+        { name: name.slice(0, 100), known: Object.keys(known).map((one) => `--${one}`) },
+        { path: `--${name.slice(0, 100)}` },
       );
-    if (!known[name]) {
-      parsed.flags.add(name);
-      continue;
-    }
-    const value = inline ?? args[++k];
-    if (value === undefined) throw new InputError("missing-value", `--${name} wants a value.`, { path: `--${name}` });
-    parsed.values[name] = value;
+    if (!known[name]) parsed.flags.add(name);
+    else if (value === undefined) throw new InputError("missing-value", { name }, { path: `--${name}` });
+    else parsed.values[name] = value;
   }
   return parsed;
 }
 
 export function only(args: Arguments, what: string): string {
   const [first, second] = args.positional;
-  if (first === undefined) throw new InputError("missing-argument", `Give ${what}.`);
-  if (second !== undefined) throw new InputError("too-many-arguments", `Only one argument is taken: ${what}.`);
+  if (first === undefined) throw new InputError("missing-argument", { what });
+  if (second !== undefined) throw new InputError("too-many-arguments", { what });
   return first;
+}
+
+/** A text option that must be given. */
+export function demandOption(args: Arguments, name: string): string {
+  const text = args.values[name];
+  if (text === undefined) throw new InputError("missing-option", { name }, { path: `--${name}` });
+  return text;
 }
 
 /** A number option; `fallback` where it was not given, an error where it must be. */
 export function numberOption(args: Arguments, name: string, fallback?: number): number {
   const text = args.values[name];
-  if (text === undefined) {
-    if (fallback !== undefined) return fallback;
-    throw new InputError("missing-option", `--${name} must be given.`, { path: `--${name}` });
-  }
-  const value = Number(text);
-  if (text.trim() === "" || !Number.isFinite(value))
-    throw new InputError("bad-number", `--${name} must be a number; it is “${text}”.`, { path: `--${name}` });
+  if (text === undefined && fallback !== undefined) return fallback;
+  const number = parseNumber(demandOption(args, name));
+  if (!number.ok) throw new InputError("bad-number-option", { name, why: number.message }, { path: `--${name}` });
+  return number.value;
+}
+
+/** A number option within limits. */
+export function boundedOption(args: Arguments, name: string, low: number, high: number, fallback?: number): number {
+  const value = numberOption(args, name, fallback);
+  if (value < low || value > high)
+    throw new InputError("out-of-range", { name, low, high, value }, { path: `--${name}` });
   return value;
+}
+
+/** One of a few words. */
+export function choiceOption<T extends string>(args: Arguments, name: string, known: readonly T[], fallback: T): T {
+  const text = args.values[name] ?? fallback;
+  const found = known.find((one) => one === text);
+  if (!found) throw new InputError("bad-choice", { name, known, text: text.slice(0, 100) }, { path: `--${name}` });
+  return found;
 }
 
 export function instantOption(args: Arguments, name: string): number | undefined {
@@ -66,7 +91,7 @@ export function instantOption(args: Arguments, name: string): number | undefined
     ? Date.parse(/[zZ]|[+-]\d{2}:?\d{2}$/.test(text.slice(10)) ? text : `${text}Z`)
     : NaN;
   if (Number.isNaN(time))
-    throw new InputError("bad-time", `--${name} must be an ISO 8601 time; it is “${text}”.`, { path: `--${name}` });
+    throw new InputError("bad-time-option", { name, text: text.slice(0, 100) }, { path: `--${name}` });
   return time;
 }
 
@@ -77,15 +102,16 @@ export function readBytes(path: string): Buffer {
   try {
     if (path !== "-") {
       const stat = statSync(path);
-      if (stat.isDirectory()) throw new InputError("unreadable", `${path} is a folder.`, { file: path });
-      if (stat.size > LARGEST) throw new InputError("too-large", `${path} is larger than 256 MB.`, { file: path });
+      if (stat.isDirectory()) throw new InputError("a-folder", { path }, { file: path });
+      if (stat.size > LARGEST)
+        throw new InputError("input-too-large", { path, megabytes: LARGEST / 1048576 }, { file: path });
     }
     return readFileSync(path === "-" ? 0 : path);
   } catch (error) {
     if (error instanceof InputError) throw error;
     throw new InputError(
       "unreadable",
-      `${path} cannot be read: ${(error as NodeJS.ErrnoException).code ?? "unknown"}.`,
+      { path, code: (error as NodeJS.ErrnoException).code ?? "unknown" },
       { file: path },
     );
   }

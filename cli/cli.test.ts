@@ -111,7 +111,7 @@ test("gauge: --backtest tells the forecast's track record; WaterML 2.0 by name o
   );
   for (const format of ["auto", "waterml2"])
     expect((run("gauge", xml, "--format", format) as { now: { discharge: number } }).now.discharge).toBe(4.5);
-  expect(refuse("gauge", xml, "--format", "rdb").code).toBe("no-time-column");
+  expect(refuse("gauge", xml, "--format", "rdb").code).toBe("no-datetime-column");
 });
 
 test("flow: on a template, on soundings, on cross-sections, and with no friction at all; a flow over the banks is refused", () => {
@@ -239,7 +239,7 @@ test("flow and read: a wall turns the water back; the field file serves read aga
     path: "--season",
   });
   expect(refuse("read", reach, "--species", "king-salmon", "--style", "hurry", "--field", field)).toMatchObject({
-    code: "bad-style",
+    code: "bad-choice",
     path: "--style",
   });
 }, 90_000);

@@ -1,11 +1,4 @@
-import type { Arguments, Options } from "./arguments";
-
-export interface Command {
-  usage: string;
-  about: string;
-  options: Options;
-  run: (args: Arguments) => unknown;
-}
+import type { Command } from "./command";
 
 /** The commands, each read only when it is asked for. */
 const COMMANDS: Record<string, () => Promise<Command>> = {

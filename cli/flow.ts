@@ -1,28 +1,11 @@
 import { writeFileSync } from "node:fs";
-import { InputError } from "../src/core/quantity/fault";
-import { writeField } from "../src/core/formats/field-file";
 import { type Field, speedAt } from "../src/core/flow/grid";
-import { layReach } from "../src/core/flow/lay";
-import { type Reach, readReach } from "../src/core/flow/reach";
-import { solveSteady } from "../src/core/flow/steady";
-import { type Arguments, numberOption, only, readText } from "./arguments";
-import type { Command } from "./commands";
-
-/** Solves a reach at a discharge, telling progress on standard error when asked. */
-export function solveReach(reach: Reach, discharge: number, cell: number | undefined, args: Arguments): Field {
-  let said = -1;
-  return solveSteady(layReach(reach, cell), { discharge, downstream: reach.downstream }, ({ done }) => {
-    const percent = Math.floor(done * 20) * 5;
-    if (args.flags.has("progress") && percent > said) process.stderr.write(`${(said = percent)} %\n`);
-  });
-}
-
-export const cellOption = (args: Arguments): number | undefined => {
-  if (args.values.cell === undefined) return undefined;
-  const cell = numberOption(args, "cell");
-  if (cell < 0.1 || cell > 20) throw new InputError("bad-cell", "--cell must be from 0.1 to 20 m.", { path: "--cell" });
-  return cell;
-};
+import { readReach } from "../src/core/flow/reach";
+import { writeField } from "../src/core/formats/field-file";
+import { InputError } from "../src/core/quantity/fault";
+import { numberOption, only, readText } from "./arguments";
+import type { Command } from "./command";
+import { cellOption, solveReach } from "./solve";
 
 export function fieldSummary(field: Field): { wetCells: number; maxSpeed: number; maxDepth: number } {
   let [wetCells, maxSpeed, maxDepth] = [0, 0, 0];
@@ -47,7 +30,7 @@ converged says that the time means have settled; with the verdict "shedding" wak
     const reach = readReach(readText(file), file);
     const discharge = numberOption(args, "discharge");
     const started = performance.now();
-    const field = solveReach(reach, discharge, cellOption(args), args);
+    const field = solveReach({ reach, discharge, cell: cellOption(args) }, args);
     const seconds = (performance.now() - started) / 1000;
     const out = args.values.field;
     if (out !== undefined) writeOut(out, writeField(field));
@@ -72,7 +55,7 @@ function writeOut(path: string, text: string): void {
   } catch (error) {
     throw new InputError(
       "unwritable",
-      `${path} cannot be written: ${(error as NodeJS.ErrnoException).code ?? "unknown"}.`,
+      { path, code: (error as NodeJS.ErrnoException).code ?? "unknown" },
       { file: path },
     );
   }

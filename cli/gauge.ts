@@ -1,10 +1,11 @@
 import { InputError } from "../src/core/quantity/fault";
 import { addCounts } from "../src/core/formats/gauge-text";
-import { GAUGE_FORMATS, type GaugeFormat, readGaugeFile } from "../src/core/formats/gauge-file";
+import { GAUGE_FORMATS, readGaugeFile } from "../src/core/formats/gauge-file";
 import { backtest } from "../src/core/gauge/backtest";
 import { joinRecords, seriesOf, summariseGauge } from "../src/core/gauge/summary";
-import { instantOption, readText } from "./arguments";
-import type { Command } from "./commands";
+import { tell } from "../src/words/messages";
+import { choiceOption, instantOption, readText } from "./arguments";
+import type { Command } from "./command";
 
 export const gauge: Command = {
   usage: "FILE… [--format auto|csv|rdb|waterml2] [--at ISO] [--zone IANA] [--backtest]",
@@ -15,16 +16,12 @@ Times without an offset are read in --zone, or as UTC. Several files are joined 
   options: { format: true, at: true, zone: true, backtest: false },
   run: (args) => {
     if (args.positional.length === 0)
-      throw new InputError("missing-argument", "Give a gauge file, or several of one station.");
-    const format = args.values.format ?? "auto";
-    if (!(GAUGE_FORMATS as readonly string[]).includes(format))
-      throw new InputError("unknown-format", `--format must be one of ${GAUGE_FORMATS.join(", ")}.`, {
-        path: "--format",
-      });
+      throw new InputError("missing-argument", { what: "a gauge file, or several of one station" });
+    const format = choiceOption(args, "format", GAUGE_FORMATS, "auto");
     const at = instantOption(args, "at");
     const files = args.positional.map((file) => ({
       file,
-      record: readGaugeFile(readText(file), { format: format as GaugeFormat, zone: args.values.zone, file }),
+      record: readGaugeFile(readText(file), { format, zone: args.values.zone, file }),
     }));
     const named = files.length > 1 ? (file: string) => ({ file }) : () => ({});
     const joined = joinRecords(files.map(({ record }) => record));
@@ -33,9 +30,11 @@ Times without an offset are read in --zone, or as UTC. Several files are joined 
     return {
       station,
       series,
-      rejected: files.flatMap(({ file, record }) => record.rejected.map((one) => ({ ...one, ...named(file) }))),
+      rejected: files.flatMap(({ file, record }) =>
+        record.rejected.map(({ line, reason }) => ({ line, reason: tell(reason), ...named(file) })),
+      ),
       codes: files.reduce<Record<string, number>>((sum, { record }) => addCounts(sum, record.codes), {}),
-      notes: [...new Set(files.flatMap(({ record }) => record.notes))],
+      notes: [...new Set(files.flatMap(({ record }) => record.notes.map((note) => tell(note))))],
       now,
       recession,
       ...(args.flags.has("backtest") ? { backtest: discharge ? backtest(discharge) : [] } : {}),

@@ -1,4 +1,6 @@
 import { type Fault, InputError } from "../src/core/quantity/fault";
+import { message } from "../src/core/quantity/message";
+import { tell } from "../src/words/messages";
 import { commandNamed, NAMES } from "./commands";
 import { parseArguments } from "./arguments";
 
@@ -11,11 +13,7 @@ export async function main(args: readonly string[]): Promise<number> {
       return 0;
     }
     const command = await commandNamed(name);
-    if (!command)
-      throw new InputError(
-        "unknown-command",
-        `“${name}” is not a command. Known: ${NAMES.join(", ")}; heron help tells more.`,
-      );
+    if (!command) throw new InputError("unknown-command", { name: name.slice(0, 100), known: NAMES });
     if (rest.includes("--help")) {
       process.stdout.write(`${await help(name)}\n`);
       return 0;
@@ -24,25 +22,26 @@ export async function main(args: readonly string[]): Promise<number> {
     await write(`${JSON.stringify(result)}\n`);
     return 0;
   } catch (error) {
-    process.stderr.write(`${JSON.stringify({ error: faultFor(error) })}\n`);
+    process.stderr.write(`${JSON.stringify({ error: written(faultFor(error)) })}\n`);
     return 2;
   }
 }
 
 const write = (text: string): Promise<void> => new Promise((done) => process.stdout.write(text, () => done()));
 
+/** A fault as the contract has it: code, message, and where. */
+const written = ({ code, values, ...where }: Fault) => ({ code, message: tell({ code, values }), ...where });
+
 /** Any fault as one line; a defect of ours says so, without a stack. */
 function faultFor(error: unknown): Fault {
   if (error instanceof InputError) return error.fault;
-  return {
-    code: "internal",
-    message: `Something went wrong inside: ${error instanceof Error ? error.message.split("\n")[0] : String(error)}`,
-  };
+  const detail = error instanceof Error ? error.message.split("\n")[0] : String(error);
+  return message("internal", { detail });
 }
 
 async function help(name: string | undefined): Promise<string> {
   const one = name ? await commandNamed(name) : undefined;
-  if (name && !one) throw new InputError("unknown-command", `“${name}” is not a command. Known: ${NAMES.join(", ")}.`);
+  if (name && !one) throw new InputError("unknown-command", { name: name.slice(0, 100), known: NAMES });
   if (one) return `heron ${name} ${one.usage}\n\n${one.about}`;
   const lines = await Promise.all(
     NAMES.map(async (command) => `  heron ${command} ${(await commandNamed(command))!.usage}`),

@@ -2,8 +2,9 @@ import { createHash } from "node:crypto";
 import { ratesIn, rateKind } from "../src/core/book/classes";
 import { effortOf } from "../src/core/book/effort";
 import { readArchive } from "../src/core/formats/archive";
+import { rateLabel } from "../src/words/rates";
 import { only, readBytes } from "./arguments";
-import type { Command } from "./commands";
+import type { Command } from "./command";
 
 export const sha256: (bytes: Uint8Array) => Promise<string> = (bytes) =>
   Promise.resolve(createHash("sha256").update(bytes).digest("hex"));
@@ -18,6 +19,7 @@ A session that still runs counts to its last catch. Classes with no effort have 
     const kind = rateKind(args.values.by ?? "flow");
     const book = await readArchive(readBytes(file), sha256, file);
     const last = book.catches.reduce((latest, one) => Math.max(latest, Date.parse(one.at)), 0);
-    return ratesIn(kind, effortOf(book.sessions, book.catches, last, args.values.species));
+    const { classes, total } = ratesIn(kind, effortOf(book.sessions, book.catches, last, args.values.species));
+    return { classes: classes.map((one) => ({ label: rateLabel(one, kind, "metric"), ...one })), total };
   },
 };

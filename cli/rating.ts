@@ -1,7 +1,8 @@
 import { readPairs } from "../src/core/formats/rating-csv";
 import { fitRating } from "../src/core/gauge/rating";
+import { tell } from "../src/words/messages";
 import { only, readText } from "./arguments";
-import type { Command } from "./commands";
+import type { Command } from "./command";
 
 export const rating: Command = {
   usage: "FILE.csv",
@@ -11,6 +12,9 @@ Output: C, h0, b, standardError, count, maxGauged, rejected[]. standardError is 
   run: (args) => {
     const file = only(args, "a CSV of stage and discharge");
     const { gaugings, rejected } = readPairs(readText(file), file);
-    return { ...fitRating(gaugings), rejected };
+    return {
+      ...fitRating(gaugings),
+      rejected: rejected.map(({ line, reason }) => ({ line, reason: tell(reason) })),
+    };
   },
 };

@@ -1,6 +1,7 @@
 import { adviseRig, readRigRequest } from "../src/core/rig/advise";
+import { rigWords } from "../src/words/rig";
 import { only, readText } from "./arguments";
-import type { Command } from "./commands";
+import type { Command } from "./command";
 
 export const rig: Command = {
   usage: "JSON",
@@ -11,9 +12,9 @@ Output: setting (float to lowest shot, m), baitHeight, shotHeight, lift, holdBac
   run: (args) => {
     const given = only(args, "a rig request");
     const inline = given.trimStart().startsWith("{");
-    const { shape, ...advice } = adviseRig(
+    const { shape, reasons, cautions, lure, ...advice } = adviseRig(
       readRigRequest(inline ? given : readText(given), inline ? undefined : given),
     );
-    return { ...advice, shape: shape.filter((_, k) => k % 5 === 0) };
+    return { ...advice, ...rigWords({ reasons, cautions, lure }), shape: shape.filter((_, k) => k % 5 === 0) };
   },
 };

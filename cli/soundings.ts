@@ -1,27 +1,37 @@
 import { readSoundings } from "../src/core/formats/soundings-file";
-import { layReach } from "../src/core/flow/lay";
+import { rasteriseReach } from "../src/core/flow/rasterise";
 import { checkReach } from "../src/core/flow/reach";
 import { survey } from "../src/core/flow/survey";
+import { tell } from "../src/words/messages";
 import { numberOption, only, readText } from "./arguments";
-import type { Command } from "./commands";
+import type { Command } from "./command";
 
 export const soundings: Command = {
-  usage: "FILE [--fall M_PER_M] [--heading DEGREES] [--hang M] [--join M] [--cell M] [--roughness N] [--keep-odd]",
-  about: `Lays soundings (CSV, GPX, GeoJSON or an NMEA 0183 log) out as a reach. Output: reach (low-heron/reach@1, its bed of kind soundings), heading, length, breadth, spacing, density, join, gapShare, odd, rejected[], notes.
---fall is that of the water's surface, m per m (0.002 where not given); --heading is where the river runs to, degrees from north (without it the longest axis, from the first sounding to the last); --hang is how deep the transducer hangs, m.`,
-  options: { fall: true, heading: true, hang: true, join: true, cell: true, roughness: true, "keep-odd": false },
+  usage:
+    "FILE [--slope M_PER_M] [--heading DEGREES] [--draft M] [--max-edge M] [--cell M] [--roughness N] [--keep-outliers]",
+  about: `Lays soundings (CSV, GPX, GeoJSON or an NMEA 0183 log) out as a reach. Output: reach (low-heron/reach@1, its bed of kind soundings), heading, length, breadth, spacing, density, maximumEdge, gapShare, outliers, rejected[], notes.
+--slope is that of the water's surface, m per m (0.002 where not given); --heading is where the river runs to, degrees from north (without it the longest axis, from the first sounding to the last); --draft is the depth of the transducer under the surface, m; --max-edge is the longest side of a triangle that is believed, m; --keep-outliers keeps soundings that stand out from their neighbours.`,
+  options: {
+    slope: true,
+    heading: true,
+    draft: true,
+    "max-edge": true,
+    cell: true,
+    roughness: true,
+    "keep-outliers": false,
+  },
   run: (args) => {
     const file = only(args, "a file of soundings");
     const read = readSoundings(readText(file), file);
     const optional = (name: string) => (args.values[name] === undefined ? undefined : numberOption(args, name));
-    const fall = numberOption(args, "fall", 0.002);
-    const { bed, heading, length, breadth, spacing, density, join, gaps, odd } = survey(read, {
-      fall,
+    const slope = numberOption(args, "slope", 0.002);
+    const { bed, heading, length, breadth, spacing, density, maximumEdge, gaps, outliers } = survey(read, {
+      waterSurfaceSlope: slope,
       heading: optional("heading"),
-      hang: numberOption(args, "hang", 0),
-      join: optional("join"),
+      transducerDraft: numberOption(args, "draft", 0),
+      maximumEdge: optional("max-edge"),
       cell: optional("cell"),
-      keepOdd: args.flags.has("keep-odd"),
+      keepOutliers: args.flags.has("keep-outliers"),
     });
     const reach = checkReach(
       {
@@ -30,11 +40,11 @@ export const soundings: Command = {
         name: file,
         bed,
         roughness: numberOption(args, "roughness", 0.035),
-        downstream: { kind: "normal", slope: fall },
+        downstream: { kind: "normal", slope },
       },
       file,
     );
-    layReach(reach); // what cannot be laid is told now
+    rasteriseReach(reach); // what cannot be laid is told now
     return {
       reach,
       heading,
@@ -42,11 +52,11 @@ export const soundings: Command = {
       breadth,
       spacing,
       density,
-      join,
+      maximumEdge,
       gapShare: gaps.share,
-      odd,
-      rejected: read.rejected,
-      notes: read.notes,
+      outliers,
+      rejected: read.rejected.map(({ line, reason }) => ({ line, reason: tell(reason) })),
+      notes: read.notes.map((note) => tell(note)),
     };
   },
 };

@@ -68,6 +68,10 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   // A fish from this lie, in one press; and one of last summer put where it took.
   await page.getByRole("button", { name: "Fish from lie 1" }).click();
   await expect(page.getByText("The fish is in the book, on lie 1.", { exact: true })).toBeVisible();
+  await page
+    .getByRole("button", { name: /^Take the fish of .* off the plan$/ })
+    .last()
+    .click();
   const put = page.getByRole("button", { name: /^Put the fish of .* on lie 1$/ }).first();
   const label = (await put.getAttribute("aria-label"))!;
   await put.click();

@@ -37,7 +37,7 @@ test("from a gauge file to the chart: water, reach, lie, rig, catch, rates", asy
   await page.getByRole("button", { name: "Open a gauge file" }).click();
   await chooseGauge(page, "gauge.csv", text);
   const row = page.getByRole("row", { name: /^discharge/ });
-  await expect(row).toContainText(String(told.series[0]!.count));
+  await expect(row).toContainText(told.series[0]!.count.toLocaleString("en-GB"));
   await expect(row).toContainText(String(told.series[0]!.missing));
   await page.getByLabel("Name of the gauge").fill("Test beck");
   await page.getByRole("button", { name: "Keep this record" }).click();

@@ -1,7 +1,6 @@
 /** Installs what is missing on a fresh machine. Plain Node: nothing else is there yet. */
 import { spawnSync } from "node:child_process";
-import { existsSync, readFileSync, writeFileSync, mkdirSync } from "node:fs";
-import { createHash } from "node:crypto";
+import { existsSync, readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 
@@ -24,17 +23,36 @@ export function run(command, args, options = {}) {
   return true;
 }
 
-/** node_modules as the lock file says: installed when missing or older than the lock. */
+/** Packages by their place, as a lock file has them. */
+const packagesOf = (file) => JSON.parse(readFileSync(file, "utf8")).packages ?? {};
+
+/**
+ * Is node_modules what the lock file says? npm writes what it has installed beside it; a package that the lock calls
+ * optional may be missing, since it may be for another machine.
+ */
+export function installedAsLocked() {
+  const installedFile = join(root, "node_modules", ".package-lock.json");
+  if (!existsSync(installedFile)) return false;
+  try {
+    const installed = packagesOf(installedFile);
+    return Object.entries(packagesOf(join(root, "package-lock.json"))).every(
+      ([place, { version, integrity, optional, devOptional }]) => {
+        if (place === "") return true;
+        const own = installed[place];
+        if (!own) return Boolean(optional || devOptional);
+        return own.version === version && (own.integrity === undefined || own.integrity === integrity);
+      },
+    );
+  } catch {
+    return false;
+  }
+}
+
+/** node_modules as the lock file says: installed when missing or other. */
 export function ensurePackages(options = {}) {
-  const lock = createHash("sha256")
-    .update(readFileSync(join(root, "package-lock.json")))
-    .digest("hex");
-  const mark = join(root, "node_modules", ".low-heron-lock");
-  if (existsSync(mark) && readFileSync(mark, "utf8") === lock) return;
+  if (installedAsLocked()) return;
   process.stderr.write("Installing packages (once) ...\n");
   run("npm", ["ci", "--no-audit", "--no-fund"], { quiet: options.quiet });
-  mkdirSync(dirname(mark), { recursive: true });
-  writeFileSync(mark, lock);
 }
 
 /** Debian's Chromium, for the interface tests. */

@@ -35,7 +35,12 @@ async function settled(page) {
 }
 
 const views = [
-  { name: "water", path: "/water", sizes: ["desk", "bank"] },
+  {
+    name: "water",
+    path: "/water",
+    sizes: ["desk", "bank"],
+    ready: (page) => page.getByRole("rowheader", { name: "24 h" }).waitFor({ timeout: 60_000 }),
+  },
   { name: "reach", path: "/reach", sizes: ["desk", "bank"], ready: settled },
   {
     name: "reach-shaping",
@@ -113,8 +118,7 @@ const views = [
     sizes: ["desk"],
     ready: async (page) => {
       await settled(page);
-      await page.getByRole("button", { name: "Wading" }).click();
-      await page.getByText(/of 11 in the background/).waitFor({ state: "hidden", timeout: 180_000 });
+      await page.getByText(/of \d+ in the background/).waitFor({ state: "hidden", timeout: 180_000 });
       await page.getByRole("button", { name: "Depths" }).click();
       await page.getByRole("button", { name: "lay a line of my own" }).click();
       await page.waitForTimeout(1500);
@@ -123,7 +127,12 @@ const views = [
 ];
 
 const browser = await chromium.launch(launch);
-const context = await browser.newContext({ viewport: sizes.desk, reducedMotion: "reduce" });
+const context = await browser.newContext({
+  viewport: sizes.desk,
+  reducedMotion: "reduce",
+  locale: "en-GB",
+  timezoneId: "Europe/Dublin",
+});
 const page = await context.newPage();
 const faults = [];
 page.on("console", (message) => message.type() === "error" && faults.push(message.text()));

@@ -25,6 +25,7 @@ const step = (name, command, args, env = {}) => {
 const check = (name, command, args) => (step(name, command, args) ? passed++ : failed++);
 
 check("lint", "npx", ["eslint", ".", "--max-warnings", "0"]);
+check("format", "npx", ["prettier", "--check", "--log-level", "warn", "."]);
 check("arrows", "node", ["scripts/arrows.mjs"]);
 
 const folder = mkdtempSync(join(tmpdir(), "low-heron-"));

@@ -9,7 +9,7 @@ import { join } from "node:path";
 import { writeField } from "../../src/core/formats/field-file";
 import { readGaugeCsv } from "../../src/core/formats/gauge-csv";
 import type { Field, Grid } from "../../src/core/flow/grid";
-import { layReach } from "../../src/core/flow/lay";
+import { rasteriseReach } from "../../src/core/flow/rasterise";
 import { checkReach } from "../../src/core/flow/reach";
 import { ShallowWater } from "../../src/core/flow/solver";
 import { outletLevel } from "../../src/core/flow/stage";
@@ -115,7 +115,7 @@ function readings(field: Field): void {
 const ROUNDS = 15;
 const c = schemeInC();
 for (const cell of [1, 0.5]) {
-  const grid = layReach(reach, cell);
+  const grid = rasteriseReach(reach, cell);
   const level = outletLevel(grid, reach.downstream, 12);
   const state = firstGuess(grid, 12, level);
   const water = new ShallowWater(grid, {

@@ -1,5 +1,3 @@
-import type { Reach } from "../core/flow/reach";
-
 /** The made-up river Ostrel, gauged at Corbel Bridge, with two reaches. Nothing here is a real water. */
 export const DEMO_STATION = {
   id: "demo-ostrel-corbel",
@@ -64,3 +62,4 @@ export const DEMO_REACHES: readonly Reach[] = [
     ],
   },
 ];
+import type { Reach } from "../core/flow/reach-schema";

@@ -1,6 +1,6 @@
-import { layReach } from "../core/flow/lay";
+import type { Reach } from "../core/flow/reach-schema";
+import { rasteriseReach } from "../core/flow/rasterise";
 import { metresPerDegree } from "../core/flow/plane";
-import type { Reach } from "../core/flow/reach";
 import { sample } from "../core/flow/grid";
 import { nmeaSum } from "../core/formats/soundings-nmea";
 import { hash01 } from "./seeded";
@@ -28,7 +28,7 @@ export interface SounderPlace {
  * water's surface.
  */
 export function sounderLog(reach: Reach, place: SounderPlace, start: number, fall: number, level: number): string {
-  const grid = layReach(reach);
+  const grid = rasteriseReach(reach);
   const [length, breadth] = [grid.nx * grid.cell, grid.ny * grid.cell];
   const heading = (place.heading * Math.PI) / 180;
   const metres = metresPerDegree(place.latitude);
@@ -71,4 +71,4 @@ function minutes(degrees: number, whole: number): string {
   return `${String(Math.floor(size)).padStart(whole, "0")}${((size % 1) * 60).toFixed(5).padStart(8, "0")}`;
 }
 
-export const SOUNDER_HANG = RUN.hang;
+export const SOUNDER_DRAFT = RUN.hang;

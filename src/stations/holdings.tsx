@@ -2,10 +2,11 @@
 import { Download, Trash2 } from "lucide-react";
 import type { ReactNode } from "react";
 import { database } from "../store/database";
-import { markReach, removeGauge } from "../store/river";
-import { saveFile } from "../ui/files";
-import type { River } from "../ui/river";
-import { say } from "../ui/toasts";
+import { removeGauge } from "../store/gauges";
+import { removeReach } from "../store/reaches";
+import { saveFile } from "../state/files";
+import type { River } from "../state/use-river";
+import { act, perform } from "../state/act";
 
 /** The reaches and gauges in the book: saved as files, or taken out with undo. */
 export function Holdings({ river }: { river: River }) {
@@ -31,11 +32,11 @@ export function Holdings({ river }: { river: River }) {
             <IconButton
               label={`Remove ${record.reach.name}`}
               onClick={() =>
-                void markReach(database(), record.id, true).then(() =>
-                  say(`${record.reach.name} is out of the book; its sessions stay.`, {
-                    label: "Undo",
-                    run: () => void markReach(database(), record.id, false),
-                  }),
+                act(() =>
+                  perform(
+                    () => removeReach(database(), record.id),
+                    `${record.reach.name} is out of the book; its sessions stay.`,
+                  ),
                 )
               }
             >
@@ -48,8 +49,8 @@ export function Holdings({ river }: { river: River }) {
             <IconButton
               label={`Remove the gauge ${station.name}`}
               onClick={() =>
-                void removeGauge(database(), station.id).then((undo) =>
-                  say(`The gauge ${station.name} is out of the book.`, { label: "Undo", run: () => void undo() }),
+                act(() =>
+                  perform(() => removeGauge(database(), station.id), `The gauge ${station.name} is out of the book.`),
                 )
               }
             >

@@ -1,5 +1,5 @@
 "use client";
-import { Dialog } from "../ui/parts";
+import { Dialog } from "../widgets/parts";
 
 const KEYS: readonly (readonly [string, string])[] = [
   ["1 to 5", "Water, Reach, Rig, Log, Learn"],

@@ -2,9 +2,11 @@
 import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
 import { type ReactNode, useEffect, useState } from "react";
-import { useSettings } from "../ui/settings";
-import { refreshStandIn } from "../ui/demo";
-import { useRiver } from "../ui/river";
+import { act } from "../state/act";
+import { useSettings } from "../state/settings";
+import { FaultBoundary } from "../widgets/fault-boundary";
+import { refreshStandIn } from "../state/demo";
+import { useRiver } from "../state/use-river";
 import { KeysDialog } from "./keys-dialog";
 import { STATIONS } from "./list";
 import { RiverStrip } from "./river-strip";
@@ -18,8 +20,8 @@ export function Shell({ children }: { children: ReactNode }) {
   const [keysOpen, setKeysOpen] = useState(false);
 
   useEffect(() => {
-    void refreshStandIn();
-    const timer = setInterval(() => void refreshStandIn(), 15 * 60_000);
+    act(refreshStandIn);
+    const timer = setInterval(() => act(refreshStandIn), 15 * 60_000);
     return () => clearInterval(timer);
   }, []);
 
@@ -89,7 +91,9 @@ export function Shell({ children }: { children: ReactNode }) {
         ) : empty ? (
           <Welcome />
         ) : (
-          children
+          <FaultBoundary key={path} name={STATIONS.find((one) => path.startsWith(one.path))?.name ?? "This page"}>
+            {children}
+          </FaultBoundary>
         )}
       </main>
       <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />

@@ -8,7 +8,8 @@ import type {
   StationRecord,
   WaterRecord,
 } from "../core/book/records";
-import type { PackedField } from "../core/flow/ladder";
+import type { PackedField } from "../core/flow/precomputed";
+import { withFeatureIds } from "../core/flow/feature-ids";
 import type { Parameter } from "../core/gauge/series";
 
 /** A series as the browser keeps it: typed arrays, NaN for gaps. */
@@ -20,6 +21,7 @@ export interface StoredSeries {
   times: Float64Array;
   values: Float64Array;
   updatedAt: string;
+  deleted?: boolean;
   demo?: boolean;
 }
 
@@ -62,6 +64,19 @@ export class Database extends Dexie {
       .upgrade((transaction) => transaction.table("fields").clear());
     // Fish as the angler knows them.
     this.version(3).stores({ profiles: "id" });
+    // Objects of a bed are known by ids from here on, so that two hands can move two of them.
+    this.version(4)
+      .stores({})
+      .upgrade(async (transaction) => {
+        await transaction
+          .table<ReachRecord>("reaches")
+          .toCollection()
+          .modify((record) => {
+            record.reach = withFeatureIds(record.reach);
+          });
+        // Kept fields have a part by another name; they are worked out again when they are wanted.
+        await transaction.table("fields").clear();
+      });
   }
 }
 

@@ -1,44 +1,9 @@
 import type { Field } from "../core/flow/grid";
-import { packField, unpackField } from "../core/flow/ladder";
-import type { Reach } from "../core/flow/reach";
+import { packField, unpackField } from "../core/flow/precomputed";
 import type { Database } from "./database";
 
 /** Fields kept at most; the oldest go first. One at 0.5 m is about 400 kB, a rung of the ladder 100 kB. */
 const MOST_KEPT = 120;
-
-/**
- * A short name for the bed's present state: fields of another state are not used. Names of objects and roofs over the
- * water do not change the flow.
- */
-export function bedKey(reach: Reach): string {
-  const known = keys.get(reach);
-  if (known) return known;
-  const key = keyOf(reach);
-  keys.set(reach, key);
-  return key;
-}
-
-/** Soundings may be many: a reach that has not changed is not read again. */
-const keys = new WeakMap<Reach, string>();
-
-function keyOf(reach: Reach): string {
-  const { bed, roughness, downstream, features } = reach;
-  const text = JSON.stringify([
-    bed,
-    roughness,
-    downstream,
-    (features ?? [])
-      .filter((one) => one.kind !== "undercut" && one.kind !== "overhang")
-      .map((one) => ({ ...one, name: undefined })),
-  ]);
-  // FNV-1a, 2 x 32 bits: a name, not a seal.
-  let [a, b] = [0x811c9dc5, 0x1000193];
-  for (let k = 0; k < text.length; k++) {
-    a = Math.imul(a ^ text.charCodeAt(k), 0x01000193);
-    b = Math.imul(b ^ text.charCodeAt(k), 0x01000197);
-  }
-  return `${reach.id}-${(a >>> 0).toString(36)}${(b >>> 0).toString(36)}`;
-}
 
 const fieldId = (bed: string, discharge: number, cell: number): string => `${bed}|${discharge.toPrecision(4)}|${cell}`;
 

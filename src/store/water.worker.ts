@@ -1,14 +1,15 @@
 import { expose } from "comlink";
-import { type Answer, answer } from "../core/quantity/answer";
+import { type Answer, answer, answerLater } from "../core/quantity/answer";
 import { InputError } from "../core/quantity/fault";
 import { type CsvOptions, previewCsv } from "../core/formats/gauge-csv";
 import { readGaugeFile } from "../core/formats/gauge-file";
 import { addCounts, type GaugeFile, LARGEST_FILE, type Rejection } from "../core/formats/gauge-text";
-import type { Track } from "../core/gauge/backtest";
-import { type Outlook, outlookOf, trackRecord } from "../core/gauge/outlook";
+import type { ForecastSkill } from "../core/gauge/backtest";
+import { type Outlook, outlookOf, forecastSkill } from "../core/gauge/outlook";
 import { type GaugeSummary, joinRecords, summariseGauge } from "../core/gauge/summary";
 import { database } from "./database";
-import { gaugeAtReach, gaugeOf, type GaugeTarget, keepGauge } from "./river";
+import { type GaugeTarget, keepGauge } from "./gauges";
+import { gaugeAtReach, gaugeOf } from "./river";
 
 /** What an import would bring, without the readings: those stay here until they are kept. */
 export interface GaugeImport extends Pick<GaugeFile, "codes" | "notes"> {
@@ -36,7 +37,7 @@ const api = {
     return answer(() => {
       const read = texts.map(({ name, text }) => {
         if (text === null)
-          throw new InputError("too-large", `${name} is larger than ${LARGEST_FILE / 1048576} MB.`, { file: name });
+          throw new InputError("file-too-large", { megabytes: LARGEST_FILE / 1048576 }, { file: name });
         return { name, record: readGaugeFile(text, { ...options, file: name }) };
       });
       const codes = read.reduce<Record<string, number>>((sum, { record }) => addCounts(sum, record.codes), {});
@@ -53,25 +54,26 @@ const api = {
     });
   },
   /** Keeps what was opened last; the station's id. */
-  keep: async (target: GaugeTarget): Promise<string> => {
-    if (!opened) throw new Error("nothing is open");
-    const id = await keepGauge(database(), opened, target);
-    opened = undefined;
-    return id;
-  },
+  keep: (target: GaugeTarget): Promise<Answer<string>> =>
+    answerLater(async () => {
+      if (!opened) throw new InputError("nothing-open");
+      const id = await keepGauge(database(), opened, target);
+      opened = undefined;
+      return id;
+    }),
   /** The columns of a CSV, for matching them by hand. */
-  columns: async (file: File): Promise<Answer<ReturnType<typeof previewCsv>>> => {
-    const text = await file.slice(0, 65_536).text();
-    return answer(() => previewCsv(text, file.name));
-  },
-  outlook: async (of: RecordOf, at: number): Promise<Outlook | null> => {
-    const record = await recordOf(of);
-    return record ? outlookOf(record, at) : null;
-  },
-  track: async (of: RecordOf): Promise<Track[]> => {
-    const record = await recordOf(of);
-    return record ? trackRecord(record) : [];
-  },
+  columns: (file: File): Promise<Answer<ReturnType<typeof previewCsv>>> =>
+    answerLater(async () => previewCsv(await file.slice(0, 65_536).text(), file.name)),
+  outlook: (of: RecordOf, at: number): Promise<Answer<Outlook | null>> =>
+    answerLater(async () => {
+      const record = await recordOf(of);
+      return record ? outlookOf(record, at) : null;
+    }),
+  track: (of: RecordOf): Promise<Answer<ForecastSkill[]>> =>
+    answerLater(async () => {
+      const record = await recordOf(of);
+      return record ? forecastSkill(record) : [];
+    }),
 };
 
 export type WaterApi = typeof api;

@@ -1,74 +1,68 @@
-import { proxy, type Remote, wrap } from "comlink";
+import { proxy } from "comlink";
+import type { Calibration } from "../core/flow/calibrate";
 import type { Field } from "../core/flow/grid";
-import type { Reach } from "../core/flow/reach";
+import type { Reach } from "../core/flow/reach-schema";
 import type { Progress } from "../core/flow/steady";
-import type { Calibrated, FlowApi, Solved } from "./flow.worker";
-import type { PictureApi } from "./picture.worker";
+import { asFault } from "../core/quantity/answer";
+import type { FieldRequest } from "../scenario/field";
+import { type Client, clientOf } from "./client";
+import type { FlowApi, Outcome } from "./flow.worker";
 import type { ReadApi } from "./read.worker";
 
-let flow: Remote<FlowApi> | undefined;
-const ladder: (Remote<FlowApi> | undefined)[] = [];
-let fit: Remote<FlowApi> | undefined;
-let reading: Remote<ReadApi> | undefined;
-let picture: Remote<PictureApi> | undefined;
+const newFlowClient = (): Client<FlowApi> =>
+  clientOf<FlowApi>(() => new Worker(new URL("./flow.worker.ts", import.meta.url), { type: "module" }));
 
-/** The worker that solves flow; made when first wanted. */
-const flowWorker = (): Remote<FlowApi> => (flow ??= newFlowWorker());
-/** Others like it for the ladder of flows, one a lane, so that what is looked at never waits for the background. */
-const ladderWorker = (lane: number): Remote<FlowApi> => (ladder[lane] ??= newFlowWorker());
+/** The worker that solves what is looked at. */
+const looking = newFlowClient();
+/** Others like it for the precomputed flows, one a lane, so that what is looked at never waits for the background. */
+const background: Client<FlowApi>[] = [];
 /** And one that fits a bed to readings: neither it nor what is looked at ends the other. */
-const fitWorker = (): Remote<FlowApi> => (fit ??= newFlowWorker());
-const newFlowWorker = (): Remote<FlowApi> =>
-  wrap<FlowApi>(new Worker(new URL("./flow.worker.ts", import.meta.url), { type: "module" }));
+const fitting = newFlowClient();
 
 /** The worker that reads fields, gauge files and rigs. */
-export const readWorker = (): Remote<ReadApi> =>
-  (reading ??= wrap<ReadApi>(new Worker(new URL("./read.worker.ts", import.meta.url), { type: "module" })));
-
-/** The worker that draws the water. */
-export const pictureWorker = (): Remote<PictureApi> =>
-  (picture ??= wrap<PictureApi>(new Worker(new URL("./picture.worker.ts", import.meta.url), { type: "module" })));
+export const reader = clientOf<ReadApi>(
+  () => new Worker(new URL("./read.worker.ts", import.meta.url), { type: "module" }),
+);
 
 type Solve = (
-  reach: Reach,
-  discharge: number,
-  cell: number,
+  request: FieldRequest,
   near: Field | undefined,
   onProgress: (progress: Progress) => void,
   signal: AbortSignal,
-) => Promise<Solved>;
+) => Promise<Outcome<Field>>;
 
-/** Solves in the worker; aborting the signal ends it within a slice. */
-export const solveInWorker: Solve = (...job) => solveIn(flowWorker(), ...job);
+/** Solves in the worker; aborting the signal ends it within a slice. Never rejects. */
+export const solveInWorker: Solve = (...job) => solveIn(looking, ...job);
 /** The same in a worker of the background's own. */
-export const solveInBackground = (lane: number, ...job: Parameters<Solve>): Promise<Solved> =>
-  solveIn(ladderWorker(lane), ...job);
+export const solveInBackground = (lane: number, ...job: Parameters<Solve>): Promise<Outcome<Field>> =>
+  solveIn((background[lane] ??= newFlowClient()), ...job);
 
-const solveIn = (
-  worker: Remote<FlowApi>,
-  ...[reach, discharge, cell, near, onProgress, signal]: Parameters<Solve>
-): Promise<Solved> =>
-  untilAborted(worker, signal, async () => worker.solve(reach, discharge, cell, near, proxy(onProgress)));
+const solveIn = (client: Client<FlowApi>, ...[request, near, onProgress, signal]: Parameters<Solve>) =>
+  untilAborted(client, signal, () => client.ask(async (api) => api.solve(request, near, proxy(onProgress))));
 
-/** Fits a reach to its readings, in a worker of its own. */
+/** Fits a reach to its readings, in a worker of its own. Never rejects. */
 export const calibrateInWorker = (
   reach: Reach,
   cell: number,
   onProgress: (done: number) => void,
   signal: AbortSignal,
-): Promise<Calibrated> =>
-  untilAborted(fitWorker(), signal, async () => fitWorker().calibrate(reach, cell, proxy(onProgress)));
+): Promise<Outcome<Calibration>> =>
+  untilAborted(fitting, signal, () => fitting.ask(async (api) => api.calibrate(reach, cell, proxy(onProgress))));
 
 async function untilAborted<T>(
-  worker: Remote<FlowApi>,
+  client: Client<FlowApi>,
   signal: AbortSignal,
-  work: () => Promise<T>,
-): Promise<T | { ok: false; cancelled: true }> {
-  const cancel = () => void worker.cancel();
+  work: () => Promise<Outcome<T>>,
+): Promise<Outcome<T>> {
+  const cancel = () => {
+    client.ask((api) => api.cancel()).catch(() => undefined);
+  };
   signal.addEventListener("abort", cancel, { once: true });
   try {
     if (signal.aborted) return { ok: false, cancelled: true };
     return await work();
+  } catch (error) {
+    return { ok: false, cancelled: false, fault: asFault(error) };
   } finally {
     signal.removeEventListener("abort", cancel);
   }

@@ -29,7 +29,7 @@ function river(at: (x: number, y: number) => Partial<Place> = () => ({})): Field
     depth: make(),
     u: make(),
     v: make(),
-    unsteadiness: make(),
+    speedDeviation: make(),
     verdict: "converged",
     massError: 0,
     steps: 0,

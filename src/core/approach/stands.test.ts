@@ -1,5 +1,5 @@
 import type { Field } from "../flow/grid";
-import { cheapestWays } from "../water/least-cost-path";
+import { leastCostPaths } from "../water/least-cost-path";
 import { hiddenFrom, seesOver, WINDOW, windowRadius } from "./sight";
 import { standsFor, type Approach } from "./stands";
 
@@ -23,9 +23,9 @@ test("the cheapest way goes round what is dear, and costs its length where all i
   const [nx, ny] = [21, 11];
   const flat = new Float64Array(nx * ny).fill(2);
   const ends = Array.from({ length: ny }, (_, j) => j * nx);
-  expect(cheapestWays(flat, nx, ny, 0.5, ends).cost[5 * nx + 20]).toBeCloseTo(2 * 0.5 * 20, 10);
+  expect(leastCostPaths(flat, nx, ny, 0.5, ends).cost[5 * nx + 20]).toBeCloseTo(2 * 0.5 * 20, 10);
   const walled = Float64Array.from(flat, (value, k) => (k % nx === 10 && Math.floor(k / nx) > 0 ? Infinity : value));
-  const { cost, next } = cheapestWays(walled, nx, ny, 1, ends);
+  const { cost, next } = leastCostPaths(walled, nx, ny, 1, ends);
   expect(cost[8 * nx + 20]).toBeGreaterThan(cost[0 * nx + 20]!);
   const rows = new Set<number>();
   for (let at = 8 * nx + 20; at >= 0; at = next[at]!) if (at % nx === 10) rows.add(Math.floor(at / nx));
@@ -48,7 +48,7 @@ function river(depth: (y: number) => number, speed = 0.4): Field {
     depth: make((y) => (wet(y) ? depth(y) : 0)),
     u: make((y) => (wet(y) ? speed : 0)),
     v: make(() => 0),
-    unsteadiness: make(() => 0),
+    speedDeviation: make(() => 0),
     verdict: "converged",
     massError: 0,
     steps: 0,

@@ -1,7 +1,8 @@
+import type { Feature } from "../flow/reach-schema";
 import { within } from "../flow/features";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
-import type { Feature } from "../flow/reach";
-import { cheapestWays } from "../water/least-cost-path";
+import { leastCostPaths } from "../water/least-cost-path";
+import { groundOf } from "./banks";
 import { FALLS } from "./landing";
 import type { Seam } from "../water/seams";
 import { shadowLength, shadowReaches, type Sun } from "./shadow";
@@ -76,7 +77,7 @@ const LURE = { fall: FALLS.jig, height: 0.15, casts: 4 };
  */
 const BEHIND = { within: 8, share: 0.5 };
 /** Wading costs by class: easy, careful, strong water; nobody is sent into the rest. */
-const DEAR = [1, 2, 12, 60, Infinity] as const;
+const WADING_COST = [1, 2, 12, 60, Infinity] as const;
 /** Steepest bank that a stand may have, as height over the water within the casting range, m. */
 const HIGHEST_BANK = 1.5;
 
@@ -87,28 +88,27 @@ const HIGHEST_BANK = 1.5;
 export function standsFor(field: Field, fish: Approach): Stand[] {
   const { nx, ny, cell, depth } = field;
   const cells = nx * ny;
-  const dear = cellsOf(new Float64Array(cells), (k) => DEAR[wadingClass(depth[k]!, speedAt(field, k))]!);
-  // The ways in: dry ground beside the water.
-  const banks: number[] = [];
-  for (let k = 0; k < cells; k++) if (depth[k] === 0 && touchesWater(depth, k, nx, ny)) banks.push(k);
-  const ways = cheapestWays(
-    dear.map((value, k) => (depth[k] === 0 && !touchesWater(depth, k, nx, ny) ? Infinity : value)),
-    nx,
-    ny,
-    cell,
-    banks,
+  const { bank, walkable } = groundOf(field, fish.features);
+  // A metre on dry ground costs as little as the easiest water; nobody goes where it is neither.
+  const cost = cellsOf(new Float64Array(cells), (k) =>
+    depth[k]! > 0
+      ? WADING_COST[wadingClass(depth[k]!, speedAt(field, k))]!
+      : walkable[k] === 1
+        ? WADING_COST[0]
+        : Infinity,
   );
+  // The ways in: land beside the water. A bar in the stream is no bank: it must be waded to.
+  const banks: number[] = [];
+  for (let k = 0; k < cells; k++) if (bank[k] === 1 && touchesWater(depth, k, nx, ny)) banks.push(k);
+  const ways = leastCostPaths(cost, nx, ny, cell, banks);
   const surface = levelNear(field, fish.x, fish.y);
   const out: Stand[] = [];
   for (const school of ["from-below", "from-above"] as const) {
     let best: { k: number; worth: number } | undefined;
     for (let k = 0; k < cells; k++) {
-      const way = depth[k] === 0 ? 0 : ways.cost[k]!;
-      if (
-        !Number.isFinite(way) ||
-        (depth[k] === 0 && (!touchesWater(depth, k, nx, ny) || field.bed[k]! - surface > HIGHEST_BANK))
-      )
-        continue;
+      const way = bank[k] === 1 ? 0 : ways.cost[k]!;
+      if (!Number.isFinite(way)) continue;
+      if (depth[k] === 0 && !isFoothold(field, k, surface)) continue;
       const [dx, dy] = [((k % nx) + 0.5) * cell - fish.x, (Math.floor(k / nx) + 0.5) * cell - fish.y];
       const distance = Math.hypot(dx, dy);
       if (distance < RANGE.least || distance > RANGE.most) continue;
@@ -122,10 +122,14 @@ export function standsFor(field: Field, fish: Approach): Stand[] {
         (hidden ? 3 : 0) - (shaded ? 2 : 0) - 0.08 * way - 0.12 * Math.abs(distance - RANGE.best) - off / 120;
       if (!best || worth > best.worth) best = { k, worth };
     }
-    if (best) out.push(standAt(field, fish, school, best.k, ways.next, surface));
+    if (best) out.push(standAt(field, fish, school, best.k, ways.next, bank, surface));
   }
   return out;
 }
+
+/** Dry ground at the water's edge, not too high over it. */
+const isFoothold = (field: Field, k: number, surface: number): boolean =>
+  touchesWater(field.depth, k, field.nx, field.ny) && field.bed[k]! - surface <= HIGHEST_BANK;
 
 const touchesWater = (depth: Float32Array, k: number, nx: number, ny: number): boolean => {
   const [i, j] = [k % nx, Math.floor(k / nx)];
@@ -146,12 +150,20 @@ function levelNear({ nx, ny, cell, bed, depth }: Field, x: number, y: number): n
   return bed[k]! + depth[k]!;
 }
 
-function standAt(field: Field, fish: Approach, school: School, k: number, next: Int32Array, surface: number): Stand {
+function standAt(
+  field: Field,
+  fish: Approach,
+  school: School,
+  k: number,
+  next: Int32Array,
+  bank: Uint8Array,
+  surface: number,
+): Stand {
   const { nx, cell, depth } = field;
   const place = (at: number): [number, number] => [((at % nx) + 0.5) * cell, (Math.floor(at / nx) + 0.5) * cell];
   const path: [number, number][] = [place(k)];
   let hazard = depth[k]! * speedAt(field, k);
-  for (let at = next[k]!; at >= 0 && depth[k]! > 0; at = next[at]!) {
+  for (let at = next[k]!; at >= 0 && bank[k] === 0; at = next[at]!) {
     path.unshift(place(at));
     hazard = Math.max(hazard, depth[at]! * speedAt(field, at));
   }

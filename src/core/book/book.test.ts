@@ -92,7 +92,7 @@ test("bands cover all flows fished, hours add up, an unfished band has no rate, 
   expect(bands.at(-1)!.high).toBeGreaterThan(14);
   const rates = ratesBy(efforts, bands, (effort) => effort.river?.discharge ?? null);
   expect(rates.classes.reduce((sum, one) => sum + one.hours, 0)).toBe(5);
-  expect(rates.classes.at(-1)).toMatchObject({ label: "unknown", hours: 1 });
+  expect(rates.classes.at(-1)).toMatchObject({ key: "unknown", hours: 1 });
   const empty = rates.classes.find((one) => one.hours === 0)!;
   expect([empty.rate, empty.interval]).toEqual([null, null]);
 });
@@ -136,7 +136,7 @@ test("a catch without its session, and a file that is no zip, are refused", asyn
     new Date(now).toISOString(),
     sha256,
   );
-  await expect(readArchive(orphan, sha256)).rejects.toMatchObject({ fault: { code: "broken-link", line: 1 } });
+  await expect(readArchive(orphan, sha256)).rejects.toMatchObject({ fault: { code: "session-missing", line: 1 } });
   await expect(readArchive(strToU8("hello there, not a zip"), sha256)).rejects.toMatchObject({
     fault: { code: "not-an-archive" },
   });

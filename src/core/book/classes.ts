@@ -1,13 +1,10 @@
 import { InputError } from "../quantity/fault";
 import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
 import { type Effort } from "./effort";
-import { type Band, flowBands, type Rates, ratesBy, ratesByLabel } from "./rates";
+import { bandsBetween, flowBands, type Rates, ratesBy, ratesByLabel } from "./rates";
 
 export const RATE_KINDS = ["flow", "exceedance", "trend", "clarity", "temperature"] as const;
 export type RateKind = (typeof RATE_KINDS)[number];
-
-const steps = (edges: readonly number[], label: (low: number, high: number) => string): Band[] =>
-  edges.slice(1).map((high, k) => ({ label: label(edges[k]!, high), low: edges[k]!, high }));
 
 /** Catch rates in classes of one property of the river. */
 export function ratesIn(kind: RateKind, efforts: readonly Effort[]): Rates {
@@ -17,7 +14,7 @@ export function ratesIn(kind: RateKind, efforts: readonly Effort[]): Rates {
     case "exceedance":
       return ratesBy(
         efforts,
-        steps([0, 0.1, 0.3, 0.7, 0.9, 1.0001], (low, high) => `exceeded ${low * 100} to ${Math.round(high * 100)} %`),
+        bandsBetween([0, 0.1, 0.3, 0.7, 0.9, 1.0001]),
         (effort) => effort.river?.exceedance ?? null,
       );
     case "trend":
@@ -31,7 +28,7 @@ export function ratesIn(kind: RateKind, efforts: readonly Effort[]): Rates {
     case "temperature":
       return ratesBy(
         efforts,
-        steps([-1, 4, 8, 12, 16, 20, 30], (low, high) => `${Math.max(0, low)} to ${high} °C`),
+        bandsBetween([-1, 4, 8, 12, 16, 20, 30]),
         (effort) => effort.river?.waterTemperature ?? null,
       );
   }
@@ -39,7 +36,11 @@ export function ratesIn(kind: RateKind, efforts: readonly Effort[]): Rates {
 
 export function rateKind(name: string): RateKind {
   if ((RATE_KINDS as readonly string[]).includes(name)) return name as RateKind;
-  throw new InputError("unknown-class", `Rates can be had by ${RATE_KINDS.join(", ")}; not yet by “${name}”.`, {
-    path: "by",
-  });
+  throw new InputError(
+    "unknown-class",
+    { known: RATE_KINDS, name },
+    {
+      path: "by",
+    },
+  );
 }

@@ -1,8 +1,9 @@
-import jStat from "jstat";
+import gammaQuantile from "@stdlib/stats-base-dists-gamma-quantile";
 import type { Effort } from "./effort";
 
 export interface RateClass {
-  label: string;
+  /** Name of the class: "rising", "green", the limits as "4-8", or "unknown". */
+  key: string;
   /** Limits of the class, SI; null where open. */
   low: number | null;
   high: number | null;
@@ -39,21 +40,18 @@ export function posterior(
   if (shape <= 0) return { rate: 0, interval: [0, 0] };
   return {
     rate: shape * scale,
-    interval: [jStat.gamma.inv((1 - LEVEL) / 2, shape, scale), jStat.gamma.inv((1 + LEVEL) / 2, shape, scale)],
+    interval: [gammaQuantile((1 - LEVEL) / 2, shape, 1 / scale), gammaQuantile((1 + LEVEL) / 2, shape, 1 / scale)],
   };
 }
 
 /** Exact Poisson limits of a count (Garwood 1936, Biometrika 28): the check that the intervals are held against. */
 export function garwood(events: number, level: number): [number, number] {
   const tail = (1 - level) / 2;
-  return [
-    events === 0 ? 0 : jStat.chisquare.inv(tail, 2 * events) / 2,
-    jStat.chisquare.inv(1 - tail, 2 * events + 2) / 2,
-  ];
+  return [events === 0 ? 0 : gammaQuantile(tail, events, 1), gammaQuantile(1 - tail, events + 1, 1)];
 }
 
 export interface Band {
-  label: string;
+  key: string;
   low: number | null;
   high: number | null;
 }
@@ -82,7 +80,7 @@ export function ratesBy(
     ),
   );
   const unknown = efforts.filter((effort) => !bands.some((band) => inBand(measure(effort), band)));
-  if (unknown.length) classes.push(rateClass({ label: "unknown", low: null, high: null }, unknown, priorRate));
+  if (unknown.length) classes.push(rateClass({ key: "unknown", low: null, high: null }, unknown, priorRate));
   return { classes, total };
 }
 
@@ -92,7 +90,7 @@ export function ratesByLabel(
   labels: readonly string[],
   labelOf: (effort: Effort) => string | null,
 ): Rates {
-  const bands = labels.map((label, index): Band => ({ label, low: index, high: index + 1 }));
+  const bands = labels.map((key, index): Band => ({ key, low: index, high: index + 1 }));
   const rates = ratesBy(efforts, bands, (effort) => {
     const label = labelOf(effort);
     return label === null ? null : labels.indexOf(label);
@@ -127,7 +125,11 @@ export function flowBands(efforts: readonly Effort[]): Band[] {
   const last = edges.findIndex((edge) => edge > most);
   let used = edges.slice(Math.max(0, first), last + 1);
   while (used.length > 8) used = used.filter((_, k) => k % 2 === 0 || k === used.length - 1);
-  return used.slice(1).map((high, k): Band => ({ label: `${trim(used[k]!)} to ${trim(high)}`, low: used[k]!, high }));
+  return bandsBetween(used);
 }
 
 const trim = (value: number): string => String(Number(value.toPrecision(3)));
+
+/** Bands from one edge to the next, in order. */
+export const bandsBetween = (edges: readonly number[]): Band[] =>
+  edges.slice(1).map((high, k) => ({ key: `${trim(edges[k]!)}-${trim(high)}`, low: edges[k]!, high }));

@@ -1,17 +1,16 @@
 import { z } from "zod";
-import { reachSchema } from "../flow/reach";
+import { above, between, finite, instant, latitude, longitude, positive, rule } from "../quantity/checks";
+import { reachSchema } from "../flow/reach-schema";
 import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
-import { constituentSchema } from "../gauge/tide";
-import { speciesSchema } from "../fish/species";
+import { constituentSchema } from "../gauge/constituent";
+import { speciesSchema } from "../fish/species-schema";
 
 /**
  * Records of the book, one schema per kind, versioned. The same shapes are used by the browser's database, the archive
  * and the command line.
  */
 const id = z.string().min(1).max(80);
-const instant = z.iso.datetime({ offset: true });
-const finite = z.number().refine(Number.isFinite, "must be a finite number");
 const text = z.string().max(2000);
 
 const base = { id, updatedAt: instant, deleted: z.boolean().optional(), demo: z.boolean().optional() };
@@ -36,8 +35,8 @@ export const stationRecordSchema = z.strictObject({
   code: z.string().max(40),
   source: z.enum(["file", "stand-in"]),
   zone: z.string().max(60),
-  latitude: finite.refine((value) => Math.abs(value) <= 90, "must be within ±90").nullable(),
-  longitude: finite.refine((value) => Math.abs(value) <= 180, "must be within ±180").nullable(),
+  latitude: latitude.nullable(),
+  longitude: longitude.nullable(),
 });
 export type StationRecord = z.infer<typeof stationRecordSchema>;
 
@@ -52,14 +51,11 @@ export const seriesRecordSchema = z
     times: z.array(finite),
     values: z.array(finite.nullable()),
   })
-  .refine((record) => record.times.length === record.values.length, {
-    error: "times and values must be of one length",
-    path: ["values"],
-  })
-  .refine((record) => record.times.every((time, k) => k === 0 || time > record.times[k - 1]!), {
-    error: "times must ascend",
-    path: ["times"],
-  });
+  .refine((record) => record.times.length === record.values.length, rule("times-and-values", ["values"]))
+  .refine(
+    (record) => record.times.every((time, k) => k === 0 || time > record.times[k - 1]!),
+    rule("must-ascend", ["times"]),
+  );
 export type SeriesRecord = z.infer<typeof seriesRecordSchema>;
 
 export const reachRecordSchema = z.strictObject({
@@ -70,8 +66,8 @@ export const reachRecordSchema = z.strictObject({
   /** How an ungauged reach takes its flow from the gauge: ratio of the catchments, and lag, h. */
   transfer: z
     .strictObject({
-      areaRatio: finite.refine((value) => value > 0 && value < 1000, "must be above 0"),
-      lag: finite.refine((value) => Math.abs(value) <= 240, "must be within ±240 h"),
+      areaRatio: positive.lt(1000),
+      lag: between(-240, 240),
     })
     .nullable()
     .optional(),
@@ -83,13 +79,13 @@ export const waterSchema = z.strictObject({
   schema: z.literal("low-heron/water@1"),
   ...base,
   /** m above the sea */
-  altitude: finite.refine((value) => value >= -430 && value <= 6000, "must be from -430 to 6000 m").nullable(),
+  altitude: between(-430, 6000).nullable(),
   /** What a dam above does, in the angler's words; empty: none. */
   damNote: text,
   /** Level of full pool on an impounded water, m on the gauge's own datum. */
   fullPool: finite.nullable(),
   /** Rise over run of its shore. */
-  beachSlope: finite.refine((value) => value > 0 && value <= 10, "must be above 0").nullable(),
+  beachSlope: above(0, 10).nullable(),
   constituents: z.array(constituentSchema).max(120),
   bands: z
     .array(
@@ -102,9 +98,7 @@ export const waterSchema = z.strictObject({
     )
     .max(200),
   /** Measured pairs of stage, m, and discharge, m3/s. */
-  gaugings: z
-    .array(z.strictObject({ stage: finite, discharge: finite.refine((value) => value > 0, "must be above 0") }))
-    .max(2000),
+  gaugings: z.array(z.strictObject({ stage: finite, discharge: positive })).max(2000),
 });
 export type WaterRecord = z.infer<typeof waterSchema>;
 
@@ -117,7 +111,7 @@ export const readingSchema = z.strictObject({
   at: instant,
   kind: z.enum(["clarity", "discharge"]),
   /** Visible depth, m, or discharge, m3/s. */
-  value: finite.refine((value) => value > 0, "must be above 0"),
+  value: positive,
   /** 1-sigma relative error, where it is known. */
   error: finite.nullable(),
   how: z.string().max(200),
@@ -140,7 +134,7 @@ export const sessionSchema = z
   .refine(
     (session) =>
       session.end === null || session.end >= session.start || Date.parse(session.end) >= Date.parse(session.start),
-    { error: "a session cannot end before it starts", path: ["end"] },
+    rule("ends-before-it-begins", ["end"]),
   );
 export type Session = z.infer<typeof sessionSchema>;
 
@@ -151,7 +145,7 @@ export const catchSchema = z.strictObject({
   at: instant,
   species: z.string().min(1).max(60),
   /** m */
-  length: finite.refine((value) => value > 0 && value < 4, "must be from 0 to 4 m").nullable(),
+  length: positive.lt(4).nullable(),
   lie: z.string().max(120),
   lure: z.string().max(120),
   notes: text,
@@ -170,10 +164,7 @@ export const profileSchema = z
     base: id,
     species: speciesSchema,
   })
-  .refine((profile) => profile.species.id === profile.id, {
-    error: "the species must have the profile's id",
-    path: ["species", "id"],
-  });
+  .refine((profile) => profile.species.id === profile.id, rule("not-the-profile", ["species", "id"]));
 export type Profile = z.infer<typeof profileSchema>;
 
 /** Every kind of record an archive holds, by its part's name. */

@@ -41,9 +41,13 @@ export function riverRecord(
 function rated(record: GaugeRecord, rating: Rating): GaugeRecord {
   const [discharge, stage] = [seriesOf(record, "discharge"), seriesOf(record, "stage")];
   if (Boolean(discharge) === Boolean(stage)) return record;
-  const scatter = rating.standardError === null ? "" : `, ±${Math.round(rating.standardError * 100)} %`;
-  const words = `worked out by your rating from ${discharge ? "discharge" : "stage"} (${rating.count} pairs${scatter})`;
-  const derived: Derived = { by: "rating", words, guessAbove: EXTRAPOLATION * rating.maxGauged };
+  const derived: Derived = {
+    by: "rating",
+    from: discharge ? "discharge" : "stage",
+    pairs: rating.count,
+    standardError: rating.standardError,
+    guessAbove: EXTRAPOLATION * rating.maxGauged,
+  };
   const made: Series = discharge
     ? {
         parameter: "stage",
@@ -91,12 +95,9 @@ export function recordAtReach(gauge: GaugeRecord, reach: ReachRecord, readings: 
     times: discharge.times.map((time) => time + lag),
     values: discharge.values.map((q) => fit.factor * q ** fit.power),
   };
-  const words = fit.pairs
-    ? `worked out from the gauge by ${fit.pairs} of your own readings here`
-    : `worked out from the gauge by the ratio of the catchments`;
   return {
     ...gauge,
     series: [...gauge.series.filter((one) => one.parameter !== "discharge" && one.parameter !== "stage"), made],
-    derived: { ...gauge.derived, discharge: { by: "transfer", words } },
+    derived: { ...gauge.derived, discharge: { by: "transfer", pairs: fit.pairs } },
   };
 }

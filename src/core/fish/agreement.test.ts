@@ -48,10 +48,10 @@ test("agreement: fish that all lie high are no luck, fish spread evenly are", ()
     percentiles.map((percentile, k) => ({ percentile, rank: k % 2 ? 1 : null, nearLies: 0.2 }));
   const good = agreementOf(fish([0.95, 0.9, 0.97, 0.88, 0.92]))!;
   expect(good.mean).toBeCloseTo(0.924, 6);
-  expect(good.chance).toBeLessThan(0.001);
+  expect(good.pValue).toBeLessThan(0.001);
   expect(good).toMatchObject({ fish: 5, onLies: 2 });
   expect(good.expected).toBeCloseTo(1, 12);
-  expect(agreementOf(fish([0.1, 0.3, 0.5, 0.7, 0.9]))!.chance).toBeCloseTo(0.5, 10);
+  expect(agreementOf(fish([0.1, 0.3, 0.5, 0.7, 0.9]))!.pValue).toBeCloseTo(0.5, 10);
   expect(agreementOf([])).toBeUndefined();
 });
 

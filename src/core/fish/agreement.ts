@@ -1,4 +1,4 @@
-import jStat from "jstat";
+import normalCdf from "@stdlib/stats-base-dists-normal-cdf";
 import type { Field } from "../flow/grid";
 import { scoreNear } from "./flow-band";
 
@@ -59,9 +59,9 @@ export function onLies(
 
 export interface Agreement {
   fish: number;
-  /** Mean percentile, and how likely chance alone would do as well or better. */
+  /** Mean percentile, and its p-value: how likely chance alone would do as well or better. */
   mean: number;
-  chance: number;
+  pValue: number;
   /** Fish that came from a lie, and how many would by chance. */
   onLies: number;
   expected: number;
@@ -74,7 +74,7 @@ export function agreementOf(fish: readonly PlacedFish[]): Agreement | undefined 
   return {
     fish: fish.length,
     mean: sum / fish.length,
-    chance: 1 - irwinHall(sum, fish.length),
+    pValue: 1 - irwinHall(sum, fish.length),
     onLies: fish.filter((one) => one.rank !== null).length,
     expected: fish.reduce((total, one) => total + one.nearLies, 0),
   };
@@ -100,4 +100,4 @@ export function irwinHall(x: number, n: number): number {
   return Math.min(1, Math.max(0, sum / factorial));
 }
 
-const normal = (z: number): number => jStat.normal.cdf(z, 0, 1);
+const normal = (z: number): number => normalCdf(z, 0, 1);

@@ -1,12 +1,12 @@
+import type { Light } from "../gauge/light";
+import type { Ambusher } from "./species-schema";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
 import { bottomOf, hardness, mixedBottom } from "../water/bottoms";
 import type { Cover } from "../water/cover";
-import type { Light } from "./foraging";
 import { focalHeightIn } from "./net-energy";
-import type { ScoreField } from "./score";
+import type { ScoreField } from "./score-field";
 import { slidingMax, slidingMin } from "../water/smooth";
-import type { Ambusher } from "./species";
 import { suits } from "./suitability";
 
 /** Speed difference at which the ambush term has risen to two thirds, m/s. Common practice, no source. */

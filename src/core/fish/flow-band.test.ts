@@ -1,5 +1,5 @@
 import { DEMO_REACHES } from "../../demo/river";
-import { layReach } from "../flow/lay";
+import { rasteriseReach } from "../flow/rasterise";
 import { solveSteady } from "../flow/steady";
 import { flowBand, scoreNear } from "./flow-band";
 import { readWater, scoreWater, type ReadOptions } from "./read";
@@ -46,7 +46,8 @@ test("lies are stable: at a flow larger by 4 % their places keep their worth and
     light: "day",
     features: reach.features,
   };
-  const solve = (discharge: number) => solveSteady(layReach(reach, 1), { discharge, downstream: reach.downstream });
+  const solve = (discharge: number) =>
+    solveSteady(rasteriseReach(reach, 1), { discharge, downstream: reach.downstream });
   const fields = [6, 6.25, 18].map(solve);
   const [now, little, flood] = fields.map((field) => readWater(field, options));
   const scores = fields.map((field) => scoreWater(field, options));

@@ -1,13 +1,13 @@
+import type { DriftFeeder } from "./species-schema";
+import { standardWeight } from "./standard-weight";
+import type { Light } from "../gauge/light";
 import { FROM_MEMORY, sourced } from "../quantity/provenance";
-import { type DriftFeeder, standardWeight } from "./species";
 
 /**
  * Drift foraging (Hughes & Dill 1990, Can. J. Fish. Aquat. Sci. 47, and successors; constants from memory).
  * Lengths in m, speeds in m/s, powers in W; the formulas' own cm and mm are converted where they stand.
  */
 
-/** Light as the fish has it: 1 by day, less at dusk, little by night. */
-export type Light = "day" | "twilight" | "night";
 export const LIGHT_FACTOR = sourced(
   { day: 1, twilight: 0.6, night: 0.25 },
   "share of the daytime reaction distance",

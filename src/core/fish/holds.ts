@@ -1,5 +1,3 @@
-import type { Lie } from "./read";
-
 /** A hole does not hold one fish in one place: lies that belong together, best first. */
 export interface Hold {
   /** A letter: ranks are numbers. */
@@ -20,7 +18,7 @@ const MOST = 3;
  * The hold of each lie, in their order: going down the ranks, each joins the nearest hold whose first lie is within
  * reach and which is not full, or begins its own.
  */
-export function holdsOf(lies: readonly Pick<Lie, "x" | "y">[]): Hold[] {
+export function holdsOf(lies: readonly { x: number; y: number }[]): Hold[] {
   const of: number[] = [];
   let count = 0;
   lies.forEach(({ x, y }, k) => {

@@ -1,6 +1,8 @@
+import type { Reach } from "../flow/reach-schema";
+import type { DriftFeeder } from "./species-schema";
+import { standardWeight } from "./standard-weight";
 import type { Field } from "../flow/grid";
-import { layReach } from "../flow/lay";
-import type { Reach } from "../flow/reach";
+import { rasteriseReach } from "../flow/rasterise";
 import { solveSteady } from "../flow/steady";
 import { driftConcentration } from "../water/drift";
 import {
@@ -16,7 +18,7 @@ import { netEnergy } from "./net-energy";
 import { readWater, type ReadOptions } from "./read";
 import { lengthOf, nearestLine } from "../water/polyline";
 import { findSeams } from "../water/seams";
-import { type DriftFeeder, speciesById, standardWeight } from "./species";
+import { speciesById } from "./species";
 import { wadingClass, wadingZones } from "../water/wading";
 
 const trout = speciesById("brown-trout") as DriftFeeder;
@@ -38,7 +40,7 @@ function striped(speed: (y: number) => number, depth = 0.8, cell = 0.1, nx = 40,
     depth: make(() => depth),
     u: make(speed),
     v: make(() => 0),
-    unsteadiness: make(() => 0),
+    speedDeviation: make(() => 0),
     verdict: "converged",
     massError: 0,
     steps: 0,
@@ -157,7 +159,7 @@ describe("on a solved reach with stones and a jam", () => {
     light: "day",
     features: reach.features,
   };
-  const field = solveSteady(layReach(reach), { discharge: 5, downstream: reach.downstream });
+  const field = solveSteady(rasteriseReach(reach), { discharge: 5, downstream: reach.downstream });
   const reading = readWater(field, options);
 
   test("most of the top five lie within 1.5 m of a seam or a break, and the best stands clear of the median", () => {
@@ -195,7 +197,7 @@ describe("on a solved reach with stones and a jam", () => {
   });
 
   test("seams move when the discharge doubles", () => {
-    const high = findSeams(solveSteady(layReach(reach), { discharge: 10, downstream: reach.downstream }));
+    const high = findSeams(solveSteady(rasteriseReach(reach), { discharge: 10, downstream: reach.downstream }));
     const moved = reading.seams
       .slice(0, 4)
       .flatMap((seam) => seam.points.map(([x, y]) => Math.min(5, nearestLine(high, x, y).distance)));

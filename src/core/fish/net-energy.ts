@@ -1,7 +1,7 @@
+import type { Species } from "./species-schema";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
 import { type Columns, energyIntake, type Forager, swimmingCost } from "./foraging";
-import type { Species } from "./species";
 
 /** Spacing of the columns looked at across the current, m. */
 const SPACING = 0.12;

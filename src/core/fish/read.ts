@@ -1,20 +1,26 @@
+import type { Feature } from "../flow/reach-schema";
+import type { Light } from "../gauge/light";
+import type { Species } from "./species-schema";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
-import type { Feature } from "../flow/reach";
-import { type Break, breaksOf, type Cover, coverOf, froude, nameOfBreak, refugeOf, roofsOf } from "../water/cover";
+import { type Break, type BreakName, breaksOf, type Cover, coverOf, froude, refugeOf, roofsOf } from "../water/cover";
 import { driftConcentration } from "../water/drift";
 import { type Eddy, findEddies } from "../water/eddies";
-import type { Light } from "./foraging";
 import { type Hold, holdsOf } from "./holds";
 import { focalHeightIn } from "./net-energy";
 import type { Reason } from "./reasons";
 import { medianOf, scoreOf } from "./score";
 import { nearestLine, rightOf } from "../water/polyline";
 import { findSeams, type Seam } from "../water/seams";
-import type { Species } from "./species";
-import { type Structure, structureAt, structureOf } from "../water/structure";
-import { type Wading, wadingZones } from "../water/wading";
+import { type Structure, structureAt, structureOf, type StructurePart } from "../water/structure";
 
 export type LieKind = "feeding" | "resting" | "prime";
+
+/** What a place is called by: the break or the piece of structure it belongs to, or how the water runs there. */
+export type LiePlace =
+  | { kind: "above" | "below" | "beside"; break: BreakName }
+  | { kind: StructurePart }
+  | { kind: "seam-edge" | "bank-edge"; side: "left" | "right" }
+  | { kind: "deep" | "riffle-pocket" | "run" };
 
 /** A place to hold, m and m/s. Scores compare places of one species on one day; they are not chances of a fish. */
 export interface Lie {
@@ -22,8 +28,8 @@ export interface Lie {
   x: number;
   y: number;
   kind: LieKind;
-  /** Where it is, in words. */
-  place: string;
+  /** What it is called by. */
+  place: LiePlace;
   score: number;
   /**
    * The score is their product. For drift feeders: net energy (W), cover, refuge; for others suitabilities from 0 to 1.
@@ -50,7 +56,6 @@ export interface Reading {
   eddies: Eddy[];
   structure: Structure;
   lies: Lie[];
-  wading: Wading;
   /** Median score over the wet cells that a fish can hold in. */
   medianScore: number;
 }
@@ -130,7 +135,7 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
       rank: 0,
       // Fish on the run do not feed: they stop.
       kind: species.model === "travel" ? "resting" : feeds && sheltered ? "prime" : feeds ? "feeding" : "resting",
-      place: placeName(field, k, near, neighbour, upCurrent, structure),
+      place: placeOf(field, k, near, neighbour, upCurrent, structure),
       score: score[k]!,
       factors: Object.fromEntries(Object.entries(factors).map(([name, values]) => [name, values[k]!])),
       focalHeight: focalHeightIn(species, found.depth),
@@ -159,7 +164,6 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
       eddies: findEddies(field),
       structure,
       lies: lies.map((lie, index) => ({ ...lie, hold: holds[index]! })),
-      wading: wadingZones(field),
       medianScore,
     },
     score,
@@ -251,35 +255,29 @@ function nearestBreak(breaks: readonly Break[], x: number, y: number): { one: Br
 const onSlowSide = (seam: Seam | undefined, x: number, y: number): boolean =>
   seam !== undefined && rightOf(seam, x, y) === (seam.slowSide === "right");
 
-function placeName(
+function placeOf(
   field: Field,
   k: number,
   near: { distance: number; seam: Seam | undefined },
   neighbour: { one: Break; distance: number } | undefined,
   upCurrent: [number, number],
   structure: Structure,
-): string {
+): LiePlace {
+  const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
   if (neighbour && neighbour.distance < 3) {
-    const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
+    const { kind, name } = neighbour.one;
     const [dx, dy] = [x - neighbour.one.x, y - neighbour.one.y];
     const above = (dx * upCurrent[0] + dy * upCurrent[1]) / Math.max(Math.hypot(dx, dy), 1e-6);
-    if (above > 0.6) return `Cushion above ${nameOfBreak(neighbour.one)}`;
-    return above < -0.5 ? `Slack below ${nameOfBreak(neighbour.one)}` : `Beside ${nameOfBreak(neighbour.one)}`;
+    return { kind: above > 0.6 ? "above" : above < -0.5 ? "below" : "beside", break: { kind, name } };
   }
-  const part = structureAt(
-    structure,
-    ((k % field.nx) + 0.5) * field.cell,
-    (Math.floor(k / field.nx) + 0.5) * field.cell,
-  );
-  if (part) return part;
-  if (near.distance < 1.5) return `${near.seam!.slowSide === "left" ? "Left" : "Right"}-hand seam edge`;
+  const part = structureAt(structure, x, y);
+  if (part) return { kind: part };
+  if (near.distance < 1.5) return { kind: "seam-edge", side: near.seam!.slowSide };
   const deepest = field.depth.reduce((most, h) => Math.max(most, h), 0);
-  const bank = Math.min(Math.floor(k / field.nx), field.ny - 1 - Math.floor(k / field.nx));
-  if (field.depth[k]! > 0.75 * deepest) return "Deep of the pool";
-  if (froude(field.depth[k]!, speedAt(field, k)) > 0.35) return "Pocket in the riffle";
-  return bankNear(field, k)
-    ? `Soft edge by the ${Math.floor(k / field.nx) === bank ? "left" : "right"} bank`
-    : "Even run";
+  if (field.depth[k]! > 0.75 * deepest) return { kind: "deep" };
+  if (froude(field.depth[k]!, speedAt(field, k)) > 0.35) return { kind: "riffle-pocket" };
+  const row = Math.floor(k / field.nx);
+  return bankNear(field, k) ? { kind: "bank-edge", side: row < field.ny / 2 ? "left" : "right" } : { kind: "run" };
 }
 
 /** Is dry ground within 3 m across? */
@@ -316,7 +314,11 @@ function reasonsFor(
     { kind: "depth", depth: lie.depth, visibleDepth: at.visibleDepth },
   ];
   if (at.neighbour && at.neighbour.distance < 3)
-    reasons.push({ kind: "break", name: nameOfBreak(at.neighbour.one), distance: at.neighbour.distance });
+    reasons.push({
+      kind: "break",
+      break: { kind: at.neighbour.one.kind, name: at.neighbour.one.name },
+      distance: at.neighbour.distance,
+    });
   if (at.cover.brokenSurface[at.k]! > 0.3)
     reasons.push({ kind: "brokenSurface", froude: froude(lie.depth, speedAt(at.field, at.k)) });
   if (at.cover.overhead[at.k]! > 0.5) reasons.push({ kind: "overhead" });

@@ -1,25 +1,14 @@
+import type { Light } from "../gauge/light";
+import type { DriftFeeder, Species } from "./species-schema";
 import { turbidityFromVisibleDepth } from "../gauge/clarity";
 import { cellsOf, type Field } from "../flow/grid";
 import { scoreAmbush } from "./ambush";
 import type { Cover } from "../water/cover";
-import { foragerOf, type Light } from "./foraging";
+import { foragerOf } from "./foraging";
 import { netEnergy } from "./net-energy";
-import type { Reason } from "./reasons";
-import type { DriftFeeder, Species } from "./species";
+import type { ScoreField } from "./score-field";
 import { along } from "./suitability";
 import { scoreTravel } from "./travel";
-
-/** What a place is worth to a fish, and what that is made of. */
-export interface ScoreField {
-  /** NaN where the fish cannot hold. Compares places of one species on one day. */
-  score: Float64Array;
-  /** Speed at the fish's own height, m/s. */
-  focalSpeed: Float64Array;
-  /** Score is the product of these, cell by cell. */
-  factors: Record<string, ArrayLike<number>>;
-  /** What the model itself has to say of a cell. */
-  reasons: (k: number) => Reason[];
-}
 
 export interface Conditions {
   temperature: number;

@@ -1,5 +1,7 @@
+import { wayWords } from "../../words/species";
+import { type Ambusher, type DriftFeeder, speciesSchema } from "./species-schema";
 import { fishedFor, inSeason, turningOf, wayIn, wayOf } from "./season";
-import { type Ambusher, type DriftFeeder, speciesById, speciesSchema } from "./species";
+import { speciesById } from "./species";
 import { SPECIES } from "./species-list";
 import { suits } from "./suitability";
 import { territoryAcross } from "./territory";
@@ -12,7 +14,7 @@ test("every fish that ships is whole by the schema that own profiles are held to
     expect(parsed.error?.issues ?? []).toEqual([]);
     expect(species.seasons!.length).toBeGreaterThan(0);
     for (const way of species.seasons!) {
-      expect(way.words).toMatch(/\.$/);
+      expect(wayWords(species.id, way)).toMatch(/\.$/);
       if (way.temperature) expect(way.temperature[0]).toBeLessThan(way.temperature[1]);
       if (way.phase === "spawn") expect(way.leaveAlone).toBe(true);
     }

@@ -1,5 +1,3 @@
-import type { Phase, SeasonalWay, Species } from "./species";
-
 export type Turning = "warming" | "cooling";
 
 /**
@@ -59,3 +57,4 @@ export function inSeason(species: Species, way: SeasonalWay | undefined): Specie
   if (species.model === "travel") return { ...species, suitability: changed };
   return { ...species, suitability: changed, cover: { ...species.cover, ...way.cover } };
 }
+import type { Phase, SeasonalWay, Species } from "./species-schema";

@@ -1,5 +1,5 @@
+import type { Ambusher, Curve, DriftFeeder, Species, Traveller } from "./species-schema";
 import { COMMON_PRACTICE, FROM_MEMORY } from "../quantity/provenance";
-import type { Ambusher, Curve, DriftFeeder, Species, Traveller } from "./species";
 import { territoryAcross } from "./territory";
 import { SEASONS } from "./species-seasons";
 
@@ -8,7 +8,7 @@ import { SEASONS } from "./species-seasons";
  * memory) and the practice of the bank
  * (no source); standard weights after Anderson & Neumann 1996 (from memory). Depth in m, speed in m/s.
  */
-const SOURCE = `${COMMON_PRACTICE}; habitat curves and weights ${FROM_MEMORY}`;
+const SOURCE = `${COMMON_PRACTICE}; ${FROM_MEMORY}: curves, weights`;
 
 const trout = {
   model: "drift",
@@ -41,9 +41,7 @@ const ambusher = (
   seasons: SEASONS[fish.id],
   ...fish,
 });
-const runner = (
-  fish: Pick<Traveller, "id" | "name" | "forkLength" | "weight" | "suitability" | "passage">,
-): Traveller => ({
+const runner = (fish: Pick<Traveller, "id" | "forkLength" | "weight" | "suitability" | "passage">): Traveller => ({
   model: "travel",
   focalHeight: 0.25,
   territory: 5,
@@ -97,20 +95,17 @@ export const SPECIES: readonly Species[] = [
   {
     ...trout,
     id: "brown-trout",
-    name: "Brown trout",
     weight: { a: -4.867, b: 2.96 },
     seasons: SEASONS["brown-trout"],
   } satisfies DriftFeeder,
   {
     ...trout,
     id: "rainbow-trout",
-    name: "Rainbow trout",
     weight: { a: -5.023, b: 3.024 },
     seasons: SEASONS["rainbow-trout"],
   } satisfies DriftFeeder,
   runner({
     id: "steelhead",
-    name: "Steelhead on the run",
     passage: { depth: 0.18, speed: 2.44 },
     forkLength: 70,
     weight: { a: -5.023, b: 3.024 },
@@ -144,7 +139,6 @@ export const SPECIES: readonly Species[] = [
   }),
   runner({
     id: "king-salmon",
-    name: "King salmon on the run",
     passage: { depth: 0.24, speed: 2.44 },
     forkLength: 85,
     weight: { a: -4.661, b: 2.901 },
@@ -168,7 +162,6 @@ export const SPECIES: readonly Species[] = [
   }),
   ambusher({
     id: "smallmouth-bass",
-    name: "Smallmouth bass",
     forkLength: 38,
     weight: { a: -5.329, b: 3.2 },
     territory: 3,
@@ -207,11 +200,10 @@ export const SPECIES: readonly Species[] = [
     cover: { stone: 0.4, wood: 0.3, ledge: 0.15 },
     substrate: { silt: 0.4, sand: 0.7, weed: 0.8 },
   }),
-  ambusher({ ...WALLEYE, id: "walleye", name: "Walleye", forkLength: 45, weight: { a: -5.453, b: 3.18 } }),
-  ambusher({ ...WALLEYE, id: "zander", name: "Zander", forkLength: 55, weight: null }),
+  ambusher({ ...WALLEYE, id: "walleye", forkLength: 45, weight: { a: -5.453, b: 3.18 } }),
+  ambusher({ ...WALLEYE, id: "zander", forkLength: 55, weight: null }),
   ambusher({
     id: "channel-catfish",
-    name: "Channel catfish",
     forkLength: 50,
     weight: { a: -5.8, b: 3.294 },
     territory: 5,
@@ -252,7 +244,6 @@ export const SPECIES: readonly Species[] = [
   }),
   ambusher({
     id: "flathead-catfish",
-    name: "Flathead catfish",
     forkLength: 75,
     weight: { a: -5.542, b: 3.23 },
     territory: 8,
@@ -293,7 +284,6 @@ export const SPECIES: readonly Species[] = [
   ambusher({
     ...PANFISH,
     id: "yellow-perch",
-    name: "Perch",
     forkLength: 25,
     weight: { a: -5.386, b: 3.23 },
     suitability: {
@@ -325,7 +315,6 @@ export const SPECIES: readonly Species[] = [
   ambusher({
     ...PANFISH,
     id: "black-crappie",
-    name: "Crappie",
     forkLength: 25,
     weight: { a: -5.618, b: 3.345 },
     suitability: {
@@ -361,7 +350,6 @@ export const SPECIES: readonly Species[] = [
   }),
   ambusher({
     id: "striped-bass",
-    name: "Striped bass",
     forkLength: 65,
     weight: { a: -4.924, b: 3.007 },
     territory: 6,
@@ -395,7 +383,6 @@ export const SPECIES: readonly Species[] = [
   }),
   ambusher({
     id: "barbel",
-    name: "Barbel",
     forkLength: 60,
     weight: null,
     territory: 3,
@@ -440,7 +427,6 @@ export const SPECIES: readonly Species[] = [
   }),
   ambusher({
     id: "chub",
-    name: "Chub",
     forkLength: 42,
     weight: null,
     territory: 2,
@@ -480,7 +466,6 @@ export const SPECIES: readonly Species[] = [
   ambusher({
     ...PANFISH,
     id: "largemouth-bass",
-    name: "Largemouth bass",
     forkLength: 40,
     weight: { a: -5.528, b: 3.273 },
     suitability: {

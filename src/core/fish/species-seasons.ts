@@ -1,5 +1,3 @@
-import type { Curve, SeasonalWay } from "./species";
-
 /**
  * The year of each fish: how it lives while it spawns, after it, in summer, on its way to winter water, and in winter.
  * The first way that fits the
@@ -52,31 +50,27 @@ const SIX_TO_EIGHT: Curve = [
 const spawning = (
   temperature: [number, number],
   turning: "warming" | "cooling",
-  words: string,
   more: Partial<SeasonalWay> = {},
 ): SeasonalWay => ({
   phase: "spawn",
   temperature,
   turning,
   leaveAlone: true,
-  words: `${words} Leave spawning fish in peace; local close seasons stand.`,
   ...more,
 });
-const winter = (below: number, words: string, more: Partial<SeasonalWay> = {}): SeasonalWay => ({
+const winter = (below: number, more: Partial<SeasonalWay> = {}): SeasonalWay => ({
   phase: "winter",
   temperature: [-2, below],
-  words,
   ...more,
 });
-const summer = (above: number, words: string, more: Partial<SeasonalWay> = {}): SeasonalWay => ({
+const summer = (above: number, more: Partial<SeasonalWay> = {}): SeasonalWay => ({
   phase: "summer",
   temperature: [above, 40],
-  words,
   ...more,
 });
 
-const HOT_TROUT = summer(17, "Warm water: shade, oxygen and current count for more than food.", { bare: 0.35 });
-const COLD_TROUT = winter(5, "Cold water: slow, deep places; a bite is soft and late.", {
+const HOT_TROUT = summer(17, { bare: 0.35 });
+const COLD_TROUT = winter(5, {
   depth: [
     [0.4, 0.3],
     [0.8, 0.8],
@@ -91,19 +85,11 @@ const COLD_TROUT = winter(5, "Cold water: slow, deep places; a bite is soft and 
 });
 
 export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
-  "brown-trout": [
-    spawning([4, 9], "cooling", "Spawning on gravel at the tails of pools: keep off the gravel.", REDD),
-    COLD_TROUT,
-    HOT_TROUT,
-  ],
-  "rainbow-trout": [
-    spawning([6, 11], "warming", "Spawning on gravel at the tails of pools: keep off the gravel.", REDD),
-    COLD_TROUT,
-    HOT_TROUT,
-  ],
+  "brown-trout": [spawning([4, 9], "cooling", REDD), COLD_TROUT, HOT_TROUT],
+  "rainbow-trout": [spawning([6, 11], "warming", REDD), COLD_TROUT, HOT_TROUT],
   steelhead: [
-    spawning([7, 11], "warming", "Spawning on gravel: keep off it.", REDD),
-    winter(4, "Held up by the cold: slow water below the quick, near the bottom.", {
+    spawning([7, 11], "warming", REDD),
+    winter(4, {
       speed: [
         [0, 0.6],
         [0.15, 1],
@@ -118,12 +104,11 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
       phase: "spawn",
       temperature: null,
       leaveAlone: true,
-      words: "On the gravel: leave them in peace; local close seasons stand.",
       ...REDD,
     },
   ],
   "smallmouth-bass": [
-    spawning([13, 18], "warming", "On nests in slack shallows beside stone or wood.", {
+    spawning([13, 18], "warming", {
       depth: SHALLOWS,
       speed: STILL,
       cover: { stone: 0.5, wood: 0.4 },
@@ -132,7 +117,6 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
       phase: "after",
       temperature: [18, 22],
       turning: "warming",
-      words: "After the nest: back to the breaks in the current, hungry.",
       speed: [
         [0, 0.3],
         [0.1, 0.8],
@@ -142,7 +126,7 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
         [0.8, 0],
       ],
     },
-    summer(25, "Hot water: shade, current and depth.", {
+    summer(25, {
       cover: { wood: 0.55, stone: 0.4 },
       speed: [
         [0, 0.15],
@@ -156,7 +140,6 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
       phase: "staging",
       temperature: [7, 13],
       turning: "cooling",
-      words: "On the way to winter water: grouped in six to eight feet, where hard bottom meets soft or drops off.",
       depth: SIX_TO_EIGHT,
       speed: [
         [0, 0.7],
@@ -167,10 +150,10 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
       ],
       cover: { edge: 0.55, ledge: 0.45 },
     },
-    winter(7, "Wintering holes: deep, slow, out of the current; single soft bites.", { depth: DEEP, speed: STILL }),
+    winter(7, { depth: DEEP, speed: STILL }),
   ],
   walleye: [
-    spawning([5, 10], "warming", "Spawning over stones in shallow current.", {
+    spawning([5, 10], "warming", {
       depth: SHALLOWS,
       speed: [
         [0, 0.1],
@@ -181,7 +164,7 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
       ],
       cover: { stone: 0.6 },
     }),
-    summer(20, "Warm, bright water: deeper along the edge as the day warms.", {
+    summer(20, {
       depth: [
         [1, 0.15],
         [2, 0.6],
@@ -189,11 +172,11 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
         [8, 1],
       ],
     }),
-    winter(6, "Deep, slow water near the summer's edges.", { depth: DEEP, speed: STILL }),
+    winter(6, { depth: DEEP, speed: STILL }),
   ],
   zander: [
-    spawning([10, 14], "warming", "On nests in slack shallows.", { depth: SHALLOWS, speed: STILL }),
-    summer(20, "Warm, bright water: deeper along the edge as the day warms.", {
+    spawning([10, 14], "warming", { depth: SHALLOWS, speed: STILL }),
+    summer(20, {
       depth: [
         [1, 0.15],
         [2, 0.6],
@@ -201,11 +184,11 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
         [8, 1],
       ],
     }),
-    winter(6, "Deep, slow water.", { depth: DEEP, speed: STILL }),
+    winter(6, { depth: DEEP, speed: STILL }),
   ],
   "channel-catfish": [
-    spawning([24, 28], "warming", "In holes and under wood, on the nest.", { speed: STILL, cover: { wood: 0.7 } }),
-    winter(8, "In the deepest slack holes, together.", {
+    spawning([24, 28], "warming", { speed: STILL, cover: { wood: 0.7 } }),
+    winter(8, {
       depth: [
         [1.5, 0.05],
         [2.5, 0.6],
@@ -216,15 +199,14 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
     }),
   ],
   "flathead-catfish": [
-    spawning([22, 27], "warming", "In holes and under wood, on the nest.", { speed: STILL, cover: { wood: 0.9 } }),
+    spawning([22, 27], "warming", { speed: STILL, cover: { wood: 0.9 } }),
     {
       phase: "after",
       temperature: [20, 30],
       turning: "cooling",
-      words: "Off the nest, beaten up and hungry: out from the wood at night, along the ledges.",
       cover: { wood: 0.6, ledge: 0.5 },
     },
-    winter(10, "Still, in the deepest holes: hardly to be had.", {
+    winter(10, {
       depth: [
         [2, 0.05],
         [3.5, 1],
@@ -234,23 +216,23 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
     }),
   ],
   "yellow-perch": [
-    spawning([7, 12], "warming", "Spawning over weed and wood in the shallows.", {
+    spawning([7, 12], "warming", {
       depth: SHALLOWS,
       speed: STILL,
       cover: { wood: 0.6 },
     }),
-    winter(6, "In close shoals in deep slack.", { depth: DEEP, speed: STILL }),
+    winter(6, { depth: DEEP, speed: STILL }),
   ],
   "black-crappie": [
-    spawning([16, 20], "warming", "Shallow, in wood and weed out of the current.", {
+    spawning([16, 20], "warming", {
       depth: SHALLOWS,
       speed: STILL,
       cover: { wood: 0.8 },
     }),
-    winter(8, "Deep slack by wood.", { depth: DEEP, speed: STILL }),
+    winter(8, { depth: DEEP, speed: STILL }),
   ],
   "striped-bass": [
-    spawning([14, 20], "warming", "Spawning in the current of the main stem.", {
+    spawning([14, 20], "warming", {
       speed: [
         [0.2, 0.2],
         [0.6, 1],
@@ -258,7 +240,7 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
         [1.7, 0],
       ],
     }),
-    summer(23, "Hot water: the coolest, deepest current; played fish die of it.", {
+    summer(23, {
       depth: [
         [1, 0.05],
         [2.5, 0.8],
@@ -268,7 +250,7 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
     }),
   ],
   barbel: [
-    spawning([14, 17], "warming", "On gravel shallows.", {
+    spawning([14, 17], "warming", {
       depth: SHALLOWS,
       speed: [
         [0, 0.1],
@@ -277,7 +259,7 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
         [1.2, 0.1],
       ],
     }),
-    summer(17, "Gravel where the pool shallows, in the quick water.", {
+    summer(17, {
       depth: [
         [0.3, 0.4],
         [0.5, 1],
@@ -293,10 +275,10 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
         [1.3, 0],
       ],
     }),
-    winter(7, "A little deeper and slower, beside cover.", { depth: DEEP, cover: { wood: 0.5 } }),
+    winter(7, { depth: DEEP, cover: { wood: 0.5 } }),
   ],
   chub: [
-    spawning([12, 16], "warming", "On gravel shallows.", {
+    spawning([12, 16], "warming", {
       depth: SHALLOWS,
       speed: [
         [0, 0.1],
@@ -305,7 +287,7 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
         [1.2, 0.1],
       ],
     }),
-    winter(6, "Under hanging trees and rafts, a little deeper and slower.", {
+    winter(6, {
       depth: [
         [0.5, 0.1],
         [1.2, 1],
@@ -315,8 +297,9 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
     }),
   ],
   "largemouth-bass": [
-    spawning([15, 20], "warming", "On nests in still shallows.", { depth: SHALLOWS, speed: STILL }),
-    summer(26, "Hot water: shade and cover.", { cover: { wood: 0.75 } }),
-    winter(8, "Deep, still water by cover.", { depth: DEEP, speed: STILL }),
+    spawning([15, 20], "warming", { depth: SHALLOWS, speed: STILL }),
+    summer(26, { cover: { wood: 0.75 } }),
+    winter(8, { depth: DEEP, speed: STILL }),
   ],
 };
+import type { Curve, SeasonalWay } from "./species-schema";

@@ -1,11 +1,14 @@
+import type { Reach } from "../flow/reach-schema";
+import type { Curve, Species } from "./species-schema";
+import { standardWeight } from "./standard-weight";
 import type { Field } from "../flow/grid";
-import { layReach } from "../flow/lay";
-import { checkReach, type Reach } from "../flow/reach";
+import { rasteriseReach } from "../flow/rasterise";
+import { checkReach } from "../flow/reach";
 import { solveSteady } from "../flow/steady";
 import type { TemplateName } from "../flow/template-waters";
 import { swimmingCost } from "./foraging";
 import { type Reading, readWater } from "./read";
-import { type Curve, type Species, speciesById, standardWeight } from "./species";
+import { speciesById } from "./species";
 import { SPECIES } from "./species-list";
 import { along, suits } from "./suitability";
 import { scoreTravel } from "./travel";
@@ -24,7 +27,7 @@ function channel(at: (y: number) => { depth: number; u: number }, nx = 80, ny = 
     depth: make((y) => at(y).depth),
     u: make((y) => at(y).u),
     v: make(() => 0),
-    unsteadiness: make(() => 0),
+    speedDeviation: make(() => 0),
     verdict: "converged",
     massError: 0,
     steps: 0,
@@ -47,7 +50,7 @@ function water(template: TemplateName, discharge = 25, wiggle = 0): { field: Fie
     downstream: { kind: "normal", slope: 0.001 },
     bed: { kind: "template", template, length: 120, width: 30, poolDepth: 2.2, slope: 0.001, wiggle, cell: 1 },
   });
-  return { field: solveSteady(layReach(reach), { discharge, downstream: reach.downstream }), reach };
+  return { field: solveSteady(rasteriseReach(reach), { discharge, downstream: reach.downstream }), reach };
 }
 
 test("the fish as data: the ids of the contract, curves that ascend and stay within 0 and 1, a source for each", () => {
@@ -119,6 +122,7 @@ test("channel catfish: on the step of the ledge or of the deep channel's edge, b
   const { field } = water("two-channels");
   const { lies } = read(field, "channel-catfish");
   const { nx, ny, cell, depth } = field;
+  expect(lies.length).toBeGreaterThanOrEqual(3);
   for (const lie of lies.slice(0, 3)) {
     let [low, high] = [Infinity, 0];
     for (let j = 0; j < ny; j++) {
@@ -134,7 +138,7 @@ test("channel catfish: on the step of the ledge or of the deep channel's edge, b
 test("walleye: behind a stump at the head of a sand bar, on its down-current side, in less than 8 ft (common practice, no source)", () => {
   const { field } = water("sand-bar");
   const { lies } = read(field, "walleye");
-  const behind = lies.slice(0, 3).filter((lie) => /^(Slack below|Beside)/.test(lie.place));
+  const behind = lies.slice(0, 3).filter(({ place }) => place.kind === "below" || place.kind === "beside");
   expect(behind.length).toBeGreaterThan(0);
   for (const lie of behind) {
     expect(lie.x).toBeGreaterThan(0.32 * 120);
@@ -146,7 +150,7 @@ test("walleye: behind a stump at the head of a sand bar, on its down-current sid
 test("king salmon on the run: on the cheapest way through a bend, in the current and not in the slack (common practice, no source)", () => {
   const { field } = water("bend", 25, 8);
   const { lies } = read(field, "king-salmon");
-  expect(lies.length).toBeGreaterThan(2);
+  expect(lies.length).toBeGreaterThanOrEqual(5);
   for (const lie of lies.slice(0, 5)) {
     expect(lie.factors.lane).toBeGreaterThan(0.4);
     expect(lie.meanSpeed).toBeGreaterThan(0.3);

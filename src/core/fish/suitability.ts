@@ -1,5 +1,3 @@
-import type { Curve, Suitability } from "./species";
-
 /** Value of a curve: straight between its points, level beyond. */
 export function along(curve: Curve, x: number): number {
   const k = curve.findIndex(([at]) => at >= x);
@@ -25,3 +23,4 @@ export function suits(
       share * along(warm, x) + (1 - share) * along(cold, x);
   return { depth: mixed(fish.depth), speed: mixed(fish.speed) };
 }
+import type { Curve, Suitability } from "./species-schema";

@@ -1,10 +1,11 @@
+import { standardWeight } from "./standard-weight";
+import type { Traveller } from "./species-schema";
 import { type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
-import { cheapestWays } from "../water/least-cost-path";
+import { leastCostPaths } from "../water/least-cost-path";
 import { swimmingCost } from "./foraging";
 import { focalHeightIn } from "./net-energy";
-import type { ScoreField } from "./score";
-import { standardWeight, type Traveller } from "./species";
+import type { ScoreField } from "./score-field";
 import { suits } from "./suitability";
 
 /** Speed over the ground of a fish on its way, m/s. Common practice, no source. */
@@ -37,7 +38,7 @@ export function scoreTravel(field: Field, species: Traveller, at: { temperature:
   const parts = { lane: make(), depth: make(), speed: make(), rest: make() };
   const focalSpeed = new Float64Array(cells);
   // J per metre made good up-current; the current along x is what is swum against.
-  const dear = new Float64Array(cells).fill(Infinity);
+  const unitCost = new Float64Array(cells).fill(Infinity);
   for (let k = 0; k < cells; k++) {
     const h = field.depth[k]!;
     if (h <= 0) continue;
@@ -47,14 +48,14 @@ export function scoreTravel(field: Field, species: Traveller, at: { temperature:
       roughnessHeight(field.roughness[k]!, h),
       focalHeightIn(species, h),
     );
-    dear[k] =
+    unitCost[k] =
       (swimmingCost(weight, at.temperature, Math.max(0, speedAt(field, k) * Math.sign(field.u[k]! || 1) + PACE)) /
         PACE) *
       hindrance(h, speedAt(field, k), species);
   }
   const column = (i: number) => Array.from({ length: ny }, (_, j) => j * nx + i);
-  const up = cheapestWays(dear, nx, ny, cell, column(nx - 1));
-  const down = cheapestWays(dear, nx, ny, cell, column(0));
+  const up = leastCostPaths(unitCost, nx, ny, cell, column(nx - 1));
+  const down = leastCostPaths(unitCost, nx, ny, cell, column(0));
   let best = Infinity;
   for (let j = 0; j < ny; j++) best = Math.min(best, up.cost[j * nx]!);
   const score = new Float64Array(cells).fill(NaN);
@@ -64,7 +65,7 @@ export function scoreTravel(field: Field, species: Traveller, at: { temperature:
     parts.lane[k] = Math.exp(-Math.max(0, up.cost[k]! + down.cost[k]! - best) / best / DETOUR);
     parts.depth[k] = byDepth(h);
     parts.speed[k] = bySpeed(focalSpeed[k]!);
-    parts.rest[k] = restBefore(k, down.next, dear, nx, cell);
+    parts.rest[k] = restBefore(k, down.next, unitCost, nx, cell);
     score[k] = parts.lane[k]! * parts.depth[k]! * parts.speed[k]! * parts.rest[k]!;
   }
   return {
@@ -73,22 +74,22 @@ export function scoreTravel(field: Field, species: Traveller, at: { temperature:
     factors: parts,
     reasons: (k) => [
       { kind: "lane", dearer: (up.cost[k]! + down.cost[k]!) / best - 1 },
-      { kind: "rest", share: aheadOf(k, down.next, dear, nx, cell) / dear[k]! },
+      { kind: "rest", share: aheadOf(k, down.next, unitCost, nx, cell) / unitCost[k]! },
     ],
   };
 }
 
 /** From half for water no dearer ahead to one where it is half as dear again. */
-function restBefore(k: number, next: Int32Array, dear: Float64Array, nx: number, cell: number): number {
-  const share = aheadOf(k, next, dear, nx, cell) / dear[k]!;
+function restBefore(k: number, next: Int32Array, unitCost: Float64Array, nx: number, cell: number): number {
+  const share = aheadOf(k, next, unitCost, nx, cell) / unitCost[k]!;
   return 0.5 + 0.5 * Math.min(1, Math.max(0, (share - 1) / 0.5));
 }
 
 /** Mean cost of a metre over the next stretch of the cheapest way up. */
-function aheadOf(k: number, next: Int32Array, dear: Float64Array, nx: number, cell: number): number {
+function aheadOf(k: number, next: Int32Array, unitCost: Float64Array, nx: number, cell: number): number {
   let [sum, count] = [0, 0];
   for (let at = k; at >= 0 && count < AHEAD / cell; at = next[at]!) {
-    sum += dear[at]!;
+    sum += unitCost[at]!;
     count++;
     if (at % nx === 0) break;
   }

@@ -6,13 +6,17 @@ const { sqrt } = Math;
 export class Averaging {
   seconds = 0;
   outflow = 0;
+  /** Volume clipped meanwhile, m3. */
+  clipped = 0;
   readonly h: Float64Array;
   readonly qx: Float64Array;
   readonly qy: Float64Array;
   private readonly s: Float64Array;
   private readonly s2: Float64Array;
+  private clippedBefore: number;
 
   constructor(private readonly water: ShallowWater) {
+    this.clippedBefore = water.volumeClipped;
     const cells = water.nx * water.ny;
     [this.h, this.qx, this.qy, this.s, this.s2] = Array.from({ length: 5 }, () => new Float64Array(cells)) as [
       Float64Array,
@@ -28,6 +32,8 @@ export class Averaging {
     const { water } = this;
     this.seconds += dt;
     this.outflow += water.outflowRate * dt;
+    this.clipped += water.volumeClipped - this.clippedBefore;
+    this.clippedBefore = water.volumeClipped;
     for (let j = 0; j < water.ny; j++) {
       let k = water.at(0, j);
       for (let c = j * water.nx; c < (j + 1) * water.nx; c++, k++) {
@@ -45,6 +51,11 @@ export class Averaging {
 
   meanOutflow(): number {
     return this.outflow / this.seconds;
+  }
+
+  /** Outflow that is not inflow, and water that clipping made, as shares of the inflow. */
+  massError(discharge: number): number {
+    return Math.abs(this.meanOutflow() / discharge - 1) + this.clipped / (this.seconds * discharge);
   }
 
   /** Standard deviation of speed in cell c, m/s. */
@@ -79,9 +90,10 @@ export function changeBetween(a: Averaging, b: Averaging): Change {
 }
 
 /** One averaging as the sum of two. */
-export function joined(a: Averaging, b: Averaging): Averaging {
+export function mergeAverages(a: Averaging, b: Averaging): Averaging {
   a.seconds += b.seconds;
   a.outflow += b.outflow;
+  a.clipped += b.clipped;
   const pairs = [
     [a.h, b.h],
     [a.qx, b.qx],

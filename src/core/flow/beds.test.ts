@@ -1,19 +1,20 @@
+import type { Reach } from "./reach-schema";
 import { InputError } from "../quantity/fault";
-import { inflow, outflow, type Crossing } from "./boundaries";
+import { inflow, outflow, type BoundaryFlux } from "./boundaries";
 import { inverseCubeRoot } from "./cube-root";
-import { crossFaces, Faces } from "./faces";
+import { addFaceFluxes, Faces } from "./faces";
 import { moved, within } from "./features";
 import { checkGrid, coarsen, type Grid, resample, sample } from "./grid";
-import { layReach } from "./lay";
+import { rasteriseReach } from "./rasterise";
 import { limited } from "./limiter";
-import { checkReach, type Reach } from "./reach";
+import { checkReach } from "./reach";
 import { outletLevel } from "./stage";
-import { carry, firstGuess, scaled } from "./start";
-import { laySections } from "./sections";
-import { laySoundings } from "./soundings";
+import { interpolateState, firstGuess, scaled } from "./start";
+import { rasteriseSections } from "./sections";
+import { rasteriseSoundings } from "./soundings";
 import { solveSteady } from "./steady";
 import { ROUGHNESS } from "./substrate";
-import { centreline, layTemplate, templateSize } from "./template";
+import { centreline, rasteriseTemplate, templateSize } from "./template";
 import { TEMPLATES } from "./template-waters";
 
 const g = 9.81;
@@ -45,7 +46,7 @@ const plane = (nx: number, ny: number, cell: number): Grid => ({
 });
 
 describe("template", () => {
-  const grid = layTemplate(template, 0.035);
+  const grid = rasteriseTemplate(template, 0.035);
   const thalweg = (i: number) =>
     Math.min(...Array.from({ length: grid.ny }, (_, j) => grid.z[j * grid.nx + i]!)) -
     template.slope * (template.length - i - 0.5);
@@ -74,7 +75,7 @@ describe("template", () => {
   });
 
   test("finer cells give the same bed (steep banks are what differs)", () => {
-    const fine = layTemplate({ ...template, cell: 0.5 }, 0.035);
+    const fine = rasteriseTemplate({ ...template, cell: 0.5 }, 0.035);
     const apart: number[] = [];
     for (let j = 4; j < grid.ny - 4; j++)
       for (let i = 4; i < grid.nx - 4; i++)
@@ -85,8 +86,8 @@ describe("template", () => {
 
 describe("features", () => {
   test("a boulder is a dome of its height, a jam is rough wood, a wall crosses where it says", () => {
-    const bare = layReach(reach());
-    const laid = layReach(
+    const bare = rasteriseReach(reach());
+    const laid = rasteriseReach(
       reach({
         features: [
           { kind: "boulder", x: 40, y: 16, diameter: 4, height: 1.2 },
@@ -140,13 +141,13 @@ describe("grids", () => {
 
 describe("levels and starts", () => {
   test("a rating gives the outlet's level: Q = C (h - h0)^b backwards", () => {
-    const grid = layReach(reach());
+    const grid = rasteriseReach(reach());
     // within banks of 2.2 m
     expect(outletLevel(grid, { kind: "rating", C: 10, h0: 0.2, b: 1.5 }, 10)).toBeCloseTo(0.2 + 1, 10);
   });
 
   test("the first guess never falls upstream, carries the discharge, and survives being carried to finer cells", () => {
-    const grid = layReach(reach());
+    const grid = rasteriseReach(reach());
     const start = firstGuess(grid, 8, outletLevel(grid, { kind: "normal", slope: 0.003 }, 8));
     for (let i = 1; i < grid.nx; i++) expect(start.level[i - 1]!).toBeGreaterThanOrEqual(start.level[i]! - 1e-9);
     const through = (i: number) =>
@@ -155,14 +156,14 @@ describe("levels and starts", () => {
         0,
       );
     for (const i of [5, 60, 110]) expect(through(i)).toBeCloseTo(8, 5);
-    const fine = layReach(reach(), 0.5);
-    const carried = carry(start, fine);
+    const fine = rasteriseReach(reach(), 0.5);
+    const carried = interpolateState(start, fine);
     const volume = (depth: Float64Array, cell: number) => depth.reduce((sum, h) => sum + h, 0) * cell * cell;
     expect(volume(carried.depth, 0.5) / volume(start.depth, 1)).toBeCloseTo(1, 1);
   });
 
   test("scaling to another flow keeps Manning's powers: depth^0.6, speed^0.4", () => {
-    const grid = layReach(reach());
+    const grid = rasteriseReach(reach());
     const start = firstGuess(grid, 8, outletLevel(grid, { kind: "normal", slope: 0.003 }, 8));
     const twice = scaled(start, 2);
     const k = start.depth.indexOf(Math.max(...start.depth));
@@ -191,7 +192,7 @@ describe("pieces of the solver", () => {
       rAcross: pair(),
       rAlong: pair(),
     };
-    crossFaces(faces, water, 0, 1, 1, 1, 1, 2, 1);
+    addFaceFluxes(faces, water, 0, 1, 1, 1, 1, 2, 1);
     return { mass: water.rh[1]!, momentumL: -water.rAcross[0]!, momentumR: water.rAcross[1]!, along: water.rAlong[1]! };
   };
 
@@ -225,7 +226,7 @@ describe("pieces of the solver", () => {
   });
 
   test("outflow keeps u + 2c to the held level, goes critical over a drop, and passes supercritical water as it is", () => {
-    const out: Crossing = { mass: 0, depth: 0 };
+    const out: BoundaryFlux = { mass: 0, depth: 0 };
     outflow(0.9, 1, 0.5, out);
     expect(out.mass / out.depth + 2 * Math.sqrt(g * out.depth)).toBeCloseTo(0.5 + 2 * Math.sqrt(g), 10);
     outflow(0.05, 1, 0.5, out);
@@ -235,7 +236,7 @@ describe("pieces of the solver", () => {
   });
 
   test("inflow passes exactly its discharge and keeps u - 2c; never under critical depth (q^2/g)^(1/3)", () => {
-    const out: Crossing = { mass: 0, depth: 0 };
+    const out: BoundaryFlux = { mass: 0, depth: 0 };
     inflow(0.8, 1.1, 0.6, out);
     expect(out.mass).toBe(0.8);
     expect(0.8 / out.depth - 2 * Math.sqrt(g * out.depth)).toBeCloseTo(0.6 - 2 * Math.sqrt(g * 1.1), 8);
@@ -266,7 +267,7 @@ describe("the waters of the templates", () => {
     });
 
   test.each(TEMPLATES)("%s: banks on both sides, and a flow that settles with its mass kept", (name) => {
-    const grid = layReach(make(name));
+    const grid = rasteriseReach(make(name));
     for (let i = 0; i < grid.nx; i++)
       for (const j of [0, grid.ny - 1]) expect(grid.z[j * grid.nx + i]! - 0.003 * (84 - i - 0.5)).toBeGreaterThan(1.2);
     const field = solveSteady(grid, { discharge: 8, downstream: { kind: "normal", slope: 0.003 } });
@@ -277,7 +278,7 @@ describe("the waters of the templates", () => {
   test("each is the water it is called: ledge, bar, pocket, sluice, stones, weed, arms", () => {
     const at = (name: (typeof TEMPLATES)[number], t: number, s: number, of: "z" | "roughness" = "z") => {
       const whole = make(name);
-      const grid = layReach(whole);
+      const grid = rasteriseReach(whole);
       const x = t * 84;
       const y = centreline(whole.bed as typeof template, x) + s * 9;
       return grid[of][Math.floor(y) * grid.nx + Math.floor(x)]!;
@@ -290,7 +291,7 @@ describe("the waters of the templates", () => {
     expect(at("sluice", 0.03, 0.7) - at("sluice", 0.03, 0)).toBeGreaterThan(1.5);
     expect(at("tributary-mouth", 0.3, 0.38) - at("tributary-mouth", 0.7, 0.38)).toBeGreaterThan(1.5);
     expect(at("bend", 0.25, -0.6)).toBeLessThan(at("bend", 0.25, 0.5) - 0.3);
-    const roughest = Math.max(...layReach(make("weed-glide")).roughness);
+    const roughest = Math.max(...rasteriseReach(make("weed-glide")).roughness);
     expect(roughest).toBe(ROUGHNESS.value.weed);
   });
 });
@@ -303,7 +304,7 @@ describe("soundings", () => {
   const bed = { kind: "soundings" as const, points, cell: 0.5 };
 
   test("on a plane the triangles give the plane, wherever the soundings lie", () => {
-    const grid = laySoundings(bed, 0.03);
+    const grid = rasteriseSoundings(bed, 0.03);
     const [x0, y0] = [Math.min(...points.map((one) => one.x)), Math.min(...points.map((one) => one.y))];
     let checked = 0;
     for (let j = 4; j < grid.ny - 6; j++)
@@ -317,11 +318,11 @@ describe("soundings", () => {
 
   test("soundings of a template's own bed give its bed back, and the flow on it", () => {
     const whole = reach({ bed: { ...template, length: 60, width: 14 } });
-    const grid = layReach(whole);
+    const grid = rasteriseReach(whole);
     const taken = Array.from({ length: grid.nx * grid.ny }, (_, k) => k)
       .filter((k) => k % 3 === Math.floor(k / grid.nx) % 3)
       .map((k) => ({ x: (k % grid.nx) + 0.5, y: Math.floor(k / grid.nx) + 0.5, z: grid.z[k]! }));
-    const again = layReach(checkReach({ ...whole, bed: { kind: "soundings", points: taken, cell: 1 } }));
+    const again = rasteriseReach(checkReach({ ...whole, bed: { kind: "soundings", points: taken, cell: 1 } }));
     const apart: number[] = [];
     for (let j = 2; j < Math.min(again.ny, grid.ny) - 2; j++)
       for (let i = 2; i < again.nx - 2; i++)
@@ -333,8 +334,8 @@ describe("soundings", () => {
   });
 
   test("soundings in one line, too few, or not numbers are refused where they are", () => {
-    expect(() => laySoundings({ ...bed, points: [0, 1, 2, 3].map((x) => ({ x, y: x, z: 1 })) }, 0.03)).toThrow(
-      /one line/,
+    expect(() => rasteriseSoundings({ ...bed, points: [0, 1, 2, 3].map((x) => ({ x, y: x, z: 1 })) }, 0.03)).toThrow(
+      "soundings-in-line",
     );
     expect(fault({ bed: { kind: "soundings", points: [{ x: 0, y: 0, z: 1 }] } }).path).toBe("bed.points");
     expect(fault({ bed: { kind: "soundings", points: [...points.slice(0, 4), { x: 1, y: 2, z: null }] } }).path).toBe(
@@ -355,7 +356,7 @@ describe("cross-sections", () => {
   });
 
   test("between two sections the bed lies half-way, at the same share of the width", () => {
-    const grid = laySections({ kind: "sections", sections: [v(40, 1), v(0, 3)], cell: 1 }, 0.03);
+    const grid = rasteriseSections({ kind: "sections", sections: [v(40, 1), v(0, 3)], cell: 1 }, 0.03);
     expect([grid.nx, grid.ny]).toEqual([40, 10]);
     expect(grid.z[5 * 40 + 20]).toBeCloseTo(2 - 0.5 * 0.05 + 2 * 0.1, 6);
     expect(grid.z[5 * 40]!).toBeGreaterThan(grid.z[5 * 40 + 39]!);
@@ -371,13 +372,13 @@ describe("cross-sections", () => {
       ],
     };
     try {
-      laySections({ kind: "sections", sections: [v(0, 3), crossed], cell: 1 }, 0.03);
+      rasteriseSections({ kind: "sections", sections: [v(0, 3), crossed], cell: 1 }, 0.03);
       throw new Error("it was taken");
     } catch (error) {
       expect((error as InputError).fault.path).toBe("bed.sections[1].points[2].y");
     }
-    expect(() => laySections({ kind: "sections", sections: [v(0, 3), v(0, 2)], cell: 1 }, 0.03)).toThrow(
-      /Two sections/,
+    expect(() => rasteriseSections({ kind: "sections", sections: [v(0, 3), v(0, 2)], cell: 1 }, 0.03)).toThrow(
+      "same-section",
     );
     expect(fault({ bed: { ...template, wiggle: 60 } }).path).toBe("bed.wiggle");
   });
@@ -394,8 +395,8 @@ function fault(change: Record<string, unknown>): { path?: string; code: string }
 }
 
 test("objects: a patch sets its bottom's n, a pier is upright, cover leaves the bed alone; moved, they stay on the reach", () => {
-  const bare = layReach(reach());
-  const laid = layReach(
+  const bare = rasteriseReach(reach());
+  const laid = rasteriseReach(
     reach({
       features: [
         { kind: "patch", x: 60, y: 16, length: 10, width: 4, angle: 0, substrate: "sand" },
@@ -422,7 +423,7 @@ test("objects: a patch sets its bottom's n, a pier is upright, cover leaves the 
 });
 
 test("a flow over both banks is refused by its discharge; a flume without banks is held by its walls", () => {
-  const grid = layReach(reach());
+  const grid = rasteriseReach(reach());
   try {
     outletLevel(grid, { kind: "normal", slope: 0.003 }, 900);
     throw new Error("it was taken");

@@ -8,7 +8,7 @@ const g = GRAVITY;
  * Open boundaries by characteristics. Both return what crosses the face: mass flux per metre (m2/s) and the depth there
  * (m).
  */
-export interface Crossing {
+export interface BoundaryFlux {
   mass: number;
   depth: number;
 }
@@ -17,7 +17,7 @@ export interface Crossing {
  * Inflow of a given unit discharge q (m2/s) into a cell of depth h and speed u: the outgoing invariant u - 2c is kept,
  * so u_b - 2 c_b = u - 2 c with u_b = q / h_b (Newton in c_b). Never below critical depth, (q^2/g)^(1/3).
  */
-export function inflow(q: number, h: number, u: number, out: Crossing): void {
+export function inflow(q: number, h: number, u: number, out: BoundaryFlux): void {
   out.mass = q;
   const invariant = u - 2 * sqrt(g * h);
   const critical = cbrt(q * g); // c at critical depth: c^3 = g q
@@ -38,7 +38,7 @@ export function inflow(q: number, h: number, u: number, out: Crossing): void {
  * Outflow against a prescribed depth hOut (m): u_b = u + 2 (c - c_b); critical when that would be faster than its own
  * wave, and the interior state itself when it is already supercritical.
  */
-export function outflow(hOut: number, h: number, u: number, out: Crossing): void {
+export function outflow(hOut: number, h: number, u: number, out: BoundaryFlux): void {
   if (h <= 1e-6 && hOut <= 1e-6) {
     out.mass = 0;
     out.depth = 0;

@@ -1,8 +1,9 @@
+import type { Reach, WaterReading } from "./reach-schema";
+import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import type { Field } from "./grid";
-import { layReach } from "./lay";
+import { rasteriseReach } from "./rasterise";
 import { probeAt } from "./probe";
-import type { Reach, WaterReading } from "./reach";
 import { steadyFlow } from "./steady";
 
 /**
@@ -38,12 +39,12 @@ export interface Residual {
 export interface Calibration {
   /** What could be fitted: roughness and the outlet, one of them, or nothing. */
   fitted: ("roughness" | "outlet")[];
-  /** Why not more, in words. */
-  why: string | null;
+  /** Why not more. */
+  why: Message | null;
   reach: Reach;
   /** Factor on Manning's n and its standard error as a factor. */
   roughness: { factor: number; error: number } | null;
-  outlet: { change: number; error: number; unit: "ln slope" | "m" } | null;
+  outlet: { change: number; error: number; unit: "ln-slope" | "m" } | null;
   residuals: Residual[];
   /**
    * Root mean square of residuals over their own standard errors, before and after: 1 is as good as the readings are.
@@ -96,8 +97,7 @@ export function* calibrate(
   readings: readonly WaterReading[],
   cell: number,
 ): Generator<number, Calibration> {
-  if (readings.length === 0)
-    throw new InputError("no-readings", "There is no reading to fit to.", { path: "readings" });
+  if (readings.length === 0) throw new InputError("no-readings-to-fit", {}, { path: "readings" });
   const flows = [...new Set(readings.map((one) => one.discharge))];
   const near = new Map<number, Field>();
   const outletKind = kindOfOutlet(reach);
@@ -108,7 +108,7 @@ export function* calibrate(
 
   function* predict(change: Change): Generator<number, (number | null)[]> {
     const changedReach = changed(reach, change);
-    const grid = layReach(changedReach, cell);
+    const grid = rasteriseReach(changedReach, cell);
     const out: (number | null)[] = readings.map(() => null);
     for (const discharge of flows) {
       const work = steadyFlow(grid, { discharge, downstream: changedReach.downstream, near: near.get(discharge) });
@@ -136,7 +136,7 @@ export function* calibrate(
     );
   const told = (predicted: readonly (number | null)[]): Residual[] =>
     readings.map(({ value }, k) => ({ reading: k, measured: value, before: before[k]!, after: predicted[k]! }));
-  const refused = (why: string): Calibration => ({
+  const refused = (why: Message): Calibration => ({
     fitted: [],
     why,
     reach,
@@ -145,14 +145,9 @@ export function* calibrate(
     residuals: told(before),
     misfit: { before: misfitOf(before), after: misfitOf(before) },
   });
-  if (usable.length < 2)
-    return refused(
-      usable.length === 0
-        ? "Every reading lies on ground that is dry in the model: mend the bed, or the places, first."
-        : "One reading cannot tell roughness from a fault of the bed: take at least two, better a depth and a timed float.",
-    );
+  if (usable.length < 2) return refused(usable.length === 0 ? message("readings-dry") : message("one-reading"));
 
-  let [now, predicted, wanted, why] = [start, before, undefined as Parameter[] | undefined, null as string | null];
+  let [now, predicted, wanted, why] = [start, before, undefined as Parameter[] | undefined, null as Message | null];
   let errors = { roughness: 0, outlet: 0 };
   for (let turn = 0; turn < MOST_TURNS; turn++) {
     // Sensitivities, in standard errors of each reading for one unit of each parameter.
@@ -185,9 +180,7 @@ export function* calibrate(
   const misfit = { before: misfitOf(before), after: misfitOf(predicted) };
   if (misfit.after > WORST_MISFIT) {
     return {
-      ...refused(
-        `Even the best fit leaves the readings ${misfit.after.toFixed(1)} of their own errors off: they contradict one another, or the bed. Look at the places and the depths of the bed first.`,
-      ),
+      ...refused(message("readings-contradict", { after: misfit.after })),
       residuals: told(predicted),
       misfit,
     };
@@ -202,7 +195,7 @@ export function* calibrate(
       ? { factor: Math.exp(now.roughness), error: Math.exp(errors.roughness * wider) }
       : null,
     outlet: fitted.includes("outlet")
-      ? { change: now.outlet, error: errors.outlet * wider, unit: outletKind === "slope" ? "ln slope" : "m" }
+      ? { change: now.outlet, error: errors.outlet * wider, unit: outletKind === "slope" ? "ln-slope" : "m" }
       : null,
     residuals: told(predicted),
     misfit,
@@ -214,7 +207,7 @@ function supported(
   slopes: Record<Parameter, number[]>,
   count: number,
   outletKind: "slope" | "level",
-): { wanted: Parameter[]; why: string | null } {
+): { wanted: Parameter[]; why: Message | null } {
   const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, value, k) => sum + value * b[k]!, 0);
   const [rr, oo, ro] = [
     dot(slopes.roughness, slopes.roughness),
@@ -226,27 +219,27 @@ function supported(
   if (!knowsRoughness && !knowsOutlet)
     return {
       wanted: [],
-      why: "The readings hardly move with roughness or with the level at the outlet: take depths and timed floats in the main run, at a flow that matters.",
+      why: message("readings-insensitive"),
     };
   if (!knowsRoughness)
     return {
       wanted: ["outlet"],
-      why: "The readings say nothing of roughness: only the level at the outlet was fitted.",
+      why: message("outlet-only"),
     };
   if (!knowsOutlet)
     return {
       wanted: ["roughness"],
-      why: "The readings say nothing of the level at the outlet: only roughness was fitted.",
+      why: message("roughness-only"),
     };
   if (count < 3)
     return {
       wanted: ["roughness"],
-      why: "Two readings support one figure: only roughness was fitted. A third, near the foot of the reach, would tell the level there.",
+      why: message("two-readings"),
     };
   if (Math.abs(ro) / Math.sqrt(rr * oo) > ALIKE)
     return {
       wanted: ["roughness"],
-      why: "These readings cannot tell roughness from the level at the outlet: only roughness was fitted. Add one far from the others, or a timed float.",
+      why: message("readings-alike"),
     };
   return { wanted: ["roughness", "outlet"], why: null };
 }

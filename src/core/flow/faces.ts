@@ -32,7 +32,7 @@ export class Faces {
 }
 
 /** What faces in one direction read and add to: speeds across and along them, and d/dt of depth and of both momenta. */
-export interface Crossed {
+export interface FluxCells {
   readonly h: Float64Array;
   readonly across: Float64Array;
   readonly along: Float64Array;
@@ -50,9 +50,9 @@ export interface Crossed {
  * of
  * Ritter 1892; and the viscous flux, on the faces stressFrom..stressTo: slip walls carry no viscous stress.
  */
-export function crossFaces(
+export function addFaceFluxes(
   faces: Faces,
-  water: Crossed,
+  water: FluxCells,
   row: number,
   step: number,
   from: number,

@@ -1,6 +1,6 @@
+import type { Feature } from "./reach-schema";
 import { InputError } from "../quantity/fault";
 import type { Grid } from "./grid";
-import type { Feature } from "./reach";
 import { ROUGHNESS } from "./substrate";
 
 /** Distance from a feature's middle in units of its half-size: inside where < 1. */
@@ -78,9 +78,7 @@ export function placeFeatures(grid: Grid, features: readonly Feature[]): Grid {
       const off = feature.x < 0 || feature.x > length || y < 0 || y > breadth;
       throw new InputError(
         off ? "feature-off-reach" : "feature-too-small",
-        off
-          ? `The ${feature.kind} at ${feature.x}, ${y} lies off the reach, which is ${length} x ${breadth} m.`
-          : `The ${feature.kind} at ${feature.x}, ${y} is smaller than a cell of ${grid.cell} m. Make it larger, or the cell smaller.`,
+        { kind: feature.kind, x: feature.x, y, length, breadth, cell: grid.cell },
         { path: `features[${index}]` },
       );
     }

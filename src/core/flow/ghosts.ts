@@ -14,7 +14,7 @@ export const ghostIndex = (stride: number, i: number, j: number): number => (j +
  * Bed and roughness with ghosts: mirrored behind walls and at the sides, the bed's own slope continued beyond open
  * ends.
  */
-export function layWithGhosts(grid: Grid, wallUp: boolean, wallDown: boolean, z: Float64Array, n: Float64Array): void {
+export function padWithGhosts(grid: Grid, wallUp: boolean, wallDown: boolean, z: Float64Array, n: Float64Array): void {
   const stride = strideOf(grid);
   for (let j = 0; j < grid.ny; j++) {
     const row = j * grid.nx;

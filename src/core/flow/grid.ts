@@ -25,7 +25,7 @@ export interface Field {
   u: Float32Array;
   v: Float32Array;
   /** Standard deviation of speed over the averaging time, m/s: where the water pulses. */
-  unsteadiness: Float32Array;
+  speedDeviation: Float32Array;
   verdict: Verdict;
   /** |mean outflow - inflow| / inflow over the averaging time. */
   massError: number;
@@ -55,28 +55,27 @@ export function cellsOf<T extends Float64Array | Float32Array | Uint8Array>(out:
 /** Demands finite beds and a size that can be solved. */
 export function checkGrid(grid: Grid): void {
   const { nx, ny, cell } = grid;
-  if (!(cell > 0)) throw new InputError("bad-cell", "The cell size must be positive.", { path: "bed.cell" });
+  if (!(cell > 0)) throw new InputError("bad-cell", {}, { path: "bed.cell" });
   if (nx < 4 || ny < 3)
-    throw new InputError("too-small", `A reach needs at least 4 x 3 cells; this one has ${nx} x ${ny}.`, {
-      path: "bed",
-    });
-  if (nx * ny > MOST_CELLS)
     throw new InputError(
-      "too-large",
-      `${nx} x ${ny} cells are more than the ${MOST_CELLS} that can be solved. Take a larger cell.`,
-      { path: "bed" },
+      "too-small",
+      { nx, ny },
+      {
+        path: "bed",
+      },
     );
+  if (nx * ny > MOST_CELLS) throw new InputError("too-many-cells", { nx, ny, most: MOST_CELLS }, { path: "bed" });
   for (let k = 0; k < nx * ny; k++) {
     if (!Number.isFinite(grid.z[k]!))
-      throw new InputError("bad-bed", `The bed is not a number at column ${k % nx}, row ${Math.floor(k / nx)}.`, {
-        path: `bed.z[${k}]`,
-      });
-    if (!(grid.roughness[k]! >= 0))
       throw new InputError(
-        "bad-roughness",
-        `Manning's n is not a number of 0 or more at column ${k % nx}, row ${Math.floor(k / nx)}.`,
-        { path: `roughness[${k}]` },
+        "bad-bed",
+        { column: k % nx, row: Math.floor(k / nx) },
+        {
+          path: `bed.z[${k}]`,
+        },
       );
+    if (!(grid.roughness[k]! >= 0))
+      throw new InputError("bad-roughness", { column: k % nx, row: Math.floor(k / nx) }, { path: `roughness[${k}]` });
   }
 }
 

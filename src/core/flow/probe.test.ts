@@ -14,7 +14,7 @@ const field: Field = {
   depth: fill((i, j) => (j === 0 ? 0 : 0.8 + 0.1 * i)),
   u: fill(() => 0.3),
   v: fill(() => 0.4),
-  unsteadiness: fill(() => 0.05),
+  speedDeviation: fill(() => 0.05),
   verdict: "converged",
   massError: 0,
   steps: 1,

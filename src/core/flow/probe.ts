@@ -46,6 +46,6 @@ export function probeAt(field: Field, x: number, y: number): Probe {
     nearBed: wet ? speedAtHeight(mean, depth, ks, Math.min(NEAR_BED, depth / 2)) : 0,
     heading: mean > 0 ? (Math.atan2(v, u) * 180) / Math.PI : 0,
     froude: wet ? mean / Math.sqrt(GRAVITY * depth) : 0,
-    pulse: wet ? at(field.unsteadiness) : 0,
+    pulse: wet ? at(field.speedDeviation) : 0,
   };
 }

@@ -1,3 +1,5 @@
+import { GRAVITY } from "../quantity/provenance";
+
 /**
  * Speed through the water column by the log law: u(z) = (u_star/kappa) ln(z/z0), z0 = ks/30 (Nikuradse 1933; Keulegan
  * 1938).
@@ -11,7 +13,7 @@ export const KAPPA = 0.41;
  * Capped at half the depth: a log law does not reach among stones that stand half as high as the water.
  */
 export function roughnessHeight(n: number, depth: number): number {
-  return Math.max(1e-4, Math.min((8.1 * Math.sqrt(9.81) * n) ** 6, 0.5 * depth));
+  return Math.max(1e-4, Math.min((8.1 * Math.sqrt(GRAVITY) * n) ** 6, 0.5 * depth));
 }
 
 /** ks from the size that 84 % of the stones are under, m (Hey 1979, from memory). */

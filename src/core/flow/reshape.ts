@@ -1,5 +1,6 @@
+import type { Reach, Template } from "./reach-schema";
 import { moved, placeOf } from "./features";
-import { checkReach, type Reach, type Template } from "./reach";
+import { checkReach } from "./reach";
 import { centreline, templateSize } from "./template";
 
 /**

@@ -1,6 +1,6 @@
+import type { Sections } from "./reach-schema";
 import { InputError } from "../quantity/fault";
 import type { Grid } from "./grid";
-import type { Sections } from "./reach";
 
 type Section = Sections["sections"][number];
 
@@ -9,15 +9,19 @@ type Section = Sections["sections"][number];
  * same share of
  * their widths. The reach is laid straight, x along its centreline, so that a bend keeps its depths but not its curve.
  */
-export function laySections(bed: Sections, roughness: number, cell = bed.cell): Grid {
+export function rasteriseSections(bed: Sections, roughness: number, cell = bed.cell): Grid {
   const ordered = bed.sections
     .map((section, index) => ({ ...ascending(section, index), index }))
     .sort((a, b) => a.x - b.x);
   ordered.forEach((section, k) => {
     if (k > 0 && section.x === ordered[k - 1]!.x)
-      throw new InputError("same-section", `Two sections lie at ${section.x} m.`, {
-        path: `bed.sections[${section.index}].x`,
-      });
+      throw new InputError(
+        "same-section",
+        { x: section.x },
+        {
+          path: `bed.sections[${section.index}].x`,
+        },
+      );
   });
   const x0 = ordered[0]!.x;
   const length = ordered.at(-1)!.x - x0;
@@ -49,8 +53,8 @@ function ascending(section: Section, index: number): Section {
   section.points.forEach((point, n) => {
     if (n > 0 && point.y <= section.points[n - 1]!.y)
       throw new InputError(
-        "banks-cross",
-        `Section ${index + 1}, point ${n + 1}: its distance across, ${point.y} m, does not lie beyond the point before it.`,
+        "section-folds",
+        { section: index + 1, point: n + 1, y: point.y },
         { path: `bed.sections[${index}].points[${n}].y` },
       );
   });

@@ -1,7 +1,7 @@
 import { GRAVITY } from "../quantity/provenance";
-import { type Crossing, inflow, outflow, spreadInflow } from "./boundaries";
-import { type Crossed, Faces, FILM } from "./faces";
-import { ghostIndex, layWithGhosts, RINGS, strideOf } from "./ghosts";
+import { type BoundaryFlux, inflow, outflow, spreadInflow } from "./boundaries";
+import { type FluxCells, Faces, FILM } from "./faces";
+import { ghostIndex, padWithGhosts, RINGS, strideOf } from "./ghosts";
 import type { Grid } from "./grid";
 import { inverseCubeRoot } from "./cube-root";
 import { type Sweepable, sweepX, sweepY } from "./sweeps";
@@ -64,6 +64,8 @@ export class ShallowWater implements Sweepable {
   /** Volume that has come in and gone out, m3. */
   volumeIn = 0;
   volumeOut = 0;
+  /** Volume made by holding depths at zero where a flux took more than a cell held, m3: counted, not hidden. */
+  volumeClipped = 0;
   /** Discharge out of the downstream edge during the last step, m3/s. */
   outflowRate = 0;
 
@@ -84,9 +86,9 @@ export class ShallowWater implements Sweepable {
   private readonly wallDown: boolean;
   readonly faces: Faces;
   readonly facesInTurn: Faces;
-  readonly acrossX: Crossed;
-  readonly acrossY: Crossed;
-  private readonly crossing: Crossing = { mass: 0, depth: 0 };
+  readonly acrossX: FluxCells;
+  readonly acrossY: FluxCells;
+  private readonly edgeFlux: BoundaryFlux = { mass: 0, depth: 0 };
   private readonly inletFlux: Float64Array;
   /** Wet span of each row, ghosts included; empty when low > high. */
   private readonly low: Int32Array;
@@ -136,7 +138,7 @@ export class ShallowWater implements Sweepable {
     this.inletFlux = new Float64Array(grid.ny);
     this.low = new Int32Array(grid.ny + 2 * G).fill(this.stride);
     this.high = new Int32Array(grid.ny + 2 * G).fill(-1);
-    layWithGhosts(grid, this.wallUp, this.wallDown, this.z, this.n);
+    padWithGhosts(grid, this.wallUp, this.wallDown, this.z, this.n);
   }
 
   /** Index of grid cell (i, j) in the arrays with ghosts. */
@@ -242,7 +244,7 @@ export class ShallowWater implements Sweepable {
     const { upstream } = this.options;
     if (upstream.kind === "inflow")
       spreadInflow(upstream.discharge, this.h, this.n, this.stride, this.ny, this.cell, this.inletFlux);
-    for (let j = 0; j < this.ny; j++) this.crossRow(j);
+    for (let j = 0; j < this.ny; j++) this.addRowFluxes(j);
     acrossRows(this);
   }
 
@@ -257,8 +259,8 @@ export class ShallowWater implements Sweepable {
     return min(G + this.nx - 1, max(this.high[row - 1]!, this.high[row]!, this.high[row + 1]!) + 1);
   }
 
-  /** Row j across its x-faces, then what crosses its open ends. */
-  private crossRow(j: number): void {
+  /** Fluxes over the x-faces of row j, then those over its open ends. */
+  private addRowFluxes(j: number): void {
     const row = (j + G) * this.stride;
     const first = this.spanLow(j);
     const last = this.spanHigh(j);
@@ -269,25 +271,25 @@ export class ShallowWater implements Sweepable {
     const openDown = last === outlet && !this.wallDown;
     alongRow(this, row, first, last, openUp, openDown);
     const { hL, zL, nL, hR, nR } = this.faces;
-    if (openUp) this.crossInlet(j, row + inlet, hR[inlet]!, nR[inlet]!, this.v[row + inlet]!);
+    if (openUp) this.addInletFlux(j, row + inlet, hR[inlet]!, nR[inlet]!, this.v[row + inlet]!);
     if (openDown)
-      this.crossOutlet(row + outlet, hL[outlet + 1]!, zL[outlet + 1]!, nL[outlet + 1]!, this.v[row + outlet]!);
+      this.addOutletFlux(row + outlet, hL[outlet + 1]!, zL[outlet + 1]!, nL[outlet + 1]!, this.v[row + outlet]!);
   }
 
-  private crossInlet(j: number, k: number, depth: number, speed: number, across: number): void {
+  private addInletFlux(j: number, k: number, depth: number, speed: number, across: number): void {
     const edge = this.options.upstream;
-    const { crossing } = this;
-    if (edge.kind === "inflow") inflow(this.inletFlux[j]!, depth, speed, crossing);
+    const { edgeFlux } = this;
+    if (edge.kind === "inflow") inflow(this.inletFlux[j]!, depth, speed, edgeFlux);
     else if (edge.kind === "level") {
       // Seen from outside, a level upstream is an outflow with the axis turned.
-      outflow(edge.level - this.z[k]!, depth, -speed, crossing);
-      crossing.mass = -crossing.mass;
+      outflow(edge.level - this.z[k]!, depth, -speed, edgeFlux);
+      edgeFlux.mass = -edgeFlux.mass;
     } else {
-      crossing.mass = depth * speed;
-      crossing.depth = depth;
+      edgeFlux.mass = depth * speed;
+      edgeFlux.depth = depth;
     }
-    if (edge.kind === "inflow" && crossing.mass === 0) crossing.depth = depth;
-    const { mass, depth: hB } = crossing;
+    if (edge.kind === "inflow" && edgeFlux.mass === 0) edgeFlux.depth = depth;
+    const { mass, depth: hB } = edgeFlux;
     const inverse = 1 / this.cell;
     const carried = mass > 0 ? (edge.kind === "open" ? across : 0) : across;
     this.rh[k]! += mass * inverse;
@@ -296,15 +298,15 @@ export class ShallowWater implements Sweepable {
     this.stageIn += mass * this.cell;
   }
 
-  private crossOutlet(k: number, depth: number, zFace: number, speed: number, across: number): void {
+  private addOutletFlux(k: number, depth: number, zFace: number, speed: number, across: number): void {
     const edge = this.options.downstream;
-    const { crossing } = this;
-    if (edge.kind === "level") outflow(edge.level - zFace, depth, speed, crossing);
+    const { edgeFlux } = this;
+    if (edge.kind === "level") outflow(edge.level - zFace, depth, speed, edgeFlux);
     else {
-      crossing.mass = depth * speed;
-      crossing.depth = depth;
+      edgeFlux.mass = depth * speed;
+      edgeFlux.depth = depth;
     }
-    const { mass, depth: hB } = crossing;
+    const { mass, depth: hB } = edgeFlux;
     const inverse = 1 / this.cell;
     this.rh[k]! -= mass * inverse;
     this.ru[k]! -= ((hB > 0 ? (mass * mass) / hB : 0) + 0.5 * g * hB * hB) * inverse;
@@ -340,10 +342,15 @@ export class ShallowWater implements Sweepable {
     let fastest = this.fastest;
     let low = stride;
     let high = -1;
+    let clipped = 0;
     const last = row + to;
     for (let k = row + from; k <= last; k++) {
       let depth = h[k]! + dt * rh[k]!;
-      if (depth < 0) depth = 0; // rounding only: the Courant bound keeps depths positive
+      if (depth < 0) {
+        // Each stage has half a say in the step.
+        clipped -= depth;
+        depth = 0;
+      }
       let qx = 0;
       let qy = 0;
       let r = root[k]!;
@@ -389,6 +396,7 @@ export class ShallowWater implements Sweepable {
       const wave = abs(uk) + abs(vk) + 2 * sqrt(g * depth);
       if (wave > fastest) fastest = wave;
     }
+    if (clipped > 0) this.volumeClipped += 0.5 * clipped * this.cell * this.cell;
     this.low[j + G] = low;
     this.high[j + G] = high;
     this.fastest = fastest;

@@ -1,7 +1,7 @@
+import type { Soundings } from "./reach-schema";
 import { Delaunay } from "d3-delaunay";
 import { InputError } from "../quantity/fault";
 import type { Grid } from "./grid";
-import type { Soundings } from "./reach";
 import { nearestIn } from "./nearest";
 import { believedTriangles, eachCellIn, twiceArea } from "./triangles";
 
@@ -14,7 +14,7 @@ const BANK_RISE = 0.5;
  * height between them, rising as a bank. x and y are shifted so that the least of both (or the first of `ends`, or the
  * edge of the `margin`) is 0. Refuses soundings in one line.
  */
-export function laySoundings(bed: Soundings, roughness: number, cell = bed.cell): Grid {
+export function rasteriseSoundings(bed: Soundings, roughness: number, cell = bed.cell): Grid {
   const { x0, y0, length, breadth } = withMargin(extentOf(bed), bed.margin ?? 0);
   const nx = Math.max(4, bed.ends ? Math.floor(length / cell) : Math.ceil(length / cell));
   const ny = Math.max(3, Math.ceil(breadth / cell));
@@ -29,9 +29,13 @@ export function laySoundings(bed: Soundings, roughness: number, cell = bed.cell)
     0,
   );
   if (covered < THINNEST * Math.max(length, breadth) ** 2)
-    throw new InputError("soundings-in-line", "The soundings lie in one line: a bed needs some to the side of it.", {
-      path: "bed.points",
-    });
+    throw new InputError(
+      "soundings-in-line",
+      {},
+      {
+        path: "bed.points",
+      },
+    );
   const z = new Float64Array(nx * ny);
   const inside = new Uint8Array(nx * ny);
   for (const three of believedTriangles(points, delaunay.triangles, bed.join)) {
@@ -41,12 +45,7 @@ export function laySoundings(bed: Soundings, roughness: number, cell = bed.cell)
       inside[k] = 1;
     });
   }
-  if (!inside.includes(1))
-    throw new InputError(
-      "nothing-joined",
-      `No three soundings lie within ${bed.join} m of one another: join them farther, or take larger cells.`,
-      { path: "bed.join" },
-    );
+  if (!inside.includes(1)) throw new InputError("nothing-joined", { join: bed.join }, { path: "bed.join" });
   const [nearest, apart] = nearestIn(inside, nx, ny);
   for (let k = 0; k < nx * ny; k++) if (!inside[k]) z[k] = z[nearest[k]!]! + BANK_RISE * cell * apart[k]!;
   return { nx, ny, cell, z, roughness: new Float64Array(nx * ny).fill(roughness) };

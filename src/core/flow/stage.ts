@@ -1,6 +1,6 @@
+import type { Downstream } from "./reach-schema";
 import { InputError } from "../quantity/fault";
 import type { Grid } from "./grid";
-import type { Downstream } from "./reach";
 
 /** Steepest slope used when a column's own fall cannot set one. */
 const LEAST_SLOPE = 1e-5;
@@ -55,11 +55,7 @@ export function outletLevel(grid: Grid, downstream: Downstream, discharge: numbe
         ? normalLevel(grid, outlet, discharge, downstream.slope)
         : downstream.h0 + (discharge / downstream.C) ** (1 / downstream.b);
   if (!(level > lowest + 0.02)) {
-    throw new InputError(
-      "stage-under-bed",
-      `The water level at the outlet, ${level.toFixed(2)} m, lies under its bed at ${lowest.toFixed(2)} m: the reach has no outlet.`,
-      { path: "downstream" },
-    );
+    throw new InputError("stage-under-bed", { level, lowest }, { path: "downstream" });
   }
   demandBanks(grid, outlet, level, discharge);
   return level;
@@ -76,9 +72,5 @@ function demandBanks(grid: Grid, i: number, level: number, discharge: number): v
   const [left, right] = [grid.z[i]!, grid.z[(grid.ny - 1) * grid.nx + i]!];
   const { lowest } = columnRange(grid, i);
   if (Math.min(left, right) - lowest < LEAST_BANK || level <= Math.max(left, right)) return;
-  throw new InputError(
-    "overtops",
-    `At ${discharge} m³/s the water at the outlet would stand at ${level.toFixed(2)} m, over both its banks (${left.toFixed(2)} and ${right.toFixed(2)} m): take a smaller flow, or a bed with higher banks.`,
-    { path: "discharge" },
-  );
+  throw new InputError("overtops", { discharge, level, left, right }, { path: "discharge" });
 }

@@ -38,7 +38,7 @@ export function firstGuess(grid: Grid, discharge: number, outletLevel: number): 
  * A state carried to another grid: level and velocities sampled, depth from the finer bed. Dry ground stays dry unless
  * its neighbours' level floods it.
  */
-export function carry(state: State, grid: Grid): State {
+export function interpolateState(state: State, grid: Grid): State {
   const { nx, ny, cell } = grid;
   const filled = fillDryLevels(state);
   const [level, depth, u, v] = [

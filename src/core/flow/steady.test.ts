@@ -1,8 +1,9 @@
+import type { Reach } from "./reach-schema";
 import { findEddies } from "../water/eddies";
 import { InputError } from "../quantity/fault";
 import type { Field } from "./grid";
-import { layReach } from "./lay";
-import { checkReach, readReach, type Reach } from "./reach";
+import { rasteriseReach } from "./rasterise";
+import { checkReach, readReach } from "./reach";
 import { solveSteady, steadyFlow } from "./steady";
 import { conveyed, normalLevel } from "./stage";
 
@@ -23,7 +24,7 @@ const channel = (change: Partial<Reach> = {}): Reach => {
   };
 };
 const solve = (reach: Reach, discharge: number): Field =>
-  solveSteady(layReach(reach), { discharge, downstream: reach.downstream });
+  solveSteady(rasteriseReach(reach), { discharge, downstream: reach.downstream });
 const faultOf = (work: () => unknown) => {
   try {
     work();
@@ -50,23 +51,29 @@ test("behind a wall across part of the channel the water turns back over several
   expect(field.massError).toBeLessThan(0.005);
   const [eddy] = findEddies(field).filter((one) => one.x > 19);
   const along = eddy!.outline.map(([x]) => x);
-  // Groyne wakes are many groyne lengths long in shallow rough water (about 5 to 12; common practice, no source): 5 m
-  // of it stand in the channel.
-  expect(Math.max(...along) - Math.min(...along)).toBeGreaterThan(10);
+  // 5 m of it stand in the channel. In wide smooth channels the eddy is 5 to 12 lengths long (the proof holds that);
+  // friction of a shallow rough bed shortens it (Babarutsi, Ganoulis & Chu 1989, J. Hydraul. Eng. 115; from memory).
+  const lengths = (Math.max(...along) - Math.min(...along)) / 5;
+  expect(lengths).toBeGreaterThan(3);
+  expect(lengths).toBeLessThan(7);
   expect(eddy!.returnSpeed).toBeGreaterThan(0.05);
 });
 
 test("a neighbour's field is a start that leads to the same water", () => {
   const reach = channel();
   const cold = solve(reach, 9);
-  const warm = solveSteady(layReach(reach), { discharge: 9, downstream: reach.downstream, near: solve(reach, 7) });
+  const warm = solveSteady(rasteriseReach(reach), {
+    discharge: 9,
+    downstream: reach.downstream,
+    near: solve(reach, 7),
+  });
   const mean = (field: Field) => field.depth.reduce((sum, h) => sum + h, 0) / field.depth.filter((h) => h > 0).length;
   expect(Math.abs(mean(warm) / mean(cold) - 1)).toBeLessThan(0.005);
 });
 
 test("progress runs from 0 to 1 and shows first pictures on coarser grids", () => {
   const reach = channel();
-  const work = steadyFlow(layReach(reach), { discharge: 9, downstream: reach.downstream });
+  const work = steadyFlow(rasteriseReach(reach), { discharge: 9, downstream: reach.downstream });
   const seen: number[] = [];
   const pictures: number[] = [];
   for (let step = work.next(); !step.done; step = work.next()) {
@@ -78,7 +85,7 @@ test("progress runs from 0 to 1 and shows first pictures on coarser grids", () =
 });
 
 test("normal depth is the level that conveys the discharge", () => {
-  const grid = layReach(channel());
+  const grid = rasteriseReach(channel());
   const level = normalLevel(grid, 30, 8, 0.003);
   expect(conveyed(grid, 30, level, 0.003)).toBeCloseTo(8, 2);
 });
@@ -90,19 +97,19 @@ test.each<[string, () => unknown, string]>([
   ["a stage under the bed", () => solve(channel({ downstream: { kind: "stage", value: -5 } }), 5), "stage-under-bed"],
   [
     "a feature off the reach",
-    () => layReach(channel({ features: [{ kind: "boulder", x: 500, y: 5, diameter: 2, height: 1 }] })),
+    () => rasteriseReach(channel({ features: [{ kind: "boulder", x: 500, y: 5, diameter: 2, height: 1 }] })),
     "feature-off-reach",
   ],
   [
     "a feature smaller than a cell",
-    () => layReach(channel({ features: [{ kind: "boulder", x: 20, y: 5, diameter: 0.2, height: 1 }] })),
+    () => rasteriseReach(channel({ features: [{ kind: "boulder", x: 20, y: 5, diameter: 0.2, height: 1 }] })),
     "feature-too-small",
   ],
   ["a reach without an outlet", () => checkReach({ ...channel(), downstream: undefined }), "no-outlet"],
   [
     "too few heights",
     () => checkReach({ ...channel(), bed: { kind: "grid", nx: 60, ny: 18, cell: 1, z: [1, 2] } }),
-    "bad-bed",
+    "bed-count",
   ],
   [
     "NaN in the bed (null in JSON)",

@@ -1,10 +1,10 @@
+import type { Downstream } from "./reach-schema";
 import { InputError } from "../quantity/fault";
-import { Averaging, changeBetween, joined } from "./averaging";
+import { Averaging, changeBetween, mergeAverages } from "./averaging";
 import { checkGrid, coarsen, DRY, type Field, type Grid, type Verdict } from "./grid";
-import type { Downstream } from "./reach";
 import { ShallowWater } from "./solver";
 import { columnRange, outletLevel } from "./stage";
-import { carry, firstGuess, scaled, type State } from "./start";
+import { interpolateState, firstGuess, scaled, type State } from "./start";
 
 export interface SteadyOptions {
   discharge: number;
@@ -53,9 +53,13 @@ function sequence(grid: Grid): number[] {
 export function* steadyFlow(grid: Grid, options: SteadyOptions): Generator<Progress, Field> {
   const { discharge } = options;
   if (!Number.isFinite(discharge) || discharge <= 0)
-    throw new InputError("bad-discharge", `The discharge must be above zero; it is ${discharge}.`, {
-      path: "discharge",
-    });
+    throw new InputError(
+      "bad-discharge",
+      { discharge },
+      {
+        path: "discharge",
+      },
+    );
   checkGrid(grid);
   const level = outletLevel(grid, options.downstream, discharge);
   // A neighbour spares the coarsest grid, not the next: storage settles cheaply there, and a start straight on the
@@ -66,9 +70,9 @@ export function* steadyFlow(grid: Grid, options: SteadyOptions): Generator<Progr
   for (const [index, factor] of factors.entries()) {
     const own = coarsen(grid, factor);
     const start = state
-      ? carry(state, own)
+      ? interpolateState(state, own)
       : options.near
-        ? carry(scaled(stateOf(options.near), discharge / options.near.discharge), own)
+        ? interpolateState(scaled(stateOf(options.near), discharge / options.near.discharge), own)
         : firstGuess(own, discharge, Math.max(level, columnRange(own, own.nx - 1).lowest + 0.05));
     demandInlet(start, own);
     const share = {
@@ -94,7 +98,7 @@ export function solveSteady(grid: Grid, options: SteadyOptions, onProgress?: (pr
 
 function demandInlet(start: State, grid: Grid): void {
   for (let j = 0; j < grid.ny; j++) if (start.depth[j * grid.nx]! > DRY) return;
-  throw new InputError("no-inlet", "No cell of the upstream end is wet: the reach has no inlet.", { path: "bed" });
+  throw new InputError("no-inlet", {}, { path: "bed" });
 }
 
 /** Runs one grid until its window means agree (roughly on coarse grids, to the limits on the finest). */
@@ -131,13 +135,13 @@ function* settle(
         change.depth < LIMITS.depth * limit &&
         change.unitDischarge < LIMITS.unitDischarge * limit
       ) {
-        return fieldOf(grid, joined(now, previous), options.discharge, "converged", water.steps);
+        return fieldOf(grid, mergeAverages(now, previous), options.discharge, "converged", water.steps);
       }
       // Storage has settled but wakes still pulse: gather means until they themselves stop moving. Unsettled windows
       // are not gathered.
       if (error(now) < 2 * LIMITS.outflow * limit && change.depth < 2 * LIMITS.depth * limit) {
         const before = kept && means(kept);
-        kept = kept ? joined(kept, now) : now;
+        kept = kept ? mergeAverages(kept, now) : now;
         // Long pulses may go on for ever: enough settled windows are a mean, and its spread is kept with it.
         const enough =
           kept.seconds >= ENOUGH_WINDOWS * WINDOW || (before && drift(before, kept) < LIMITS.unitDischarge * limit);
@@ -157,12 +161,7 @@ function* average(water: ShallowWater, from: number, span: number): Generator<Pr
   const now = new Averaging(water);
   while (now.seconds < WINDOW) {
     for (let k = 0; k < SLICE && now.seconds < WINDOW; k++) now.add(water.step(WINDOW - now.seconds + 1e-6));
-    if (!Number.isFinite(water.outflowRate))
-      throw new InputError(
-        "unstable",
-        "The flow could not be computed on this bed: it broke down. Look for cliffs in the bed near the inlet or outlet.",
-        { path: "bed" },
-      );
+    if (!Number.isFinite(water.outflowRate)) throw new InputError("unstable", {}, { path: "bed" });
     yield { done: from + span * Math.min(1, now.seconds / WINDOW), cell: 0, seconds: water.time };
   }
   return now;
@@ -203,9 +202,9 @@ function fieldOf(grid: Grid, averaging: Averaging, discharge: number, verdict: V
     depth: make(),
     u: make(),
     v: make(),
-    unsteadiness: make(),
+    speedDeviation: make(),
     verdict,
-    massError: Math.abs(averaging.meanOutflow() / discharge - 1),
+    massError: averaging.massError(discharge),
     steps,
   };
   for (let c = 0; c < cells; c++) {
@@ -214,7 +213,7 @@ function fieldOf(grid: Grid, averaging: Averaging, discharge: number, verdict: V
     field.depth[c] = h;
     field.u[c] = averaging.qx[c]! / averaging.seconds / h;
     field.v[c] = averaging.qy[c]! / averaging.seconds / h;
-    field.unsteadiness[c] = averaging.speedSpread(c);
+    field.speedDeviation[c] = averaging.speedSpread(c);
   }
   return field;
 }

@@ -1,9 +1,9 @@
 import { DEMO_REACHES, DEMO_STATION } from "../../demo/river";
-import { sounderLog, SOUNDER_HANG } from "../../standins/sounder";
+import { sounderLog, SOUNDER_DRAFT } from "../../standins/sounder";
 import { seriesFrom } from "../gauge/series";
 import { readSoundings } from "../formats/soundings-file";
 import { sample } from "./grid";
-import { layReach } from "./lay";
+import { rasteriseReach } from "./rasterise";
 import { nearestIn } from "./nearest";
 import { headingBetween, metresPerDegree, toPlane } from "./plane";
 import { checkReach } from "./reach";
@@ -62,7 +62,7 @@ describe("a survey", () => {
   test("the fall of the water tilts the bed, the transducer's depth adds to it", () => {
     const { points, bed } = survey(
       plain(() => 1),
-      { fall: 0.003, hang: 0.2 },
+      { waterSurfaceSlope: 0.003, transducerDraft: 0.2 },
     );
     for (const { x, z } of points) expect(z).toBeCloseTo(-1.2 - 0.003 * x, 10);
     expect(bed.points).toHaveLength(147);
@@ -79,13 +79,13 @@ describe("a survey", () => {
     input.soundings.forEach((one, k) =>
       Object.assign(one, { time: k * 2 * 60_000, value: 1 + 0.05 * ((k * 2) / 60 - 3) }),
     );
-    const { points, levelled } = survey(input, { fall: 0, hang: 0, stage });
+    const { points, levelled } = survey(input, { waterSurfaceSlope: 0, transducerDraft: 0, stage });
     const [low, high] = [Math.min(...points.map(({ z }) => z)), Math.max(...points.map(({ z }) => z))];
     expect(high - low).toBeLessThan(1e-9);
     expect(levelled!.to - levelled!.from).toBeCloseTo(0.05 * ((146 * 2) / 60), 6);
     expect(levelled!.without).toBe(0);
     delete input.soundings[0]!.time;
-    expect(survey(input, { fall: 0, hang: 0, stage }).levelled!.without).toBe(1);
+    expect(survey(input, { waterSurfaceSlope: 0, transducerDraft: 0, stage }).levelled!.without).toBe(1);
   });
 
   test("a hundred thousand soundings are thinned and told, not refused", () => {
@@ -100,7 +100,10 @@ describe("a survey", () => {
       time: k * 20,
       line: k + 1,
     }));
-    const found = survey({ frame: "reach", measure: "depth", soundings }, { fall: 0, hang: 0, stage });
+    const found = survey(
+      { frame: "reach", measure: "depth", soundings },
+      { waterSurfaceSlope: 0, transducerDraft: 0, stage },
+    );
     expect(found.points.length).toBeLessThanOrEqual(20_000);
     expect(found.length).toBeCloseTo(119.9, 0);
     expect(found.levelled!.to - found.levelled!.from).toBeCloseTo((0.1 * 130_000 * 20) / 3_600_000, 3);
@@ -108,18 +111,20 @@ describe("a survey", () => {
 
   test("a shout of the sounder stands out and is left out; a true ledge does not and stays", () => {
     const ledge = (_: number, y: number) => (y < 9 ? 1 : 2.2);
-    expect(survey(plain(ledge), { fall: 0, hang: 0 }).odd).toBe(0);
+    expect(survey(plain(ledge), { waterSurfaceSlope: 0, transducerDraft: 0 }).outliers).toBe(0);
     const shouted = plain((x, y) => (x === 30 && y === 6 ? 5 : ledge(x, y)));
-    const found = survey(shouted, { fall: 0, hang: 0 });
-    expect(found.points.filter((one) => one.odd)).toMatchObject([{ x: 30, y: 6, line: 73 }]);
+    const found = survey(shouted, { waterSurfaceSlope: 0, transducerDraft: 0 });
+    expect(found.points.filter((one) => one.outlier)).toMatchObject([{ x: 30, y: 6, line: 73 }]);
     expect(found.bed.points).toHaveLength(146);
-    expect(survey(shouted, { fall: 0, hang: 0, keepOdd: true }).bed.points).toHaveLength(147);
+    expect(survey(shouted, { waterSurfaceSlope: 0, transducerDraft: 0, keepOutliers: true }).bed.points).toHaveLength(
+      147,
+    );
   });
 
   test("spacing, density and area of an even grid; a hole in it is a gap", () => {
     const even = survey(
       plain(() => 1),
-      { fall: 0, hang: 0 },
+      { waterSurfaceSlope: 0, transducerDraft: 0 },
     );
     expect(even.spacing).toBeCloseTo(3, 10);
     expect(even.area).toBeCloseTo(60 * 18, 6);
@@ -127,7 +132,7 @@ describe("a survey", () => {
     expect(even.gaps.share).toBe(0);
     const holed = plain(() => 1);
     const without = { ...holed, soundings: holed.soundings.filter(({ a, b }) => Math.hypot(a - 30, b - 9) > 8) };
-    const { gaps } = survey(without, { fall: 0, hang: 0 });
+    const { gaps } = survey(without, { waterSurfaceSlope: 0, transducerDraft: 0 });
     expect(gaps.corners.length).toBeGreaterThan(0);
     for (const [x, y] of gaps.corners) expect(Math.hypot(x - 30, y - 9)).toBeLessThan(9.5);
   });
@@ -138,9 +143,9 @@ describe("a survey", () => {
       const [turn, r] = [(Math.PI * Math.floor(k / 5)) / 60, 36 + 2 * (k % 5)];
       return { a: -r * Math.cos(turn), b: r * Math.sin(turn), value: 1.2, line: k + 1 };
     });
-    const { area, bed } = survey({ ...bend, soundings }, { fall: 0, hang: 0, heading: 90 });
+    const { area, bed } = survey({ ...bend, soundings }, { waterSurfaceSlope: 0, transducerDraft: 0, heading: 90 });
     expect(area).toBeCloseTo(((44 ** 2 - 36 ** 2) * Math.PI) / 2, -2);
-    const grid = layReach(
+    const grid = rasteriseReach(
       checkReach({
         schema: "low-heron/reach@1",
         id: "b",
@@ -160,17 +165,17 @@ describe("a survey", () => {
     const fall = 0.0028;
     const log = sounderLog(reach, { ...DEMO_STATION, heading: 200 }, Date.UTC(2026, 5, 1, 9), fall, 0.5);
     const file = readSoundings(log);
-    const found = survey(file, { fall, hang: SOUNDER_HANG });
+    const found = survey(file, { waterSurfaceSlope: fall, transducerDraft: SOUNDER_DRAFT });
     expect(Math.min(Math.abs(found.heading - 200), 20)).toBeLessThan(5);
-    expect(file.notes.join(" ")).toMatch(/lost the bottom/);
-    expect(found.odd).toBeGreaterThan(0);
-    const known = survey(file, { fall, hang: SOUNDER_HANG, heading: 200 });
-    const grid = layReach(reach);
+    expect(file.notes.map(({ code }) => code)).toContain("lost-bottom");
+    expect(found.outliers).toBeGreaterThan(0);
+    const known = survey(file, { waterSurfaceSlope: fall, transducerDraft: SOUNDER_DRAFT, heading: 200 });
+    const grid = rasteriseReach(reach);
     const [length, breadth] = [grid.nx * grid.cell, grid.ny * grid.cell];
     // Where the survey's frame lies on the reach's: its first line ran 1.5 m below the top; its edge is where the boat
     // first turned.
     const apart = known.points
-      .filter((one) => !one.odd)
+      .filter((one) => !one.outlier)
       .map(({ x, y, z }) => {
         const edge = (breadth - known.breadth) / 2;
         return Math.abs(
@@ -188,8 +193,8 @@ describe("a survey", () => {
       downstream: { kind: "normal", slope: fall },
     });
     const [own, again] = [
-      solveSteady(layReach(reach, 1), { discharge: 6, downstream: reach.downstream }),
-      solveSteady(layReach(sounded), { discharge: 6, downstream: sounded.downstream }),
+      solveSteady(rasteriseReach(reach, 1), { discharge: 6, downstream: reach.downstream }),
+      solveSteady(rasteriseReach(sounded), { discharge: 6, downstream: sounded.downstream }),
     ];
     const volume = (field: typeof own) => field.depth.reduce((sum, h) => sum + h, 0) / field.nx;
     expect(Math.abs(volume(again) / volume(own) - 1)).toBeLessThan(0.12);

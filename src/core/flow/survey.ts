@@ -1,9 +1,9 @@
+import type { Soundings } from "./reach-schema";
 import { Delaunay } from "d3-delaunay";
 import { median } from "simple-statistics";
 import { InputError } from "../quantity/fault";
 import { interpolated, type Series } from "../gauge/series";
 import { headingBetween, toPlane } from "./plane";
-import type { Soundings } from "./reach";
 import { believedTriangles, eachCellIn, twiceArea } from "./triangles";
 
 /** What a survey is made of: places with a depth or a height, as read from a file (formats/soundings-file.ts). */
@@ -19,15 +19,15 @@ export interface SurveyOptions {
    * last.
    */
   heading?: number;
-  /** Fall of the water's surface, m per m. */
-  fall: number;
-  /** How deep the transducer hangs, m. */
-  hang: number;
+  /** Slope of the water's surface, m per m. */
+  waterSurfaceSlope: number;
+  /** Draft of the transducer: its depth under the surface, m. */
+  transducerDraft: number;
   /** Stage at a gauge, to bring soundings of different hours to one water level. */
   stage?: Series;
-  keepOdd?: boolean;
+  keepOutliers?: boolean;
   /** Longest side of a triangle that is believed, m, where the angler knows better. */
-  join?: number;
+  maximumEdge?: number;
   cell?: number;
 }
 
@@ -38,7 +38,7 @@ export interface SurveyPoint {
   /** Bed, m: 0 is the water's surface at the top of the reach, at the survey's middle stage. */
   z: number;
   /** Stands out from its neighbours: left out of the bed unless kept. */
-  odd: boolean;
+  outlier: boolean;
   line: number;
 }
 
@@ -54,13 +54,13 @@ export interface Survey {
   /** Sounded area: that of the triangles between them, m2. */
   area: number;
   /** Longest side of a triangle that is believed, m. */
-  join: number;
+  maximumEdge: number;
   /**
    * Places between soundings that are farther from any than a quarter of the breadth, or only bridged by triangles not
    * believed: squares of `size` m by their corner.
    */
   gaps: { size: number; share: number; corners: [number, number][] };
-  odd: number;
+  outliers: number;
   /** Change of stage that was taken out, m; null where there was no stage or no time. */
   levelled: {
     from: number;
@@ -106,11 +106,7 @@ const MOST_POINTS = 20_000;
  */
 export function survey({ frame, measure, soundings }: SurveyInput, options: SurveyOptions): Survey {
   if (soundings.length < 3)
-    throw new InputError(
-      "too-few-soundings",
-      `A bed needs at least three soundings; there ${soundings.length === 1 ? "is one" : `are ${soundings.length}`}.`,
-      { path: "bed.points" },
-    );
+    throw new InputError("too-few-soundings", { count: soundings.length }, { path: "bed.points" });
   const plane = toPlane(frame, soundings);
   const heading = frame === "reach" ? 90 : (options.heading ?? headingBetween(plane));
   const laid = frame === "reach" ? plane : turned(plane, heading);
@@ -123,8 +119,8 @@ export function survey({ frame, measure, soundings }: SurveyInput, options: Surv
     return {
       x,
       y: laid[k]![1] - y0,
-      z: measure === "height" ? value : rise - value - options.hang - options.fall * x,
-      odd: false,
+      z: measure === "height" ? value : rise - value - options.transducerDraft - options.waterSurfaceSlope * x,
+      outlier: false,
       line,
     };
   });
@@ -134,23 +130,26 @@ export function survey({ frame, measure, soundings }: SurveyInput, options: Surv
     (one) => one.x,
     (one) => one.y,
   );
-  markOdd(points, delaunay, measure === "depth" ? options.fall : 0);
+  markOutliers(points, delaunay, measure === "depth" ? options.waterSurfaceSlope : 0);
   const [length, breadth] = [greatest(points, "x"), greatest(points, "y")];
-  const { spacing, join } = { ...distances(points, delaunay), ...(options.join ? { join: options.join } : {}) };
+  const { spacing, join } = {
+    ...distances(points, delaunay),
+    ...(options.maximumEdge ? { join: options.maximumEdge } : {}),
+  };
   const triangles = [...believedTriangles(points, delaunay.triangles, join)];
   const area = triangles.reduce((sum, three) => sum + Math.abs(twiceArea(three)) / 2, 0);
-  const kept = points.filter((one) => options.keepOdd || !one.odd);
+  const kept = points.filter((one) => options.keepOutliers || !one.outlier);
   return {
     points,
     heading,
     length,
     breadth,
     spacing,
-    join,
+    maximumEdge: join,
     area,
     density: area > 0 ? (100 * points.length) / area : 0,
     gaps: gapsIn(points, delaunay, triangles, length, breadth),
-    odd: points.filter((one) => one.odd).length,
+    outliers: points.filter((one) => one.outlier).length,
     levelled: stages
       ? {
           from: -greatestOf(finite(stages).map((value) => -value)) - reference,
@@ -206,7 +205,7 @@ function thinned(points: SurveyPoint[]): SurveyPoint[] {
       x: meanOf(own, "x"),
       y: meanOf(own, "y"),
       z: meanOf(own, "z"),
-      odd: false,
+      outlier: false,
       line: own[0]!.line,
     }));
   }
@@ -216,8 +215,8 @@ function thinned(points: SurveyPoint[]): SurveyPoint[] {
 const meanOf = (points: readonly SurveyPoint[], axis: "x" | "y" | "z"): number =>
   points.reduce((sum, point) => sum + point[axis], 0) / points.length;
 
-function markOdd(points: SurveyPoint[], delaunay: Delaunay<SurveyPoint>, fall: number): void {
-  const level = points.map(({ x, z }) => z + fall * x);
+function markOutliers(points: SurveyPoint[], delaunay: Delaunay<SurveyPoint>, slope: number): void {
+  const level = points.map(({ x, z }) => z + slope * x);
   const apart = points.map((point, k) => {
     const near = [...delaunay.neighbors(k)]
       .sort(
@@ -235,7 +234,7 @@ function markOdd(points: SurveyPoint[], delaunay: Delaunay<SurveyPoint>, fall: n
         };
   });
   const spread = 1.4826 * median(apart.map((one) => one.fromMiddle));
-  points.forEach((point, k) => (point.odd = apart[k]!.beyond > Math.max(ODD.metres, ODD.deviations * spread)));
+  points.forEach((point, k) => (point.outlier = apart[k]!.beyond > Math.max(ODD.metres, ODD.deviations * spread)));
 }
 
 function distances(points: readonly SurveyPoint[], delaunay: Delaunay<SurveyPoint>): { spacing: number; join: number } {

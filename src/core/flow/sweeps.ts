@@ -1,12 +1,12 @@
 import { GRAVITY } from "../quantity/provenance";
-import { crossFaces, type Crossed, type Faces } from "./faces";
+import { addFaceFluxes, type FluxCells, type Faces } from "./faces";
 import { RINGS } from "./ghosts";
 import { limited } from "./limiter";
 
 // Local names, for the reason given in solver.ts.
 const g = GRAVITY;
 const slope = limited;
-const crossFacesLocal = crossFaces;
+const crossFacesLocal = addFaceFluxes;
 const { max, min } = Math;
 
 /** What the sweeps read (state with ghosts, wet spans); what they write is behind acrossX and acrossY. */
@@ -19,8 +19,8 @@ export interface Sweepable {
   readonly v: Float64Array;
   readonly z: Float64Array;
   /** The same arrays as the faces across x and across y see them. */
-  readonly acrossX: Crossed;
-  readonly acrossY: Crossed;
+  readonly acrossX: FluxCells;
+  readonly acrossY: FluxCells;
   readonly faces: Faces;
   /** The same right sides, with left sides of its own: rows of faces in y come by turns. */
   readonly facesInTurn: Faces;

@@ -1,5 +1,5 @@
+import type { Template } from "./reach-schema";
 import type { Grid } from "./grid";
-import type { Template } from "./reach";
 import { along, heldUp, RIFFLE_RUN_POOL, WATERS } from "./template-waters";
 
 /**
@@ -25,7 +25,7 @@ export function templateSize(template: Template): { length: number; breadth: num
 }
 
 /** The bed of a template on its grid. */
-export function layTemplate(template: Template, roughness: number): Grid {
+export function rasteriseTemplate(template: Template, roughness: number): Grid {
   const { length, breadth } = templateSize(template);
   const { cell, width, poolDepth, slope } = template;
   const nx = Math.max(4, Math.round(length / cell));

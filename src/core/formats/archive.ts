@@ -2,6 +2,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { z } from "zod";
 import { type Book, emptyBook, LATER_PARTS, PART_NAMES, type PartName, PARTS } from "../book/records";
 import { InputError } from "../quantity/fault";
+import { messageOf, pathOf, refuse } from "../quantity/issue";
 
 /** The archive: a zip of JSON-lines parts with a manifest of counts and SHA-256 sums. One file holds everything. */
 
@@ -36,18 +37,13 @@ export async function writeArchive(book: Book, written: string, digest: Digest):
 
 /** Reads a whole archive or throws a located fault: nothing is half read. */
 export async function readArchive(bytes: Uint8Array, digest: Digest, file?: string): Promise<Book> {
-  if (bytes.length === 0) throw new InputError("empty-file", "The file is empty.", { file });
-  if (bytes.length > LARGEST_ARCHIVE) throw new InputError("too-large", "The archive is larger than 100 MB.", { file });
+  if (bytes.length === 0) throw new InputError("empty-file", {}, { file });
+  if (bytes.length > LARGEST_ARCHIVE) throw new InputError("archive-too-large", {}, { file });
   const files = unzip(bytes, file);
   const manifestBytes = files["manifest.json"];
-  if (!manifestBytes)
-    throw new InputError("no-manifest", "The zip holds no manifest.json: it is not a Low Heron archive.", { file });
+  if (!manifestBytes) throw new InputError("no-manifest", {}, { file });
   const manifest = manifestSchema.safeParse(parseJson(strFromU8(manifestBytes), file, "manifest.json"));
-  if (!manifest.success)
-    throw new InputError("bad-manifest", `The manifest is not as it should be: ${manifest.error.issues[0]!.message}`, {
-      file,
-      path: "manifest.json",
-    });
+  if (!manifest.success) refuse(manifest.error, "bad-manifest", { file });
   const book = emptyBook();
   for (const name of PART_NAMES)
     await readPart(name, files[`${name}.jsonl`], manifest.data.parts[name], book, digest, file);
@@ -60,16 +56,20 @@ function unzip(bytes: Uint8Array, file: string | undefined): Record<string, Uint
     return unzipSync(bytes, {
       filter: (entry) => {
         if (entry.originalSize > LARGEST_PART)
-          throw new InputError("too-large", `Part ${entry.name} unpacks to more than 200 MB.`, {
-            file,
-            path: entry.name,
-          });
+          throw new InputError(
+            "part-too-large",
+            { name: entry.name },
+            {
+              file,
+              path: entry.name,
+            },
+          );
         return entry.name === "manifest.json" || PART_NAMES.some((name) => entry.name === `${name}.jsonl`);
       },
     });
   } catch (error) {
     if (error instanceof InputError) throw error;
-    throw new InputError("not-an-archive", "The file is not a zip archive, or it is damaged.", { file });
+    throw new InputError("not-an-archive", {}, { file });
   }
 }
 
@@ -83,30 +83,30 @@ async function readPart(
 ): Promise<void> {
   const path = `${name}.jsonl`;
   if (!bytes && !stated && LATER_PARTS.includes(name)) return;
-  if (!bytes || !stated) throw new InputError("missing-part", `The archive lacks its part ${path}.`, { file, path });
+  if (!bytes || !stated) throw new InputError("missing-part", { path }, { file, path });
   if ((await digest(Uint8Array.from(bytes))) !== stated.sha256)
-    throw new InputError("bad-sum", `Part ${path} does not match its sum in the manifest: the archive is damaged.`, {
-      file,
-      path,
-    });
+    throw new InputError(
+      "bad-sum",
+      { path },
+      {
+        file,
+        path,
+      },
+    );
   const lines = strFromU8(bytes)
     .split("\n")
     .filter((line) => line !== "");
   if (lines.length !== stated.count)
-    throw new InputError(
-      "bad-count",
-      `Part ${path} has ${lines.length} records, and the manifest says ${stated.count}.`,
-      { file, path },
-    );
+    throw new InputError("bad-count", { path, length: lines.length, count: stated.count }, { file, path });
   lines.forEach((line, index) => {
     const parsed = PARTS[name].safeParse(parseJson(line, file, path, index + 1));
     if (!parsed.success) {
       const issue = parsed.error.issues[0]!;
-      throw new InputError("bad-record", `${path}, line ${index + 1}: ${issue.path.join(".")}: ${issue.message}`, {
-        file,
-        line: index + 1,
-        path,
-      });
+      throw new InputError(
+        "bad-record",
+        { path, line: index + 1, field: pathOf(issue), issue: messageOf(issue) },
+        { file, line: index + 1, path },
+      );
     }
     (book[name] as unknown[]).push(parsed.data);
   });
@@ -116,7 +116,7 @@ function parseJson(text: string, file: string | undefined, path: string, line?: 
   try {
     return JSON.parse(text) as unknown;
   } catch {
-    throw new InputError("not-json", `${path}${line ? `, line ${line}` : ""} is not JSON.`, { file, line, path });
+    throw new InputError("part-not-json", { path, line }, { file, line, path });
   }
 }
 
@@ -127,15 +127,15 @@ function checkLinks(book: Book, file: string | undefined): void {
   const orphanSession = book.sessions.findIndex((session) => !reaches.has(session.reach));
   if (orphanSession >= 0)
     throw new InputError(
-      "broken-link",
-      `Session ${book.sessions[orphanSession]!.id} names a reach that the archive does not hold.`,
+      "reach-missing",
+      { id: book.sessions[orphanSession]!.id },
       { file, line: orphanSession + 1, path: "sessions.jsonl" },
     );
   const orphanCatch = book.catches.findIndex((one) => !sessions.has(one.session));
   if (orphanCatch >= 0)
     throw new InputError(
-      "broken-link",
-      `Catch ${book.catches[orphanCatch]!.id} names a session that the archive does not hold.`,
+      "session-missing",
+      { id: book.catches[orphanCatch]!.id },
       { file, line: orphanCatch + 1, path: "catches.jsonl" },
     );
 }

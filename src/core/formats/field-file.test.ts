@@ -1,4 +1,4 @@
-import { layReach } from "../flow/lay";
+import { rasteriseReach } from "../flow/rasterise";
 import { solveSteady } from "../flow/steady";
 import { InputError } from "../quantity/fault";
 import { readField, writeField } from "./field-file";
@@ -12,7 +12,7 @@ const reach = {
   roughness: 0.03,
   downstream: { kind: "normal" as const, slope: 0.004 },
 };
-const field = solveSteady(layReach(reach), { discharge: 5, downstream: reach.downstream });
+const field = solveSteady(rasteriseReach(reach), { discharge: 5, downstream: reach.downstream });
 
 test("a field comes back from its file to a tenth of a millimetre, dry cells null in the file and zero here", () => {
   const text = writeField(field);
@@ -26,7 +26,7 @@ test("a field comes back from its file to a tenth of a millimetre, dry cells nul
   raw.depth.forEach((h, k) => expect(h === null).toBe(!(field.depth[k]! > 0)));
   expect(raw.bed.every(Number.isFinite)).toBe(true);
   const back = readField(text, 0.05);
-  for (const name of ["depth", "u", "v", "bed", "roughness", "unsteadiness"] as const)
+  for (const name of ["depth", "u", "v", "bed", "roughness", "speedDeviation"] as const)
     back[name].forEach((value, k) => expect(Math.abs(value - field[name][k]!)).toBeLessThan(6e-5));
   expect(back).toMatchObject({ nx: 40, ny: 12, cell: 1, discharge: 5, verdict: field.verdict });
 });
@@ -39,7 +39,7 @@ test("roughness is the reach's own where the file gives none", () => {
 
 test.each<[string, (raw: Record<string, unknown>) => void, string]>([
   ["too few depths", (raw) => (raw.depth = [1, 2]), "depth"],
-  ["a word for a speed", (raw) => ((raw.u as unknown[])[3] = "fast"), "u.3"],
+  ["a word for a speed", (raw) => ((raw.u as unknown[])[3] = "fast"), "u[3]"],
   ["no cell size", (raw) => delete raw.cell, "cell"],
   ["a huge grid", (raw) => Object.assign(raw, { nx: 5000, ny: 5000 }), "nx"],
 ])("a field with %s is refused by its path", (_, spoil, path) => {

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { InputError } from "../quantity/fault";
+import { refuse } from "../quantity/issue";
 import { cellsOf, type Field, MOST_CELLS } from "../flow/grid";
 
 /** The field file: row-major arrays of bed, depth, u and v, null where dry, and where its corner lies. */
@@ -16,7 +17,7 @@ const fieldSchema = z.object({
   depth: wetNumbers,
   u: wetNumbers,
   v: wetNumbers,
-  unsteadiness: wetNumbers.optional(),
+  speedDeviation: wetNumbers.optional(),
   verdict: z.enum(["converged", "shedding", "not-converged"]).default("converged"),
   massError: z.number().min(0).default(0),
 });
@@ -37,7 +38,7 @@ export function writeField(field: Field): string {
     depth: wet(field.depth),
     u: wet(field.u),
     v: wet(field.v),
-    unsteadiness: wet(field.unsteadiness),
+    speedDeviation: wet(field.speedDeviation),
   });
 }
 
@@ -50,34 +51,35 @@ export function readField(text: string, roughness: number, file?: string): Field
   try {
     data = JSON.parse(text);
   } catch (error) {
-    throw new InputError("not-json", `The field file is not JSON: ${(error as Error).message}`, { file });
+    throw new InputError("field-not-json", { message: (error as Error).message }, { file });
   }
   const parsed = fieldSchema.safeParse(data);
-  if (!parsed.success) {
-    const issue = parsed.error.issues[0]!;
-    throw new InputError("bad-field", `The field is not as it should be at ${issue.path.join(".")}: ${issue.message}`, {
-      file,
-      path: issue.path.join("."),
-    });
-  }
+  if (!parsed.success) refuse(parsed.error, "bad-field", { file });
   const field = parsed.data;
   const cells = field.nx * field.ny;
-  if (cells > MOST_CELLS)
-    throw new InputError("too-large", `${cells} cells are more than can be read.`, { file, path: "nx" });
+  if (cells > MOST_CELLS) throw new InputError("field-too-large", { cells }, { file, path: "nx" });
   for (const name of ["bed", "depth", "u", "v"] as const) {
     if (field[name].length !== cells)
-      throw new InputError("bad-field", `“${name}” has ${field[name].length} values, and ${cells} are needed.`, {
-        file,
-        path: name,
-      });
+      throw new InputError(
+        "field-count",
+        { name, length: field[name].length, cells },
+        {
+          file,
+          path: name,
+        },
+      );
   }
   const dense = (values: (number | null)[] | undefined) => cellsOf(new Float32Array(cells), (k) => values?.[k] ?? 0);
   const n = field.roughness;
   if (Array.isArray(n) && n.length !== cells)
-    throw new InputError("bad-field", `“roughness” has ${n.length} values, and ${cells} are needed.`, {
-      file,
-      path: "roughness",
-    });
+    throw new InputError(
+      "field-count",
+      { length: n.length, cells },
+      {
+        file,
+        path: "roughness",
+      },
+    );
   return {
     nx: field.nx,
     ny: field.ny,
@@ -88,7 +90,7 @@ export function readField(text: string, roughness: number, file?: string): Field
     depth: dense(field.depth),
     u: dense(field.u),
     v: dense(field.v),
-    unsteadiness: dense(field.unsteadiness),
+    speedDeviation: dense(field.speedDeviation),
     verdict: field.verdict,
     massError: field.massError,
     steps: 0,

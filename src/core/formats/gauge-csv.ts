@@ -1,3 +1,5 @@
+import { type Message, message } from "../quantity/message";
+import { type DecimalMark, decimalMarkOf } from "../quantity/number";
 import Papa from "papaparse";
 import { InputError } from "../quantity/fault";
 import { type Parameter, UNIT_OF } from "../gauge/series";
@@ -71,9 +73,16 @@ export function csvRows(text: string, file: string | undefined, preview = 0): { 
     preview,
   }).data;
   const headerRow = rows.findIndex((row) => row.some((cell) => cell.trim() !== "") && !row[0]!.startsWith("#"));
-  if (headerRow < 0) throw new InputError("no-header", "The file holds only comments.", { file, line: 1 });
+  if (headerRow < 0) throw new InputError("no-header", {}, { file, line: 1 });
   return { rows, headerRow };
 }
+
+/** Rows looked at for the decimal mark of a column. */
+const MARK_ROWS = 2000;
+
+/** The decimal mark that the cells of a column show; undefined where none of them tells. */
+export const columnMark = (rows: readonly string[][], headerRow: number, index: number): DecimalMark | undefined =>
+  decimalMarkOf(rows.slice(headerRow + 1, headerRow + 1 + MARK_ROWS).map((row) => row[index] ?? ""));
 
 /** Lines looked at for a preview. */
 const PREVIEW = 400;
@@ -111,22 +120,21 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
   const headers = (rows[headerRow] ?? []).map(readHeader);
   const said = options.columns;
   if (said && said.length !== headers.length)
-    throw new InputError("wrong-columns", `${said.length} columns were matched, and the file has ${headers.length}.`, {
-      file,
-      line: headerRow + 1,
-    });
+    throw new InputError(
+      "wrong-columns",
+      { matched: said.length, count: headers.length },
+      {
+        file,
+        line: headerRow + 1,
+      },
+    );
   const timeColumn = headers.findIndex(
     (header, index) => (said ? said[index]!.as : kindOfColumn(header.name)) === "time",
   );
   const where = { file, line: headerRow + 1 };
-  if (timeColumn < 0)
-    throw new InputError(
-      "no-time-column",
-      `No column is named as a time (time, datetime, timestamp). The columns are: ${listed(headers)}.`,
-      where,
-    );
+  if (timeColumn < 0) throw new InputError("no-time-column", { columns: listed(headers) }, where);
 
-  const notes: string[] = [];
+  const notes: Message[] = [];
   const columns = oncePerParameter(
     headers.flatMap((header, index): Column[] => {
       const match = said?.[index];
@@ -148,18 +156,16 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
     notes,
     (column) => headers[column.index]!.name,
   );
-  if (columns.length === 0)
-    throw new InputError(
-      "no-known-column",
-      `No column gives discharge, stage, water temperature or turbidity. The columns are: ${listed(headers)}.`,
-      where,
-    );
+  if (columns.length === 0) throw new InputError("no-known-column", { columns: listed(headers) }, where);
 
   const zoneName = options.zone ?? headers[timeColumn]!.zone;
   const zone = zoneName ? (/^(utc|gmt|z)$/i.test(zoneName) ? UTC : ianaZone(zoneName)) : UTC;
-  if (!zone) throw new InputError("unknown-zone", `“${zoneName}” is not a time zone known here.`, where);
+  if (!zone) throw new InputError("unknown-zone", { zone: zoneName }, where);
 
-  const gathering = new Gathering(columns);
+  const gathering = new Gathering(
+    columns,
+    columns.map(({ index }) => columnMark(rows, headerRow, index)),
+  );
   let previous = -Infinity;
   let unzoned = 0;
   // Papa keeps one row a line unless a quoted cell holds a line break; count those too so that line numbers stay true.
@@ -172,7 +178,7 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
     if (quoted) line += row.reduce((breaks, cell) => breaks + (cell.match(/\n/g)?.length ?? 0), 0);
     if (row[0]!.startsWith("#") || row.every((cell) => cell.trim() === "")) continue;
     if (row.length < headers.length) {
-      gathering.reject(here, `the line has ${row.length} of ${headers.length} cells`);
+      gathering.reject(here, message("short-line", { length: row.length, wanted: headers.length }));
       continue;
     }
     const instant = readInstant(row[timeColumn]!, zone, previous);
@@ -185,8 +191,7 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
     gathering.take(here, instant.time, row);
   }
   const series = gathering.finish(file);
-  if (unzoned && !zoneName)
-    notes.push(`${unzoned} times have no offset and no zone was stated: they were read as UTC.`);
+  if (unzoned && !zoneName) notes.push(message("no-offset", { unzoned }));
   return { station: { id: "", name: "" }, series, rejected: gathering.rejected, codes: gathering.codes, notes };
 }
 
@@ -194,33 +199,21 @@ function unitFor(
   parameter: Parameter,
   header: Header,
   where: { file?: string; line: number },
-  notes: string[],
+  notes: Message[],
 ): string {
   const dimension = dimensionOf(parameter);
   if (header.unit && !header.zone) {
     if (findUnit(header.unit)!.dimension !== dimension)
-      throw new InputError(
-        "wrong-unit",
-        `Column “${header.name}” is in ${header.unit}, which does not measure ${parameter}.`,
-        where,
-      );
+      throw new InputError("wrong-unit", { name: header.name, unit: header.unit, parameter }, where);
     return header.unit;
   }
-  if (header.zone)
-    throw new InputError(
-      "unknown-unit",
-      `Column “${header.name}” is in “${header.zone}”, a unit not known here.`,
-      where,
-    );
+  if (header.zone) throw new InputError("unknown-unit", { name: header.name, unit: header.zone }, where);
   const assumed = defaultUnit(parameter);
-  notes.push(`Column “${header.name}” names no unit: ${assumed} was taken.`);
+  notes.push(message("assumed-unit", { name: header.name, assumed }));
   return assumed;
 }
 
 const defaultUnit = (parameter: Parameter): string => (parameter === "waterTemperature" ? "C" : UNIT_OF[parameter]);
 
-const listed = (headers: readonly Header[]): string =>
-  headers
-    .map((header) => header.name || "(empty)")
-    .slice(0, 12)
-    .join(", ");
+/** Names of the first columns, for a fault. */
+const listed = (headers: readonly Header[]): string[] => headers.map((header) => header.name).slice(0, 12);

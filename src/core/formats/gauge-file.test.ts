@@ -1,9 +1,14 @@
+import { tell } from "../../words/messages";
+import type { Message } from "../quantity/message";
 import fc from "fast-check";
 import { InputError } from "../quantity/fault";
 import { summariseGauge } from "../gauge/summary";
 import { readHeader } from "./gauge-csv";
 import { readGaugeFile } from "./gauge-file";
 import { ianaZone, readInstant, UTC } from "./instant";
+
+const told = (rejected: readonly { line: number; reason: Message }[]) =>
+  rejected.map(({ line, reason }) => ({ line, reason: tell(reason) }));
 
 /**
  * Layout of RDB as the US Geological Survey publishes it (NWIS "RDB output format"): comments, header, format row,
@@ -51,7 +56,7 @@ test("RDB: units, zones across the autumn change, codes as gaps, bad lines with 
   ]);
   expect(Array.from(discharge!.values, Number.isNaN)).toEqual([false, true, true, true, false]);
   expect(file.codes).toEqual({ Ice: 1, Eqp: 2 });
-  expect(file.rejected).toEqual([
+  expect(told(file.rejected)).toEqual([
     { line: 12, reason: "discharge -5 is negative" },
     { line: 13, reason: "time zone “XYZ” is not known" },
   ]);
@@ -69,7 +74,7 @@ test("CSV: columns by name and unit, in any order, semicolons, offsets, bad cell
   expect(by.waterTemperature!.values[0]).toBeCloseTo(10, 10);
   expect(by.turbidity!.values[1]).toBeNaN();
   expect(file.rejected.map((one) => one.line)).toEqual([3, 4, 5, 6]);
-  expect(file.rejected[0]!.reason).toContain("abc");
+  expect(tell(file.rejected[0]!.reason)).toContain("abc");
 });
 
 test("headers as people write them", () => {

@@ -16,11 +16,7 @@ export function readGaugeFile(text: string, options: CsvOptions & { format?: Gau
   demandText(text, options.file);
   const stated = options.format ?? "auto";
   if (!GAUGE_FORMATS.includes(stated))
-    throw new InputError(
-      "unknown-format",
-      `“${String(stated)}” is not a gauge format read here: ${GAUGE_FORMATS.join(", ")}.`,
-      { file: options.file },
-    );
+    throw new InputError("unknown-format", { stated: String(stated), known: GAUGE_FORMATS }, { file: options.file });
   const format = stated === "auto" ? formatOf(text) : stated;
   if (format === "waterml2") return readGaugeWaterML2(text, options);
   return format === "rdb" ? readGaugeRdb(text, options) : readGaugeCsv(text, options);

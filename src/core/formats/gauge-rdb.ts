@@ -1,3 +1,4 @@
+import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { type Column, demandText, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
 import { PARAMETER_CODES } from "./parameter-codes";
@@ -16,10 +17,9 @@ interface Layout {
   columns: Column[];
 }
 
-function layoutOf(headers: readonly string[], line: number, file: string | undefined, notes: string[]): Layout {
+function layoutOf(headers: readonly string[], line: number, file: string | undefined, notes: Message[]): Layout {
   const timeColumn = headers.findIndex((name) => /^(datetime|date)$/i.test(name));
-  if (timeColumn < 0)
-    throw new InputError("no-time-column", "The header row names no datetime column.", { file, line });
+  if (timeColumn < 0) throw new InputError("no-datetime-column", {}, { file, line });
   const found = headers.flatMap((name, index): Column[] => {
     // "12345_00060" or, for daily values, "12345_00060_00003"; "…_cd" columns carry flags.
     const match = /^(?:\d+_)?(\d{5})(?:_\d{5})?$/.exec(name);
@@ -28,10 +28,14 @@ function layoutOf(headers: readonly string[], line: number, file: string | undef
   });
   const columns = oncePerParameter(found, notes, (column) => headers[column.index]!);
   if (columns.length === 0)
-    throw new InputError("no-known-column", "No column carries discharge, stage, water temperature or turbidity.", {
-      file,
-      line,
-    });
+    throw new InputError(
+      "no-carrying-column",
+      {},
+      {
+        file,
+        line,
+      },
+    );
   return { timeColumn, zoneColumn: headers.indexOf("tz_cd"), siteColumn: headers.indexOf("site_no"), columns };
 }
 
@@ -41,7 +45,7 @@ function zoneReader(
   file: string | undefined,
 ): (code: string | undefined) => Zone | undefined {
   const fallback = stated ? ianaZone(stated) : UTC;
-  if (!fallback) throw new InputError("unknown-zone", `“${stated}” is not a time zone known here.`, { file });
+  if (!fallback) throw new InputError("unknown-zone", { zone: stated }, { file });
   return (code) => (code === undefined || code.trim() === "" ? fallback : codedZone(code));
 }
 
@@ -64,9 +68,9 @@ export function readGaugeRdb(text: string, options: { zone?: string; file?: stri
   const lines = text.split(/\r?\n/);
   const comments = lines.filter((line) => line.startsWith("#"));
   const headerLine = lines.findIndex((line) => !line.startsWith("#") && line.trim() !== "");
-  if (headerLine < 0) throw new InputError("no-header", "The file holds only comments.", { file, line: lines.length });
+  if (headerLine < 0) throw new InputError("no-header", {}, { file, line: lines.length });
   const headers = lines[headerLine]!.split("\t").map((name) => name.trim());
-  const notes: string[] = [];
+  const notes: Message[] = [];
   const layout = layoutOf(headers, headerLine + 1, file, notes);
   const zoneFor = zoneReader(options.zone, file);
 
@@ -87,7 +91,7 @@ export function readGaugeRdb(text: string, options: { zone?: string; file?: stri
     const rowSite = layout.siteColumn < 0 ? "" : cells[layout.siteColumn]!.trim();
     site ??= rowSite;
     if (rowSite !== site) {
-      gathering.reject(k + 1, `the line belongs to station ${rowSite}, not ${site}`);
+      gathering.reject(k + 1, message("other-station", { rowSite, site }));
       continue;
     }
     previous = read.time;
@@ -111,9 +115,10 @@ function readRow(
   zoneFor: (code: string | undefined) => Zone | undefined,
   previous: number,
 ) {
-  if (cells.length < width - 1) return { ok: false as const, reason: `the line has ${cells.length} of ${width} cells` };
+  if (cells.length < width - 1)
+    return { ok: false as const, reason: message("short-line", { length: cells.length, wanted: width }) };
   const code = layout.zoneColumn < 0 ? undefined : cells[layout.zoneColumn];
   const zone = zoneFor(code);
-  if (!zone) return { ok: false as const, reason: `time zone “${code}” is not known` };
+  if (!zone) return { ok: false as const, reason: message("unknown-zone-code", { code }) };
   return readInstant(cells[layout.timeColumn] ?? "", zone, previous);
 }

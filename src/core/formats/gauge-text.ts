@@ -1,3 +1,5 @@
+import { type Message, message } from "../quantity/message";
+import { type DecimalMark, parseNumber, type ParsedNumber } from "../quantity/number";
 import { InputError } from "../quantity/fault";
 import { PARAMETERS, type Parameter, type Series, seriesFromColumns, UNIT_OF } from "../gauge/series";
 import type { GaugeRecord } from "../gauge/summary";
@@ -6,7 +8,7 @@ import { type Dimension, findUnit, toSI } from "../quantity/units";
 /** A line that was not taken, with its number in the file (from 1) and why. */
 export interface Rejection {
   line: number;
-  reason: string;
+  reason: Message;
 }
 
 export interface GaugeFile extends GaugeRecord {
@@ -14,7 +16,7 @@ export interface GaugeFile extends GaugeRecord {
   /** Codes that stood in place of numbers, and how often: counted as gaps. */
   codes: Record<string, number>;
   /** Things worth knowing that cost no data. */
-  notes: string[];
+  notes: Message[];
 }
 
 /** Files larger than this are refused, bytes: ten years of quarter hours with four parameters is about 25 MB. */
@@ -61,20 +63,21 @@ const DIMENSION_OF: Partial<Record<Parameter, Dimension>> = {
 
 /** Refuses what is not text: empty, or holding bytes that no text file holds. */
 export function demandText(text: string, file?: string): void {
-  if (text.trim() === "") throw new InputError("empty-file", "The file is empty.", { file });
+  if (text.trim() === "") throw new InputError("empty-file", {}, { file });
   if (text.length > LARGEST_FILE)
-    throw new InputError("too-large", `The file is larger than ${LARGEST_FILE / 1048576} MB.`, { file });
+    throw new InputError("file-too-large", { megabytes: LARGEST_FILE / 1048576 }, { file });
   const head = text.slice(0, 4096);
   let odd = 0;
   for (const char of head) {
     const code = char.codePointAt(0)!;
-    if (code === 0)
-      throw new InputError("binary-file", "The file is not text: it holds binary data.", { file, line: 1 });
+    if (code === 0) throw new InputError("binary-file", {}, { file, line: 1 });
     if ((code < 32 && code !== 9 && code !== 10 && code !== 13) || code === 0xfffd) odd++;
   }
-  if (odd > head.length * 0.02)
-    throw new InputError("binary-file", "The file is not text: it holds binary data.", { file, line: 1 });
+  if (odd > head.length * 0.02) throw new InputError("binary-file", {}, { file, line: 1 });
 }
+
+/** A number as nearly all files write it: read at once. */
+const PLAIN = /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i;
 
 export interface Column {
   index: number;
@@ -90,13 +93,17 @@ export class Gathering {
   private readonly readings: number[][];
   private readonly units;
 
-  constructor(private readonly columns: readonly Column[]) {
+  /** `marks`: the decimal mark of each column, where its own cells tell it. */
+  constructor(
+    private readonly columns: readonly Column[],
+    private readonly marks: readonly (DecimalMark | undefined)[] = [],
+  ) {
     this.readings = columns.map(() => []);
     this.units = columns.map((column) => findUnit(column.unitName));
   }
 
   /** `line` may be a way to find it, where finding costs something. */
-  reject(line: number | (() => number), reason: string): void {
+  reject(line: number | (() => number), reason: Message): void {
     this.rejected.push({ line: typeof line === "number" ? line : line(), reason });
   }
 
@@ -118,20 +125,29 @@ export class Gathering {
 
   private valueOf(line: number | (() => number), column: Column, cell: string, k: number): number {
     if (cell === "") return NaN;
-    const number = /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(cell) ? Number(cell) : NaN;
+    const mark = this.marks[k];
+    const parsed: ParsedNumber =
+      mark !== "," && PLAIN.test(cell) ? { ok: true, value: Number(cell) } : parseNumber(cell, mark);
+    const number = parsed.ok ? parsed.value : NaN;
     if ((Number.isNaN(number) || number <= -999) && CODES.has(cell.toLowerCase())) {
       this.codes[cell] = (this.codes[cell] ?? 0) + 1;
       return NaN;
     }
     if (!Number.isFinite(number)) {
-      this.reject(line, `${column.parameter} “${cell.slice(0, 40)}” is not a number`);
+      const asked = !parsed.ok && parsed.message.code === "ambiguous-comma";
+      this.reject(
+        line,
+        asked
+          ? message("ambiguous-cell", { ...parsed.message.values, parameter: column.parameter })
+          : message("not-a-reading", { parameter: column.parameter, text: cell.slice(0, 40) }),
+      );
       return NaN;
     }
     const unit = this.units[k];
     const value = unit ? toSI(number, unit) : number;
     const fault = impossible(column.parameter, value);
     if (fault) {
-      this.reject(line, `${column.parameter} ${cell} ${fault}`);
+      this.reject(line, message(fault, { parameter: column.parameter, cell }));
       return NaN;
     }
     return value;
@@ -142,11 +158,7 @@ export class Gathering {
     const series = this.series();
     if (series.length === 0) {
       const first = this.rejected[0];
-      throw new InputError(
-        "no-readings",
-        `The file holds no usable reading${first ? `: line ${first.line}, ${first.reason}` : ""}.`,
-        { file, line: first?.line },
-      );
+      throw new InputError("no-readings", { line: first?.line, reason: first?.reason }, { file, line: first?.line });
     }
     return series;
   }
@@ -164,11 +176,11 @@ export class Gathering {
 
 /** Why a reading cannot be, or undefined. Bounds are wide: they catch wrong units and broken sensors, not floods. */
 function impossible(parameter: Parameter, value: number): string | undefined {
-  if (parameter === "discharge" && value < 0) return "is negative";
-  if (parameter === "discharge" && value > 400_000) return "is more than any river carries";
-  if (parameter === "turbidity" && (value < 0 || value > 100_000)) return "is not a turbidity";
-  if (parameter === "waterTemperature" && (value < -3 || value > 50)) return "is not a river's temperature";
-  if (parameter === "airPressure" && (value < 500 || value > 1100)) return "is not an air pressure";
+  if (parameter === "discharge" && value < 0) return "is-negative";
+  if (parameter === "discharge" && value > 400_000) return "is-too-much";
+  if (parameter === "turbidity" && (value < 0 || value > 100_000)) return "is-no-turbidity";
+  if (parameter === "waterTemperature" && (value < -3 || value > 50)) return "is-no-temperature";
+  if (parameter === "airPressure" && (value < 500 || value > 1100)) return "is-no-pressure";
   return undefined;
 }
 
@@ -184,13 +196,13 @@ export const addCounts = (
 /** The first column wins when two carry the same parameter; the others become a note. */
 export function oncePerParameter(
   columns: readonly Column[],
-  notes: string[],
+  notes: Message[],
   nameOf: (column: Column) => string,
 ): Column[] {
   const taken = new Set<Parameter>();
   return columns.filter((column) => {
     if (!taken.has(column.parameter)) return Boolean(taken.add(column.parameter));
-    notes.push(`Column “${nameOf(column)}” was left out: another column already gives ${column.parameter}.`);
+    notes.push(message("column-left-out", { name: nameOf(column), parameter: column.parameter }));
     return false;
   });
 }

@@ -1,3 +1,4 @@
+import { message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import type { Parameter } from "../gauge/series";
 import { findUnit } from "../quantity/units";
@@ -89,10 +90,9 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
   const { file } = options;
   const root = parseXml(source, parser, file);
   const zone = options.zone ? ianaZone(options.zone) : UTC;
-  if (!zone) throw new InputError("unknown-zone", `“${options.zone}” is not a time zone known here.`, { file });
+  if (!zone) throw new InputError("unknown-zone", { zone: options.zone }, { file });
   const observations = observationsOf(root);
-  if (observations.length === 0)
-    throw new InputError("not-waterml2", "The XML holds no observation of WaterML 2.0.", { file });
+  if (observations.length === 0) throw new InputError("not-waterml2", {}, { file });
 
   const out: GaugeFile = { station: { id: "", name: "" }, series: [], rejected: [], codes: {}, notes: [] };
   const told = { unzoned: 0 };
@@ -107,12 +107,11 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
     const first = out.rejected[0];
     throw new InputError(
       "no-readings",
-      `The file holds no usable reading${first ? `: line ${first.line}, ${first.reason}` : out.notes[0] ? `: ${out.notes[0]}` : ""}.`,
+      { line: first?.line, reason: first?.reason ?? out.notes[0] },
       { file, line: first?.line },
     );
   }
-  if (told.unzoned && !options.zone)
-    out.notes.push(`${told.unzoned} times have no offset and no zone was stated: they were read as UTC.`);
+  if (told.unzoned && !options.zone) out.notes.push(message("no-offset", { unzoned: told.unzoned }));
   return out;
 
   function readSeries(observation: Node, series: Node | undefined, points: readonly unknown[], first: number): void {
@@ -120,31 +119,27 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
       attribute(observation.observedProperty, "title") || attribute(observation.observedProperty, "href") || "unnamed";
     const property = propertyOf(observation);
     if (!series || !property)
-      return void out.notes.push(
-        `Series “${name}” was left out: ${series ? "it measures nothing known here" : "its result is not a measured time series"}.`,
-      );
+      return void out.notes.push(message("series-left-out", { name, series: series !== undefined }));
     const { parameter } = property;
     const stated = unitOf(series);
     const unitName = stated || property.unitName;
     const unit = findUnit(unitName);
     if (!unit || unit.dimension !== dimensionOf(parameter))
       return void out.notes.push(
-        `Series “${name}” was left out: its unit “${unitName || "none"}” ${unit ? `does not measure ${parameter}` : "is not known here"}.`,
+        message("series-unit", { name, unit: unitName, known: unit !== undefined, parameter }),
       );
     const station = stationOf(observation);
     if (out.series.some((one) => one.parameter === parameter))
-      return void out.notes.push(`Series “${name}” was left out: another already gives ${parameter}.`);
+      return void out.notes.push(message("series-twice", { name, parameter }));
     if (out.station.id && station.id && station.id !== out.station.id)
-      return void out.notes.push(
-        `Series “${name}” was left out: it belongs to station ${station.id}, not ${out.station.id}.`,
-      );
+      return void out.notes.push(message("series-other-station", { name, other: station.id, own: out.station.id }));
 
     const gathering = new Gathering([{ index: 0, parameter, unitName }]);
     takePoints(gathering, points, first, zone!);
     const found = gathering.series();
     out.rejected.push(...gathering.rejected);
     for (const [code, count] of Object.entries(gathering.codes)) out.codes[code] = (out.codes[code] ?? 0) + count;
-    if (found.length === 0) return void out.notes.push(`Series “${name}” holds no reading.`);
+    if (found.length === 0) return void out.notes.push(message("series-empty", { name }));
     out.series.push(...found);
     out.station = { id: out.station.id || station.id, name: out.station.name || station.name };
   }

@@ -1,7 +1,9 @@
+import { tzOffset } from "@date-fns/tz/tzOffset";
+import { type Message, message } from "../quantity/message";
 /** Reading instants: ISO 8601 with an offset, or local clock time in a stated IANA zone or fixed offset. */
 
 export type Instant =
-  { ok: true; time: number; /** It carried its own offset. */ zoned: boolean } | { ok: false; reason: string };
+  { ok: true; time: number; /** It carried its own offset. */ zoned: boolean } | { ok: false; reason: Message };
 
 const CLOCK =
   /^(\d{4})-(\d{2})-(\d{2})(?:[T ](\d{1,2}):(\d{2})(?::(\d{2})(?:\.(\d{1,3})\d*)?)?)?\s*(Z|UTC|GMT|[+-]\d{2}:?\d{2}|[+-]\d{2})?$/i;
@@ -19,21 +21,7 @@ export const UTC = fixedZone(0);
 
 /** A zone of the IANA database by name; undefined when there is none of that name. */
 export function ianaZone(name: string): Zone | undefined {
-  let format: Intl.DateTimeFormat;
-  try {
-    format = new Intl.DateTimeFormat("en-GB", {
-      timeZone: name,
-      hourCycle: "h23",
-      year: "numeric",
-      month: "numeric",
-      day: "numeric",
-      hour: "numeric",
-      minute: "numeric",
-      second: "numeric",
-    });
-  } catch {
-    return undefined;
-  }
+  if (Number.isNaN(tzOffset(name, new Date(0)))) return undefined;
   const cache = new Map<number, number>();
   const days = new Map<number, number | null>();
   /** Offset of a whole UTC day, or null on a day when clocks change. */
@@ -53,8 +41,7 @@ export function ianaZone(name: string): Zone | undefined {
     let offset = cache.get(quarter);
     if (offset === undefined) {
       const start = quarter * 900_000;
-      const part = Object.fromEntries(format.formatToParts(start).map((piece) => [piece.type, Number(piece.value)]));
-      offset = Date.UTC(part.year!, part.month! - 1, part.day!, part.hour!, part.minute!, part.second!) - start;
+      offset = tzOffset(name, new Date(start)) * 60_000;
       cache.set(quarter, offset);
     }
     return offset;
@@ -77,7 +64,7 @@ export function readInstant(text: string, zone: Zone, previous = -Infinity): Ins
   const plain = plainClock(text);
   if (!Number.isNaN(plain)) return at(zone(plain), text, previous);
   const match = CLOCK.exec(text.trim());
-  if (!match) return { ok: false, reason: `“${text.trim().slice(0, 40)}” is not an ISO 8601 time` };
+  if (!match) return { ok: false, reason: message("not-iso", { text: text.trim().slice(0, 40) }) };
   const [, year, month, day, hour = "0", minute = "0", second = "0", fraction = "0", offset] = match;
   const parts = [year, month, day, hour, minute, second].map(Number) as [
     number,
@@ -102,13 +89,13 @@ export function readInstant(text: string, zone: Zone, previous = -Infinity): Ins
     back.getUTCDate() === parts[2] &&
     back.getUTCHours() === parts[3] &&
     back.getUTCMinutes() === parts[4];
-  if (!isTrue) return { ok: false, reason: `“${text.trim()}” is not a date in the calendar` };
+  if (!isTrue) return { ok: false, reason: message("no-such-date", { text: text.trim() }) };
   if (offset) return { ok: true, time: clock - offsetMinutes(offset) * 60_000, zoned: true };
   return at(zone(clock), text, previous);
 }
 
 function at(candidates: readonly number[], text: string, previous: number): Instant {
-  if (candidates.length === 0) return { ok: false, reason: `“${text.trim()}” was skipped by the clocks of this zone` };
+  if (candidates.length === 0) return { ok: false, reason: message("skipped-hour", { text: text.trim() }) };
   return { ok: true, time: candidates.find((time) => time > previous) ?? candidates[0]!, zoned: false };
 }
 

@@ -1,7 +1,9 @@
+import { message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import type { Gauging } from "../gauge/rating";
+import { numberIn } from "../quantity/number";
 import { findUnit, toSI } from "../quantity/units";
-import { csvRows, kindOfColumn, readHeader } from "./gauge-csv";
+import { columnMark, csvRows, kindOfColumn, readHeader } from "./gauge-csv";
 import { demandText, type Rejection } from "./gauge-text";
 
 /**
@@ -11,27 +13,31 @@ import { demandText, type Rejection } from "./gauge-text";
 export function readPairs(text: string, file?: string): { gaugings: Gauging[]; rejected: Rejection[] } {
   demandText(text, file);
   const { rows, headerRow: first } = csvRows(text, file);
-  const bare = rows[first]!.every((cell) => Number.isFinite(Number(cell)));
+  const bare = rows[first]!.every((cell) => Number.isFinite(numberIn(cell)));
   const headers = bare ? [] : rows[first]!.map(readHeader);
   const column = (parameter: "stage" | "discharge", otherwise: number) => {
     const index = bare ? otherwise : headers.findIndex((header) => kindOfColumn(header.name) === parameter);
     if (index < 0)
       throw new InputError(
-        "no-known-column",
-        `No column is named as ${parameter}. The columns are: ${headers.map((one) => one.name || "(empty)").join(", ")}.`,
+        "no-named-column",
+        { parameter, columns: headers.map((one) => one.name) },
         { file, line: first + 1 },
       );
     const header = headers[index];
     if (header?.zone)
-      throw new InputError("unknown-unit", `Column “${header.name}” is in “${header.zone}”, a unit not known here.`, {
-        file,
-        line: first + 1,
-      });
+      throw new InputError(
+        "unknown-unit",
+        { name: header.name, unit: header.zone },
+        {
+          file,
+          line: first + 1,
+        },
+      );
     const unit = findUnit(header?.unit ?? (parameter === "stage" ? "m" : "m3/s"))!;
     if (unit.dimension !== (parameter === "stage" ? "length" : "discharge"))
       throw new InputError(
         "wrong-unit",
-        `Column “${header!.name}” is in ${header!.unit}, which does not measure ${parameter}.`,
+        { name: header!.name, unit: header!.unit, parameter },
         { file, line: first + 1 },
       );
     return { index, unit };
@@ -43,18 +49,17 @@ export function readPairs(text: string, file?: string): { gaugings: Gauging[]; r
     const row = rows[k]!;
     if (row[0]!.startsWith("#") || row.every((cell) => cell.trim() === "")) continue;
     const [h, q] = [stage, discharge].map(({ index, unit }) => {
-      const cell = (row[index] ?? "").trim();
-      return cell === "" ? NaN : toSI(Number(cell), unit);
+      return toSI(numberIn(row[index] ?? "", columnMark(rows, first, index)), unit);
     }) as [number, number];
-    if (!Number.isFinite(h) || !Number.isFinite(q))
-      rejected.push({ line: k + 1, reason: "the line does not hold a stage and a discharge" });
-    else if (q <= 0) rejected.push({ line: k + 1, reason: `discharge ${row[discharge.index]!.trim()} is not above 0` });
+    if (!Number.isFinite(h) || !Number.isFinite(q)) rejected.push({ line: k + 1, reason: message("not-a-pair") });
+    else if (q <= 0)
+      rejected.push({ line: k + 1, reason: message("pair-discharge", { text: row[discharge.index]!.trim() }) });
     else gaugings.push({ stage: h, discharge: q });
   }
   if (gaugings.length === 0)
     throw new InputError(
-      "no-readings",
-      `The file holds no usable pair${rejected[0] ? `: line ${rejected[0].line}, ${rejected[0].reason}` : ""}.`,
+      "no-pairs",
+      { line: rejected[0]?.line, reason: rejected[0]?.reason },
       { file, line: rejected[0]?.line },
     );
   return { gaugings, rejected };

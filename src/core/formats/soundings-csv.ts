@@ -1,6 +1,8 @@
+import { message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
+import { numberIn } from "../quantity/number";
 import { findUnit, toSI } from "../quantity/units";
-import { csvRows, readHeader } from "./gauge-csv";
+import { columnMark, csvRows, readHeader } from "./gauge-csv";
 import { readInstant, UTC } from "./instant";
 import { type Frame, SoundingsGathering, type SoundingsFile } from "./soundings-text";
 
@@ -27,35 +29,22 @@ export function readSoundingsCsv(text: string, file?: string): SoundingsFile {
     .map((header) => header.name || "(empty)")
     .slice(0, 12)
     .join(", ");
-  if (!pair)
-    throw new InputError(
-      "no-place-columns",
-      `No two columns give a place (latitude and longitude, easting and northing, or x and y). The columns are: ${names}.`,
-      where,
-    );
+  if (!pair) throw new InputError("no-place-columns", { names }, where);
   const measure = column(DEPTH) >= 0 ? "depth" : "height";
   const valueColumn = measure === "depth" ? column(DEPTH) : column(HEIGHT);
-  if (valueColumn < 0)
-    throw new InputError(
-      "no-depth-column",
-      `No column is named as a depth or a height of the bed. The columns are: ${names}.`,
-      where,
-    );
+  if (valueColumn < 0) throw new InputError("no-depth-column", { names }, where);
   const header = headers[valueColumn]!;
   const unit = findUnit(header.unit ?? "m")!;
   if (header.zone || unit.dimension !== "length")
-    throw new InputError(
-      "unknown-unit",
-      `Column “${header.name}” is in “${header.zone ?? header.unit}”, which is no length known here.`,
-      where,
-    );
+    throw new InputError("not-a-length", { name: header.name, unit: header.zone ?? header.unit }, where);
   const [a, b, time] = [column(pair.a), column(pair.b), column(TIME)];
   const gathering = new SoundingsGathering(pair.frame, measure, file);
-  if (!header.unit) gathering.notes.push(`Column “${header.name}” names no unit: m was taken.`);
+  if (!header.unit) gathering.notes.push(message("assumed-metres", { name: header.name }));
+  const marks = new Map([a, b, valueColumn].map((index) => [index, columnMark(rows, headerRow, index)]));
   for (let k = headerRow + 1; k < rows.length; k++) {
     const row = rows[k]!;
     if (row[0]!.startsWith("#") || row.every((cell) => cell.trim() === "")) continue;
-    const number = (index: number) => ((row[index] ?? "").trim() === "" ? NaN : Number(row[index]!.trim()));
+    const number = (index: number) => numberIn(row[index] ?? "", marks.get(index));
     const instant = time >= 0 && (row[time] ?? "").trim() !== "" ? readInstant(row[time]!, UTC) : undefined;
     if (instant && !instant.ok) gathering.reject(k + 1, instant.reason);
     else gathering.take(k + 1, number(a), number(b), toSI(number(valueColumn), unit), instant?.time);

@@ -1,6 +1,11 @@
+import { tell } from "../../words/messages";
+import type { Message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { readSoundings } from "./soundings-file";
 import { nmeaSum } from "./soundings-nmea";
+
+const told = (rejected: readonly { line: number; reason: Message }[]) =>
+  rejected.map(({ line, reason }) => ({ line, reason: tell(reason) }));
 
 const faultOf = (work: () => unknown) => {
   try {
@@ -52,8 +57,10 @@ describe("soundings of an NMEA 0183 log", () => {
       [1.5, 3],
     ]);
     expect(rejected.map(({ line }) => line)).toEqual([5, 6]);
-    expect(rejected[0]!.reason).toMatch(/sum/);
-    expect(notes.join(" ")).toMatch(/1 depths were empty or 0.*1 depths are below the transducer/);
+    expect(tell(rejected[0]!.reason)).toMatch(/sum/);
+    expect(notes.map((note) => tell(note)).join(" ")).toMatch(
+      /1 depths were empty or 0.*1 depths are below the transducer/,
+    );
   });
 
   test("a receiver without a fix, or no position at all, is refused", () => {
@@ -81,7 +88,7 @@ describe("soundings of other files", () => {
     );
     expect(frame).toBe("geographic");
     expect(soundings).toEqual([{ a: -7.4, b: 53.2, value: 3.5 * 0.3048, time: Date.UTC(2026, 5, 1, 10), line: 2 }]);
-    expect(rejected).toEqual([
+    expect(told(rejected)).toEqual([
       { line: 3, reason: "it has no depth" },
       { line: 4, reason: "it has no place" },
     ]);
@@ -113,7 +120,7 @@ describe("soundings of other files", () => {
       [53.2, 1.2],
       [53.201, 0.85],
     ]);
-    expect(rejected).toEqual([{ line: 5, reason: "it has no depth" }]);
+    expect(told(rejected)).toEqual([{ line: 5, reason: "it has no depth" }]);
     expect(faultOf(() => readSoundings("<!DOCTYPE gpx []><gpx></gpx>")).code).toBe("doctype");
   });
 

@@ -1,3 +1,4 @@
+import { message } from "../quantity/message";
 import { z } from "zod";
 import { InputError } from "../quantity/fault";
 import { readInstant, UTC } from "./instant";
@@ -22,23 +23,26 @@ export function readSoundingsGeoJson(text: string, file?: string): SoundingsFile
   try {
     data = JSON.parse(text);
   } catch (error) {
-    throw new InputError("not-json", `The file is not JSON: ${(error as Error).message}`, { file });
+    throw new InputError("not-json", { message: (error as Error).message }, { file });
   }
   const parsed = collection.safeParse(data);
   if (!parsed.success)
-    throw new InputError("not-geojson", "The file is not a GeoJSON feature collection.", {
-      file,
-      path: parsed.error.issues[0]!.path.join("."),
-    });
+    throw new InputError(
+      "not-geojson",
+      {},
+      {
+        file,
+        path: parsed.error.issues[0]!.path.join("."),
+      },
+    );
   const gathering = new SoundingsGathering("geographic", "depth", file);
   parsed.data.features.forEach((one, k) => {
     const where = k + 1;
     const read = feature.safeParse(one);
-    if (!read.success) return gathering.reject(where, "it is not a feature");
+    if (!read.success) return gathering.reject(where, message("not-a-feature"));
     const { geometry, properties } = read.data;
     const place = geometry?.type === "Point" ? position.safeParse(geometry.coordinates) : undefined;
-    if (!place?.success)
-      return gathering.reject(where, `it is ${geometry ? `a ${geometry.type.slice(0, 40)}` : "nothing"}, not a point`);
+    if (!place?.success) return gathering.reject(where, message("not-a-point", { type: geometry?.type.slice(0, 40) }));
     const entries = new Map(Object.entries(properties ?? {}).map(([name, value]) => [name.toLowerCase(), value]));
     const number = (name: string) =>
       typeof entries.get(name) === "number" || (typeof entries.get(name) === "string" && entries.get(name) !== "")
@@ -54,7 +58,7 @@ export function readSoundingsGeoJson(text: string, file?: string): SoundingsFile
       time?.ok ? time.time : undefined,
     );
   });
-  gathering.notes.push("Numbers of refused entries count the features of the file.");
+  gathering.notes.push(message("features-counted"));
   if (gathering.rejected.length === 0) gathering.notes.pop();
   return gathering.finish();
 }

@@ -35,7 +35,7 @@ function depthIn(value: unknown): number | undefined {
  */
 export function readSoundingsGpx(source: string, file?: string): SoundingsFile {
   const root = asNode(parseXml(source, parser, file).gpx);
-  if (!root) throw new InputError("not-gpx", "The XML is not GPX.", { file });
+  if (!root) throw new InputError("not-gpx", {}, { file });
   const gathering = new SoundingsGathering("geographic", "depth", file);
   const places = [
     ...listOf(root.wpt),

@@ -1,3 +1,4 @@
+import { message } from "../quantity/message";
 import { SoundingsGathering, type SoundingsFile } from "./soundings-text";
 
 export const looksLikeNmea = (text: string): boolean =>
@@ -36,7 +37,7 @@ export function readSoundingsNmea(text: string, file?: string): SoundingsFile {
   let [lost, belowTransducer, unsummed] = [0, 0, 0];
   const place = (next: Fix | undefined) => {
     waiting.forEach(({ line, depth }, k) => {
-      if (!last && !next) return gathering.reject(line, "no position comes with it");
+      if (!last && !next) return gathering.reject(line, message("no-position"));
       const [a, b] = [last ?? next!, next ?? last!];
       const t = (k + 1) / (waiting.length + 1);
       const time = a.time !== undefined && b.time !== undefined ? a.time + t * (b.time - a.time) : undefined;
@@ -54,14 +55,14 @@ export function readSoundingsNmea(text: string, file?: string): SoundingsFile {
     const line = k + 1;
     const match = /[$!]([A-Z]{2}([A-Z]{3}),[^*\r\n]*)(?:\*([0-9A-Fa-f]{2}))?\s*$/.exec(raw);
     if (!match) {
-      if (raw.trim() !== "" && !raw.startsWith("#")) gathering.reject(line, "it is no NMEA 0183 sentence");
+      if (raw.trim() !== "" && !raw.startsWith("#")) gathering.reject(line, message("not-nmea"));
       return;
     }
     const [, body, kind, sum] = match as unknown as [string, string, string, string | undefined];
     if (!/^(GGA|RMC|GLL|ZDA|DPT|DBS|DBT)$/.test(kind)) return;
     if (sum === undefined) unsummed++;
     else if (nmeaSum(body) !== sum.toUpperCase())
-      return gathering.reject(line, `its sum is ${sum}, and ${nmeaSum(body)} would be right`);
+      return gathering.reject(line, message("bad-checksum", { sum, right: nmeaSum(body) }));
     const parts = body.split(",");
     const depth = depthOf(kind, parts);
     if (depth) {
@@ -75,16 +76,15 @@ export function readSoundingsNmea(text: string, file?: string): SoundingsFile {
     if (kind === "ZDA" || kind === "RMC") day = dayOf(kind, parts) ?? day;
     if (kind === "ZDA") return;
     const fix = fixOf(kind, parts, day, last?.time);
-    if (fix === "none") return gathering.reject(line, "the receiver had no fix");
-    if (fix === "bad") return gathering.reject(line, "its position cannot be read");
+    if (fix === "none") return gathering.reject(line, message("no-fix"));
+    if (fix === "bad") return gathering.reject(line, message("bad-position"));
     place(fix);
     last = fix;
   });
   place(undefined);
-  if (lost > 0) gathering.notes.push(`${lost} depths were empty or 0: the sounder had lost the bottom.`);
-  if (belowTransducer > 0)
-    gathering.notes.push(`${belowTransducer} depths are below the transducer: say how deep it hangs.`);
-  if (unsummed > 0) gathering.notes.push(`${unsummed} sentences carry no sum and could not be checked.`);
+  if (lost > 0) gathering.notes.push(message("lost-bottom", { lost }));
+  if (belowTransducer > 0) gathering.notes.push(message("below-transducer", { belowTransducer }));
+  if (unsummed > 0) gathering.notes.push(message("no-checksum", { unsummed }));
   return gathering.finish();
 }
 

@@ -1,3 +1,4 @@
+import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { type Rejection } from "./gauge-text";
 
@@ -25,7 +26,7 @@ export interface SoundingsFile {
   measure: "depth" | "height";
   soundings: Sounding[];
   rejected: Rejection[];
-  notes: string[];
+  notes: Message[];
 }
 
 /** Soundings read at most. */
@@ -37,7 +38,7 @@ const DEEPEST = 120;
 export class SoundingsGathering {
   readonly soundings: Sounding[] = [];
   readonly rejected: Rejection[] = [];
-  readonly notes: string[] = [];
+  readonly notes: Message[] = [];
 
   constructor(
     private readonly frame: Frame,
@@ -45,19 +46,19 @@ export class SoundingsGathering {
     private readonly file?: string,
   ) {}
 
-  reject(line: number, reason: string): void {
+  reject(line: number, reason: Message): void {
     this.rejected.push({ line, reason });
   }
 
   take(line: number, a: number, b: number, value: number, time?: number): void {
-    if (!Number.isFinite(a) || !Number.isFinite(b)) return this.reject(line, "it has no place");
+    if (!Number.isFinite(a) || !Number.isFinite(b)) return this.reject(line, message("no-place"));
     if (this.frame === "geographic" && (Math.abs(a) > 180 || Math.abs(b) > 90))
-      return this.reject(line, `${b}, ${a} is no latitude and longitude`);
-    if (!Number.isFinite(value)) return this.reject(line, `it has no ${this.measure}`);
+      return this.reject(line, message("not-a-position", { b, a }));
+    if (!Number.isFinite(value)) return this.reject(line, message("no-value", { measure: this.measure }));
     if (this.measure === "depth" && (value < 0 || value > DEEPEST))
-      return this.reject(line, `a depth of ${value} m cannot be`);
+      return this.reject(line, message("impossible-depth", { value }));
     if (this.soundings.length >= MOST)
-      throw new InputError("too-large", `The file holds more than ${MOST} soundings.`, { file: this.file, line });
+      throw new InputError("too-many-soundings", { most: MOST }, { file: this.file, line });
     this.soundings.push(time === undefined ? { a, b, value, line } : { a, b, value, time, line });
   }
 
@@ -66,7 +67,7 @@ export class SoundingsGathering {
       const first = this.rejected[0];
       throw new InputError(
         "no-soundings",
-        `The file holds no place with a ${this.measure}${first ? `: line ${first.line}, ${first.reason}` : ""}.`,
+        { measure: this.measure, line: first?.line, reason: first?.reason },
         { file: this.file, line: first?.line },
       );
     }

@@ -21,25 +21,29 @@ export const xmlParser = (lists: readonly string[]): XMLParser =>
 export function parseXml(source: string, parser: XMLParser, file?: string): XmlNode {
   demandText(source, file);
   if (/<!DOCTYPE|<!ENTITY/i.test(source))
-    throw new InputError("doctype", "The XML declares a document type or entities; they are not read here.", {
-      file,
-      line: source.slice(0, source.search(/<!(DOCTYPE|ENTITY)/i)).split("\n").length,
-    });
+    throw new InputError(
+      "doctype",
+      {},
+      {
+        file,
+        line: source.slice(0, source.search(/<!(DOCTYPE|ENTITY)/i)).split("\n").length,
+      },
+    );
   const fault = XMLValidator.validate(source);
   if (fault !== true)
-    throw new InputError("not-xml", `The file is not well-formed XML: ${fault.err.msg}`, {
-      file,
-      line: fault.err.line,
-    });
+    throw new InputError(
+      "not-xml",
+      { detail: fault.err.msg },
+      {
+        file,
+        line: fault.err.line,
+      },
+    );
   try {
     return parser.parse(source) as XmlNode;
   } catch (error) {
     // The validator passes some texts that the parser then refuses.
-    throw new InputError(
-      "not-xml",
-      `The file is not well-formed XML: ${error instanceof Error ? error.message : "it cannot be parsed"}`,
-      { file },
-    );
+    throw new InputError("not-xml", { detail: error instanceof Error ? error.message : undefined }, { file });
   }
 }
 

@@ -2,7 +2,7 @@ import { median, quantileSorted } from "simple-statistics";
 import { BAND, libraryOf, neighbourPaths, stateAt, STEP, stepsOf } from "./forecast";
 import { DAY, HOUR, type Series } from "./series";
 
-export interface Track {
+export interface ForecastSkill {
   hours: number;
   /** Median of |forecast - truth| / truth. */
   medianError: number;
@@ -23,7 +23,7 @@ const LEAST_CASES = 30;
  * The forecast tried on the held-out end of the record, every six hours, with only what was known at each time:
  * a neighbour counts only when its whole outcome lay before. Empty where the record is too short.
  */
-export function backtest(discharge: Series): Track[] {
+export function backtest(discharge: Series): ForecastSkill[] {
   const steps = stepsOf(discharge);
   const count = steps.lnQ.length;
   const heldOut = Math.min(HELD_OUT, (count * STEP) / 3);
@@ -48,7 +48,7 @@ export function backtest(discharge: Series): Track[] {
       if (change >= low && change <= high) cases[c]!.held++;
     });
   }
-  return cases.flatMap(({ errors, still, held }, c): Track[] =>
+  return cases.flatMap(({ errors, still, held }, c): ForecastSkill[] =>
     errors.length < LEAST_CASES
       ? []
       : [

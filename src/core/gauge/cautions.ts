@@ -1,4 +1,5 @@
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
+import type { Light } from "./light";
 import type { GaugeNow } from "./summary";
 import type { TideState } from "./tide";
 import { WARMTH } from "./warmth";
@@ -8,29 +9,48 @@ import { WARMTH } from "./warmth";
  */
 export type Caution =
   | { kind: "rising"; ratePerHour: number }
+  | { kind: "thunder"; minutesLeft: number }
   | { kind: "dam"; note: string }
+  | { kind: "tide" }
+  | { kind: "dark" }
   | { kind: "cold"; temperature: number }
-  | { kind: "heat"; temperature: number }
-  | { kind: "tide" };
+  | { kind: "heat"; temperature: number };
 
 /** Rising by this share an hour is rising fast. */
 export const RISING_FAST = sourced(0.05, "1/h", COMMON_PRACTICE);
 /** Under this, water takes breath and hands in minutes. */
 export const COLD_WATER = sourced(15, "degC", COMMON_PRACTICE);
+/** Off the water for so long after the last clap of thunder. */
+export const THUNDER_WAIT = sourced(30, "min", COMMON_PRACTICE);
 
-export function cautionsOf(
-  now: GaugeNow | undefined,
-  water: { damNote: string } | undefined,
-  tide: TideState | null,
-): Caution[] {
+export interface CautionInput {
+  now: GaugeNow | undefined;
+  /** What a dam above does, in the angler's words; empty: none. */
+  damNote: string;
+  tide: TideState | null;
+  light: Light;
+  /** ms since thunder was heard last; null: none. */
+  sinceThunder: number | null;
+}
+
+/** The cautions of now, what sends everybody off the water first. */
+export function cautionsOf({ now, damNote, tide, light, sinceThunder }: CautionInput): Caution[] {
   const out: Caution[] = [];
   if (now?.trend === "rising" && now.ratePerHour !== null && now.ratePerHour > RISING_FAST.value)
     out.push({ kind: "rising", ratePerHour: now.ratePerHour });
-  if (water?.damNote.trim()) out.push({ kind: "dam", note: water.damNote.trim() });
+  const wait = THUNDER_WAIT.value * 60_000;
+  if (sinceThunder !== null && sinceThunder >= 0 && sinceThunder < wait)
+    out.push({ kind: "thunder", minutesLeft: Math.ceil((wait - sinceThunder) / 60_000) });
+  if (damNote.trim()) out.push({ kind: "dam", note: damNote.trim() });
   if (tide?.flow === "flooding") out.push({ kind: "tide" });
+  if (light === "night") out.push({ kind: "dark" });
   const temperature = now?.waterTemperature ?? null;
   if (temperature !== null && temperature >= WARMTH.value["trout-and-salmon"].stop)
     out.push({ kind: "heat", temperature });
   if (temperature !== null && temperature < COLD_WATER.value) out.push({ kind: "cold", temperature });
   return out;
 }
+
+/** Do the cautions tell everybody to leave the water? Then nobody is sent to it. */
+export const leaveTheWater = (cautions: readonly Caution[]): boolean =>
+  cautions.some(({ kind }) => kind === "rising" || kind === "thunder");

@@ -54,10 +54,14 @@ export const BODY_MARKS = sourced(
 /** Height that BODY_MARKS are for, m. */
 export const MARKED_HEIGHT = 1.75;
 
-/** "seen to the knee", the deepest mark of an angler of that height, m, that can still be seen. */
-export function seenTo(visibleDepth: number, height = MARKED_HEIGHT): string {
+export type BodyMark = (typeof BODY_MARKS.value)[number]["name"];
+
+/**
+ * The deepest mark of an angler of that height, m, at which the bed can still be seen; "over" past the waist, null
+ * where not even the ankle is.
+ */
+export function bodyMarkAt(visibleDepth: number, height = MARKED_HEIGHT): BodyMark | "over" | null {
   const scaled = visibleDepth * (MARKED_HEIGHT / height);
-  if (scaled > 1.3) return "seen past the waist";
-  const mark = BODY_MARKS.value.filter((entry) => entry.depth <= scaled * 1.1).at(-1);
-  return mark ? `seen to the ${mark.name}` : "not seen to the ankle";
+  if (scaled > 1.3) return "over";
+  return BODY_MARKS.value.filter((entry) => entry.depth <= scaled * 1.1).at(-1)?.name ?? null;
 }

@@ -1,5 +1,5 @@
 import { linearRegression, quantileSorted, standardDeviation } from "simple-statistics";
-import jStat from "jstat";
+import normalQuantile from "@stdlib/stats-base-dists-normal-quantile";
 import { BAND, type Forecast, type ForecastPoint, STEP, type Steps, stepsOf } from "./forecast";
 import { readingAt, type Series } from "./series";
 
@@ -96,4 +96,4 @@ export function forecastTurbidity(
 }
 
 /** Five even slices of a normal spread, by their middles. */
-const SPREAD = [0.1, 0.3, 0.5, 0.7, 0.9].map((q) => jStat.normal.inv(q, 0, 1));
+const SPREAD = [0.1, 0.3, 0.5, 0.7, 0.9].map((q) => normalQuantile(q, 0, 1));

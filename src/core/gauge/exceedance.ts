@@ -112,13 +112,3 @@ export function seasonBand(table: SeasonTable, from: number, to: number, every =
     band.push({ time, levels: table[dayOfYear(time)]! });
   return band;
 }
-
-/** Both hydrological conventions in one plain sentence, so that nobody must know which is meant. */
-export function exceedanceInWords(fraction: number): string {
-  const percent = Math.round(fraction * 100);
-  if (percent <= 10) return `very high for the season: exceeded only ${percent} % of the time`;
-  if (percent <= 30) return `high for the season: exceeded ${percent} % of the time`;
-  if (percent < 70) return `usual for the season: exceeded ${percent} % of the time`;
-  if (percent < 90) return `low for the season: exceeded ${percent} % of the time`;
-  return `very low for the season: exceeded ${percent} % of the time`;
-}

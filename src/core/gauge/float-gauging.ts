@@ -55,35 +55,21 @@ export function gaugeByFloats(
   verticals: readonly FloatVertical[],
   bedRoughness = COBBLE_KS,
 ): FloatGauging {
-  if (!(width > 0)) throw new InputError("bad-width", "Give the wet width of the river, above 0.", { path: "width" });
+  if (!(width > 0)) throw new InputError("bad-width", {}, { path: "width" });
   if (verticals.length < LEAST_VERTICALS)
-    throw new InputError(
-      "too-few-verticals",
-      `Time the float in at least ${LEAST_VERTICALS} places across the river; more is better.`,
-      { path: "verticals" },
-    );
+    throw new InputError("too-few-verticals", { least: LEAST_VERTICALS }, { path: "verticals" });
   const ordered = verticals
     .map((vertical, k) => ({ vertical, k }))
     .sort((a, b) => a.vertical.distance - b.vertical.distance);
   const panels = ordered.map(({ vertical, k }, n) => {
     const path = `verticals[${k}]`;
     const { distance, depth, run, seconds } = vertical;
-    if (!(distance > 0 && distance < width))
-      throw new InputError(
-        "bad-distance",
-        `Place ${k + 1}: the distance from the edge must lie within the river's width.`,
-        { path },
-      );
-    if (!(depth > 0)) throw new InputError("bad-depth", `Place ${k + 1}: the depth must be above 0.`, { path });
+    if (!(distance > 0 && distance < width)) throw new InputError("bad-distance", { number: k + 1 }, { path });
+    if (!(depth > 0)) throw new InputError("bad-depth", { number: k + 1 }, { path });
     if (!(run > 0) || seconds.length === 0 || seconds.some((time) => !(time > 0)))
-      throw new InputError(
-        "bad-run",
-        `Place ${k + 1}: give the length of the run and the seconds of each pass, above 0.`,
-        { path },
-      );
+      throw new InputError("bad-run", { number: k + 1 }, { path });
     const [before, after] = [ordered[n - 1]?.vertical.distance ?? 0, ordered[n + 1]?.vertical.distance ?? width];
-    if (before === distance)
-      throw new InputError("same-place", `Two places are at ${distance} m from the edge.`, { path });
+    if (before === distance) throw new InputError("same-place", { distance }, { path });
     const time = seconds.reduce((sum, each) => sum + each, 0) / seconds.length;
     const surfaceSpeed = run / time;
     const meanSpeed = surfaceSpeed * surfaceFactor(depth, bedRoughness);

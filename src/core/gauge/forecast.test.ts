@@ -1,6 +1,6 @@
 import { backtest } from "./backtest";
 import { baseFlow, dailyMeans, flowParts } from "./baseflow";
-import { forecastFlow, HORIZON, libraryOf, STEP, stepsOf, timeUnder } from "./forecast";
+import { forecastFlow, HORIZON, libraryOf, neighbourPaths, stateAt, STEP, stepsOf, timeUnder } from "./forecast";
 import { forecastTurbidity, turbidityRating } from "./clearing";
 import { DAY, HOUR, seriesFrom } from "./series";
 
@@ -75,8 +75,22 @@ test("a trial does not look ahead: what comes after its case changes nothing in 
   const record = hourly(spates, hours);
   // Only the last day, which no case's truth at 12 h but the last ones' can see, is made wild.
   const wild = { ...record, values: record.values.map((q, k) => (k >= hours - 24 ? 40 * q : q)) };
-  const library = (series: typeof record) => libraryOf(stepsOf(series), record.times[hours - 24 * 200]!);
+  const knownBy = record.times[hours - 24 * 200]!;
+  const library = (series: typeof record) => libraryOf(stepsOf(series), knownBy);
   expect(library(wild).scale).toEqual(library(record).scale);
+  // Nor in whom it takes for its like, nor in what they did, nor in the forecast itself.
+  const steps = stepsOf(record);
+  const k = Math.floor((knownBy - steps.start) / STEP);
+  const paths = (series: typeof record, before?: number) =>
+    neighbourPaths(libraryOf(stepsOf(series), before), stateAt(stepsOf(series), k), before);
+  const own = paths(record, knownBy);
+  expect(own.length).toBeGreaterThan(20);
+  expect(paths(wild, knownBy)).toEqual(own);
+  const ruined = { ...record, values: record.values.map((q, n) => (record.times[n]! > knownBy ? 40 / q : q)) };
+  expect(paths(ruined, knownBy)).toEqual(own);
+  expect(forecastFlow(ruined, knownBy)).toEqual(forecastFlow(record, knownBy));
+  // The future does differ, and a forecast that may know of it does too.
+  expect(paths(ruined)).not.toEqual(paths(record));
 });
 
 test("the track record: near perfect where the river repeats itself, no better than stillness where nothing moves, empty when short", () => {

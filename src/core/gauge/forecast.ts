@@ -1,6 +1,6 @@
 import { quantileSorted, quickselect, standardDeviation } from "simple-statistics";
 import { daysToFall, recession } from "./recession";
-import { DAY, HOUR, lastReading, readingAt, type Series } from "./series";
+import { DAY, HOUR, lastReading, readingAt, type Series, knownBy } from "./series";
 
 /**
  * The next five days of flow, from what this river did from states like the present one: the nearest neighbours of
@@ -67,9 +67,9 @@ export interface Library {
 
 /**
  * Builds the library from the states of a record whose outcome is in it. Scaled by the spread of those known by
- * `knownBy`, so that a trial does not look ahead.
+ * `until`, so that a trial does not look ahead.
  */
-export function libraryOf(steps: Steps, knownBy = Infinity): Library {
+export function libraryOf(steps: Steps, until = Infinity): Library {
   const indices: number[] = [];
   const states: State[] = [];
   for (let k = 4; k + STEPS < steps.lnQ.length; k++) {
@@ -81,7 +81,7 @@ export function libraryOf(steps: Steps, knownBy = Infinity): Library {
     indices.push(k);
     states.push(state);
   }
-  const known = states.filter((_, n) => outcomeOf(steps, indices[n]!) <= knownBy);
+  const known = states.filter((_, n) => outcomeOf(steps, indices[n]!) <= until);
   const scale = [0, 1, 2].map(
     (f) => spreadOf(known.map((state) => state[f]!)) / Math.sqrt(WEIGHTS[f]!),
   ) as unknown as State;
@@ -157,7 +157,9 @@ export interface Forecast {
  * Forecast from the last reading at or before `at`. Null without a reading, or where the record holds neither
  * neighbours nor falls.
  */
-export function forecastFlow(discharge: Series, at: number): Forecast | null {
+export function forecastFlow(record: Series, at: number): Forecast | null {
+  // What came after is not known then, neither to the neighbours nor to the falls.
+  const discharge = knownBy(record, at);
   // From the reading's own time: behind it the gauge may have sent hours of codes.
   const last = lastReading(discharge, at);
   if (!last || !(last.value > 0)) return null;

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { getPosition } from "suncalc";
 import { Body, Equator, Horizon, Observer } from "astronomy-engine";
-import { visibleDepthFromTurbidity, clarityClass, seenTo, turbidityFromVisibleDepth } from "./clarity";
+import { visibleDepthFromTurbidity, clarityClass, bodyMarkAt, turbidityFromVisibleDepth } from "./clarity";
 import { envelope } from "./envelope";
 import { exceedance, seasonRecord } from "./exceedance";
 import { daysToFall, recession } from "./recession";
@@ -95,14 +95,9 @@ test("the recession constant of a made record is found again (closed form)", () 
 
 test("clarity classes and words (common practice, no source), and the fit goes both ways", () => {
   expect([0.2, 0.5, 1, 2, 3].map(clarityClass)).toEqual(["muddy", "coloured", "green", "clear", "gin-clear"]);
-  expect([0.05, 0.5, 0.75, 2].map((depth) => seenTo(depth))).toEqual([
-    "not seen to the ankle",
-    "seen to the knee",
-    "seen to the thigh",
-    "seen past the waist",
-  ]);
-  expect(seenTo(0.75, 1.5)).toBe("seen to the thigh");
-  expect(seenTo(0.45, 1.5)).toBe("seen to the knee");
+  expect([0.05, 0.5, 0.75, 2].map((depth) => bodyMarkAt(depth))).toEqual([null, "knee", "thigh", "over"]);
+  expect(bodyMarkAt(0.75, 1.5)).toBe("thigh");
+  expect(bodyMarkAt(0.45, 1.5)).toBe("knee");
   expect(visibleDepthFromTurbidity(1)).toBeCloseTo(3.4, 10);
   for (const ntu of [2, 10, 50]) expect(turbidityFromVisibleDepth(visibleDepthFromTurbidity(ntu))).toBeCloseTo(ntu, 8);
 });

@@ -1,5 +1,7 @@
 import { getPosition } from "suncalc";
-import type { Light } from "../fish/foraging";
+
+/** Light as a fish has it: full by day, less at dusk, little by night. */
+export type Light = "day" | "twilight" | "night";
 
 /** Sun's altitude, degrees above the horizon, by the suncalc library. */
 export function sunAltitude(at: number, latitude: number, longitude: number): number {

@@ -1,13 +1,13 @@
-import { backtest, type Track } from "./backtest";
+import { backtest, type ForecastSkill } from "./backtest";
 import { type FlowParts, flowParts } from "./baseflow";
-import { type Barometer, barometerAt } from "./pressure";
+import { type Barometer, barometerAt } from "./barometer";
 import { forecastTurbidity, type TurbidityRating, turbidityRating } from "./clearing";
 import { DEFAULT_CLARITY_FIT } from "./clarity-fit";
 import { visibleDepthFromTurbidity } from "./clarity";
 import { type SeasonTable, seasonTable } from "./exceedance";
 import { type Forecast, forecastFlow, type ForecastPoint } from "./forecast";
 import { type Recession, recession } from "./recession";
-import { readingAt } from "./series";
+import { readingAt, knownBy } from "./series";
 import { type GaugeRecord, seriesOf } from "./summary";
 import { forecastTemperature, type Swing, swingAt, type WarmthPoint } from "./temperature";
 import { trendAt } from "./trend";
@@ -29,13 +29,18 @@ export interface Outlook {
   visibleDepth: ForecastPoint[] | null;
   temperature: WarmthPoint[] | null;
   swing: Swing | null;
-  glass: Barometer | null;
+  barometer: Barometer | null;
 }
 
 export function outlookOf(record: GaugeRecord, at: number): Outlook {
   const [discharge, turbidity, temperature, pressure] = (
     ["discharge", "turbidity", "waterTemperature", "airPressure"] as const
-  ).map((one) => seriesOf(record, one));
+  ).map((one) => {
+    const series = seriesOf(record, one);
+    return series && knownBy(series, at);
+  });
+  // The season is that of the whole record, in any year of it.
+  const whole = seriesOf(record, "discharge");
   const flow = discharge ? forecastFlow(discharge, at) : null;
   const rating = discharge && turbidity ? turbidityRating(discharge, turbidity) : null;
   const clearing =
@@ -45,7 +50,7 @@ export function outlookOf(record: GaugeRecord, at: number): Outlook {
   const depth = (reading: number) => visibleDepthFromTurbidity(reading, record.clarityFit ?? DEFAULT_CLARITY_FIT);
   return {
     at,
-    season: discharge ? seasonTable(discharge) : null,
+    season: whole ? seasonTable(whole) : null,
     recession: discharge ? recession(discharge) : null,
     parts: discharge ? flowParts(discharge, at) : null,
     flow,
@@ -61,14 +66,14 @@ export function outlookOf(record: GaugeRecord, at: number): Outlook {
       })),
     temperature: temperature ? forecastTemperature(temperature, at) : null,
     swing: temperature ? swingAt(temperature, at) : null,
-    glass: pressure ? barometerAt(pressure, at) : null,
+    barometer: pressure ? barometerAt(pressure, at) : null,
   };
 }
 
 /**
  * The forecast's track record on the held-out end of the record; empty where it is too short. Slower than all the rest.
  */
-export function trackRecord(record: GaugeRecord): Track[] {
+export function forecastSkill(record: GaugeRecord): ForecastSkill[] {
   const discharge = seriesOf(record, "discharge");
   return discharge ? backtest(discharge) : [];
 }

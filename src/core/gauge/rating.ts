@@ -54,20 +54,12 @@ function lineAt(gaugings: readonly Gauging[], h0: number): Line {
 export function fitRating(gaugings: readonly Gauging[]): Rating {
   gaugings.forEach(({ stage, discharge }, k) => {
     if (!Number.isFinite(stage) || !Number.isFinite(discharge))
-      throw new InputError("not-a-number", `Pair ${k + 1} is not two numbers.`, { path: `pairs[${k}]` });
+      throw new InputError("not-a-number", { number: k + 1 }, { path: `pairs[${k}]` });
     if (discharge <= 0)
-      throw new InputError(
-        "bad-discharge",
-        `Pair ${k + 1}: discharge must be above 0 to be fitted; it is ${discharge}.`,
-        { path: `pairs[${k}].discharge` },
-      );
+      throw new InputError("discharge-not-positive", { number: k + 1, discharge }, { path: `pairs[${k}].discharge` });
   });
   const stages = gaugings.map((one) => one.stage);
-  if (new Set(stages).size < 3)
-    throw new InputError(
-      "too-few-pairs",
-      `A rating has three unknowns: give at least three pairs at different stages (here ${new Set(stages).size}).`,
-    );
+  if (new Set(stages).size < 3) throw new InputError("too-few-pairs", { size: new Set(stages).size });
   const lowest = Math.min(...stages);
   const range = Math.max(...stages) - lowest;
   const squares = (gap: number) => lineAt(gaugings, lowest - range * Math.exp(gap)).squares;
@@ -78,11 +70,7 @@ export function fitRating(gaugings: readonly Gauging[]): Rating {
   const gap = goldenSection(squares, Math.max(from, best - step), Math.min(to, best + step));
   const h0 = lowest - range * Math.exp(gap);
   const line = lineAt(gaugings, h0);
-  if (!(line.b > 0))
-    throw new InputError(
-      "not-a-rating",
-      "In these pairs the discharge does not rise with the stage: no rating fits them.",
-    );
+  if (!(line.b > 0)) throw new InputError("not-a-rating", {});
   return {
     C: line.C,
     h0,

@@ -39,7 +39,7 @@ export function seriesFrom(parameter: Parameter, readings: readonly (readonly [n
 export function seriesFromColumns(parameter: Parameter, times: readonly number[], values: readonly number[]): Series {
   let ascending = true;
   for (let k = 0; k < times.length; k++) {
-    if (!Number.isFinite(times[k]!)) throw new InputError("bad-time", "A reading has no valid time.");
+    if (!Number.isFinite(times[k]!)) throw new InputError("bad-time", {});
     if (k > 0 && times[k]! <= times[k - 1]!) ascending = false;
   }
   if (ascending)
@@ -81,6 +81,13 @@ export function lastReading(
 /** Its value alone. */
 export const readingAt = (series: Series | undefined, at: number, staleAfter = STALE_AFTER): number | null =>
   lastReading(series, at, staleAfter)?.value ?? null;
+
+/** A series as it was known at an instant: without the readings that came after. Shares the readings' memory. */
+export function knownBy(series: Series, at: number): Series {
+  const count = indexAtOrBefore(series, at) + 1;
+  if (count === series.times.length) return series;
+  return { ...series, times: series.times.subarray(0, count), values: series.values.subarray(0, count) };
+}
 
 /** The value at an instant between two true readings, none of them farther off than a stale one; NaN otherwise. */
 export function interpolated(series: Series, at: number): number {

@@ -14,21 +14,22 @@ export interface Sky {
   dusk: number | null;
   moonrise: number | null;
   moonset: number | null;
-  /** Lit share of the moon's disc, 0..1, and its name. */
-  moon: { lit: number; name: string };
+  /** Lit share of the moon's disc, 0..1, and its part of the lunation. */
+  moon: { lit: number; phase: MoonPhase };
 }
 
 /** Eight parts of the lunation, new first. */
 const PHASES = [
-  "new moon",
-  "waxing crescent",
-  "first quarter",
-  "waxing gibbous",
-  "full moon",
-  "waning gibbous",
-  "last quarter",
-  "waning crescent",
+  "new",
+  "waxing-crescent",
+  "first-quarter",
+  "waxing-gibbous",
+  "full",
+  "waning-gibbous",
+  "last-quarter",
+  "waning-crescent",
 ] as const;
+export type MoonPhase = (typeof PHASES)[number];
 
 /** The sky of the local solar day that holds `at`. */
 export function skyOf(at: number, latitude: number, longitude: number): Sky {
@@ -48,7 +49,7 @@ export function skyOf(at: number, latitude: number, longitude: number): Sky {
     dusk: instantOf(times.dusk),
     moonrise: within(moons.map((moon) => moon.rise)),
     moonset: within(moons.map((moon) => moon.set)),
-    moon: { lit: fraction, name: PHASES[Math.round(phase * 8) % 8]! },
+    moon: { lit: fraction, phase: PHASES[Math.round(phase * 8) % 8]! },
   };
 }
 

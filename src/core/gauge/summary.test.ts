@@ -1,4 +1,4 @@
-import { exceedanceInWords, seasonBand, seasonLevels, seasonTable } from "./exceedance";
+import { seasonBand, seasonLevels, seasonTable } from "./exceedance";
 import { DAY, HOUR, type Parameter, seriesFrom } from "./series";
 import {
   gaugeNow,
@@ -110,12 +110,4 @@ test("a season with hardly a reading has no usual range", () => {
   expect(seasonBand(seasonTable(thin), start, start + DAY)[0]!.levels).toBeNull();
   expect(seasonLevels(thin, start)).toBeNull();
   expect(seasonLevels(record.series[0]!, Date.UTC(2025, 3, 1))![2]).toBeCloseTo(8, 0);
-});
-
-test("both conventions in one sentence: exceeded 5 % of the time is very high, 95 % very low", () => {
-  expect(exceedanceInWords(0.05)).toBe("very high for the season: exceeded only 5 % of the time");
-  expect(exceedanceInWords(0.2)).toMatch(/^high/);
-  expect(exceedanceInWords(0.5)).toMatch(/^usual/);
-  expect(exceedanceInWords(0.8)).toMatch(/^low/);
-  expect(exceedanceInWords(0.95)).toMatch(/^very low/);
 });

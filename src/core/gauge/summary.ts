@@ -14,6 +14,8 @@ export interface Station {
 export interface GaugeRecord {
   station: Station;
   series: Series[];
+  /** Changes whenever anything that the record was made of does; undefined where nobody keeps count. */
+  version?: string;
   /** Series that were not read but worked out, and from what. */
   derived?: Partial<Record<Parameter, Derived>>;
   /** Conversion of turbidity to visible depth; the default where the angler has not refitted it. */
@@ -22,13 +24,22 @@ export interface GaugeRecord {
   seen?: readonly { at: number; visibleDepth: number }[];
 }
 
-/** How a series was worked out, in the angler's words, for "where does this come from". */
-export interface Derived {
-  by: "rating" | "transfer";
-  words: string;
-  /** Discharge, m3/s, beyond which it is only a guess: past the gaugings of a rating. */
-  guessAbove?: number;
-}
+/** How a series was worked out, for "where does this come from". */
+export type Derived =
+  | {
+      by: "rating";
+      from: "discharge" | "stage";
+      pairs: number;
+      /** Of ln Q; null with too few pairs. */
+      standardError: number | null;
+      /** Discharge, m3/s, beyond which it is only a guess: past the gaugings of the rating. */
+      guessAbove: number;
+    }
+  | {
+      by: "transfer";
+      /** The angler's own readings that it was fitted on; 0: by the ratio of the catchments. */
+      pairs: number;
+    };
 
 /** What the river is doing at one instant. SI; null where the record does not say. */
 export interface GaugeNow {
@@ -67,7 +78,7 @@ export const seriesOf = (record: GaugeRecord, parameter: Parameter): Series | un
 /** Several records of one station as one, without duplicates: at equal instants the later record wins. */
 export function joinRecords(records: readonly GaugeRecord[]): GaugeRecord {
   const [first, ...rest] = records;
-  if (!first) throw new InputError("no-record", "There is no record to join.");
+  if (!first) throw new InputError("no-record", {});
   const joined: GaugeRecord = { station: first.station, series: [...first.series] };
   for (const record of rest) {
     for (const series of record.series) {

@@ -1,4 +1,4 @@
-import jStat from "jstat";
+import { Matrix, solve } from "ml-matrix";
 import { quantile } from "simple-statistics";
 import { DAY, HOUR, lastReading, readingAt, readingsBetween, type Series } from "./series";
 
@@ -33,10 +33,10 @@ export function swingAt(temperature: Series, at: number): Swing | null {
     const days = (time - at) / DAY;
     return [1, days, Math.cos(2 * Math.PI * days), Math.sin(2 * Math.PI * days)];
   });
-  const [level, driftPerDay, cosine, sine] = jStat.models.ols(
-    readings.map(([, value]) => value),
-    rows,
-  ).coef as [number, number, number, number];
+  const [level, driftPerDay, cosine, sine] = solve(
+    new Matrix(rows),
+    Matrix.columnVector(readings.map(([, value]) => value)),
+  ).to1DArray() as [number, number, number, number];
   // cos(2 pi d - phase) is at its greatest at d = phase / 2 pi.
   const phase = Math.atan2(sine, cosine) / (2 * Math.PI);
   return {

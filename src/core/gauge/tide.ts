@@ -1,17 +1,7 @@
 import { createTidePredictor } from "@neaps/tide-predictor";
-import { z } from "zod";
+import { type Constituent, constituentSchema } from "./constituent";
+import { numberIn } from "../quantity/number";
 import { InputError } from "../quantity/fault";
-
-/**
- * A harmonic constituent of a water's tide: its usual name (M2, S2, O1 ...), amplitude, m, and phase lag against UTC
- * (Greenwich), degrees.
- */
-export const constituentSchema = z.strictObject({
-  name: z.string().regex(/^[A-Z0-9a-z()]{1,8}$/, "must be a constituent's name, such as M2"),
-  amplitude: z.number().min(0).max(20),
-  phase: z.number().min(-360).max(360),
-});
-export type Constituent = z.infer<typeof constituentSchema>;
 
 export interface TideTurn {
   time: number;
@@ -57,15 +47,10 @@ export function readConstituents(text: string): Constituent[] {
     const [name = "", amplitude = "", phase = ""] = trimmed.split(/[\s,;]+/);
     const parsed = constituentSchema.safeParse({
       name,
-      amplitude: amplitude === "" ? NaN : Number(amplitude),
-      phase: phase === "" ? NaN : Number(phase),
+      amplitude: numberIn(amplitude),
+      phase: numberIn(phase),
     });
-    if (!parsed.success)
-      throw new InputError(
-        "bad-constituent",
-        `Line ${index + 1}: give a constituent's name, its amplitude in metres and its phase in degrees, such as “M2 1.20 145”.`,
-        { line: index + 1 },
-      );
+    if (!parsed.success) throw new InputError("bad-constituent", { number: index + 1 }, { line: index + 1 });
     out.push(parsed.data);
   });
   return out;

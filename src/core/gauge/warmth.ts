@@ -26,15 +26,14 @@ export const WARMTH = sourced<Record<"trout-and-salmon" | "smallmouth" | "walley
 );
 export type WarmthKind = keyof typeof WARMTH.value;
 
-/** What a temperature means to a kind of fish, in the trade's words. */
-export function warmthClass(
-  temperature: number,
-  kind: WarmthKind,
-): "very cold" | "slow" | "cool" | "good" | "warm" | "too warm" {
+export type WarmthClass = "very-cold" | "slow" | "cool" | "good" | "warm" | "too-warm";
+
+/** What a temperature means to a kind of fish, by its class. */
+export function warmthClass(temperature: number, kind: WarmthKind): WarmthClass {
   const { slow, good, stop } = WARMTH.value[kind];
-  if (temperature < slow / 2) return "very cold";
+  if (temperature < slow / 2) return "very-cold";
   if (temperature < slow) return "slow";
   if (temperature < good[0]) return "cool";
   if (temperature <= good[1]) return "good";
-  return temperature < stop ? "warm" : "too warm";
+  return temperature < stop ? "warm" : "too-warm";
 }

@@ -1,6 +1,6 @@
 import { InputError } from "../quantity/fault";
 import { bandState } from "./band";
-import { cautionsOf } from "./cautions";
+import { type CautionInput, cautionsOf, leaveTheWater } from "./cautions";
 import { fitClarity } from "./clarity-fit";
 import { type FloatVertical, gaugeByFloats, surfaceFactor } from "./float-gauging";
 import { drawDown } from "./impounded";
@@ -8,6 +8,8 @@ import { HOUR, seriesFrom } from "./series";
 import type { GaugeNow } from "./summary";
 import { readConstituents, tideAt, tideTurns } from "./tide";
 import { fitTransfer, kinematicLag, transferred } from "./transfer";
+
+const quiet: CautionInput = { now: undefined, damNote: "", tide: null, light: "day", sinceThunder: null };
 
 const at = Date.UTC(2026, 10, 25, 9);
 
@@ -58,7 +60,7 @@ test("tide: flooding, ebbing, slack; constituents as typed, bad lines located", 
   expect(tideAt(tide, turn.time + 3 * HOUR)!.flow).toBe("ebbing");
   expect(tideAt(tide, turn.time - 5 * 60_000)!.flow).toBe("slack");
   expect(tideAt([], at)).toBeNull();
-  expect(() => readConstituents("M2 1.2 145\nS2 x 1")).toThrow(/Line 2/);
+  expect(() => readConstituents("M2 1.2 145\nS2 x 1")).toThrow("bad-constituent");
 });
 
 test("timed floats: a rectangular channel of 10 m by 1 m at 0.5 m/s by ten even places gives U b h, less the two edge panels' halves (ISO 748 mid-section)", () => {
@@ -214,16 +216,34 @@ test("cautions (common practice, no source): rising fast, dam, tide making, heat
     trendHours: null,
   };
   const kinds = (change: Partial<GaugeNow>, dam = "", flooding = false) =>
-    cautionsOf(
-      { ...now, ...change },
-      { damNote: dam },
-      flooding ? { flow: "flooding", next: { time: 0, high: true, level: 1 } } : null,
-    ).map((one) => one.kind);
+    cautionsOf({
+      ...quiet,
+      now: { ...now, ...change },
+      damNote: dam,
+      tide: flooding ? { flow: "flooding", next: { time: 0, high: true, level: 1 } } : null,
+    }).map((one) => one.kind);
   expect(kinds({})).toEqual([]);
   expect(kinds({ trend: "rising", ratePerHour: 0.06 })).toEqual(["rising"]);
   expect(kinds({ trend: "rising", ratePerHour: 0.04 })).toEqual([]);
   expect(kinds({ waterTemperature: 20 }, " siren ", true)).toEqual(["dam", "tide", "heat"]);
   expect(kinds({ waterTemperature: 14.9 })).toEqual(["cold"]);
   expect(kinds({ waterTemperature: null, trend: null, ratePerHour: null })).toEqual([]);
-  expect(cautionsOf(undefined, undefined, null)).toEqual([]);
+  expect(cautionsOf({ ...quiet, now: undefined })).toEqual([]);
+});
+
+test("thunder sends off the water for half an hour, a fast rise as long as it lasts; dark only warns", () => {
+  // Half an hour from the last clap: lightning safety guidance of national weather services, from memory.
+  const leave = (change: Partial<CautionInput>) => {
+    const cautions = cautionsOf({ ...quiet, now: undefined, ...change });
+    return [cautions.map((one) => one.kind), leaveTheWater(cautions)];
+  };
+  expect(leave({ sinceThunder: 0 })).toEqual([["thunder"], true]);
+  expect(leave({ sinceThunder: 29.9 * 60_000 })).toEqual([["thunder"], true]);
+  expect(leave({ sinceThunder: 30 * 60_000 })).toEqual([[], false]);
+  expect(leave({ light: "night" })).toEqual([["dark"], false]);
+  expect(leave({ light: "twilight" })).toEqual([[], false]);
+  const rising = { trend: "rising" as const, ratePerHour: 0.06 } as GaugeNow;
+  expect(leave({ now: { ...rising, waterTemperature: null } })).toEqual([["rising"], true]);
+  const thunder = cautionsOf({ ...quiet, now: undefined, sinceThunder: 10.5 * 60_000 })[0];
+  expect(thunder).toEqual({ kind: "thunder", minutesLeft: 20 });
 });

@@ -1,29 +1,25 @@
+import { type Message, message, type MessageValues } from "./message";
+
 /**
- * A fault in what was handed in: what is wrong, and where. Every reader and model throws this and only this for bad
- * input.
+ * A fault in what was handed in: what is wrong, as data, and where. Every reader and model throws this and only this
+ * for bad input; the words floor tells it (src/words/messages.ts).
  */
-export interface Fault {
-  code: string;
-  message: string;
+export interface Fault extends Message {
   file?: string;
+  /** Line of the file, from 1. */
   line?: number;
+  /** Where in a structured document: `bed.z[4]`. */
   path?: string;
 }
+
+type Where = Omit<Fault, keyof Message>;
 
 export class InputError extends Error {
   readonly fault: Fault;
 
-  constructor(code: string, message: string, where: Omit<Fault, "code" | "message"> = {}) {
-    super(message);
+  constructor(code: string, values: MessageValues = {}, where: Where = {}) {
+    super(code);
     this.name = "InputError";
-    this.fault = { code, message, ...where };
+    this.fault = { ...message(code, values), ...where };
   }
-}
-
-/** The fault behind anything thrown; anything that is not an InputError is a defect of ours and is passed on. */
-export function faultOf(thrown: unknown): Fault {
-  if (thrown instanceof InputError) return thrown.fault;
-  // Errors lose their class when they cross from a worker, but keep their name and fields.
-  if (thrown && typeof thrown === "object" && "fault" in thrown) return (thrown as { fault: Fault }).fault;
-  throw thrown;
 }

@@ -1,10 +1,11 @@
+import { message } from "./message";
+import { parseNumber, type ParsedNumber } from "./number";
 /**
  * Units: SI inside, the angler's units at the edges.
  * Factors are exact by definition where the yard-and-pound agreement of 1959 makes them so (NIST SP 811, appendix B).
  */
 export type Dimension =
   "length" | "discharge" | "speed" | "temperature" | "mass" | "turbidity" | "pressure" | "duration";
-export type UnitSystem = "metric" | "us";
 
 interface Unit {
   dimension: Dimension;
@@ -74,25 +75,16 @@ export const SI_SYMBOL: Record<Dimension, string> = {
   duration: "s",
 };
 
-export type Parsed = { ok: true; value: number } | { ok: false; message: string };
+/** A quantity read from text, SI, or why it is none. */
+export type Parsed = ParsedNumber;
 
-const NUMBER = String.raw`[+-]?(?:\d+\s+\d+/\d+|\d+/\d+|\d{1,3}(?:,\d{3})+(?:\.\d+)?|\d*[.,]?\d+)`;
-const FEET_INCHES = new RegExp(
-  String.raw`^(${NUMBER})\s*(?:'|ft|feet|foot)\s*(${NUMBER})\s*(?:"|in|inch|inches|'')?$`,
-  "i",
-);
-const PLAIN = new RegExp(String.raw`^(${NUMBER})\s*(.*)$`);
-
-/** "1 3/4" -> 1.75, "1/8" -> 0.125, "1,200" -> 1200, "1,1" -> 1.1. */
-function numberOf(text: string): number {
-  const mixed = /^([+-]?)(?:(\d+)\s+)?(\d+)\/(\d+)$/.exec(text.trim());
-  if (mixed) {
-    const [, sign, whole, top, bottom] = mixed;
-    return (sign === "-" ? -1 : 1) * (Number(whole ?? 0) + Number(top) / Number(bottom));
-  }
-  if (/^[+-]?\d{1,3}(,\d{3})+(\.\d+)?$/.test(text)) return Number(text.replaceAll(",", ""));
-  return Number(text.replace(",", "."));
-}
+/** A number as parseNumber takes it, at the head of a text. */
+const NUMBER = String.raw`[+\-\u2212]?\s*(?:\d+\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d[\d.,]*(?:[\s\u00a0\u202f'’]\d{3}(?!\d))*[\d.,]*(?:e[+-]?\d+)?|[.,]\d+)`;
+const PLAIN = new RegExp(String.raw`^(${NUMBER})\s*(.*)$`, "i");
+/** Two parts, the second of the smaller unit: 3'6", 5 ft 3 in, 2 lb 5 oz. */
+const TWO_PARTS = new RegExp(String.raw`^(${NUMBER})\s*([^\d\s.,]+)\s*(${NUMBER})\s*([^\d]*)$`, "i");
+/** What the second part is in where it does not say. */
+const SMALLER: Readonly<Record<string, string>> = { "'": "in", ft: "in", foot: "in", feet: "in", lb: "oz", lbs: "oz" };
 
 /**
  * Reads what an angler types: `3'6"`, `1.1 m`, `1/8 oz`, `52F`. A bare number is taken in `fallbackUnit`.
@@ -100,20 +92,30 @@ function numberOf(text: string): number {
  */
 export function parseQuantity(text: string, dimension: Dimension, fallbackUnit: string): Parsed {
   const trimmed = text.trim();
-  if (trimmed === "") return { ok: false, message: "Nothing was entered." };
-  if (dimension === "length") {
-    const both = FEET_INCHES.exec(trimmed);
-    if (both) return finite(numberOf(both[1]!) * FOOT + numberOf(both[2]!) * INCH, trimmed);
+  if (trimmed === "") return { ok: false, message: message("nothing-entered") };
+  const two = TWO_PARTS.exec(trimmed);
+  if (two && findUnit(two[2]!)) {
+    const [, large, unit, small, smaller] = two as unknown as [string, string, string, string, string];
+    const least = smaller.trim().replace("''", '"') || SMALLER[unit.toLowerCase()] || "";
+    // "9000 m3/s" has no second unit: it is one quantity.
+    if (findUnit(least)) {
+      const [a, b] = [one(large, unit, dimension), one(small, least, dimension)];
+      return a.ok && b.ok ? { ok: true, value: a.value + b.value } : a.ok ? b : a;
+    }
   }
   const plain = PLAIN.exec(trimmed);
-  if (!plain) return { ok: false, message: `“${trimmed}” does not start with a number.` };
-  const unitName = plain[2]!.trim() || fallbackUnit;
-  const unit = findUnit(unitName);
-  if (!unit) return { ok: false, message: `“${unitName}” is not a unit known here.` };
-  if (unit.dimension !== dimension)
-    return { ok: false, message: `“${unitName}” measures ${unit.dimension}, and ${dimension} is wanted.` };
-  return finite(toSI(numberOf(plain[1]!), unit), trimmed);
+  if (!plain) return { ok: false, message: message("no-number", { text: trimmed.slice(0, 40) }) };
+  return one(plain[1]!, plain[2]!.trim() || fallbackUnit, dimension);
 }
 
-const finite = (value: number, text: string): Parsed =>
-  Number.isFinite(value) ? { ok: true, value } : { ok: false, message: `“${text}” is not a number.` };
+function one(figure: string, unitName: string, dimension: Dimension): Parsed {
+  const unit = findUnit(unitName);
+  if (!unit) return { ok: false, message: message("unknown-unit-name", { unitName: unitName.slice(0, 40) }) };
+  if (unit.dimension !== dimension)
+    return {
+      ok: false,
+      message: message("wrong-dimension", { unitName, measures: unit.dimension, wanted: dimension }),
+    };
+  const number = parseNumber(figure);
+  return number.ok ? { ok: true, value: toSI(number.value, unit) } : number;
+}

@@ -1,4 +1,4 @@
-import { WATER_DENSITY } from "../quantity/provenance";
+import { GRAVITY, WATER_DENSITY } from "../quantity/provenance";
 import { root } from "./solve";
 
 /** Kinematic viscosity of water at 10 C, m2/s (CRC Handbook: 1.307e-6). */
@@ -42,7 +42,7 @@ export const sphereDiameter = (massKg: number, density: number): number =>
 
 /** Weight in water, N. */
 export const submergedWeight = (massKg: number, density: number): number =>
-  massKg * 9.81 * (1 - WATER_DENSITY / density);
+  massKg * GRAVITY * (1 - WATER_DENSITY / density);
 
 /** Terminal speed of a sphere in still water, m/s. */
 export function terminalSpeed(massKg: number, density: number): number {

@@ -100,9 +100,13 @@ function checkWater(water: Water): void {
   for (const [name, [low, high]] of Object.entries(limits)) {
     const value = water[name as keyof Water];
     if (!Number.isFinite(value) || value < low || value > high)
-      throw new InputError("bad-water", `${name} must be from ${low} to ${high}; it is ${value}.`, {
-        path: `water.${name}`,
-      });
+      throw new InputError(
+        "bad-water",
+        { name, low, high, value },
+        {
+          path: `water.${name}`,
+        },
+      );
   }
 }
 
@@ -199,15 +203,19 @@ export function setFloat(water: Water, tackle: FloatTackle = FLOAT_TACKLE.value,
   if (carriedBy(tackle) > 0.9 * tackle.capacity)
     throw new InputError(
       "float-too-small",
-      `A float that carries ${tackle.capacity} g is too small for this bait, which takes ${carriedBy(tackle).toFixed(1)} g of it.`,
+      { capacity: tackle.capacity, carried: carriedBy(tackle) },
       { path: "tackle.capacity" },
     );
   const shotting = style.shotting ?? shottingFor(water);
   const wanted = style.shotHeight ?? WANTED;
   if (wanted >= water.depth - 0.05)
-    throw new InputError("too-shallow", `The water is too shallow to fish the shot ${wanted} m off the bed.`, {
-      path: "water.depth",
-    });
+    throw new InputError(
+      "too-shallow",
+      { wanted },
+      {
+        path: "water.depth",
+      },
+    );
   const whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1);
   const settle = (holdBack: number): FloatRig => {
     const over = (length: number) => {

@@ -18,7 +18,8 @@ export const SHOT_SIZES = sourced(
   FROM_MEMORY,
 );
 
-export type Shotting = "tapered" | "bulk" | "even";
+export const SHOTTINGS = ["tapered", "bulk", "even"] as const;
+export type Shotting = (typeof SHOTTINGS)[number];
 
 /** Shot of one size at one place: `below` is the distance under the float, m. */
 export interface Placed {

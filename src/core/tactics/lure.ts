@@ -1,16 +1,17 @@
+import { type Message, message } from "../quantity/message";
+import { OUNCE } from "../quantity/units";
+import type { Light } from "../gauge/light";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
-import type { Light } from "../fish/foraging";
 
 /**
  * A choice of lure with its reasons. Rules of craft: common practice, no source; the angler's own log outranks them.
  */
 export interface LureChoice {
   category: LureCategory;
-  /** Size in words, with its weight or length. */
-  size: string;
+  size: LureSize;
   /** Best first. Always words; the swatch only repeats them. */
   colours: Colour[];
-  reasons: string[];
+  reasons: Message[];
   /** What it is to the water: mass, g, density, kg/m3, and the sphere that drags like it, m. */
   body: LureBody;
 }
@@ -21,7 +22,11 @@ export interface LureBody {
   diameter: number;
 }
 
-export type LureCategory = "natural bait under a float" | "small jig under a float" | "worm under a float";
+export type LureCategory = "natural-bait" | "small-jig" | "worm";
+
+/** Size of a jig head, kg, and of its body, m; or of a hook, with what is on it. */
+export type LureSize =
+  { head: number; body: number } | { hook: number; bait: "whole-worm" | "half-worm" | "grub-or-nymph" };
 export const COLOURS = ["black", "brown", "green", "pink", "chartreuse", "orange", "natural", "white"] as const;
 export type Colour = (typeof COLOURS)[number];
 
@@ -49,42 +54,24 @@ const COLOUR_ORDER: Record<ClarityClass, readonly Colour[]> = {
   muddy: ["black", "chartreuse", "orange", "white"],
 };
 
-const CLARITY_REASON: Record<ClarityClass, string> = {
-  "gin-clear": "Gin-clear water: natural, small, translucent; match what is under the stones.",
-  clear: "Clear water: plain, dark and natural colours before bright ones.",
-  green: "Some colour in the water: dark first for its outline, then one bright.",
-  coloured: "Coloured water: dark first, then loud; one bright part helps it to be found.",
-  muddy: "Muddy water: loud contrast, scent and bulk; black or a bright that cannot be missed.",
-};
-
 /** Lure category, size and colours in order for float fishing for trout. */
 export function chooseLure(water: LureWater): LureChoice {
   const clarity = clarityClass(water.visibleDepth);
   const dirty = clarity === "muddy" || clarity === "coloured";
   const cold = water.temperature < COLD;
   const warm = water.temperature > WARM;
-  const reasons = [CLARITY_REASON[clarity]];
+  const reasons = [message(`colours-${clarity}`)];
   let colours = [...COLOUR_ORDER[clarity]];
 
-  if (water.light === "day" && !dirty) reasons.push("Full daylight on clear water: the plainer end of the list first.");
+  if (water.light === "day" && !dirty) reasons.push(message("daylight-on-clear"));
   if (water.light !== "day") {
     colours = [...new Set<Colour>(["black", ...colours.filter((colour) => colour !== "natural")])];
-    reasons.push("Low light: darker, with more outline.");
+    reasons.push(message("low-light"));
   }
-  reasons.push(
-    cold
-      ? "Cold water slows them: smaller and slower."
-      : warm
-        ? "Warm water, keen fish: a size up is worth a try."
-        : "Middling water temperature: the usual size.",
-  );
+  reasons.push(message(cold ? "cold-smaller" : warm ? "warm-larger" : "usual-size"));
 
-  const category: LureCategory = dirty
-    ? "worm under a float"
-    : clarity === "gin-clear"
-      ? "natural bait under a float"
-      : "small jig under a float";
-  if (category === "worm under a float") reasons.push("A worm smells and moves where little can be seen.");
+  const category: LureCategory = dirty ? "worm" : clarity === "gin-clear" ? "natural-bait" : "small-jig";
+  if (category === "worm") reasons.push(message("worm-smells"));
   return { category, ...sizeOf(category, cold, warm), colours, reasons };
 }
 
@@ -93,19 +80,19 @@ export function chooseLure(water: LureWater): LureChoice {
  * estimated; from memory.
  */
 function sizeOf(category: LureCategory, cold: boolean, warm: boolean): Pick<LureChoice, "size" | "body"> {
-  if (category === "worm under a float") {
+  if (category === "worm") {
     return warm
-      ? { size: "hook 8, a whole worm", body: { grams: 1.2, density: 1120, diameter: 0.015 } }
-      : { size: "hook 10, half a worm", body: { grams: 0.6, density: 1150, diameter: 0.012 } };
+      ? { size: { hook: 8, bait: "whole-worm" }, body: { grams: 1.2, density: 1120, diameter: 0.015 } }
+      : { size: { hook: 10, bait: "half-worm" }, body: { grams: 0.6, density: 1150, diameter: 0.012 } };
   }
-  if (category === "natural bait under a float") {
+  if (category === "natural-bait") {
     return cold
-      ? { size: "hook 14, one grub or nymph", body: { grams: 0.12, density: 1400, diameter: 0.006 } }
-      : { size: "hook 12, one grub or nymph", body: { grams: 0.2, density: 1400, diameter: 0.007 } };
+      ? { size: { hook: 14, bait: "grub-or-nymph" }, body: { grams: 0.12, density: 1400, diameter: 0.006 } }
+      : { size: { hook: 12, bait: "grub-or-nymph" }, body: { grams: 0.2, density: 1400, diameter: 0.007 } };
   }
   return warm
-    ? { size: "1/16 oz (1.8 g), 4 cm", body: { grams: 2.3, density: 4200, diameter: 0.013 } }
-    : { size: "1/32 oz (0.9 g), 3 cm", body: { grams: 1.2, density: 4000, diameter: 0.011 } };
+    ? { size: { head: OUNCE / 16, body: 0.04 }, body: { grams: 2.3, density: 4200, diameter: 0.013 } }
+    : { size: { head: OUNCE / 32, body: 0.03 }, body: { grams: 1.2, density: 4000, diameter: 0.011 } };
 }
 
 /** When a fish should be left alone: the usual caution, trout and salmon at about 20 C; local rules stand. */

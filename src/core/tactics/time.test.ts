@@ -14,8 +14,8 @@ test("a riffle's edge takes one or two casts, a good hole about a dozen, a run i
   // A prime lie in a run is worked as a hole, and told so: figures and words agree.
   const prime = timeFor({ ...run, kind: "prime" }, look);
   expect(prime).toMatchObject({ water: "run", casts: 12 });
-  expect(prime.reasons[0]).toMatch(/^A hole: .*about 12 casts\.$/);
-  expect(timeFor(run, look).reasons[0]).toMatch(/^A run: .*about 6 casts\.$/);
+  expect(prime.reasons[0]).toEqual({ code: "work-pool", values: { casts: 12 } });
+  expect(timeFor(run, look).reasons[0]).toEqual({ code: "work-run", values: { casts: 6 } });
 });
 
 test("a rover gives a spot twenty minutes and a little more on a knock; one who waits goes through its changes first", () => {
@@ -28,10 +28,12 @@ test("clear water is rested half an hour after a fish, coloured water not at all
   expect(timeFor(hole, look).rest).toBe(30);
   expect(timeFor(hole, { ...look, visibleDepth: 0.9 }).rest).toBe(15);
   expect(timeFor(hole, { ...look, visibleDepth: 0.4 }).rest).toBe(0);
-  const words = (id: string, base?: string) =>
-    timeFor(hole, { ...look, species: { ...speciesById(id), id: base ? "mine" : id }, base }).reasons.join(" ");
-  expect(words("walleye")).toContain("same cast again");
-  expect(words("walleye", "walleye")).toContain("same cast again");
-  expect(words("brown-trout")).not.toContain("same cast again");
-  expect(words("king-salmon")).toContain("fills again");
+  const codes = (id: string, base?: string) =>
+    timeFor(hole, { ...look, species: { ...speciesById(id), id: base ? "mine" : id }, base }).reasons.map(
+      ({ code }) => code,
+    );
+  expect(codes("walleye")).toContain("schools");
+  expect(codes("walleye", "walleye")).toContain("schools");
+  expect(codes("brown-trout")).not.toContain("schools");
+  expect(codes("king-salmon")).toContain("run-refills");
 });

@@ -1,8 +1,9 @@
+import { type Message, message } from "../quantity/message";
+import type { Species } from "../fish/species-schema";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
 import { froude } from "../water/cover";
 import type { Lie } from "../fish/read";
 import { type Water, waterBy } from "../water/pools";
-import type { Species } from "../fish/species";
 
 /** Rovers move on; those who wait work a place until it is worked out. */
 export type Style = "rove" | "wait";
@@ -18,7 +19,7 @@ export interface Timing {
   afterKnock: number;
   /** Minutes to rest it after a hooked fish, or when they stop; 0: go straight on. */
   rest: number;
-  reasons: string[];
+  reasons: Message[];
 }
 
 /** A riffle's edge is read in one or two casts, a good hole in about a dozen, a run in between; by kind of water. */
@@ -39,11 +40,6 @@ const SLOWER = 1.5;
 /** Fish that come in schools: one bite calls for the same cast again, quickly. */
 const SCHOOLS = new Set(["yellow-perch", "black-crappie", "walleye", "zander", "striped-bass", "smallmouth-bass"]);
 
-const WATERS: Record<Water, string> = {
-  riffle: "A riffle's edge: what is there takes at once, or is not there",
-  run: "A run: each line of current once or twice, then a step",
-  pool: "A hole: near, middle, far, the same line each time, then a step",
-};
 const CLEAR: readonly ClarityClass[] = ["clear", "gin-clear"];
 
 /**
@@ -68,19 +64,15 @@ export function timeFor(
   );
   const rest = clear ? REST : clarityClass(at.visibleDepth) === "green" ? REST / 2 : 0;
   const reasons = [
-    `${WATERS[as]}: about ${casts} cast${casts === 1 ? "" : "s"}.`,
-    ...(clear ? ["Clear water: the first cast is the best one, so be ready on it."] : []),
-    ...(cold ? ["Cold water: slow fish, so half as long again."] : []),
-    ...(at.species.model === "travel" ? ["Fish on the run come through: a good resting place fills again."] : []),
+    message(`work-${as}`, { casts }),
+    ...(clear ? [message("clear-first-cast")] : []),
+    ...(cold ? [message("cold-longer")] : []),
+    ...(at.species.model === "travel" ? [message("run-refills")] : []),
     rove
-      ? `Roving: ${minutes} minutes without a bite, ${Math.round(ROVE.knock * slower)} more on a knock, then the next lie.`
-      : `Waiting: change small things first (colour, depth, size, then the kind of lure), ten minutes each, before resting it.`,
-    rest > 0
-      ? `After a hooked fish rest it ${rest} minutes: in water this clear it has told the others.`
-      : "Water this coloured hides the fight: go straight on with the same cast.",
-    ...(SCHOOLS.has(at.base ?? at.species.id)
-      ? ["Once one bites: the same cast again, quickly, and keep a lure among them."]
-      : []),
+      ? message("roving", { minutes, knock: Math.round(ROVE.knock * slower) })
+      : message("waiting", { each: WAIT.each }),
+    rest > 0 ? message("rest-after-fish", { rest }) : message("no-rest"),
+    ...(SCHOOLS.has(at.base ?? at.species.id) ? [message("schools")] : []),
   ];
   return { water, castsEach, casts, minutes, afterKnock: Math.round(ROVE.knock * slower), rest, reasons };
 }

@@ -1,6 +1,7 @@
+import { GRAVITY } from "../quantity/provenance";
+import type { Feature } from "../flow/reach-schema";
 import { within } from "../flow/features";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
-import type { Feature } from "../flow/reach";
 import { components, maskedBlur, slidingMax, smoothstep } from "./smooth";
 
 /** What hides a fish, each 0..1 by cell. Thresholds are common practice, no source. */
@@ -25,8 +26,8 @@ export interface Break {
   name?: string;
 }
 
-const COMMON_NAME = { stone: "stone", wood: "log jam", wall: "wall" } as const;
-export const nameOfBreak = (one: Break): string => `the ${one.name ?? COMMON_NAME[one.kind]}`;
+/** What a break is called by: its own name, or its kind. */
+export type BreakName = Pick<Break, "kind" | "name">;
 
 /** How far a break's shelter reaches from its edge, m. */
 const SHELTER = 1.5;
@@ -91,7 +92,7 @@ function breakOf(feature: Feature): Break | undefined {
 export const roofsOf = (features: readonly Feature[] | undefined): Feature[] =>
   (features ?? []).filter((one) => one.kind === "undercut" || one.kind === "overhang");
 
-export const froude = (depth: number, speed: number): number => (depth > 0 ? speed / Math.sqrt(9.81 * depth) : 0);
+export const froude = (depth: number, speed: number): number => (depth > 0 ? speed / Math.sqrt(GRAVITY * depth) : 0);
 
 /** Cover of every wet cell for water that can be seen into to `visibleDepth` m. */
 export function coverOf(

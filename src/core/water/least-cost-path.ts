@@ -1,10 +1,10 @@
 import FlatQueue from "flatqueue";
 
 /**
- * Cheapest ways over a grid of cells (Dijkstra 1959): eight neighbours, each step at the mean cost of its two cells;
+ * Least-cost paths over a grid of cells (Dijkstra 1959): eight neighbours, each step at the mean cost of its two cells;
  * the queue is a binary heap (flatqueue).
  */
-export interface Ways {
+export interface LeastCostPaths {
   /** Cost from every cell to the nearest of the ends; Infinity where there is no way. */
   cost: Float64Array;
   /** The next cell on the way there; -1 at its end. */
@@ -12,14 +12,20 @@ export interface Ways {
 }
 
 /**
- * `dear` is the cost of a metre in each cell, Infinity where none may go; `ends` are cells that cost nothing to reach.
+ * `unitCost` is the cost of a metre in each cell, Infinity where none may go; `ends` are cells that are free.
  */
-export function cheapestWays(dear: Float64Array, nx: number, ny: number, cell: number, ends: Iterable<number>): Ways {
+export function leastCostPaths(
+  unitCost: Float64Array,
+  nx: number,
+  ny: number,
+  cell: number,
+  ends: Iterable<number>,
+): LeastCostPaths {
   const cost = new Float64Array(nx * ny).fill(Infinity);
   const next = new Int32Array(nx * ny).fill(-1);
   const queue = new FlatQueue<number>();
   for (const k of ends) {
-    if (!Number.isFinite(dear[k]!)) continue;
+    if (!Number.isFinite(unitCost[k]!)) continue;
     cost[k] = 0;
     queue.push(k, 0);
   }
@@ -33,7 +39,7 @@ export function cheapestWays(dear: Float64Array, nx: number, ny: number, cell: n
       for (let a = Math.max(0, i - 1); a <= Math.min(nx - 1, i + 1); a++) {
         const other = b * nx + a;
         const far = a !== i && b !== j ? Math.SQRT2 : 1;
-        const total = spent + 0.5 * (dear[k]! + dear[other]!) * far * cell;
+        const total = spent + 0.5 * (unitCost[k]! + unitCost[other]!) * far * cell;
         if (total < cost[other]!) {
           cost[other] = total;
           next[other] = k;

@@ -1,5 +1,5 @@
 import { cellsOf, type Field, speedAt } from "../flow/grid";
-import { cheapestWays } from "./least-cost-path";
+import { leastCostPaths } from "./least-cost-path";
 import { froude } from "./cover";
 
 /** A place along the deepest line of the reach. */
@@ -54,9 +54,9 @@ const ABOVE = 10;
 
 /** The deepest way down the reach, by cells, upper end first: the way for which the sum of 1/h2 is least. */
 export function thalweg({ nx, ny, cell, depth }: Field): number[] {
-  const dear = cellsOf(new Float64Array(nx * ny), (k) => (depth[k]! > 0.02 ? 1 / depth[k]! ** 2 : Infinity));
-  const { cost, next } = cheapestWays(
-    dear,
+  const unitCost = cellsOf(new Float64Array(nx * ny), (k) => (depth[k]! > 0.02 ? 1 / depth[k]! ** 2 : Infinity));
+  const { cost, next } = leastCostPaths(
+    unitCost,
     nx,
     ny,
     cell,

@@ -1,6 +1,6 @@
 import { DEMO_REACHES } from "../../demo/river";
 import type { Field } from "../flow/grid";
-import { layReach } from "../flow/lay";
+import { rasteriseReach } from "../flow/rasterise";
 import { solveSteady } from "../flow/steady";
 import { ROUGHNESS } from "../flow/substrate";
 import { findBottomEdges } from "./bottoms";
@@ -13,7 +13,7 @@ import { lengthOf, nearestLine, rightOf, shiftOf } from "./polyline";
 import { findPools, waterBy } from "./pools";
 import { findSeams } from "./seams";
 import { streamline } from "./streamline";
-import { structureAt, structureOf, tellStructure } from "./structure";
+import { structureAt, structureOf } from "./structure";
 import { findWakes } from "./wakes";
 
 interface Place {
@@ -39,7 +39,7 @@ function water(
     depth: make(),
     u: make(),
     v: make(),
-    unsteadiness: make(),
+    speedDeviation: make(),
     verdict: "converged",
     massError: 0,
     steps: 0,
@@ -230,29 +230,25 @@ test("distance to lines, and their sides", () => {
 
 describe("on the made-up glide", () => {
   const reach = DEMO_REACHES[0]!;
-  const solve = (discharge: number) => solveSteady(layReach(reach, 1), { discharge, downstream: reach.downstream });
+  const solve = (discharge: number) =>
+    solveSteady(rasteriseReach(reach, 1), { discharge, downstream: reach.downstream });
   const [now, little] = [solve(6), solve(6.24)];
   const breaks = breaksOf(now, reach.features);
   const structure = structureOf(now, breaks);
 
-  test("every stone in the current has its wake, down-current of it; everything is told with its numbers, in both systems", () => {
+  test("every stone in the current has its wake, down-current of it", () => {
     const wakes = findWakes(now, breaks);
     const split = wakes.find((one) => one.name === "split stone")!;
     expect(split.length).toBeGreaterThan(2 * split.radius);
     expect(split.least).toBeLessThan(0.5 * split.free);
-    for (const system of ["metric", "us"] as const)
-      for (const { words } of tellStructure(structure, system)) expect(words).toMatch(/^[A-Z0-9].*\d.*\.$/);
-    expect(tellStructure(structure, "metric").map(({ kind }) => kind)).toEqual(
-      expect.arrayContaining(["foam line", "break", "pool"]),
-    );
   });
 
   test("there is one pool below the riffle, with its slot; a place is told by the structure it belongs to", () => {
     expect(structure.pools).toHaveLength(1);
     const [{ slot, tail, deep }] = structure.pools as [NonNullable<(typeof structure.pools)[0]>];
     expect(slot!.x).toBeLessThan(deep.x);
-    expect(structureAt(structure, slot!.x, slot!.y)).toBe("Slot below the riffle");
-    expect(structureAt(structure, tail.x, tail.y)).toBe("Tail of the pool");
+    expect(structureAt(structure, slot!.x, slot!.y)).toBe("slot");
+    expect(structureAt(structure, tail.x, tail.y)).toBe("tail");
     expect(structureAt(structure, 2, 2)).toBeUndefined();
   });
 

@@ -1,4 +1,5 @@
 "use client";
+import { figureText } from "../../words/quantity";
 import {
   BarController,
   BarElement,
@@ -14,8 +15,8 @@ import {
 import { useMemo } from "react";
 import { Bar } from "react-chartjs-2";
 import type { RateClass } from "../../core/book/rates";
-import { useColours } from "../../ui/colours";
-import { CHART_FONT } from "../../ui/chart-font";
+import { useColours } from "../../widgets/colours";
+import { CHART_FONT } from "../../widgets/chart-font";
 
 ChartJS.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
 
@@ -56,7 +57,7 @@ export function RateChart({ classes, labels }: { classes: readonly RateClass[]; 
     () => ({
       labels: classes.map((one, k) => [
         labels[k]!.replace(" to ", "–"),
-        ...(one.hours > 0 ? [`${one.hours.toFixed(1)} h`, `${one.events} fish`] : ["not", "fished"]),
+        ...(one.hours > 0 ? [`${figureText(one.hours, 1)} h`, `${one.events} fish`] : ["not", "fished"]),
       ]),
       datasets: [
         {
@@ -83,7 +84,7 @@ export function RateChart({ classes, labels }: { classes: readonly RateClass[]; 
               const one = classes[item.dataIndex]!;
               return one.rate === null
                 ? "not fished"
-                : `${one.rate.toFixed(2)} fish an hour; 80 % between ${one.interval![0].toFixed(2)} and ${one.interval![1].toFixed(2)}`;
+                : `${figureText(one.rate, 2)} fish an hour; 80 % between ${figureText(one.interval![0], 2)} and ${figureText(one.interval![1], 2)}`;
             },
           },
         },

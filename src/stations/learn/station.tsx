@@ -3,21 +3,35 @@ import { useMemo, useState } from "react";
 import { RATE_KINDS, type RateKind, ratesIn } from "../../core/book/classes";
 import { effortOf } from "../../core/book/effort";
 import { PRIOR_HOURS, type RateClass } from "../../core/book/rates";
-import { show, showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
-import { Panel, Select } from "../../ui/parts";
-import { useRiver } from "../../ui/river";
-import { useSettings } from "../../ui/settings";
-import { useBook } from "../../ui/use-book";
+import { figureText, show } from "../../words/quantity";
+import { RATE_KIND_NAMES, rateLabel } from "../../words/rates";
+import { type ColumnDef, DataTable } from "../../widgets/data-table";
+import { Panel, Select } from "../../widgets/parts";
+import { useRiver } from "../../state/use-river";
+import { useSettings } from "../../state/settings";
+import { useBook } from "../../state/use-book";
 import { RateChart } from "./rate-chart";
 
-const KIND_NAMES: Record<RateKind, string> = {
-  flow: "flow",
-  exceedance: "flow for the season",
-  trend: "rising or falling",
-  clarity: "clarity",
-  temperature: "water temperature",
-};
+interface RateRow extends RateClass {
+  label: string;
+}
+
+const columnsIn = (first: string): ColumnDef<RateRow>[] => [
+  { id: "class", header: first, cell: ({ row }) => row.original.label },
+  { id: "hours", header: "Hours", cell: ({ row }) => figureText(row.original.hours, 1) },
+  { id: "fish", header: "Fish", cell: ({ row }) => figureText(row.original.events, 0) },
+  {
+    id: "rate",
+    header: "An hour",
+    cell: ({ row: { original } }) => (original.rate === null ? "not fished" : figureText(original.rate, 2)),
+  },
+  {
+    id: "interval",
+    header: "80 % interval",
+    cell: ({ row: { original } }) =>
+      original.interval ? `${figureText(original.interval[0], 2)} to ${figureText(original.interval[1], 2)}` : "–",
+  },
+];
 
 /** Learn: what this river's own record says. */
 export function LearnStation() {
@@ -38,8 +52,13 @@ export function LearnStation() {
       ),
     );
   }, [book.sessions, book.catches, kind, reach, river.minute]);
-  const labels = rates.classes.map((one) => labelOf(one, kind, system));
-  const best = rates.classes.filter((one) => one.rate !== null && one.hours >= 2).sort((a, b) => b.rate! - a.rate!)[0];
+  const rows = useMemo(
+    () => rates.classes.map((one): RateRow => ({ ...one, label: rateLabel(one, kind, system) })),
+    [rates, kind, system],
+  );
+  const first = `${RATE_KIND_NAMES[kind]}${kind === "flow" ? `, ${show(1, "discharge", system).unit}` : ""}`;
+  const columns = useMemo(() => columnsIn(first), [first]);
+  const best = rows.filter((one) => one.rate !== null && one.hours >= 2).sort((a, b) => b.rate! - a.rate!)[0];
   const made = book.sessions.some((session) => session.demo);
   if (book.ready && rates.total.hours === 0)
     return (
@@ -51,12 +70,12 @@ export function LearnStation() {
     <div className="mx-auto max-w-5xl">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <div className="min-w-64 flex-1">
-          <h1 className="text-2xl">Fish an hour, by {KIND_NAMES[kind]}</h1>
+          <h1 className="text-2xl">Fish an hour, by {RATE_KIND_NAMES[kind]}</h1>
           <p className="text-soft">
-            {rates.total.hours.toFixed(0)} rod-hours, {rates.total.events} fish
+            {figureText(rates.total.hours, 0)} rod-hours, {rates.total.events} fish
             {made ? "; made-up sessions are among them" : ""}.
             {best &&
-              ` Most so far: ${labelOf(best, kind, system)}, ${best.rate!.toFixed(2)} an hour (80 %: ${best.interval![0].toFixed(2)} to ${best.interval![1].toFixed(2)}).`}
+              ` Most so far: ${best.label}, ${figureText(best.rate!, 2)} an hour (80 %: ${figureText(best.interval![0], 2)} to ${figureText(best.interval![1], 2)}).`}
           </p>
         </div>
         <div className="flex w-full flex-wrap gap-3 sm:w-auto">
@@ -65,7 +84,7 @@ export function LearnStation() {
             className="min-w-36 flex-1 sm:w-48"
             value={kind}
             onChange={(value) => setKind(value as RateKind)}
-            choices={RATE_KINDS.map((value) => ({ value, label: KIND_NAMES[value] }))}
+            choices={RATE_KINDS.map((value) => ({ value, label: RATE_KIND_NAMES[value] }))}
           />
           <Select
             label="Reach"
@@ -80,52 +99,16 @@ export function LearnStation() {
         </div>
       </div>
       <div className="h-[340px]">
-        <RateChart classes={rates.classes} labels={labels} />
+        <RateChart classes={rates.classes} labels={rows.map((one) => one.label)} />
       </div>
       <p className="mt-2 text-sm text-soft">
         Bar: the likeliest rate. Whisker: the truth lies in it four times in five. Where little was fished the whisker
         is long; where nobody fished there is nothing. A weak guess worth {PRIOR_HOURS} hours at your own mean keeps one
         lucky fish from shouting.
       </p>
-      <Panel title="The same in figures" className="mt-5 overflow-x-auto">
-        <table className="w-full text-left" data-testid="rates">
-          <thead>
-            <tr className="border-b border-line text-sm text-soft">
-              <th className="py-1 font-normal">
-                {KIND_NAMES[kind]}
-                {kind === "flow" ? `, ${show(1, "discharge", system).unit}` : ""}
-              </th>
-              <th className="font-normal">Hours</th>
-              <th className="font-normal">Fish</th>
-              <th className="font-normal">An hour</th>
-              <th className="font-normal">80 % interval</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rates.classes.map((one, k) => (
-              <tr key={one.label} className="border-b border-line">
-                <th scope="row" className="py-1.5 font-semibold">
-                  {labels[k]}
-                </th>
-                <td>{one.hours.toFixed(1)}</td>
-                <td>{one.events}</td>
-                <td>{one.rate === null ? "not fished" : one.rate.toFixed(2)}</td>
-                <td>{one.interval ? `${one.interval[0].toFixed(2)} to ${one.interval[1].toFixed(2)}` : "–"}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+      <Panel title="The same in figures" className="mt-5">
+        <DataTable columns={columns} rows={rows} testId="rates" label="Fish an hour" />
       </Panel>
     </div>
   );
-}
-
-/** A class in the angler's own units. */
-function labelOf(one: RateClass, kind: RateKind, system: UnitSystem): string {
-  if (one.low === null || one.high === null) return one.label;
-  if (kind === "flow")
-    return [one.low, one.high].map((q) => String(Number(show(q, "discharge", system).figure))).join(" to ");
-  if (kind === "temperature" && system === "us")
-    return `${show(Math.max(0, one.low), "temperature", system).figure} to ${showText(one.high, "temperature", system)}`;
-  return one.label;
 }

@@ -1,14 +1,17 @@
 "use client";
+import { WADING } from "../../core/water/wading";
+import type { UnitSystem } from "../../words/quantity";
 import type { BoatStand } from "../../core/approach/boat";
 import { type Fall, FALLS } from "../../core/approach/landing";
 import { LONGEST_SHADOW } from "../../core/approach/shadow";
 import type { Stand } from "../../core/approach/stands";
-import { showText } from "../../core/quantity/show";
+import { figureText, showText } from "../../words/quantity";
 import type { Target } from "../../core/approach/targets";
-import type { UnitSystem } from "../../core/quantity/units";
-import { Select } from "../../ui/parts";
-import { useSettings } from "../../ui/settings";
-import type { Stands } from "../../ui/use-stands";
+import { FaultNote, Select } from "../../widgets/parts";
+import { tell } from "../../words/messages";
+import { useSettings } from "../../state/settings";
+import type { Approach } from "../../scenario/approach";
+import type { Stage } from "../../state/query";
 
 const SCHOOLS = {
   "from-below": {
@@ -31,22 +34,21 @@ const UNKNOWN = "unknown";
 /** Where to stand or anchor for the chosen lie, by school, and the casts in their order, in words. */
 export function ApproachPanel({
   lie,
-  found,
+  approach,
   sunKnown,
   bearing,
   onBearing,
-  system,
 }: {
   lie: number;
-  found: Stands;
+  approach: Stage<Approach>;
   sunKnown: boolean;
   bearing: number | undefined;
   onBearing: (bearing: number | undefined) => void;
-  system: UnitSystem;
 }) {
-  const { school, fall, set } = useSettings();
-  const stand = found.stands.find((one) => one.school === school);
-  const casts = school === "from-boat" ? found.boat?.casts : stand?.casts;
+  const { school, fall, system, set } = useSettings();
+  const found = approach.value;
+  const stand = found?.stands.find((one) => one.school === school);
+  const casts = school === "from-boat" ? found?.boat?.casts : stand?.casts;
   return (
     <section aria-label={`Approach to lie ${lie}`} className="mt-5">
       <h2 className="mb-2 text-lg">Approach to lie {lie}</h2>
@@ -64,16 +66,13 @@ export function ApproachPanel({
         ))}
       </div>
       <p className="text-sm text-soft">{SCHOOLS[school].why}</p>
-      {school === "from-boat" ? (
-        <BoatWords boat={found.boat} system={system} />
-      ) : stand ? (
-        <StandWords stand={stand} sunKnown={sunKnown} system={system} />
-      ) : (
-        <p className="mt-2">
-          No place from which it can be reached this way: the water in range is too deep or too strong to stand in, or
-          the banks too high.
+      {approach.fault && <FaultNote message={tell(approach.fault, system)} onRetry={approach.retry} />}
+      {!found && !approach.fault && (
+        <p role="status" className="text-soft">
+          {approach.pending ? "Looking for a place …" : "When the flow is settled."}
         </p>
       )}
+      {found && <Found found={found} stand={stand} sunKnown={sunKnown} />}
       {casts && <Casts casts={casts} system={system} />}
       <div className="mt-3 grid gap-2 sm:grid-cols-2">
         <Select
@@ -92,13 +91,30 @@ export function ApproachPanel({
               value: String(k),
               label:
                 bearing !== undefined && Math.round(bearing / 45) % 8 === k && bearing % 45 !== 0
-                  ? `${name} (${bearing.toFixed(0)}°)`
+                  ? `${name} (${figureText(bearing, 0)}°)`
                   : name,
             })),
           ]}
         />
       </div>
     </section>
+  );
+}
+
+/** Where to stand or anchor; nobody is sent to a river that is to be left. */
+function Found({ found, stand, sunKnown }: { found: Approach; stand: Stand | undefined; sunKnown: boolean }) {
+  const { school, system } = useSettings();
+  if (found.left)
+    return (
+      <p className="font-semibold">▲ The river is to be left now: no place to stand, to anchor or to wade is given.</p>
+    );
+  if (school === "from-boat") return <BoatWords boat={found.boat} system={system} />;
+  if (stand) return <StandWords stand={stand} sunKnown={sunKnown} system={system} />;
+  return (
+    <p className="text-soft">
+      No place from which it can be reached this way: the water in range is too deep or too strong to stand in, or the
+      banks too high.
+    </p>
   );
 }
 
@@ -132,9 +148,9 @@ function StandWords({ stand, sunKnown, system }: { stand: Stand; sunKnown: boole
       {stand.wadingDepth > 0 && (
         <li>
           On the way depth × speed is {showText(stand.hazard, "unitDischarge", system)} at most
-          {stand.hazard >= 0.6
+          {stand.hazard >= WADING.value.strong
             ? ": strong water, only with a staff and a way out"
-            : stand.hazard >= 0.3
+            : stand.hazard >= WADING.value.careful
               ? ": with care"
               : ": easy"}
           .
@@ -159,7 +175,7 @@ function Casts({ casts, system }: { casts: readonly Target[]; system: UnitSystem
             cast{cast.casts === 1 ? "" : "s"},{" "}
             {cast.landing.swept < 0.3
               ? "land on it"
-              : `land ${far(cast.landing.swept)} up-current; down in ${cast.landing.seconds.toFixed(1)} s`}
+              : `land ${far(cast.landing.swept)} up-current; down in ${figureText(cast.landing.seconds, 1)} s`}
             {cast.landing.short ? " (it will come too high: take a heavier one)" : ""}.
           </li>
         ))}
@@ -184,7 +200,7 @@ function BoatWords({ boat, system }: { boat: BoatStand | undefined; system: Unit
           Boat at {far(boat.x)} down the reach, {far(boat.y)} from its left edge
         </strong>
         : {far(boat.distance)} up-current of the lie,{" "}
-        {boat.off < 5 ? "straight behind the boat" : `${boat.off.toFixed(0)}° off straight behind it`}, in{" "}
+        {boat.off < 5 ? "straight behind the boat" : `${figureText(boat.off, 0)}° off straight behind it`}, in{" "}
         {showText(boat.depth, "depth", system)} of {showText(boat.speed, "speed", system)} water.
       </li>
       {boat.onLedge && <li>Right on the step that it lies on: a few feet off it and nothing bites.</li>}
@@ -202,127 +218,5 @@ function BoatWords({ boat, system }: { boat: BoatStand | undefined; system: Unit
         anchoring stand.
       </li>
     </ul>
-  );
-}
-
-const at = (x: number, y: number, scale: number): string => `${(x * scale).toFixed(1)} ${(y * scale).toFixed(1)}`;
-const moved = (x: number, y: number, scale: number): string => `translate(${at(x, y, scale).replace(" ", ",")})`;
-
-/** The stand, the way to it and the casts, on the plan: landing points as crosses up-current of their targets. */
-export function ApproachMarks({ stand, scale }: { stand: Stand; scale: number }) {
-  const middle = stand.casts.find((cast) => cast.line === "lie" && cast.name === "middle") ?? stand.casts[0];
-  return (
-    <g aria-hidden fill="none">
-      {stand.path.length > 1 && (
-        <path
-          d={`M${stand.path.map(([x, y]) => at(x, y, scale)).join("L")}`}
-          stroke="var(--paper)"
-          strokeWidth={4}
-          strokeOpacity={0.6}
-          strokeLinejoin="round"
-        />
-      )}
-      {stand.path.length > 1 && (
-        <path
-          d={`M${stand.path.map(([x, y]) => at(x, y, scale)).join("L")}`}
-          stroke="var(--ink)"
-          strokeWidth={2}
-          strokeDasharray="1 5"
-          strokeLinecap="round"
-          strokeLinejoin="round"
-        />
-      )}
-      {middle && (
-        <path
-          d={`M${at(stand.x, stand.y, scale)}L${at(...middle.landing.point, scale)}`}
-          stroke="var(--water-fast)"
-          strokeWidth={1.6}
-          strokeDasharray="8 5"
-        />
-      )}
-      <CastMarks casts={stand.casts} scale={scale} />
-      <g transform={moved(stand.x, stand.y, scale)}>
-        <circle r={11} fill="var(--paper)" stroke="var(--ink)" strokeWidth={2} />
-        {[
-          [-3.4, 1.2, -8],
-          [3.4, -1.2, 8],
-        ].map(([x, y, turn]) => (
-          <g key={x} transform={`translate(${x},${y}) rotate(${turn})`} fill="var(--ink)">
-            <ellipse cy={-1.8} rx={2.2} ry={3.4} />
-            <ellipse cy={4} rx={1.7} ry={1.7} />
-          </g>
-        ))}
-      </g>
-    </g>
-  );
-}
-
-/** Targets, and crosses up-current of them where the lure must land. */
-function CastMarks({ casts, scale }: { casts: readonly Target[]; scale: number }) {
-  return (
-    <>
-      {casts.map((cast, k) => (
-        <g key={k}>
-          {cast.landing.swept > 0.4 && (
-            <path
-              d={`M${at(...cast.landing.point, scale)}L${at(cast.x, cast.y, scale)}`}
-              stroke="var(--ink)"
-              strokeWidth={1}
-              strokeDasharray="2 2"
-            />
-          )}
-          {cast.landing.swept > 0.4 && (
-            <path
-              transform={moved(...cast.landing.point, scale)}
-              d="M-4 -4L4 4M-4 4L4 -4"
-              stroke="var(--ink)"
-              strokeWidth={1.6}
-            />
-          )}
-          <g transform={moved(cast.x, cast.y, scale)}>
-            <circle r={6} stroke="var(--paper)" strokeWidth={3} strokeOpacity={0.6} />
-            <circle
-              r={6}
-              stroke="var(--ink)"
-              strokeWidth={1.4}
-              strokeDasharray={cast.line === "seam" ? "3 2" : undefined}
-            />
-          </g>
-        </g>
-      ))}
-    </>
-  );
-}
-
-/** The boat, bow up-current, its rope and its anchor. */
-export function BoatMarks({ boat, lie, scale }: { boat: BoatStand; lie: { x: number; y: number }; scale: number }) {
-  const turn = (Math.atan2(boat.anchor[1] - boat.y, boat.anchor[0] - boat.x) * 180) / Math.PI;
-  return (
-    <g aria-hidden fill="none">
-      <path d={`M${at(boat.x, boat.y, scale)}L${at(...boat.anchor, scale)}`} stroke="var(--ink)" strokeWidth={1.6} />
-      <circle
-        cx={boat.anchor[0] * scale}
-        cy={boat.anchor[1] * scale}
-        r={3.5}
-        fill="var(--ink)"
-        stroke="var(--paper)"
-        strokeWidth={1.5}
-      />
-      <path
-        d={`M${at(boat.x, boat.y, scale)}L${at(lie.x, lie.y, scale)}`}
-        stroke="var(--water-fast)"
-        strokeWidth={1.6}
-        strokeDasharray="8 5"
-      />
-      <CastMarks casts={boat.casts} scale={scale} />
-      <path
-        transform={`${moved(boat.x, boat.y, scale)} rotate(${turn.toFixed(1)})`}
-        d="M-15 -6L4 -7Q15 -5 19 0Q15 5 4 7L-15 6Z"
-        fill="var(--paper)"
-        stroke="var(--ink)"
-        strokeWidth={2}
-        strokeLinejoin="round"
-      />
-    </g>
   );
 }

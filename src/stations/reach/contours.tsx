@@ -1,9 +1,10 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
 import { contours } from "d3-contour";
 import { useMemo } from "react";
 import type { Field } from "../../core/flow/grid";
-import { showText } from "../../core/quantity/show";
-import { findUnit, toSI, type UnitSystem } from "../../core/quantity/units";
+import { showText } from "../../words/quantity";
+import { findUnit, toSI } from "../../core/quantity/units";
 
 type Ring = readonly [number, number][];
 

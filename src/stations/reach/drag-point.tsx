@@ -1,9 +1,10 @@
 "use client";
-import { type KeyboardEvent, type PointerEvent, type ReactNode, useState } from "react";
+import { useDrag } from "@use-gesture/react";
+import type { KeyboardEvent, ReactNode } from "react";
 
 /** One press of an arrow key moves a point so far, m; with shift four times as far. */
 const NUDGE = 0.5;
-export const ARROWS: Record<string, readonly [number, number]> = {
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
   ArrowUp: [0, -1],
@@ -18,9 +19,26 @@ export function nudgeOf(event: KeyboardEvent): [number, number] | undefined {
 }
 
 /**
- * A point on the plan that can be dragged, or moved by arrow keys. `onDrag` follows the finger, `onDrop` comes once,
- * with where it was let go.
+ * Dragging something on the plan, by mouse or finger: `onMove` follows it with how far it is from where it was taken
+ * hold of, m; `onDrop` comes once, where it was let go, unless it was hardly moved.
  */
+export const usePlanDrag = (
+  scale: number,
+  onMove: (by: [number, number]) => void,
+  onDrop: (by: [number, number]) => void,
+) =>
+  useDrag(
+    ({ movement: [dx, dy], last, tap, canceled, event }) => {
+      event.stopPropagation();
+      const by: [number, number] = [dx / scale, dy / scale];
+      if (canceled || tap) onMove([0, 0]);
+      else if (last) onDrop(by);
+      else onMove(by);
+    },
+    { threshold: 2, filterTaps: true, pointer: { capture: true, touch: false } },
+  );
+
+/** A point on the plan that can be dragged, or moved by arrow keys. */
 export function DragPoint({
   place,
   scale,
@@ -32,34 +50,33 @@ export function DragPoint({
   place: readonly [number, number];
   scale: number;
   label: string;
+  /** Where it is while it is dragged; by keys too. */
   onDrag?: (place: [number, number]) => void;
   onDrop?: (place: [number, number]) => void;
   children: ReactNode;
 }) {
-  const [drag, setDrag] = useState<{ pointer: [number, number]; from: readonly [number, number] } | undefined>();
-  const at = (event: PointerEvent, { pointer, from }: NonNullable<typeof drag>): [number, number] => [
-    from[0] + (event.clientX - pointer[0]) / scale,
-    from[1] + (event.clientY - pointer[1]) / scale,
-  ];
+  const bind = useDrag(
+    ({ movement: [dx, dy], last, tap, canceled, event, memo }) => {
+      event.stopPropagation();
+      const from = (memo as readonly [number, number] | undefined) ?? place;
+      const at: [number, number] = [from[0] + dx / scale, from[1] + dy / scale];
+      if (canceled || tap) onDrag?.([...from]);
+      else if (last) {
+        onDrag?.(at);
+        onDrop?.(at);
+      } else onDrag?.(at);
+      return from;
+    },
+    { threshold: 2, filterTaps: true, pointer: { capture: true, touch: false } },
+  );
   return (
     <g
+      {...bind()}
       transform={`translate(${place[0] * scale} ${place[1] * scale})`}
       role="button"
       tabIndex={0}
       aria-label={`${label}; arrow keys move it`}
       className="cursor-grab touch-none"
-      onPointerDown={(event) => {
-        event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
-        setDrag({ pointer: [event.clientX, event.clientY], from: place });
-      }}
-      onPointerMove={(event) => drag && onDrag?.(at(event, drag))}
-      onPointerUp={(event) => {
-        if (drag && Math.hypot(event.clientX - drag.pointer[0], event.clientY - drag.pointer[1]) > 2)
-          onDrop?.(at(event, drag));
-        setDrag(undefined);
-      }}
-      onPointerCancel={() => setDrag(undefined)}
       onKeyDown={(event) => {
         const by = nudgeOf(event);
         if (!by) return;

@@ -1,5 +1,4 @@
 "use client";
-import type { Feature } from "../../core/flow/reach";
 
 /** What stands in or over the water, as seen from above. */
 export function Features({ features, scale }: { features: readonly Feature[]; scale: number }) {
@@ -121,3 +120,4 @@ export function GroundPatterns() {
     </>
   );
 }
+import type { Feature } from "../../core/flow/reach-schema";

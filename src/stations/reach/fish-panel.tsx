@@ -1,27 +1,23 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
 import type { Catch } from "../../core/book/records";
 import type { Lie } from "../../core/fish/read";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
+import { figureText, showText } from "../../words/quantity";
 import { database } from "../../store/database";
-import { Panel } from "../../ui/parts";
-import { say } from "../../ui/toasts";
-import type { FishAgainstModel } from "../../ui/use-agreement";
-import { dayAndTime } from "../../ui/words";
+import { Panel } from "../../widgets/parts";
+import { act, perform } from "../../state/act";
+import type { FishAgainstModel } from "../../state/scenario/use-agreement";
+import { patchCatch } from "../../store/sessions";
+import type { Numbered } from "../../scenario/lie-identity";
+import { dayAndTime } from "../../words/river";
 import type { Place } from "./probe";
 
 /** As many fish are listed. */
 const MOST = 8;
 
 /** Puts a fish on the plan, or takes it off, with undo. */
-async function put(fish: Catch, place: { x: number; y: number } | null, where: string): Promise<void> {
-  await database().catches.update(fish.id, { place, updatedAt: new Date().toISOString() });
-  say(`The fish is ${where}.`, {
-    label: "Undo",
-    run: () =>
-      void database().catches.update(fish.id, { place: fish.place ?? null, updatedAt: new Date().toISOString() }),
-  });
-}
+const put = (fish: Catch, place: { x: number; y: number } | null, where: string): void =>
+  act(() => perform(() => patchCatch(database(), fish.id, { place }), `The fish is ${where}.`));
 
 /** Fish of this reach against the model: where they were had, and how the places of their own day were ranked. */
 export function FishPanel({
@@ -34,13 +30,13 @@ export function FishPanel({
 }: {
   catches: readonly Catch[];
   against: FishAgainstModel;
-  lie: Lie;
+  lie: Numbered<Lie>;
   probe: Place | undefined;
   system: UnitSystem;
   nameOf: (id: string) => string;
 }) {
   const { agreement, placed, waiting, beyond } = against;
-  const listed = [...catches].sort((a, b) => b.at.localeCompare(a.at)).slice(0, MOST);
+  const listed = [...catches].sort((a, b) => Date.parse(b.at) - Date.parse(a.at)).slice(0, MOST);
   return (
     <Panel
       title="Fish against the model"
@@ -60,11 +56,12 @@ export function FishPanel({
       {agreement && (
         <p>
           <strong>
-            {agreement.fish} fish with a place lay, on average, above {(agreement.mean * 100).toFixed(0)} % of the water
+            {agreement.fish} fish with a place lay, on average, above {figureText(agreement.mean * 100, 0)} % of the
+            water
           </strong>{" "}
           as the model has it; by chance it would be 50 %
-          {agreement.chance < 0.5 ? `, and chance does as well as this ${oneIn(agreement.chance)}` : ""}.{" "}
-          {agreement.onLies} came from a lie; {agreement.expected.toFixed(1)} would by chance.
+          {agreement.pValue < 0.5 ? `, and chance does as well as this ${oneIn(agreement.pValue)}` : ""}.{" "}
+          {agreement.onLies} came from a lie; {figureText(agreement.expected, 1)} would by chance.
           {waiting > 0 && <span className="text-soft"> {waiting} more wait for the flow of their day.</span>}
           {beyond > 0 && (
             <span className="text-soft"> {beyond} have no known flow, or one beyond those solved here.</span>
@@ -87,7 +84,7 @@ export function FishPanel({
                     {fish.lie || "place not said"}
                     {fish.place
                       ? known
-                        ? `: above ${(known.percentile * 100).toFixed(0)} % of the water that day${known.rank ? `, on lie ${known.rank}` : ", on no lie"}`
+                        ? `: above ${figureText(known.percentile * 100, 0)} % of the water that day${known.rank ? ", on a lie" : ", on no lie"}`
                         : ""
                       : "; not on the plan"}
                   </span>
@@ -97,7 +94,7 @@ export function FishPanel({
                     type="button"
                     className="min-h-9 text-sm underline"
                     aria-label={`Take the fish of ${dayAndTime(fish.at)} off the plan`}
-                    onClick={() => void put(fish, null, "off the plan")}
+                    onClick={() => put(fish, null, "off the plan")}
                   >
                     take off
                   </button>
@@ -105,16 +102,16 @@ export function FishPanel({
                   <button
                     type="button"
                     className="min-h-9 text-sm underline"
-                    aria-label={`Put the fish of ${dayAndTime(fish.at)} ${probe ? "at the probe" : `on lie ${lie.rank}`}`}
+                    aria-label={`Put the fish of ${dayAndTime(fish.at)} ${probe ? "at the probe" : `on lie ${lie.number}`}`}
                     onClick={() =>
-                      void put(
+                      put(
                         fish,
                         probe ? { x: round(probe[0]), y: round(probe[1]) } : { x: lie.x, y: lie.y },
-                        probe ? "at the probe" : `on lie ${lie.rank}`,
+                        probe ? "at the probe" : `on lie ${lie.number}`,
                       )
                     }
                   >
-                    {probe ? "put at the probe" : `put on lie ${lie.rank}`}
+                    {probe ? "put at the probe" : `put on lie ${lie.number}`}
                   </button>
                 )}
               </li>
@@ -138,46 +135,3 @@ const oneIn = (chance: number): string =>
     : chance < 0.001
       ? "less than once in a thousand such lists"
       : `once in ${Math.round(1 / chance)} such lists`;
-
-/** Flows within this share in ln Q count as much the same. Common practice, no source. */
-const ALIKE = 0.3;
-
-/**
- * Placed fish on the plan, full: those had when the river ran much as it is shown; with `all` also the others, in
- * outline.
- */
-export function FishMarks({
-  catches,
-  discharge,
-  all,
-  scale,
-}: {
-  catches: readonly Catch[];
-  discharge: number;
-  all: boolean;
-  scale: number;
-}) {
-  return (
-    <g>
-      {catches
-        .flatMap((one) => (one.place ? [{ ...one, place: one.place }] : []))
-        .map((one) => {
-          const near = one.river?.discharge != null && Math.abs(Math.log(one.river.discharge / discharge)) < ALIKE;
-          if (!near && !all) return null;
-          return (
-            <g key={one.id} transform={`translate(${one.place.x * scale} ${one.place.y * scale})`}>
-              <title>{dayAndTime(one.at)}</title>
-              <path
-                d="M-7 0Q-2 -4.5 4 0L8 -3.5V3.5L4 0Q-2 4.5 -7 0Z"
-                fill={near ? "var(--clay)" : "var(--paper)"}
-                stroke={near ? "var(--paper)" : "var(--ink)"}
-                strokeWidth={near ? 1.4 : 1.2}
-                paintOrder="stroke"
-                strokeLinejoin="round"
-              />
-            </g>
-          );
-        })}
-    </g>
-  );
-}

@@ -1,34 +1,36 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
+import { scaleLog } from "d3-scale";
 import { Slider } from "radix-ui";
 import { useEffect } from "react";
-import { show } from "../../core/quantity/show";
-import { findUnit, fromSI, toSI, type UnitSystem } from "../../core/quantity/units";
+import { entryUnit, figureText, show } from "../../words/quantity";
+import type { FlowScale } from "./use-reach-view";
+import { findUnit, fromSI, toSI } from "../../core/quantity/units";
 
 /** The flow to look at, on a log scale: the season's usual band behind it, dots where the flow is solved already. */
 export function FlowSlider({
   flow,
-  range,
-  band,
+  scale: { range, band },
   solved,
-  rungs,
+  precomputed,
   now,
   system,
   onChange,
   onNow,
 }: {
   flow: number;
-  range: readonly [number, number];
-  band: readonly [number, number] | null;
+  scale: Pick<FlowScale, "range" | "band">;
   solved: readonly number[];
-  rungs: readonly { discharge: number; solved: boolean }[];
+  precomputed: readonly { discharge: number; solved: boolean }[];
   now: number | null;
   system: UnitSystem;
   onChange: (flow: number) => void;
   onNow: () => void;
 }) {
   const [low, high] = range;
-  const place = (q: number) => Math.min(1, Math.max(0, Math.log(q / low) / Math.log(high / low)));
-  const at = (t: number) => low * (high / low) ** t;
+  const along = scaleLog().domain([low, high]).clamp(true);
+  const place = (q: number) => along(q);
+  const at = (t: number) => along.invert(t);
   const shown = show(flow, "discharge", system);
   const step = (factor: number) => onChange(Number(Math.min(high, Math.max(low, flow * factor)).toPrecision(3)));
 
@@ -56,8 +58,8 @@ export function FlowSlider({
             </button>
           )}
           {band && "shaded: usual for the season · "}dots: solved
-          {rungs.some((one) => !one.solved) &&
-            `, ${rungs.filter((one) => one.solved).length} of ${rungs.length} in the background`}
+          {precomputed.some((one) => !one.solved) &&
+            `, ${precomputed.filter((one) => one.solved).length} of ${precomputed.length} in the background`}
         </p>
       </div>
       <div className="relative mt-1 h-14">
@@ -93,7 +95,7 @@ export function FlowSlider({
               style={{ left: `${place(q) * 100}%` }}
             />
           ))}
-        {rungs
+        {precomputed
           .filter((one) => !one.solved && one.discharge >= low && one.discharge <= high)
           .map(({ discharge }) => (
             <span
@@ -120,15 +122,10 @@ export function FlowSlider({
 
 /** Round flows of the 1-2-5 scale within the range, in the shown unit. */
 function ticks(low: number, high: number, system: UnitSystem): { q: number; label: string }[] {
-  const unit = findUnit(system === "us" ? "cfs" : "m3/s")!;
-  const [a, b] = [fromSI(low, unit), fromSI(high, unit)];
-  const out: { q: number; label: string }[] = [];
-  for (let decade = Math.floor(Math.log10(a)); decade <= Math.log10(b); decade++) {
-    for (const one of [1, 2, 5]) {
-      const value = one * 10 ** decade;
-      if (value >= a * 1.02 && value <= b * 0.98)
-        out.push({ q: toSI(value, unit), label: String(Number(value.toPrecision(2))) });
-    }
-  }
-  return out;
+  const unit = findUnit(entryUnit("discharge", system))!;
+  const shown = scaleLog().domain([fromSI(low, unit) * 1.02, fromSI(high, unit) * 0.98]);
+  return shown
+    .ticks()
+    .filter((value) => /^[125]0*$/.test(String(Number(value.toPrecision(2))).replace(/^0?\.0*/, "")))
+    .map((value) => ({ q: toSI(value, unit), label: figureText(value, value < 1 ? 1 : 0) }));
 }

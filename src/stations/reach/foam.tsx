@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useRef } from "react";
 import { type Field, sample } from "../../core/flow/grid";
-import type { Colours } from "../../ui/colours";
+import type { Colours } from "../../widgets/colours";
 
 const COUNT = 130;
 /** Widest canvas, px: a plan zoomed in farther is drawn smaller and stretched. */

@@ -1,16 +1,16 @@
 import type { LieKind } from "../../core/fish/read";
 
 /**
- * A three-toed print: toes up-current, its rank on the heel; heel full for prime, half for feeding, open for resting.
+ * A three-toed print: toes up-current, its number on the heel; heel full for prime, half for feeding, open for resting.
  */
 export function Footprint({
-  rank,
+  number,
   kind,
   size,
   chosen,
   upCurrent = [1, 0],
 }: {
-  rank: number;
+  number: number;
   kind: LieKind;
   size: number;
   chosen: boolean;
@@ -39,7 +39,7 @@ export function Footprint({
       {kind === "feeding" && <path d={`M${-heel} 0A${heel} ${heel} 0 0 0 ${heel} 0Z`} fill={ink} />}
       {kind === "feeding" && <circle r={5.6} fill="var(--paper)" />}
       <text y={4} textAnchor="middle" fontSize={11} fontWeight={700} fill={kind === "prime" ? "var(--paper)" : ink}>
-        {rank}
+        {number}
       </text>
     </g>
   );

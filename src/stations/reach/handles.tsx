@@ -1,12 +1,12 @@
 "use client";
-import { useState, type KeyboardEvent, type PointerEvent } from "react";
+import { type KeyboardEvent, useState } from "react";
+import type { Identified } from "../../core/flow/feature-ids";
 import { moved, placeOf } from "../../core/flow/features";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
-import { nudgeOf } from "./drag-point";
+import { showText, type UnitSystem } from "../../words/quantity";
+import { nudgeOf, usePlanDrag } from "./drag-point";
 import { FeatureShape } from "./features";
-import { objectName } from "./objects";
-import type { ObjectEditor } from "./use-objects";
+import { objectName } from "./object-kinds";
+import type { BedEditor } from "./use-bed-editor";
 
 /** The objects of the bed, to be dragged, nudged by arrow keys and taken off by Delete. */
 export function Handles({
@@ -15,70 +15,79 @@ export function Handles({
   size,
   system,
 }: {
-  editor: ObjectEditor;
+  editor: BedEditor;
   scale: number;
   size: readonly [number, number];
   system: UnitSystem;
 }) {
-  const [drag, setDrag] = useState<{ index: number; from: [number, number]; by: [number, number] } | undefined>();
-  const onKey = (event: KeyboardEvent, index: number) => {
-    const feature = editor.features[index]!;
-    const by = nudgeOf(event);
-    if (by) editor.change(index, moved(feature, by[0], by[1], size));
-    else if (event.key === "Delete" || event.key === "Backspace") editor.remove(index);
-    else if (event.key === "Enter" || event.key === " ") editor.choose(index);
+  return (
+    <g>
+      {editor.features.map((feature) => (
+        <Handle key={feature.id} feature={feature} editor={editor} scale={scale} size={size} system={system} />
+      ))}
+    </g>
+  );
+}
+
+function Handle({
+  feature: own,
+  editor,
+  scale,
+  size,
+  system,
+}: {
+  feature: Identified;
+  editor: BedEditor;
+  scale: number;
+  size: readonly [number, number];
+  system: UnitSystem;
+}) {
+  const { id } = own;
+  const [by, setBy] = useState<readonly [number, number]>([0, 0]);
+  const bind = usePlanDrag(
+    scale,
+    (to) => {
+      editor.choose(id);
+      setBy(to);
+    },
+    (to) => {
+      setBy([0, 0]);
+      editor.move(id, to);
+    },
+  );
+  const feature = { ...moved(own, by[0], by[1], size), id };
+  const [x, y] = placeOf(feature);
+  const chosen = editor.chosen === id;
+  const onKey = (event: KeyboardEvent) => {
+    const step = nudgeOf(event);
+    if (step) editor.move(id, step);
+    else if (event.key === "Delete" || event.key === "Backspace") editor.remove(id);
+    else if (event.key === "Enter" || event.key === " ") editor.choose(id);
     else return;
     event.preventDefault();
     event.stopPropagation();
   };
-  const grab = (event: PointerEvent<SVGGElement>, index: number) => {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    editor.choose(index);
-    setDrag({ index, from: [event.clientX, event.clientY], by: [0, 0] });
-  };
-  const move = (event: PointerEvent) =>
-    setDrag(
-      (now) => now && { ...now, by: [(event.clientX - now.from[0]) / scale, (event.clientY - now.from[1]) / scale] },
-    );
-  const drop = () => {
-    if (drag && Math.hypot(...drag.by) * scale > 2)
-      editor.change(drag.index, moved(editor.features[drag.index]!, drag.by[0], drag.by[1], size));
-    setDrag(undefined);
-  };
   return (
-    <g>
-      {editor.features.map((own, index) => {
-        const feature = drag?.index === index ? moved(own, drag.by[0], drag.by[1], size) : own;
-        const [x, y] = placeOf(feature);
-        const chosen = editor.chosen === index;
-        return (
-          <g
-            key={index}
-            role="button"
-            tabIndex={0}
-            aria-pressed={chosen}
-            className="cursor-grab touch-none"
-            aria-label={`${objectName(feature)}, ${showText(x, "distance", system)} down the reach, ${showText(y, "distance", system)} from its left edge; arrow keys move it, Delete takes it off`}
-            onPointerDown={(event) => grab(event, index)}
-            onPointerMove={drag?.index === index ? move : undefined}
-            onPointerUp={drop}
-            onPointerCancel={() => setDrag(undefined)}
-            onKeyDown={(event) => onKey(event, index)}
-            onFocus={() => editor.choose(index)}
-          >
-            <circle cx={x * scale} cy={y * scale} r={22} fill="transparent" />
-            <FeatureShape feature={feature} scale={scale} />
-            <circle
-              cx={x * scale}
-              cy={y * scale}
-              r={chosen ? 13 : 9}
-              fill="none"
-              stroke={chosen ? "var(--ochre)" : "var(--paper)"}
-              strokeWidth={chosen ? 3 : 2}
-            />
-          </g>
-        );
-      })}
+    <g
+      {...bind()}
+      role="button"
+      tabIndex={0}
+      aria-pressed={chosen}
+      className="cursor-grab touch-none"
+      aria-label={`${objectName(feature)}, ${showText(x, "distance", system)} down the reach, ${showText(y, "distance", system)} from its left edge; arrow keys move it, Delete takes it off`}
+      onKeyDown={onKey}
+      onFocus={() => editor.choose(id)}
+    >
+      <circle cx={x * scale} cy={y * scale} r={22} fill="transparent" />
+      <FeatureShape feature={feature} scale={scale} />
+      <circle
+        cx={x * scale}
+        cy={y * scale}
+        r={chosen ? 13 : 9}
+        fill="none"
+        stroke={chosen ? "var(--ochre)" : "var(--paper)"}
+        strokeWidth={chosen ? 3 : 2}
+      />
     </g>
   );
 }

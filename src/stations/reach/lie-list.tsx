@@ -1,7 +1,9 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
 import type { Lie } from "../../core/fish/read";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
+import { showText } from "../../words/quantity";
+import type { Numbered } from "../../scenario/lie-identity";
+import { placeWords } from "../../words/place";
 import { Footprint } from "./footprint";
 
 const ORDINALS = ["1st", "2nd", "3rd"];
@@ -13,26 +15,26 @@ export function LieList({
   onChoose,
   system,
 }: {
-  lies: readonly Lie[];
+  lies: readonly Numbered<Lie>[];
   chosen: number | undefined;
-  onChoose: (rank: number) => void;
+  onChoose: (lie: Lie) => void;
   system: UnitSystem;
 }) {
   return (
     <ol className="divide-y divide-line border-y border-line" aria-label="Lies in order of rank">
       {lies.map((lie) => (
-        <li key={lie.rank}>
+        <li key={lie.number}>
           <button
             type="button"
-            aria-pressed={lie.rank === chosen}
-            onClick={() => onChoose(lie.rank)}
-            className={`flex min-h-14 w-full items-center gap-3 py-1.5 pr-2 text-left ${lie.rank === chosen ? "bg-ochre-soft" : "hover:bg-deep"}`}
+            aria-pressed={lie.number === chosen}
+            onClick={() => onChoose(lie)}
+            className={`flex min-h-14 w-full items-center gap-3 py-1.5 pr-2 text-left ${lie.number === chosen ? "bg-ochre-soft" : "hover:bg-deep"}`}
           >
             <svg width={52} height={34} viewBox="-16 -17 46 34" aria-hidden className="shrink-0">
-              <Footprint rank={lie.rank} kind={lie.kind} size={1} chosen={lie.rank === chosen} />
+              <Footprint number={lie.number} kind={lie.kind} size={1} chosen={lie.number === chosen} />
             </svg>
             <span className="min-w-0 flex-1">
-              <span className="block truncate font-semibold">{lie.place}</span>
+              <span className="block truncate font-semibold">{placeWords(lie.place)}</span>
               <span className="block text-sm text-soft">
                 {lie.kind}
                 {lie.hold.of > 1 && ` · ${ORDINALS[lie.hold.place - 1]} of ${lie.hold.name}`} ·{" "}

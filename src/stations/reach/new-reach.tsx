@@ -1,171 +1,133 @@
 "use client";
-import { useRef, useState } from "react";
+import { useRef } from "react";
+import type { UseFormReturn } from "react-hook-form";
+import { z } from "zod";
 import type { StationRecord } from "../../core/book/records";
-import { faultOf, InputError } from "../../core/quantity/fault";
-import { layReach } from "../../core/flow/lay";
-import { type Feature, type Reach, checkReach, readReach } from "../../core/flow/reach";
-import { centreline, templateSize } from "../../core/flow/template";
-import { type TemplateName, TEMPLATES } from "../../core/flow/template-waters";
-import { parseQuantity, type UnitSystem } from "../../core/quantity/units";
-import { entryUnit, show } from "../../core/quantity/show";
+import { readReach } from "../../core/flow/reach";
+import type { Reach } from "../../core/flow/reach-schema";
+import { TEMPLATES } from "../../core/flow/template-waters";
+import { act } from "../../state/act";
+import { useSettings } from "../../state/settings";
+import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
 import { newId } from "../../store/identity";
-import { Button, Dialog, FaultNote, Select, TextField } from "../../ui/parts";
-import { useSettings } from "../../ui/settings";
-import { say } from "../../ui/toasts";
+import { addReach, removeReach } from "../../store/reaches";
+import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
+import { Button, Dialog, FaultNote } from "../../widgets/parts";
+import { numberEntry, quantityEntry, textEntry } from "../../words/entry";
+import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
+import { startingFeatures } from "./starting-features";
 import { MEASURES } from "./template-measures";
+import { WATERS } from "./waters";
 
+/** A reach to begin with, m. Common practice, no source. */
 const START = { length: 120, width: 20, poolDepth: 1.4, wiggle: 3 };
-const none = "none";
+const NONE = "none";
 
-/** A new reach: a riffle, run and pool shaped by a few measures, or a reach file with its own bed. */
-export function NewReach({
-  open,
-  onOpenChange,
-  stations,
-  onSoundings,
-}: {
+const schemaIn = (system: UnitSystem) => {
+  const distance = quantityEntry("length", entryUnit("distance", system));
+  return z.object({
+    name: textEntry(120),
+    water: z.enum(TEMPLATES),
+    length: distance,
+    width: distance,
+    poolDepth: quantityEntry("length", entryUnit("depth", system)),
+    wiggle: distance,
+    slope: numberEntry({ low: 0, open: true, high: 50, beyond: "A number above 0, 50 at most." }),
+    stones: z.string().transform(Number),
+    jam: z.enum([NONE, "left", "right"]),
+    station: z.string(),
+  });
+};
+type Entries = z.output<ReturnType<typeof schemaIn>>;
+
+/** The reach that the entries describe. */
+function reachOf(entries: Entries): Reach {
+  const { length, width, poolDepth, wiggle } = entries;
+  const slope = entries.slope / 1000;
+  const bed = {
+    kind: "template",
+    template: entries.water,
+    length,
+    width,
+    poolDepth,
+    slope,
+    wiggle,
+    cell: 0.5,
+  } as const;
+  return {
+    schema: "low-heron/reach@1",
+    id: newId(),
+    name: entries.name || "My reach",
+    bed,
+    roughness: 0.035,
+    downstream: { kind: "normal", slope },
+    features: startingFeatures(bed, entries.stones, entries.jam === NONE ? undefined : entries.jam),
+  };
+}
+
+interface NewReachProps {
   open: boolean;
   onOpenChange: (open: boolean) => void;
   stations: readonly StationRecord[];
   onSoundings: () => void;
-}) {
-  const { system, set } = useSettings();
-  const [name, setName] = useState("");
-  const [texts, setTexts] = useState(() => startTexts(system));
-  const [water, setWater] = useState<TemplateName>("riffle-run-pool");
-  const [fall, setFall] = useState("3");
-  const [stones, setStones] = useState("3");
-  const [jam, setJam] = useState("left");
-  const [chosenStation, setStation] = useState<string | undefined>();
-  // The list of gauges arrives after this form is first laid out.
-  const station = chosenStation ?? stations[0]?.id ?? none;
-  const [fault, setFault] = useState<string | undefined>();
-  const picker = useRef<HTMLInputElement>(null);
+}
 
-  async function keep(reach: Reach): Promise<void> {
-    layReach(reach); // lays the bed once: a fault in it is told here, not on the plan
-    await database().reaches.put({
-      schema: "low-heron/reach-record@1",
-      id: reach.id,
-      updatedAt: new Date().toISOString(),
-      station: station === none ? null : station,
-      reach,
-    });
-    set({ reach: reach.id, station: null, flow: null, lie: 1 });
-    say(`${reach.name} is in the book.`);
-    setFault(undefined);
-    onOpenChange(false);
-  }
-
-  const attempt = (work: () => Promise<void>) =>
-    void work().catch((error: unknown) => {
-      const { message, path, line } = faultOf(error);
-      setFault(`${message}${line ? ` (line ${line})` : path ? ` (${path})` : ""}`);
-    });
-
-  const build = () =>
-    attempt(async () => {
-      const metres = Object.fromEntries(
-        Object.entries(texts).map(([key, text]) => {
-          const parsed = parseQuantity(text, "length", entryUnit(key === "poolDepth" ? "depth" : "distance", system));
-          if (!parsed.ok)
-            throw new InputError("bad-number", `${MEASURES[key as keyof typeof texts]}: ${parsed.message}`);
-          return [key, parsed.value];
-        }),
-      ) as typeof START;
-      const slope = Number(fall.replace(",", ".")) / 1000;
-      const template = {
-        kind: "template",
-        template: water,
-        length: metres.length,
-        width: metres.width,
-        poolDepth: metres.poolDepth,
-        slope,
-        wiggle: metres.wiggle,
-        cell: 0.5,
-      } as const;
-      await keep(
-        checkReach({
-          schema: "low-heron/reach@1",
-          id: newId(),
-          name: name.trim() || "My reach",
-          bed: template,
-          roughness: 0.035,
-          downstream: { kind: "normal", slope },
-          features: featuresFor(template, Number(stones), jam),
-        }),
-      );
-    });
-
+/** A new reach: a kind of water shaped by a few measures, or a reach file with its own bed. */
+export function NewReach(props: NewReachProps) {
   return (
     <Dialog
-      open={open}
-      onOpenChange={onOpenChange}
+      open={props.open}
+      onOpenChange={props.onOpenChange}
       title="Make a reach"
       about="Start from a kind of water and a few measures, paced or guessed; stones, logs and walls are moved on the plan afterwards."
     >
-      <div className="grid gap-3 sm:grid-cols-2">
-        <TextField
-          label="Name"
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-          maxLength={120}
-          placeholder="My reach"
-          className="sm:col-span-2"
-        />
-        <Select
-          label="Kind of water"
-          className="sm:col-span-2"
-          value={water}
-          onChange={(value) => setWater(value as TemplateName)}
-          choices={TEMPLATES.map((value) => ({ value, label: WATERS[value] }))}
-        />
-        {(Object.keys(texts) as (keyof typeof texts)[]).map((key) => (
-          <TextField
-            key={key}
-            label={MEASURES[key]}
-            value={texts[key]}
-            onChange={(event) => setTexts({ ...texts, [key]: event.target.value })}
-          />
-        ))}
-        <TextField
-          label="Fall of the river, m in a kilometre"
-          inputMode="decimal"
-          value={fall}
-          onChange={(event) => setFall(event.target.value)}
-          hint="1 lazy, 3 usual, 8 steep"
-        />
-        <Select
-          label="Stones"
-          value={stones}
-          onChange={setStones}
-          choices={["0", "1", "2", "3", "4", "5"].map((value) => ({ value, label: value }))}
-        />
-        <Select
-          label="Log jam"
-          value={jam}
-          onChange={setJam}
-          choices={[
-            { value: none, label: "None" },
-            { value: "left", label: "On the left bank" },
-            { value: "right", label: "On the right bank" },
-          ]}
-        />
-        <Select
-          label="Gauge"
-          value={station}
-          onChange={setStation}
-          choices={[{ value: none, label: "No gauge" }, ...stations.map((one) => ({ value: one.id, label: one.name }))]}
-        />
-      </div>
+      <Making {...props} />
+    </Dialog>
+  );
+}
+
+function Making({ onOpenChange, stations, onSoundings }: NewReachProps) {
+  const { system, set } = useSettings();
+  const form = useEntryForm(schemaIn(system), {
+    name: "",
+    water: "riffle-run-pool",
+    length: entryText(START.length, "distance", system),
+    width: entryText(START.width, "distance", system),
+    poolDepth: entryText(START.poolDepth, "depth", system),
+    wiggle: entryText(START.wiggle, "distance", system),
+    slope: "3",
+    stones: "3",
+    jam: "left",
+    station: stations[0]?.id ?? NONE,
+  });
+  const picker = useRef<HTMLInputElement>(null);
+  const { save, fault } = useSave(() => onOpenChange(false));
+  const keep = (make: () => Promise<Reach> | Reach, station: string) => {
+    let name = "";
+    return save(
+      async () => {
+        const record = await addReach(database(), await make(), station === NONE ? null : station);
+        name = record.reach.name;
+        set({ reach: record.id, station: null, flow: null, lie: null });
+        return async () => {
+          await removeReach(database(), record.id);
+        };
+      },
+      () => `${name} is in the book.`,
+    );
+  };
+  const submit = form.handleSubmit((entries) => keep(() => reachOf(entries), entries.station));
+  return (
+    <form noValidate onSubmit={(event) => act(() => submit(event))}>
+      <Measures form={form} stations={stations} />
       {fault && (
         <div className="mt-3">
           <FaultNote message={fault} todo="Nothing was changed." />
         </div>
       )}
       <div className="mt-4 flex flex-wrap gap-2">
-        <Button tone="next" onClick={build}>
+        <Button tone="next" type="submit">
           Make it
         </Button>
         <Button onClick={() => picker.current?.click()}>Open a reach file instead</Button>
@@ -180,67 +142,64 @@ export function NewReach({
           onChange={(event) => {
             const file = event.target.files?.[0];
             event.target.value = "";
-            if (file) attempt(async () => keep(readReach(await file.text(), file.name)));
+            const station = form.getValues("station");
+            if (file) act(() => keep(async () => readReach(await file.text(), file.name), station));
           }}
         />
       </div>
-    </Dialog>
+    </form>
   );
 }
 
-const WATERS: Record<TemplateName, string> = {
-  "riffle-run-pool": "Riffle, run and pool",
-  bend: "Bend",
-  "boulder-garden": "Boulder garden",
-  "weed-glide": "Long glide with weed",
-  "two-channels": "Ledge with two channels",
-  "sand-bar": "Sand bar with stumps",
-  backwater: "Mouth of a backwater",
-  sluice: "Pool below a sluice",
-  "tributary-mouth": "Mouth of a tributary",
-};
-
-function startTexts(system: UnitSystem) {
-  const text = (value: number, kind: "distance" | "depth") => show(value, kind, system).text;
-  return {
-    length: text(START.length, "distance"),
-    width: text(START.width, "distance"),
-    poolDepth: text(START.poolDepth, "depth"),
-    wiggle: text(START.wiggle, "distance"),
-  };
-}
-
-type Shape = Extract<Reach["bed"], { kind: "template" }>;
-
-/** Stones spread down the run to both sides of its middle, and a jam on the pool's bank: common practice, no source. */
-function featuresFor(template: Shape, stones: number, jam: string): Feature[] {
-  const { length, width } = template;
-  const features = Array.from({ length: stones }, (_, k): Feature => {
-    const x = length * (0.32 + (0.42 * k) / Math.max(1, stones - 1 || 1));
-    const size = Math.max(1.6, width * (0.09 + 0.02 * (k % 3)));
-    return {
-      kind: "boulder",
-      x,
-      y: centreline(template, x) + width * 0.16 * (k % 2 ? 1 : -1),
-      diameter: size,
-      height: size * 0.45,
-      name: `stone ${k + 1}`,
-    };
-  });
-  if (jam !== none) {
-    const x = length * 0.58;
-    const side = jam === "left" ? -1 : 1;
-    const y = Math.min(templateSize(template).breadth, Math.max(0, centreline(template, x) + side * width * 0.38));
-    features.push({
-      kind: "log-jam",
-      x,
-      y,
-      length: width * 0.32,
-      width: Math.max(1.5, width * 0.11),
-      angle: side * 65,
-      height: template.poolDepth + 1,
-      name: "log jam",
-    });
-  }
-  return features;
+function Measures({
+  form,
+  stations,
+}: {
+  form: UseFormReturn<z.input<ReturnType<typeof schemaIn>>, unknown, Entries>;
+  stations: readonly StationRecord[];
+}) {
+  return (
+    <div className="grid gap-3 sm:grid-cols-2">
+      <FormField form={form} name="name" label="Name" className="sm:col-span-2" maxLength={120} />
+      <FormSelect
+        form={form}
+        name="water"
+        label="Kind of water"
+        className="sm:col-span-2"
+        choices={TEMPLATES.map((value) => ({ value, label: WATERS[value] }))}
+      />
+      {(Object.keys(MEASURES) as (keyof typeof MEASURES)[]).map((key) => (
+        <FormField key={key} form={form} name={key} label={MEASURES[key]} />
+      ))}
+      <FormField
+        form={form}
+        name="slope"
+        label="Fall, m in a kilometre"
+        inputMode="decimal"
+        hint="1 lazy, 3 usual, 8 steep"
+      />
+      <FormSelect
+        form={form}
+        name="stones"
+        label="Large stones"
+        choices={["0", "1", "2", "3", "4", "5"].map((value) => ({ value, label: value }))}
+      />
+      <FormSelect
+        form={form}
+        name="jam"
+        label="Log jam"
+        choices={[
+          { value: NONE, label: "None" },
+          { value: "left", label: "On the left bank" },
+          { value: "right", label: "On the right bank" },
+        ]}
+      />
+      <FormSelect
+        form={form}
+        name="station"
+        label="Gauge"
+        choices={[{ value: NONE, label: "No gauge" }, ...stations.map((one) => ({ value: one.id, label: one.name }))]}
+      />
+    </div>
+  );
 }

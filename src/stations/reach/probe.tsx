@@ -1,9 +1,9 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
 import { type KeyboardEvent, useState } from "react";
 import type { Field } from "../../core/flow/grid";
 import { probeAt } from "../../core/flow/probe";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
+import { figureText, showText } from "../../words/quantity";
 import { nudgeOf } from "./drag-point";
 
 export type Place = readonly [number, number];
@@ -69,7 +69,7 @@ export function ProbeWords({
           the surface, {showText(probe.mean, "speed", system)} by the mean, {showText(probe.nearBed, "speed", system)}{" "}
           near the bed; {direction(probe.heading)}
           {probe.pulse > 0.05 && `, pulsing by ${showText(probe.pulse, "speed", system)}`}; Froude number{" "}
-          {probe.froude.toFixed(2)}, Manning’s n {probe.roughness.toFixed(3)}.{" "}
+          {figureText(probe.froude, 2)}, Manning’s n {figureText(probe.roughness, 3)}.{" "}
         </>
       )}
       {onRead && (

@@ -1,10 +1,30 @@
 "use client";
-import { useState } from "react";
-import type { WaterReading } from "../../core/flow/reach";
-import { entryUnit, showText } from "../../core/quantity/show";
-import { parseQuantity, type UnitSystem } from "../../core/quantity/units";
-import { Button, Dialog, Select, TextField } from "../../ui/parts";
+import { z } from "zod";
+import type { WaterReading } from "../../core/flow/reach-schema";
+import { act } from "../../state/act";
+import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
+import { Button, Dialog } from "../../widgets/parts";
+import { numberEntry, optional, quantityEntry } from "../../words/entry";
+import { entryText, entryUnit, showText, type UnitSystem } from "../../words/quantity";
 import type { Place } from "./probe";
+
+const ABOVE = { low: 0, open: true, beyond: "Give a figure above 0." };
+
+const schemaIn = (system: UnitSystem) =>
+  z
+    .object({
+      kind: z.enum(["depth", "surface-speed"]),
+      depth: optional(quantityEntry("length", entryUnit("depth", system), { ...ABOVE, high: 100 })),
+      distance: optional(quantityEntry("length", entryUnit("distance", system), ABOVE)),
+      seconds: optional(numberEntry(ABOVE)),
+      flow: quantityEntry("discharge", entryUnit("discharge", system), ABOVE),
+    })
+    .check(({ value, issues }) => {
+      const wanted = value.kind === "depth" ? (["depth"] as const) : (["distance", "seconds"] as const);
+      for (const name of wanted)
+        if (value[name] === null)
+          issues.push({ code: "custom", message: "Give a figure above 0.", path: [name], input: value });
+    });
 
 /** A depth by stick or a timed float at the probe's place: what the model of the bed is fitted to. */
 export function ReadingDialog({
@@ -22,34 +42,26 @@ export function ReadingDialog({
   onClose: () => void;
   onKeep: (reading: WaterReading) => void;
 }) {
-  const [kind, setKind] = useState<WaterReading["kind"]>("depth");
-  const [texts, setTexts] = useState({
+  const form = useEntryForm(schemaIn(system), {
+    kind: "depth",
     depth: "",
     distance: "",
     seconds: "",
-    flow: showText(flow, "discharge", system),
+    flow: entryText(flow, "discharge", system),
   });
-  const set = (key: keyof typeof texts) => (event: { target: { value: string } }) =>
-    setTexts({ ...texts, [key]: event.target.value });
-  const depth = parseQuantity(texts.depth, "length", entryUnit("depth", system));
-  const distance = parseQuantity(texts.distance, "length", entryUnit("distance", system));
-  const seconds = Number(texts.seconds.replace(",", "."));
-  const discharge = parseQuantity(texts.flow, "discharge", entryUnit("discharge", system));
-  const value =
-    kind === "depth" ? (depth.ok ? depth.value : NaN) : distance.ok && seconds > 0 ? distance.value / seconds : NaN;
-  const ready = value > 0 && value <= 100 && discharge.ok && discharge.value > 0;
-  const keep = () => {
-    if (!ready || !discharge.ok) return;
+  const kind = form.watch("kind");
+  const keep = form.handleSubmit((entries) => {
+    const value = entries.kind === "depth" ? entries.depth! : entries.distance! / entries.seconds!;
     onKeep({
       x: Number(place[0].toFixed(2)),
       y: Number(place[1].toFixed(2)),
-      kind,
+      kind: entries.kind,
       value: Number(value.toFixed(3)),
-      discharge: Number(discharge.value.toPrecision(4)),
+      discharge: Number(entries.flow.toPrecision(4)),
       at: new Date(minute).toISOString(),
     });
     onClose();
-  };
+  });
   return (
     <Dialog
       open
@@ -57,57 +69,40 @@ export function ReadingDialog({
       title="A reading in the water"
       about={`${showText(place[0], "distance", system)} down the reach, ${showText(place[1], "distance", system)} from its left edge. Only where you can stand safely.`}
     >
-      <div className="grid gap-3 sm:grid-cols-2">
-        <Select
-          label="What was read"
-          className="sm:col-span-2"
-          value={kind}
-          onChange={(next) => setKind(next as typeof kind)}
-          choices={[
-            { value: "depth", label: "Depth, by stick or line" },
-            { value: "surface-speed", label: "Speed, by a timed float" },
-          ]}
-        />
-        {kind === "depth" ? (
-          <TextField
-            label="Depth"
-            value={texts.depth}
-            onChange={set("depth")}
-            inputMode="decimal"
-            error={texts.depth && !depth.ok ? depth.message : undefined}
+      <form noValidate onSubmit={(event) => act(() => keep(event))}>
+        <div className="grid gap-3 sm:grid-cols-2">
+          <FormSelect
+            form={form}
+            name="kind"
+            label="What was read"
+            className="sm:col-span-2"
+            choices={[
+              { value: "depth", label: "Depth, by stick or line" },
+              { value: "surface-speed", label: "Speed, by a timed float" },
+            ]}
           />
-        ) : (
-          <>
-            <TextField
-              label="The float went"
-              value={texts.distance}
-              onChange={set("distance")}
-              inputMode="decimal"
-              error={texts.distance && !distance.ok ? distance.message : undefined}
-              hint="With the place in the middle of its way"
-            />
-            <TextField
-              label="in seconds"
-              value={texts.seconds}
-              onChange={set("seconds")}
-              inputMode="decimal"
-              error={texts.seconds && !(seconds > 0) ? "A number above 0." : undefined}
-              hint={value > 0 ? `${showText(value, "speed", system)} at the surface` : undefined}
-            />
-          </>
-        )}
-        <TextField
-          label="Flow of the river then"
-          value={texts.flow}
-          onChange={set("flow")}
-          error={!discharge.ok ? discharge.message : undefined}
-        />
-      </div>
-      <div className="mt-4">
-        <Button tone="next" disabled={!ready} onClick={keep}>
-          Keep it
-        </Button>
-      </div>
+          {kind === "depth" ? (
+            <FormField form={form} name="depth" label="Depth" inputMode="decimal" />
+          ) : (
+            <>
+              <FormField
+                form={form}
+                name="distance"
+                label="The float went"
+                inputMode="decimal"
+                hint="With the place in the middle of its way"
+              />
+              <FormField form={form} name="seconds" label="in seconds" inputMode="decimal" />
+            </>
+          )}
+          <FormField form={form} name="flow" label="Flow of the river then" />
+        </div>
+        <div className="mt-4">
+          <Button tone="next" type="submit">
+            Keep it
+          </Button>
+        </div>
+      </form>
     </Dialog>
   );
 }

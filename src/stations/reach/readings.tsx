@@ -1,15 +1,16 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
+import type { WaterReading } from "../../core/flow/reach-schema";
 import { Trash2 } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { Calibration } from "../../core/flow/calibrate";
-import type { WaterReading } from "../../core/flow/reach";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
-import { bedKey } from "../../store/fields";
-import { Button, FaultNote } from "../../ui/parts";
-import { cellOf } from "../../ui/use-field";
+import { figureText, showText } from "../../words/quantity";
+import { bedKey, cellOf } from "../../scenario/field";
+import { act } from "../../state/act";
+import { tell } from "../../words/messages";
+import { Button, FaultNote } from "../../widgets/parts";
 import { calibrateInWorker } from "../../workers/clients";
-import type { ObjectEditor } from "./use-objects";
+import type { BedEditor } from "./use-bed-editor";
 
 /** Cells that a fit is solved on, m at the finest: depth is near grid-converged there. */
 const FIT_CELL = 1;
@@ -17,7 +18,7 @@ const KINDS = { depth: "Depth", "surface-speed": "Surface speed" } as const;
 const quantity = (kind: WaterReading["kind"]) => (kind === "depth" ? "depth" : "speed");
 
 /** Readings taken in the water, and the fit of the bed's roughness and of the level at its foot to them. */
-export function Readings({ editor, system }: { editor: ObjectEditor; system: UnitSystem }) {
+export function Readings({ editor, system }: { editor: BedEditor; system: UnitSystem }) {
   const [progress, setProgress] = useState<number | undefined>();
   const [found, setFound] = useState<{ of: string; result: Calibration } | undefined>();
   const [fault, setFault] = useState<string | undefined>();
@@ -41,7 +42,7 @@ export function Readings({ editor, system }: { editor: ObjectEditor; system: Uni
     );
     setProgress(undefined);
     if (answer.ok) setFound({ of: state, result: answer.value });
-    else if (!answer.cancelled) setFault(answer.fault.message);
+    else if (!answer.cancelled) setFault(tell(answer.fault, system));
   }
 
   return (
@@ -97,12 +98,7 @@ export function Readings({ editor, system }: { editor: ObjectEditor; system: Uni
                       type="button"
                       aria-label={`Take out reading ${k + 1}`}
                       className="grid size-9 place-items-center rounded-md hover:bg-deep"
-                      onClick={() =>
-                        editor.keepReadings(
-                          readings.filter((_, n) => n !== k),
-                          "The reading is out.",
-                        )
-                      }
+                      onClick={() => editor.removeReading(reading)}
                     >
                       <Trash2 size={16} aria-hidden />
                     </button>
@@ -121,7 +117,7 @@ export function Readings({ editor, system }: { editor: ObjectEditor; system: Uni
       {readings.length > 0 && (
         <div className="mt-3 flex flex-wrap items-center gap-3">
           {progress === undefined ? (
-            <Button onClick={() => void fit()}>Fit the bed to them</Button>
+            <Button onClick={() => act(fit)}>Fit the bed to them</Button>
           ) : (
             <>
               <span role="status">Fitting …</span>
@@ -134,67 +130,48 @@ export function Readings({ editor, system }: { editor: ObjectEditor; system: Uni
         </div>
       )}
       {result && (
-        <div role="status" className="mt-3 grid gap-1">
-          {result.roughness && (
-            <p>
-              <strong>Manning’s n × {result.roughness.factor.toFixed(2)}</strong>
-              {typeof result.reach.roughness === "number" && `, now ${result.reach.roughness}`}; known to about ±{" "}
-              {Math.round((result.roughness.error - 1) * 100)} %.
-            </p>
-          )}
-          {result.outlet && (
-            <p>
-              {result.outlet.unit === "m"
-                ? `Level at the foot moved by ${showText(result.outlet.change, "depth", system)}, ± ${showText(result.outlet.error, "depth", system)}.`
-                : `Slope of the water below the reach × ${Math.exp(result.outlet.change).toFixed(2)}, known to about ± ${Math.round((Math.exp(result.outlet.error) - 1) * 100)} %.`}
-            </p>
-          )}
-          {result.why && <p>{result.why}</p>}
-          <p className="text-soft">
-            The readings lay {result.misfit.before.toFixed(1)} of their own errors off before
-            {result.misfit.after < result.misfit.before && `, and ${result.misfit.after.toFixed(1)} after`}: about 1 is
-            as good as they are (a stick to ± 5 cm, a float to ± 8 %).
-          </p>
-          {result.fitted.length > 0 && (
-            <Button
-              tone="next"
-              className="mt-1 justify-self-start"
-              onClick={() => {
-                editor.take(result.reach, "The bed is as fitted.");
-                setFound(undefined);
-              }}
-            >
-              Take it
-            </Button>
-          )}
-        </div>
+        <FitResult
+          result={result}
+          system={system}
+          onTake={() => {
+            editor.take(result.reach);
+            setFound(undefined);
+          }}
+        />
       )}
     </section>
   );
 }
 
-/** Where readings were taken, on the plan. */
-export function ReadingMarks({ readings, scale }: { readings: readonly WaterReading[]; scale: number }) {
+/** What a fit found, and whether to take it. */
+function FitResult({ result, system, onTake }: { result: Calibration; system: UnitSystem; onTake: () => void }) {
   return (
-    <g aria-hidden>
-      {readings.map(({ x, y }, k) => (
-        <g key={k} transform={`translate(${x * scale} ${y * scale})`}>
-          <path d="M0 9V-9M-4 -9H4M-3 -3H3M-3 3H3" stroke="var(--paper)" strokeWidth={4.5} strokeLinecap="round" />
-          <path d="M0 9V-9M-4 -9H4M-3 -3H3M-3 3H3" stroke="var(--ink)" strokeWidth={1.8} strokeLinecap="round" />
-          <text
-            x={8}
-            y={4}
-            fontSize={12}
-            fontWeight={700}
-            fill="var(--ink)"
-            stroke="var(--paper)"
-            strokeWidth={3}
-            paintOrder="stroke"
-          >
-            {k + 1}
-          </text>
-        </g>
-      ))}
-    </g>
+    <div role="status" className="mt-3 grid gap-1">
+      {result.roughness && (
+        <p>
+          <strong>Manning’s n × {figureText(result.roughness.factor, 2)}</strong>
+          {typeof result.reach.roughness === "number" && `, now ${result.reach.roughness}`}; known to about ±{" "}
+          {Math.round((result.roughness.error - 1) * 100)} %.
+        </p>
+      )}
+      {result.outlet && (
+        <p>
+          {result.outlet.unit === "m"
+            ? `Level at the foot moved by ${showText(result.outlet.change, "depth", system)}, ± ${showText(result.outlet.error, "depth", system)}.`
+            : `Slope of the water below the reach × ${figureText(Math.exp(result.outlet.change), 2)}, known to about ± ${Math.round((Math.exp(result.outlet.error) - 1) * 100)} %.`}
+        </p>
+      )}
+      {result.why && <p>{tell(result.why, system)}</p>}
+      <p className="text-soft">
+        The readings lay {figureText(result.misfit.before, 1)} of their own errors off before
+        {result.misfit.after < result.misfit.before && `, and ${figureText(result.misfit.after, 1)} after`}: about 1 is
+        as good as they are (a stick to ± 5 cm, a float to ± 8 %).
+      </p>
+      {result.fitted.length > 0 && (
+        <Button tone="next" className="mt-1 justify-self-start" onClick={onTake}>
+          Take it
+        </Button>
+      )}
+    </div>
   );
 }

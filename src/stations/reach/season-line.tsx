@@ -1,18 +1,11 @@
 "use client";
-import type { Phase, SeasonalWay } from "../../core/fish/species";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
-import { Select } from "../../ui/parts";
-import { useSettings } from "../../ui/settings";
-import type { Fish } from "../../ui/use-fishes";
-
-const PHASE_NAMES: Record<Phase, string> = {
-  spawn: "spawning",
-  after: "after spawning",
-  summer: "high summer",
-  staging: "autumn staging",
-  winter: "winter",
-};
+import type { UnitSystem } from "../../words/quantity";
+import type { SeasonalWay } from "../../core/fish/species-schema";
+import { showText } from "../../words/quantity";
+import { PHASE_NAMES, wayWords } from "../../words/species";
+import { Select } from "../../widgets/parts";
+import { useSettings } from "../../state/settings";
+import type { Fish } from "../../state/use-fishes";
 
 /** The time of the fish's year: chosen, or read from the water's temperature and the date; what it means, in words. */
 export function SeasonLine({
@@ -37,7 +30,7 @@ export function SeasonLine({
         <Select
           label="Time of its year"
           value={value}
-          onChange={(next) => set({ season: next as typeof season, lie: 1 })}
+          onChange={(next) => set({ season: next as typeof season })}
           choices={[
             {
               value: "auto",
@@ -54,7 +47,7 @@ export function SeasonLine({
       {way && (
         <p className={`mt-1 text-sm ${way.leaveAlone ? "font-semibold" : "text-soft"}`}>
           {way.leaveAlone && <span aria-hidden>▲ </span>}
-          {way.words}
+          {wayWords(fish.base, way)}
           {way.leaveAlone && season === "auto" && " Shown are the others, as in the rest of the year."}
           {way.leaveAlone && season !== "auto" && " Shown is where they are, so as to keep off."}
         </p>

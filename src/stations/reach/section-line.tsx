@@ -1,6 +1,6 @@
 "use client";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
+import type { UnitSystem } from "../../words/quantity";
+import { showText } from "../../words/quantity";
 import { DragPoint } from "./drag-point";
 
 /** A line on the plan: its first and its second end, m. */

@@ -1,10 +1,11 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
 import { useMemo } from "react";
 import type { Field } from "../../core/flow/grid";
 import { type SectionAlong, sectionAlong } from "../../core/flow/section-along";
 import type { Lie } from "../../core/fish/read";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
+import type { Numbered } from "../../scenario/lie-identity";
+import { showText } from "../../words/quantity";
 import type { Line } from "./section-line";
 
 const W = 380;
@@ -21,7 +22,7 @@ export function SectionAtLie({
   system,
 }: {
   field: Field;
-  lie: Lie;
+  lie: Numbered<Lie>;
   visibleDepth: number;
   system: UnitSystem;
 }) {
@@ -29,7 +30,7 @@ export function SectionAtLie({
   return (
     <Section
       section={section}
-      label={`Section across the river at lie ${lie.rank}: ${showText(lie.depth, "depth", system)} deep at the fish`}
+      label={`Section across the river at lie ${lie.number}: ${showText(lie.depth, "depth", system)} deep at the fish`}
       ends={["left bank", "right bank"]}
       fish={{ s: lie.y, height: lie.focalHeight }}
       visibleDepth={visibleDepth}

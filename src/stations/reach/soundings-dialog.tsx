@@ -1,316 +1,249 @@
 "use client";
-import { useEffect, useState } from "react";
+import { useState } from "react";
+import type { UseFormReturn } from "react-hook-form";
+import { z } from "zod";
 import type { StationRecord } from "../../core/book/records";
-import { faultOf } from "../../core/quantity/fault";
-import { layReach } from "../../core/flow/lay";
-import { checkReach } from "../../core/flow/reach";
-import type { Survey } from "../../core/flow/survey";
+import type { Survey, SurveyOptions } from "../../core/flow/survey";
+import type { Reach } from "../../core/flow/reach-schema";
 import type { SoundingsFile } from "../../core/formats/soundings-text";
-import { seriesOf } from "../../core/gauge/summary";
-import { entryUnit, show, showText } from "../../core/quantity/show";
-import { parseQuantity } from "../../core/quantity/units";
 import { demoSounding, DEMO_SOUNDING } from "../../demo/sounding";
+import { DEMO_HOUR } from "../../demo/hour";
+import { keyOf } from "../../scenario/key";
+import { act } from "../../state/act";
+import { useSettings } from "../../state/settings";
+import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
 import { newId } from "../../store/identity";
-import { gaugeOf } from "../../store/river";
-import { Button, Dialog, FaultNote, Select, TextField } from "../../ui/parts";
-import { useSettings } from "../../ui/settings";
-import { say } from "../../ui/toasts";
-import { readWorker } from "../../workers/clients";
-import { SurveyPicture } from "./survey-picture";
+import { addReach, removeReach } from "../../store/reaches";
+import { FileField } from "../../widgets/file-field";
+import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
+import { Button, Dialog, FaultNote } from "../../widgets/parts";
+import { numberEntry, optional, quantityEntry, textEntry } from "../../words/entry";
+import { tellFault } from "../../words/messages";
+import { entryText, entryUnit, figureText, showText, type UnitSystem } from "../../words/quantity";
+import { SurveyReport } from "./survey-report";
+import { useSoundingsFile, useSurvey } from "./use-survey";
 
-const none = "none";
-const number = (text: string): number => (text.trim() === "" ? NaN : Number(text.replace(",", ".")));
+const NONE = "none";
 
-/**
- * A reach from soundings: the file is read and laid out in a worker, shown with its gaps and odd ones, and kept only
- * when the angler says so.
- */
-export function SoundingsDialog({
-  open,
-  onOpenChange,
-  stations,
-}: {
+const schemaIn = (system: UnitSystem) =>
+  z.object({
+    name: textEntry(120),
+    slope: numberEntry({ low: 0, open: true, high: 50, beyond: "A number above 0, 50 at most." }),
+    draft: optional(
+      quantityEntry("length", entryUnit("depth", system), { low: 0, high: 5, beyond: "A depth from 0 to 5 m." }),
+    ),
+    heading: optional(numberEntry({ low: 0, high: 360, beyond: "Degrees from north, 0 to 360." })),
+    edge: optional(
+      quantityEntry("length", entryUnit("distance", system), { low: 0, open: true, beyond: "A distance above 0." }),
+    ),
+    station: z.string(),
+  });
+
+type Entries = z.output<ReturnType<typeof schemaIn>>;
+
+/** How the file is laid out by what was entered; undefined while that makes no sense. */
+const optionsOf = (entries: Entries | undefined, keepOutliers: boolean): Omit<SurveyOptions, "stage"> | undefined =>
+  entries && {
+    waterSurfaceSlope: entries.slope / 1000,
+    heading: entries.heading ?? undefined,
+    transducerDraft: entries.draft ?? 0,
+    maximumEdge: entries.edge ?? undefined,
+    keepOutliers,
+  };
+
+interface SoundingsProps {
   open: boolean;
   onOpenChange: (open: boolean) => void;
   stations: readonly StationRecord[];
-}) {
-  const { system, set } = useSettings();
-  const [file, setFile] = useState<{ name: string; read: SoundingsFile } | undefined>();
-  const [survey, setSurvey] = useState<Survey | undefined>();
-  const [fault, setFault] = useState<string | undefined>();
-  const [busy, setBusy] = useState(false);
-  const [name, setName] = useState("");
-  const [texts, setTexts] = useState({ fall: "3", heading: "", hang: "", join: "" });
-  const [keepOdd, setKeepOdd] = useState(false);
-  const [chosenStation, setStation] = useState<string | undefined>();
-  const station = chosenStation ?? stations[0]?.id ?? none;
+}
 
-  const length = (text: string) =>
-    text.trim() === "" ? undefined : parseQuantity(text, "length", entryUnit("depth", system));
-  const [hang, join] = [length(texts.hang), length(texts.join)];
-  const fall = number(texts.fall) / 1000;
-  const heading = texts.heading.trim() === "" ? undefined : number(texts.heading);
-  const faults = {
-    fall: fall > 0 && fall <= 0.05 ? undefined : "A number above 0, 50 at most.",
-    heading: heading === undefined || (heading >= 0 && heading <= 360) ? undefined : "Degrees from north, 0 to 360.",
-    hang: hang && (!hang.ok || hang.value < 0 || hang.value > 5) ? "A depth from 0 to 5 m." : undefined,
-    join: join && (!join.ok || join.value <= 0) ? "A distance above 0." : undefined,
-  };
-  const sound = Object.values(faults).every((one) => one === undefined);
-
-  async function openFile(chosen: File): Promise<void> {
-    setBusy(true);
-    setFault(undefined);
-    setSurvey(undefined);
-    try {
-      const answer = await readWorker().soundings(chosen);
-      if (answer.ok) {
-        setFile({ name: chosen.name, read: answer.value });
-        setName((before) => before || chosen.name.replace(/\.[^.]+$/, ""));
-      } else {
-        setFile(undefined);
-        setFault(`${answer.fault.message}${answer.fault.line ? ` (line ${answer.fault.line})` : ""}`);
-      }
-    } catch {
-      setFile(undefined);
-      setFault(`${chosen.name} could not be read from the disk.`);
-    } finally {
-      setBusy(false);
-    }
-  }
-
-  async function madeUp(): Promise<void> {
-    await openFile(new File([demoSounding(Date.now())], DEMO_SOUNDING.name));
-    setTexts((before) => ({
-      ...before,
-      fall: String(DEMO_SOUNDING.fall * 1000),
-      hang: show(DEMO_SOUNDING.hang, "depth", system).text,
-    }));
-  }
-
-  useEffect(() => {
-    if (!file || !sound) return;
-    let gone = false;
-    const timer = setTimeout(
-      () =>
-        void (async () => {
-          const gauge = station === none ? undefined : await gaugeOf(database(), station);
-          const stage = gauge && seriesOf(gauge, "stage");
-          const answer = await readWorker().survey(file.read, {
-            fall,
-            heading,
-            hang: hang?.ok ? hang.value : 0,
-            join: join?.ok ? join.value : undefined,
-            keepOdd,
-            stage,
-          });
-          if (gone) return;
-          if (answer.ok) setSurvey(answer.value);
-          else setSurvey(undefined);
-          setFault(answer.ok ? undefined : answer.fault.message);
-        })(),
-      200,
-    );
-    return () => {
-      gone = true;
-      clearTimeout(timer);
-    };
-    // The texts stand for the quantities read from them.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [file, texts, station, keepOdd, sound]);
-
-  async function keep(): Promise<void> {
-    if (!survey) return;
-    try {
-      const reach = checkReach({
-        schema: "low-heron/reach@1",
-        id: newId(),
-        name: name.trim() || "My reach",
-        bed: survey.bed,
-        roughness: 0.035,
-        downstream: { kind: "normal", slope: fall },
-        ...placeOf(file?.read),
-      });
-      layReach(reach); // a fault in the bed is told here, not on the plan
-      await database().reaches.put({
-        schema: "low-heron/reach-record@1",
-        id: reach.id,
-        updatedAt: new Date().toISOString(),
-        station: station === none ? null : station,
-        reach,
-      });
-      set({ reach: reach.id, station: null, flow: null, lie: 1 });
-      say(`${reach.name} is in the book.`);
-      setFile(undefined);
-      setSurvey(undefined);
-      setName("");
-      onOpenChange(false);
-    } catch (error) {
-      setFault(faultOf(error).message);
-    }
-  }
-
-  const field = (key: keyof typeof texts, label: string, hint?: string) => (
-    <TextField
-      label={label}
-      hint={hint}
-      inputMode="decimal"
-      value={texts[key]}
-      error={faults[key]}
-      onChange={(event) => setTexts({ ...texts, [key]: event.target.value })}
-    />
-  );
-  const geographic = file && file.read.frame !== "reach";
+/**
+ * A reach from soundings: the file is read and laid out in a worker, shown with its gaps and outliers, and kept only
+ * when the angler says so.
+ */
+export function SoundingsDialog(props: SoundingsProps) {
   return (
     <Dialog
-      open={open}
-      onOpenChange={onOpenChange}
+      open={props.open}
+      onOpenChange={props.onOpenChange}
       title="A reach from soundings"
       about="A CSV, GPX or GeoJSON of places with depths, or the NMEA 0183 log of a sounder. Nothing is kept until you say so."
     >
-      <div className="grid gap-4">
-        <div>
-          <label htmlFor="soundings-file" className="mb-1 block text-sm text-soft">
-            File
-          </label>
-          <input
-            id="soundings-file"
-            type="file"
-            accept=".csv,.txt,.gpx,.json,.geojson,.nmea,.log"
-            disabled={busy}
-            className="block min-h-11 w-full rounded-md border border-line p-2 file:mr-3 file:rounded file:border-0 file:bg-deep file:px-3 file:py-1"
-            onChange={(event) => {
-              const chosen = event.target.files?.[0];
-              if (chosen) void openFile(chosen);
-            }}
-          />
-          {!file && (
-            <button
-              type="button"
-              className="mt-1 min-h-10 text-left underline"
-              disabled={busy}
-              onClick={() => void madeUp()}
-            >
-              or try the log of a made-up boat
-            </button>
-          )}
-        </div>
-        {busy && <p role="status">Reading …</p>}
-        {fault && <FaultNote message={fault} todo="Nothing was changed. Mend the file or choose another." />}
-        {file && (
-          <div className="grid gap-3 sm:grid-cols-2">
-            <TextField
-              label="Name"
-              value={name}
-              maxLength={120}
-              onChange={(event) => setName(event.target.value)}
-              className="sm:col-span-2"
-            />
-            {field("fall", "Fall of the water, m in a kilometre", "1 lazy, 3 usual, 8 steep")}
-            {field("hang", "Transducer under the surface", "0 where depths are from the surface")}
-            {geographic && (
-              <div>
-                {field(
-                  "heading",
-                  "River runs to, degrees from north",
-                  survey ? `laid along ${survey.heading.toFixed(0)}°` : undefined,
-                )}
-                {survey && (
-                  <button
-                    type="button"
-                    className="min-h-9 text-sm underline"
-                    onClick={() => setTexts({ ...texts, heading: ((survey.heading + 180) % 360).toFixed(0) })}
-                  >
-                    Turn it round
-                  </button>
-                )}
-              </div>
-            )}
-            {field(
-              "join",
-              "Join soundings up to",
-              survey ? `${showText(survey.join, "distance", system)}; longer sides bridge bends` : undefined,
-            )}
-            <Select
-              label="Gauge"
-              value={station}
-              onChange={setStation}
-              choices={[
-                { value: none, label: "No gauge" },
-                ...stations.map((one) => ({ value: one.id, label: one.name })),
-              ]}
-            />
-          </div>
-        )}
-        {file && survey && (
-          <>
-            <SurveyPicture survey={survey} />
-            <p className="-mt-2 text-sm text-soft">
-              Flow runs to the right. Dark is deep; crossed ones stand out from their neighbours; hatched ground is not
-              sounded.
-            </p>
-            <ul className="grid gap-1">
-              <li>
-                <strong>{survey.points.length} soundings</strong> over {showText(survey.length, "distance", system)} by{" "}
-                {showText(survey.breadth, "distance", system)}; {showText(survey.spacing, "distance", system)} from one
-                to the next by the median, {survey.density.toFixed(1)} on {showText(100, "area", system)}.
-              </li>
-              <li>
-                {survey.gaps.share > 0.005
-                  ? `${(100 * survey.gaps.share).toFixed(0)} % of the ground between them is not sounded: the bed is a guess there.`
-                  : "No gap wider than half the breadth."}
-              </li>
-              <li>
-                {survey.levelled
-                  ? `Brought to one water level by the gauge: stage moved by ${showText(survey.levelled.to - survey.levelled.from, "depth", system)} while it was sounded${survey.levelled.without > 0 ? `; ${survey.levelled.without} without a stage at their time are left as they were` : ""}.`
-                  : file.read.measure === "height"
-                    ? "Heights need no water level."
-                    : "Not brought to one water level: there is no stage at the gauge for their times."}
-              </li>
-              {survey.odd > 0 && (
-                <li>
-                  <label className="flex min-h-10 items-center gap-3">
-                    <input
-                      type="checkbox"
-                      className="size-5"
-                      checked={keepOdd}
-                      onChange={(event) => setKeepOdd(event.target.checked)}
-                    />
-                    Keep the {survey.odd} that stand out (they may be stones)
-                  </label>
-                </li>
-              )}
-              {file.read.notes.map((note) => (
-                <li key={note} className="text-soft">
-                  {note}
-                </li>
-              ))}
-            </ul>
-            {file.read.rejected.length > 0 && (
-              <details className="rounded-md border border-clay p-3" open={file.read.rejected.length <= 5}>
-                <summary className="font-semibold">{file.read.rejected.length} refused</summary>
-                <ul className="mt-2 max-h-40 overflow-auto text-sm">
-                  {file.read.rejected.slice(0, 200).map((one, k) => (
-                    <li key={k}>
-                      line {one.line}: {one.reason}
-                    </li>
-                  ))}
-                </ul>
-              </details>
-            )}
-            <Button tone="next" disabled={!sound} onClick={() => void keep()}>
-              Make this reach
-            </Button>
-          </>
-        )}
-      </div>
+      <Surveying {...props} />
     </Dialog>
   );
 }
 
+function Surveying({ onOpenChange, stations }: SoundingsProps) {
+  const { system, set } = useSettings();
+  const { file, fault, busy, open } = useSoundingsFile();
+  const schema = schemaIn(system);
+  const form = useEntryForm(schema, {
+    name: "",
+    slope: "3",
+    draft: "",
+    heading: "",
+    edge: "",
+    station: stations[0]?.id ?? NONE,
+  });
+  const [keepOutliers, setKeepOutliers] = useState(false);
+  const options = optionsOf(schema.safeParse(form.watch()).data, keepOutliers);
+  // While a field is being written the survey by the last good ones stays in sight.
+  const [tried, setTried] = useState<Omit<SurveyOptions, "stage"> | undefined>();
+  if (options && keyOf(options) !== (tried && keyOf(tried))) setTried(options);
+  const station = form.watch("station");
+  const survey = useSurvey(file, tried, station === NONE ? null : station);
+  const { save, fault: notKept } = useSave(() => onOpenChange(false));
+
+  const take = async (chosen: File) => {
+    if ((await open(chosen)) && !form.getValues("name")) form.setValue("name", chosen.name.replace(/\.[^.]+$/, ""));
+  };
+  const madeUp = async () => {
+    await take(new File([demoSounding(DEMO_HOUR)], DEMO_SOUNDING.name));
+    form.setValue("slope", figureText(DEMO_SOUNDING.waterSurfaceSlope * 1000, 1));
+    form.setValue("draft", entryText(DEMO_SOUNDING.transducerDraft, "depth", system));
+  };
+  const keep = form.handleSubmit(({ name, slope }) => {
+    if (!survey.value || survey.earlier || !file) return undefined;
+    const reach: Reach = {
+      schema: "low-heron/reach@1",
+      id: newId(),
+      name: name || "My reach",
+      bed: survey.value.bed,
+      roughness: 0.035,
+      downstream: { kind: "normal", slope: slope / 1000 },
+      ...placeOf(file.read),
+    };
+    return save(async () => {
+      await addReach(database(), reach, station === NONE ? null : station);
+      set({ reach: reach.id, station: null, flow: null, lie: null });
+      return () => removeReach(database(), reach.id).then(() => undefined);
+    }, `${reach.name} is in the book.`);
+  });
+
+  const told = fault ?? survey.fault;
+  return (
+    <form noValidate className="grid gap-4" onSubmit={(event) => act(() => keep(event))}>
+      <div>
+        <FileField
+          label="File"
+          accept=".csv,.txt,.gpx,.json,.geojson,.nmea,.log"
+          disabled={busy}
+          onFiles={([chosen]) => act(() => take(chosen!))}
+        />
+        {!file && (
+          <button
+            type="button"
+            className="mt-1 min-h-10 text-left underline"
+            disabled={busy}
+            onClick={() => act(madeUp)}
+          >
+            or try the log of a made-up boat
+          </button>
+        )}
+      </div>
+      {busy && <p role="status">Reading …</p>}
+      {told && (
+        <FaultNote message={tellFault(told, system)} todo="Nothing was changed. Mend the file or choose another." />
+      )}
+      {file && (
+        <SurveyFields
+          form={form}
+          survey={survey.value}
+          geographic={file.read.frame !== "reach"}
+          stations={stations}
+          system={system}
+        />
+      )}
+      {file && survey.value && (
+        <>
+          <SurveyReport
+            survey={survey.value}
+            file={file.read}
+            system={system}
+            keepOutliers={keepOutliers}
+            onKeepOutliers={setKeepOutliers}
+          />
+          {notKept && <FaultNote message={notKept} todo="Nothing was changed." />}
+          <Button tone="next" type="submit" disabled={survey.earlier || !options}>
+            Make this reach
+          </Button>
+        </>
+      )}
+    </form>
+  );
+}
+
+/** What has to be said of soundings that they do not say themselves. */
+function SurveyFields({
+  form,
+  survey,
+  geographic,
+  stations,
+  system,
+}: {
+  form: UseFormReturn<z.input<ReturnType<typeof schemaIn>>, unknown, Entries>;
+  survey: Survey | undefined;
+  geographic: boolean;
+  stations: readonly StationRecord[];
+  system: UnitSystem;
+}) {
+  const heading = survey?.heading;
+  return (
+    <div className="grid gap-3 sm:grid-cols-2">
+      <FormField form={form} name="name" label="Name" maxLength={120} className="sm:col-span-2" />
+      <FormField
+        form={form}
+        name="slope"
+        label="Fall of the water, m in a kilometre"
+        inputMode="decimal"
+        hint="1 lazy, 3 usual, 8 steep"
+      />
+      <FormField
+        form={form}
+        name="draft"
+        label="Transducer under the surface"
+        hint="0 where depths are from the surface"
+      />
+      {geographic && (
+        <div>
+          <FormField
+            form={form}
+            name="heading"
+            label="River runs to, degrees from north"
+            inputMode="decimal"
+            hint={heading === undefined ? undefined : `laid along ${figureText(heading, 0)}°`}
+          />
+          {heading !== undefined && (
+            <button
+              type="button"
+              className="min-h-9 text-sm underline"
+              onClick={() => form.setValue("heading", ((heading + 180) % 360).toFixed(0))}
+            >
+              Turn it round
+            </button>
+          )}
+        </div>
+      )}
+      <FormField
+        form={form}
+        name="edge"
+        label="Join soundings up to"
+        hint={survey ? `${showText(survey.maximumEdge, "distance", system)}; longer sides bridge bends` : undefined}
+      />
+      <FormSelect
+        form={form}
+        name="station"
+        label="Gauge"
+        choices={[{ value: NONE, label: "No gauge" }, ...stations.map((one) => ({ value: one.id, label: one.name }))]}
+      />
+    </div>
+  );
+}
+
 /** Where a survey lies, for the light. */
-function placeOf(read: SoundingsFile | undefined): { latitude?: number; longitude?: number } {
-  const first = read?.frame === "geographic" ? read.soundings[0] : undefined;
+function placeOf(read: SoundingsFile): { latitude?: number; longitude?: number } {
+  const first = read.frame === "geographic" ? read.soundings[0] : undefined;
   return first ? { latitude: Number(first.b.toFixed(4)), longitude: Number(first.a.toFixed(4)) } : {};
 }

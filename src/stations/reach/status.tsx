@@ -1,57 +1,44 @@
 "use client";
-import { exceedanceInWords } from "../../core/gauge/exceedance";
-import { showText } from "../../core/quantity/show";
-import { FaultNote } from "../../ui/parts";
-import { useSettings } from "../../ui/settings";
-import { roundFlow } from "../../ui/use-field";
-import type { LieView } from "../../ui/use-lie";
+import type { ReachReading } from "../../scenario/reading";
+import { roundFlow } from "../../scenario/field";
+import type { FieldState } from "../../state/scenario/use-field";
+import type { ScenarioView } from "../../state/scenario/use-scenario";
+import { useSettings } from "../../state/settings";
+import { FaultNote } from "../../widgets/parts";
+import { tell } from "../../words/messages";
+import { figureText, showText, type UnitSystem } from "../../words/quantity";
+import { exceedanceInWords } from "../../words/river";
 
 /** What is being shown, and how sure it is. */
-export function Status({ view }: { view: LieView }) {
-  const { field, flow, river, isNow } = view;
+export function Status({ view }: { view: ScenarioView }) {
+  const { field, reading, river, isNow, conditions, strayed } = view;
   const system = useSettings((settings) => settings.system);
-  if (field.fault)
+  if (field.fault || reading.fault) {
+    const fault = (field.fault ?? reading.fault)!;
     return (
       <div className="my-3">
         <FaultNote
-          message={field.fault.message}
-          todo={
-            field.fault.path ? `Look at ${field.fault.path} of the reach, or pick another flow.` : "Pick another flow."
-          }
+          message={tell(fault, system)}
+          todo={fault.path ? `Look at ${fault.path} of the reach, or pick another flow.` : "Pick another flow."}
+          onRetry={field.fault ? field.retry : reading.retry}
         />
       </div>
     );
-  const shown = field.field;
-  const text = !shown
-    ? ""
-    : field.earlierBed
-      ? "Shown: the flow before the bed was changed."
-      : field.fromLadder
-        ? `From the flows solved on both sides, ${showText(shown.cell, "distance", system)} cells: edges are soft.`
-        : !field.exact
-          ? `Shown: ${showText(shown.discharge, "discharge", system)}, the nearest solved.`
-          : !field.settled
-            ? `First picture, ${showText(shown.cell, "distance", system)} cells: edges are soft.`
-            : verdictWords(shown.verdict);
+  }
+  const shown = field.shown?.field;
   return (
     <div className="mb-1 flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 text-sm text-soft">
-      {field.progress !== undefined ? (
-        <>
-          <span role="status">Solving {showText(roundFlow(flow), "discharge", system)} …</span>
-          <progress value={field.progress} max={1} aria-label="Solving" className="h-2 w-32 accent-(--ochre)" />
-          <button type="button" className="min-h-8 underline" onClick={field.cancel}>
-            stop
-          </button>
-        </>
-      ) : field.cancelled && !field.settled ? (
-        <button type="button" className="min-h-8 underline" onClick={field.retry}>
-          Stopped. Solve {showText(roundFlow(flow), "discharge", system)}
-        </button>
-      ) : null}
-      <span>{text}</span>
+      <Solving field={field} flow={roundFlow(conditions.discharge)} system={system} />
+      <span>{shownWords(field, system)}</span>
+      {reading.earlier && reading.value && (
+        <span role="status">
+          Seams and lies are still those of {showText(reading.value.of.field.discharge, "discharge", system)}.
+        </span>
+      )}
+      {strayed && !reading.earlier && <span>The lie you had chosen is none at this flow: the first is shown.</span>}
       {field.settled && shown && shown.massError > 0.005 && (
         <span className="font-semibold text-clay">
-          ▲ {(shown.massError * 100).toFixed(1)} % of the water is unaccounted for.
+          ▲ {figureText(shown.massError * 100, 1)} % of the water is unaccounted for.
         </span>
       )}
       {isNow && river.now?.exceedance != null && (
@@ -59,6 +46,43 @@ export function Status({ view }: { view: LieView }) {
       )}
     </div>
   );
+}
+
+function Solving({ field, flow, system }: { field: FieldState; flow: number; system: UnitSystem }) {
+  if (field.progress !== undefined)
+    return (
+      <>
+        <span role="status">Solving {showText(flow, "discharge", system)} …</span>
+        <progress value={field.progress} max={1} aria-label="Solving" className="h-2 w-32 accent-(--ochre)" />
+        <button type="button" className="min-h-8 underline" onClick={field.cancel}>
+          stop
+        </button>
+      </>
+    );
+  if (!field.cancelled) return null;
+  return (
+    <button type="button" className="min-h-8 underline" onClick={field.retry}>
+      Stopped. Solve {showText(flow, "discharge", system)}
+    </button>
+  );
+}
+
+/** Which field stands on the plan. */
+function shownWords({ shown }: FieldState, system: UnitSystem): string {
+  if (!shown) return "";
+  const cells = `${showText(shown.field.cell, "distance", system)} cells: edges are soft.`;
+  switch (shown.origin) {
+    case "earlier-bed":
+      return "Shown: the flow before the bed was changed.";
+    case "between":
+      return `From the flows solved on both sides, ${cells}`;
+    case "nearest":
+      return `Shown: ${showText(shown.field.discharge, "discharge", system)}, the nearest solved.`;
+    case "coarse":
+      return `First picture, ${cells}`;
+    case "solved":
+      return verdictWords(shown.field.verdict);
+  }
 }
 
 function verdictWords(verdict: string): string {
@@ -69,8 +93,8 @@ function verdictWords(verdict: string): string {
 }
 
 /** What the wading marks mean, with their areas. */
-export function WadingKey({ view }: { view: LieView }) {
-  const { safe, caution, stayOut } = view.reading!.wading;
+export function WadingKey({ reading }: { reading: Pick<ReachReading, "wading"> }) {
+  const { safe, caution, stayOut } = reading.wading;
   const system = useSettings((settings) => settings.system);
   return (
     <div className="mb-2 border-l-4 border-double border-clay pl-3 text-sm">

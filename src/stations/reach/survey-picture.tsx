@@ -11,7 +11,7 @@ export function SurveyPicture({ survey }: { survey: Survey }) {
   const at = (x: number, y: number): [number, number] => [PAD + x * scale, PAD + y * scale];
   // A picture can show so many dots; the figures beside it count them all.
   const every = Math.ceil(survey.points.length / 2500);
-  const shown = survey.points.filter((point, k) => point.odd || k % every === 0);
+  const shown = survey.points.filter((point, k) => point.outlier || k % every === 0);
   const [low, high] = survey.points.reduce(([a, b], { z }) => [Math.min(a, z), Math.max(b, z)], [Infinity, -Infinity]);
   return (
     <svg
@@ -40,7 +40,7 @@ export function SurveyPicture({ survey }: { survey: Survey }) {
       />
       {shown.map((point, k) => {
         const [x, y] = at(point.x, point.y);
-        return point.odd ? (
+        return point.outlier ? (
           <path key={k} d={`M${x - 5} ${y - 5}l10 10m0 -10l-10 10`} stroke="var(--clay)" strokeWidth={2.4} />
         ) : (
           <circle

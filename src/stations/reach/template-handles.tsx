@@ -1,11 +1,11 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
+import type { Template } from "../../core/flow/reach-schema";
 import { useState } from "react";
-import type { Template } from "../../core/flow/reach";
 import { centreline, templateSize } from "../../core/flow/template";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
+import { showText } from "../../words/quantity";
 import { DragPoint } from "./drag-point";
-import type { ObjectEditor } from "./use-objects";
+import type { BedEditor } from "./use-bed-editor";
 
 type Measures = Pick<Template, "length" | "width" | "wiggle">;
 
@@ -26,7 +26,7 @@ export function TemplateHandles({
   template: Template;
   scale: number;
   system: UnitSystem;
-  editor: ObjectEditor;
+  editor: BedEditor;
 }) {
   const [draft, setDraft] = useState<Measures | undefined>();
   const { length, width, wiggle } = template;

@@ -1,12 +1,14 @@
 "use client";
 import type { Style, Timing } from "../../core/tactics/time";
-import { useSettings } from "../../ui/settings";
+import { useSettings } from "../../state/settings";
+import { tell } from "../../words/messages";
+import { count } from "../../words/text";
 
 const STYLES: Record<Style, string> = { rove: "I rove", wait: "I wait" };
 
 /** How long to give a lie, and when to rest it. */
 export function TimePanel({ lie, timing }: { lie: number; timing: Timing }) {
-  const { style, set } = useSettings();
+  const { style, system, set } = useSettings();
   return (
     <section aria-label={`Time for lie ${lie}`} className="mt-5">
       <h2 className="mb-2 text-lg">Time for lie {lie}</h2>
@@ -25,13 +27,13 @@ export function TimePanel({ lie, timing }: { lie: number; timing: Timing }) {
       </div>
       <p>
         <strong>
-          {timing.minutes} minutes, about {timing.casts} cast{timing.casts === 1 ? "" : "s"}
+          {timing.minutes} minutes, about {count(timing.casts, "cast")}
         </strong>
         {timing.rest > 0 ? `; rest it ${timing.rest} minutes after a fish.` : "; no rest needed after a fish."}
       </p>
       <ul className="mt-1 grid gap-1 text-sm">
         {timing.reasons.map((reason) => (
-          <li key={reason}>{reason}</li>
+          <li key={reason.code}>{tell(reason, system)}</li>
         ))}
       </ul>
     </section>

@@ -1,11 +1,12 @@
 "use client";
 import { useEffect, useRef } from "react";
 import type { Field } from "../../core/flow/grid";
-import { type Colours, rgb } from "../../ui/colours";
-import { Latest } from "../../ui/latest";
-import { pictureWorker } from "../../workers/clients";
+import { sayFault } from "../../state/act";
+import { Lane } from "../../state/lane";
+import { type Colours, rgb } from "../../widgets/colours";
+import { painter } from "../../widgets/painting/client";
 
-const queue = new Latest();
+const lane = new Lane();
 /** Finest picture, pixels a metre: nearer than that it is stretched. */
 const FINEST = 12;
 
@@ -17,24 +18,21 @@ export function WaterCanvas({ field, scale, colours }: { field: Field; scale: nu
   const canvas = useRef<HTMLCanvasElement>(null);
   const { waterSlow, waterFast } = colours;
   useEffect(() => {
-    let gone = false;
-    queue.ask(async () => {
-      if (gone) return;
-      const { width, height, pixels } = await pictureWorker().water(
-        field,
-        Math.min(scale * Math.min(2, window.devicePixelRatio || 1), FINEST),
-        rgb(waterSlow),
-        rgb(waterFast),
-      );
-      const element = canvas.current;
-      const context = element?.getContext("2d");
-      if (!element || !context) return;
-      if (element.width !== width || element.height !== height) [element.width, element.height] = [width, height];
-      context.putImageData(new ImageData(pixels, width, height), 0, 0);
-    });
-    return () => {
-      gone = true;
-    };
+    const control = new AbortController();
+    const finest = Math.min(scale * Math.min(2, window.devicePixelRatio || 1), FINEST);
+    lane
+      .run(() => painter.ask(async (api) => api.water(field, finest, rgb(waterSlow), rgb(waterFast))), control.signal)
+      .then(({ width, height, pixels }) => {
+        const element = canvas.current;
+        const context = element?.getContext("2d");
+        if (!element || !context || control.signal.aborted) return;
+        if (element.width !== width || element.height !== height) [element.width, element.height] = [width, height];
+        context.putImageData(new ImageData(pixels, width, height), 0, 0);
+      })
+      .catch((error: unknown) => {
+        if (!control.signal.aborted) sayFault(error);
+      });
+    return () => control.abort();
   }, [field, scale, waterSlow, waterFast]);
   return <canvas ref={canvas} width={1} height={1} aria-hidden className="absolute inset-0 size-full" />;
 }

@@ -1,8 +1,9 @@
 "use client";
-import type { Reading } from "../../core/fish/read";
-import { tellStructure } from "../../core/water/structure";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
+import type { UnitSystem } from "../../words/quantity";
+import type { ReachReading } from "../../scenario/reading";
+import { tellStructure } from "../../words/structure";
+import { count } from "../../words/text";
+import { showText } from "../../words/quantity";
 
 const HEADINGS = {
   "foam line": "Foam lines",
@@ -16,7 +17,13 @@ const HEADINGS = {
 const MOST = 6;
 
 /** Everything that the plan marks, in words: seams, eddies and the rest of the structure. */
-export function WaterWords({ reading, system }: { reading: Reading; system: UnitSystem }) {
+export function WaterWords({
+  reading,
+  system,
+}: {
+  reading: Pick<ReachReading, "seams" | "eddies" | "structure">;
+  system: UnitSystem;
+}) {
   const { seams, eddies } = reading;
   const told = tellStructure(reading.structure, system);
   const far = (value: number) => showText(value, "distance", system);
@@ -58,8 +65,6 @@ export function WaterWords({ reading, system }: { reading: Reading; system: Unit
     </details>
   );
 }
-
-const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
 function Kind({ name, lines }: { name: string; lines: readonly string[] }) {
   return (

@@ -1,8 +1,8 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
 import { roughnessHeight, speedAtHeight } from "../../core/flow/profile";
 import type { Lie } from "../../core/fish/read";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
+import { showText } from "../../words/quantity";
 import type { RigAdvice } from "../../core/rig/advise";
 
 const W = 560;

@@ -1,14 +1,16 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
 import { useState } from "react";
 import { clarityClass } from "../../core/gauge/clarity";
-import type { Track } from "../../core/gauge/backtest";
+import type { ForecastSkill } from "../../core/gauge/backtest";
 import { timeUnder } from "../../core/gauge/forecast";
 import type { Outlook } from "../../core/gauge/outlook";
 import { DAY } from "../../core/gauge/series";
-import { entryUnit, showText } from "../../core/quantity/show";
-import { parseQuantity, type UnitSystem } from "../../core/quantity/units";
-import { Panel, TextField } from "../../ui/parts";
-import { moment } from "../../ui/words";
+import { entryText, entryUnit, showText } from "../../words/quantity";
+import { parseQuantity } from "../../core/quantity/units";
+import { tell } from "../../words/messages";
+import { Panel, TextField } from "../../widgets/parts";
+import { moment } from "../../words/river";
 
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
@@ -18,12 +20,12 @@ const percent = (share: number) => `${Math.round(share * 100)} %`;
  */
 export function FallPanel({
   outlook,
-  track,
+  skill,
   now,
   system,
 }: {
   outlook: Outlook;
-  track: Track[] | undefined;
+  skill: ForecastSkill[] | undefined;
   now: number;
   system: UnitSystem;
 }) {
@@ -54,9 +56,9 @@ export function FallPanel({
         <TextField
           label="At or under"
           className="w-36"
-          value={entry ?? showText(level, "discharge", system)}
+          value={entry ?? entryText(suggested(outlook), "discharge", system)}
           onChange={(event) => setEntry(event.target.value)}
-          error={wanted.ok ? (wanted.value > 0 ? undefined : "Give a flow above 0.") : wanted.message}
+          error={wanted.ok ? (wanted.value > 0 ? undefined : "Give a flow above 0.") : tell(wanted.message)}
         />
         {level !== undefined && (
           <p className="min-w-56 flex-1 pb-2 text-lg" aria-live="polite">
@@ -72,7 +74,7 @@ export function FallPanel({
           {percent(1 - Math.exp(-outlook.recession.high))}).
         </p>
       )}
-      <TrackRecord track={track} method={flow.method} />
+      <TrackRecord skill={skill} method={flow.method} />
     </Panel>
   );
 }
@@ -104,25 +106,25 @@ function clearing(outlook: Outlook, now: number, system: UnitSystem): string {
 }
 
 /** How far such forecasts are to be believed: tried on the held-out end of the record. */
-function TrackRecord({ track, method }: { track: Track[] | undefined; method: "neighbours" | "recession" }) {
+function TrackRecord({ skill, method }: { skill: ForecastSkill[] | undefined; method: "neighbours" | "recession" }) {
   if (method === "recession")
     return (
       <p className="mt-2 text-sm text-soft">
         No track record: it takes more than half a year of record to try such forecasts on.
       </p>
     );
-  if (!track)
+  if (!skill)
     return (
       <p role="status" className="mt-2 text-sm text-soft">
         Trying the forecast on the last year …
       </p>
     );
-  if (track.length === 0)
+  if (skill.length === 0)
     return <p className="mt-2 text-sm text-soft">No track record: the record is too short to try the forecast on.</p>;
   return (
     <table className="mt-3 w-full text-left">
       <caption className="pb-1 text-left text-sm text-soft">
-        Tried {track[0]!.cases} times on the last year of the record, with only what was known then:
+        Tried {skill[0]!.cases} times on the last year of the record, with only what was known then:
       </caption>
       <thead>
         <tr className="text-sm text-soft">
@@ -133,7 +135,7 @@ function TrackRecord({ track, method }: { track: Track[] | undefined; method: "n
         </tr>
       </thead>
       <tbody>
-        {track.map((one) => (
+        {skill.map((one) => (
           <tr key={one.hours} className="border-t border-line">
             <th scope="row" className="py-1 font-normal">
               {one.hours} h

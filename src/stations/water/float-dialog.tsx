@@ -1,16 +1,23 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useMemo } from "react";
+import { useFieldArray, useWatch } from "react-hook-form";
+import { z } from "zod";
 import type { ReachRecord } from "../../core/book/records";
-import { faultOf, type Fault } from "../../core/quantity/fault";
-import { type FloatGauging, type FloatVertical, gaugeByFloats } from "../../core/gauge/float-gauging";
-import { entryUnit, showText } from "../../core/quantity/show";
-import { parseQuantity, type UnitSystem } from "../../core/quantity/units";
+import { type FloatGauging, gaugeByFloats } from "../../core/gauge/float-gauging";
+import { answer } from "../../core/quantity/answer";
+import { parseNumber } from "../../core/quantity/number";
+import { act } from "../../state/act";
+import { clockNow } from "../../state/clock";
+import { useSettings } from "../../state/settings";
+import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
-import { addReading, markReading } from "../../store/river";
-import { Button, Dialog, FaultNote, Select, TextField } from "../../ui/parts";
-import { useSettings } from "../../ui/settings";
-import { say } from "../../ui/toasts";
+import { addReading } from "../../store/gauges";
+import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
+import { Button, Dialog, FaultNote } from "../../widgets/parts";
+import { quantityEntry } from "../../words/entry";
+import { tell } from "../../words/messages";
+import { entryUnit, figureText, showText, type UnitSystem } from "../../words/quantity";
 
 /** Roughness height, m, of beds as an angler names them. From memory. */
 const BEDS = [
@@ -20,16 +27,46 @@ const BEDS = [
   { value: "0.2", label: "Boulders" },
 ] as const;
 
-interface Place {
-  key: number;
-  distance: string;
-  depth: string;
-  run: string;
-  seconds: string;
-}
+/** Seconds of each pass, parted by spaces or semicolons. */
+const secondsEntry = z.string().transform((text, context) => {
+  const passes = text
+    .trim()
+    .split(/[\s;/]+/)
+    .map((one) => parseNumber(one));
+  const wrong = passes.find((one) => !one.ok);
+  if (!wrong) return passes.map((one) => (one.ok ? one.value : NaN));
+  context.addIssue({ code: "custom", message: wrong.ok ? "" : tell(wrong.message) });
+  return z.NEVER;
+});
 
-let keys = 0;
-const place = (): Place => ({ key: ++keys, distance: "", depth: "", run: "", seconds: "" });
+const schemaIn = (system: UnitSystem) => {
+  const length = quantityEntry("length", entryUnit("depth", system));
+  return z.object({
+    width: length,
+    bed: z.string().transform(Number),
+    places: z.array(z.object({ distance: length, depth: length, run: length, seconds: secondsEntry })),
+  });
+};
+type Entries = z.input<ReturnType<typeof schemaIn>>;
+type Place = Entries["places"][number];
+
+const blank: Place = { distance: "", depth: "", run: "", seconds: "" };
+const isFilled = (place: Place): boolean => Object.values(place).every((text) => text.trim() !== "");
+
+/** What the entries give so far. */
+type Outcome =
+  { kind: "unfinished"; words: string } | { kind: "fault"; words: string } | { kind: "done"; gauging: FloatGauging };
+
+function measure(entries: Entries, system: UnitSystem): Outcome {
+  if (entries.width.trim() === "") return { kind: "unfinished", words: "First the wet width, from edge to edge." };
+  const parsed = schemaIn(system).safeParse({ ...entries, places: entries.places.filter(isFilled) });
+  if (!parsed.success) return { kind: "fault", words: parsed.error.issues[0]!.message };
+  const { width, bed, places } = parsed.data;
+  if (places.length < 2)
+    return { kind: "unfinished", words: "Fill in at least two places; five or more make a good measurement." };
+  const found = answer(() => gaugeByFloats(width, places, bed));
+  return found.ok ? { kind: "done", gauging: found.value } : { kind: "fault", words: tell(found.fault, system) };
+}
 
 /**
  * Discharge by timed floats, step by step: width, then depth and time at each place across; the sum and its error as it
@@ -37,28 +74,25 @@ const place = (): Place => ({ key: ++keys, distance: "", depth: "", run: "", sec
  */
 export function FloatDialog({ reach, onClose }: { reach: ReachRecord; onClose: () => void }) {
   const system = useSettings((settings) => settings.system);
-  const [width, setWidth] = useState("");
-  const [bed, setBed] = useState("0.06");
-  const [places, setPlaces] = useState<Place[]>(() => [place(), place(), place()]);
-  const change = (key: number, part: Partial<Place>) =>
-    setPlaces((all) => all.map((one) => (one.key === key ? { ...one, ...part } : one)));
-  const outcome = useMemo(() => measure(width, places, Number(bed), system), [width, places, bed, system]);
-  const keep = async (gauging: FloatGauging) => {
-    const one = await addReading(database(), {
-      station: null,
-      reach: reach.id,
-      at: new Date().toISOString(),
-      kind: "discharge",
-      value: gauging.discharge,
-      error: gauging.error,
-      how: `timed floats at ${gauging.panels.length} places`,
-    });
-    say(`${showText(gauging.discharge, "discharge", system)} at ${reach.reach.name}: in the book.`, {
-      label: "Undo",
-      run: () => void markReading(database(), one.id, true),
-    });
-    onClose();
-  };
+  const form = useEntryForm(schemaIn(system), { width: "", bed: "0.06", places: [blank, blank, blank] });
+  const places = useFieldArray({ control: form.control, name: "places" });
+  const { save, fault } = useSave(onClose);
+  const entries = useWatch({ control: form.control }) as Entries;
+  const outcome = useMemo(() => measure(entries, system), [entries, system]);
+  const keep = (gauging: FloatGauging) =>
+    save(
+      () =>
+        addReading(database(), {
+          station: null,
+          reach: reach.id,
+          at: new Date(clockNow()).toISOString(),
+          kind: "discharge",
+          value: gauging.discharge,
+          error: gauging.error,
+          how: `timed floats at ${gauging.panels.length} places`,
+        }),
+      `${showText(gauging.discharge, "discharge", system)} at ${reach.reach.name}: in the book.`,
+    );
   return (
     <Dialog
       open
@@ -68,41 +102,24 @@ export function FloatDialog({ reach, onClose }: { reach: ReachRecord; onClose: (
     >
       <div className="grid gap-4">
         <div className="grid grid-cols-2 gap-3">
-          <TextField label="Wet width" value={width} onChange={(event) => setWidth(event.target.value)} />
-          <Select label="Bed" value={bed} onChange={setBed} choices={BEDS} />
+          <FormField form={form} name="width" label="Wet width" />
+          <FormSelect form={form} name="bed" label="Bed" choices={BEDS} />
         </div>
         <ol className="grid gap-3">
-          {places.map((one, k) => (
+          {places.fields.map(({ id }, k) => (
             <li
-              key={one.key}
+              key={id}
               className="grid grid-cols-2 items-end gap-2 border-t border-line pt-3 sm:grid-cols-[1fr_1fr_1fr_1.4fr_auto]"
             >
-              <TextField
-                label={`${k + 1}. From the edge`}
-                value={one.distance}
-                onChange={(event) => change(one.key, { distance: event.target.value })}
-              />
-              <TextField
-                label="Depth"
-                value={one.depth}
-                onChange={(event) => change(one.key, { depth: event.target.value })}
-              />
-              <TextField
-                label="Run"
-                value={one.run}
-                onChange={(event) => change(one.key, { run: event.target.value })}
-              />
-              <TextField
-                label="Seconds, each pass"
-                value={one.seconds}
-                onChange={(event) => change(one.key, { seconds: event.target.value })}
-                placeholder="14.2 13.8"
-              />
+              <FormField form={form} name={`places.${k}.distance`} label={`${k + 1}. From the edge`} />
+              <FormField form={form} name={`places.${k}.depth`} label="Depth" />
+              <FormField form={form} name={`places.${k}.run`} label="Run" />
+              <FormField form={form} name={`places.${k}.seconds`} label="Seconds, each pass" placeholder="14.2 13.8" />
               <button
                 type="button"
                 aria-label={`Remove place ${k + 1}`}
-                disabled={places.length <= 2}
-                onClick={() => setPlaces((all) => all.filter((other) => other.key !== one.key))}
+                disabled={places.fields.length <= 2}
+                onClick={() => places.remove(k)}
                 className="grid size-11 place-items-center rounded-md hover:bg-deep disabled:opacity-40"
               >
                 <Trash2 size={18} aria-hidden />
@@ -110,31 +127,16 @@ export function FloatDialog({ reach, onClose }: { reach: ReachRecord; onClose: (
             </li>
           ))}
         </ol>
-        <Button onClick={() => setPlaces((all) => [...all, place()])}>
+        <Button onClick={() => places.append(blank)}>
           <Plus size={18} aria-hidden />
           Another place
         </Button>
-        <div aria-live="polite">
-          {outcome.kind === "unfinished" && <p className="text-soft">{outcome.message}</p>}
-          {outcome.kind === "fault" && <FaultNote message={outcome.fault.message} />}
-          {outcome.kind === "done" && (
-            <p className="text-lg">
-              <strong>{showText(outcome.gauging.discharge, "discharge", system)}</strong>, within about ±
-              {Math.round(outcome.gauging.error * 100)} %. Mean speed{" "}
-              {showText(outcome.gauging.meanSpeed, "speed", system)} over{" "}
-              {showText(outcome.gauging.area, "area", system)}.{" "}
-              <span className="text-sm text-soft">
-                Surface speed taken down to the mean by the bed’s roughness; mid-section sum (ISO 748).
-              </span>
-            </p>
-          )}
-        </div>
+        <OutcomeWords outcome={outcome} system={system} />
+        {fault && <FaultNote message={fault} />}
         <Button
           tone="next"
           disabled={outcome.kind !== "done"}
-          onClick={() => {
-            if (outcome.kind === "done") void keep(outcome.gauging);
-          }}
+          onClick={() => outcome.kind === "done" && act(() => keep(outcome.gauging))}
         >
           Keep this reading
         </Button>
@@ -143,42 +145,21 @@ export function FloatDialog({ reach, onClose }: { reach: ReachRecord; onClose: (
   );
 }
 
-type Outcome =
-  | { kind: "unfinished"; message: string }
-  | { kind: "fault"; fault: Pick<Fault, "message"> }
-  | { kind: "done"; gauging: FloatGauging };
-
-function measure(width: string, places: readonly Place[], bedRoughness: number, system: UnitSystem): Outcome {
-  if (width.trim() === "") return { kind: "unfinished", message: "First the wet width, from edge to edge." };
-  const filled = places.filter((one) =>
-    [one.distance, one.depth, one.run, one.seconds].every((text) => text.trim() !== ""),
+function OutcomeWords({ outcome, system }: { outcome: Outcome; system: UnitSystem }) {
+  return (
+    <div aria-live="polite">
+      {outcome.kind === "unfinished" && <p className="text-soft">{outcome.words}</p>}
+      {outcome.kind === "fault" && <FaultNote message={outcome.words} />}
+      {outcome.kind === "done" && (
+        <p className="text-lg">
+          <strong>{showText(outcome.gauging.discharge, "discharge", system)}</strong>, within about ±
+          {figureText(outcome.gauging.error * 100, 0)} %. Mean speed{" "}
+          {showText(outcome.gauging.meanSpeed, "speed", system)} over {showText(outcome.gauging.area, "area", system)}.{" "}
+          <span className="text-sm text-soft">
+            Surface speed taken down to the mean by the bed’s roughness; mid-section sum (ISO 748).
+          </span>
+        </p>
+      )}
+    </div>
   );
-  try {
-    const wide = length(width, "Wet width", system);
-    const verticals = filled.map((one): FloatVertical => {
-      const name = `Place ${places.indexOf(one) + 1}`;
-      return {
-        distance: length(one.distance, `${name}, from the edge`, system),
-        depth: length(one.depth, `${name}, depth`, system),
-        run: length(one.run, `${name}, run`, system),
-        seconds: one.seconds
-          .trim()
-          .split(/[\s;/]+/)
-          .map((text) => Number(text.replace(",", "."))),
-      };
-    });
-    if (verticals.length < 2)
-      return { kind: "unfinished", message: "Fill in at least two places; five or more make a good measurement." };
-    return { kind: "done", gauging: gaugeByFloats(wide, verticals, bedRoughness) };
-  } catch (error) {
-    return { kind: "fault", fault: error instanceof EntryFault ? error : faultOf(error) };
-  }
-}
-
-class EntryFault extends Error {}
-
-function length(text: string, name: string, system: UnitSystem): number {
-  const parsed = parseQuantity(text, "length", entryUnit("depth", system));
-  if (!parsed.ok) throw new EntryFault(`${name}: ${parsed.message}`);
-  return parsed.value;
 }

@@ -3,13 +3,15 @@ import { useMemo } from "react";
 import type { GaugeRecord } from "../../core/gauge/summary";
 import { seriesOf } from "../../core/gauge/summary";
 import { seasonBand } from "../../core/gauge/exceedance";
-import { DEFAULT_CLARITY_FIT } from "../../core/gauge/clarity-fit";
+import { type ClarityFit, DEFAULT_CLARITY_FIT } from "../../core/gauge/clarity-fit";
 import { visibleDepthFromTurbidity } from "../../core/gauge/clarity";
 import type { Outlook } from "../../core/gauge/outlook";
 import { DAY, lastReading, readingAt, type Series } from "../../core/gauge/series";
-import { findUnit, fromSI, type UnitSystem } from "../../core/quantity/units";
-import { useBook } from "../../ui/use-book";
-import { type Ahead, Lane } from "./lane";
+import { findUnit, fromSI } from "../../core/quantity/units";
+import { type Entered, entryUnit, figureText, show as showQuantity, type UnitSystem } from "../../words/quantity";
+import { useBook } from "../../state/use-book";
+import { Lane } from "./lane";
+import type { Ahead } from "./lane-layers";
 import type { Span } from "./span-brush";
 
 /** Points of the usual range that a chart can show. */
@@ -29,7 +31,7 @@ export function Hydrograph({
 }: {
   gauge: GaugeRecord;
   reaches: ReadonlySet<string>;
-  outlook: Outlook | undefined;
+  outlook: Outlook | null | undefined;
   span: Span;
   now: number;
   system: UnitSystem;
@@ -48,27 +50,7 @@ export function Hydrograph({
         : undefined,
     [outlook, from, to],
   );
-  const flowUnit = findUnit(system === "us" ? "cfs" : "m3/s")!;
-  const depthUnit = findUnit(system === "us" ? "ft" : "m")!;
-  const warmUnit = findUnit(system === "us" ? "F" : "C")!;
-  const show = useMemo(
-    () => ({
-      flow: (q: number) => fromSI(q, flowUnit),
-      depth: (ntu: number) => fromSI(visibleDepthFromTurbidity(ntu, { a, b }), depthUnit),
-      level: (m: number) => fromSI(m, depthUnit),
-      warm: (c: number) => fromSI(c, warmUnit),
-    }),
-    [flowUnit, depthUnit, warmUnit, a, b],
-  );
-  const say = useMemo(
-    () => ({
-      flow: (q: number) => `${q.toPrecision(3)} ${system === "us" ? "cfs" : "m³/s"}`,
-      level: (m: number) => `stage ${m.toFixed(2)} ${system === "us" ? "ft" : "m"}`,
-      depth: (m: number) => `bed seen at ${m.toPrecision(2)} ${system === "us" ? "ft" : "m"}`,
-      warm: (t: number) => `${t.toFixed(1)} ${system === "us" ? "°F" : "°C"}`,
-    }),
-    [system],
-  );
+  const show = useMemo(() => scalesIn(system, { a, b }), [system, a, b]);
   const starts = useMemo(
     () => ({ flow: startOf(discharge, now), depth: startOf(turbidity, now), warm: startOf(temperature, now) }),
     [discharge, turbidity, temperature, now],
@@ -77,13 +59,13 @@ export function Hydrograph({
   return (
     <div className="grid grid-cols-1 gap-1">
       {discharge && (
-        <Row name={`Discharge, ${system === "us" ? "cfs" : "m³/s"}`} height="h-[230px] lg:h-[270px]">
+        <Row name={`Discharge, ${show.flow.unit}`} height="h-[230px] lg:h-[270px]">
           <Lane
             {...common}
             name="Discharge"
             series={discharge}
-            shown={show.flow}
-            say={say.flow}
+            shown={show.flow.scaled}
+            say={show.flow.say}
             forecast={outlook?.flow?.points ?? null}
             start={starts.flow}
             season={season}
@@ -94,13 +76,13 @@ export function Hydrograph({
         </Row>
       )}
       {stage && (
-        <Row name={`Stage, ${system === "us" ? "ft" : "m"}`} height="h-[200px] lg:h-[230px]">
+        <Row name={`Stage, ${show.level.unit}`} height="h-[200px] lg:h-[230px]">
           <Lane
             {...common}
             name="Stage"
             series={stage}
-            shown={show.level}
-            say={say.level}
+            shown={show.level.scaled}
+            say={show.level.say}
             forecast={null}
             marks={marks}
             showTime={!turbidity && !temperature}
@@ -108,13 +90,13 @@ export function Hydrograph({
         </Row>
       )}
       {turbidity && (
-        <Row name={`Clarity: bed seen down to, ${system === "us" ? "ft" : "m"}`} height="h-[104px]">
+        <Row name={`Clarity: bed seen down to, ${show.depth.unit}`} height="h-[104px]">
           <Lane
             {...common}
             name="Clarity"
             series={turbidity}
-            shown={show.depth}
-            say={say.depth}
+            shown={show.depth.scaled}
+            say={show.depth.say}
             forecast={outlook?.turbidity ?? null}
             start={starts.depth}
             showTime={!temperature}
@@ -122,13 +104,13 @@ export function Hydrograph({
         </Row>
       )}
       {temperature && (
-        <Row name={`Water, ${system === "us" ? "°F" : "°C"}`} height="h-[118px]">
+        <Row name={`Water, ${show.warm.unit}`} height="h-[118px]">
           <Lane
             {...common}
             name="Water temperature"
             series={temperature}
-            shown={show.warm}
-            say={say.warm}
+            shown={show.warm.scaled}
+            say={show.warm.say}
             forecast={outlook?.temperature ?? null}
             start={starts.warm}
             showTime
@@ -137,6 +119,25 @@ export function Hydrograph({
       )}
     </div>
   );
+}
+
+/** From SI to a lane's figures, and a figure in words. */
+function scalesIn(system: UnitSystem, fit: Pick<ClarityFit, "a" | "b">) {
+  const scale = (kind: Entered, digits: number, lead = "", toSI = (value: number) => value) => {
+    const unit = findUnit(entryUnit(kind, system))!;
+    const label = showQuantity(0, kind, system).unit;
+    return {
+      unit: label,
+      scaled: (value: number) => fromSI(toSI(value), unit),
+      say: (value: number) => `${lead}${figureText(value, digits)} ${label}`,
+    };
+  };
+  return {
+    flow: scale("discharge", system === "us" ? 0 : 1),
+    level: scale("depth", 2, "stage "),
+    depth: scale("depth", 1, "bed seen at ", (ntu) => visibleDepthFromTurbidity(ntu, fit)),
+    warm: scale("temperature", 1),
+  };
 }
 
 function Row({ name, height, children }: { name: string; height: string; children: React.ReactNode }) {

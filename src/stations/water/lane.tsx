@@ -3,7 +3,6 @@ import "chartjs-adapter-date-fns";
 import {
   Chart as ChartJS,
   type ChartData,
-  type ChartDataset,
   type ChartOptions,
   Filler,
   LinearScale,
@@ -17,22 +16,24 @@ import { useMemo } from "react";
 import { Line } from "react-chartjs-2";
 import { envelope } from "../../core/gauge/envelope";
 import { indexAtOrBefore, type Series } from "../../core/gauge/series";
-import { CHART_FONT } from "../../ui/chart-font";
-import { type Colours, useColours } from "../../ui/colours";
+import { CHART_FONT } from "../../widgets/chart-font";
+import { useColours } from "../../widgets/colours";
+import { figureText } from "../../words/quantity";
+import { axisMoment, dayAndTime } from "../../words/river";
+import { type Ahead, aheadLayers, type Marks, markLayers, type Points, type Season, seasonLayers } from "./lane-layers";
 
 ChartJS.register(LineElement, PointElement, LinearScale, LogarithmicScale, TimeScale, Filler, Tooltip);
+
+/** A tick to three figures, with no more decimals than it needs. */
+function tickText(value: number): string {
+  const rounded = Number(value.toPrecision(3));
+  return figureText(rounded, (String(rounded).split(".")[1] ?? "").length, false);
+}
 
 /** Points that the widest chart can show: two a pixel. */
 const POINTS = 1400;
 /** Room for the figures at the left of every lane, so that the lanes share one time axis. */
 const AXIS_WIDTH = 54;
-
-export interface Ahead {
-  time: number;
-  low: number;
-  median: number;
-  high: number;
-}
 
 export interface LaneProps {
   name: string;
@@ -50,15 +51,9 @@ export interface LaneProps {
   log?: boolean;
   showTime?: boolean;
   /** Drawn behind: the usual range, levels of `exceedance.ts` by time. */
-  season?: readonly { time: number; levels: readonly number[] | null }[];
-  marks?: {
-    sessions: readonly { from: number; to: number; fish: boolean }[];
-    fish: readonly { time: number; value: number | null }[];
-  };
+  season?: Season;
+  marks?: Marks;
 }
-
-type Points = { x: number; y: number | null }[];
-type Layer = ChartDataset<"line", Points>;
 
 /**
  * One lane of the hydrograph: readings as a line, the days ahead as a widening band, on a time axis that all lanes
@@ -118,6 +113,7 @@ export function Lane(props: LaneProps) {
         tooltip: {
           filter: (item) => item.dataset.label === name || item.dataset.label === "forecast",
           callbacks: {
+            title: (items) => (items[0] ? dayAndTime(Number(items[0].parsed.x)) : ""),
             label: (item) => `${item.dataset.label === name ? "" : "forecast "}${say(Number(item.parsed.y))}`,
           },
         },
@@ -130,10 +126,12 @@ export function Lane(props: LaneProps) {
           max: to,
           grid: { display: false },
           border: { color: colours.line },
-          ticks: { font: CHART_FONT, color: colours.inkSoft, maxRotation: 0, autoSkipPadding: 24 },
-          time: {
-            tooltipFormat: "d MMM yyyy, HH:mm",
-            displayFormats: { hour: "d MMM HH:mm", day: "d MMM", month: "MMM yy" },
+          ticks: {
+            font: CHART_FONT,
+            color: colours.inkSoft,
+            maxRotation: 0,
+            autoSkipPadding: 24,
+            callback: (time) => axisMoment(Number(time), to - from),
           },
         },
         y: {
@@ -158,7 +156,7 @@ export function Lane(props: LaneProps) {
             font: CHART_FONT,
             color: colours.inkSoft,
             maxTicksLimit: log ? undefined : 4,
-            callback: (value) => String(Number(Number(value).toPrecision(3))),
+            callback: (value) => tickText(Number(value)),
           },
         },
         marks: { type: "linear", display: false, min: 0, max: 1 },
@@ -192,133 +190,3 @@ function overviewOf(series: Series): Series {
 
 const countBetween = (series: Series, from: number, to: number): number =>
   indexAtOrBefore(series, to) - indexAtOrBefore(series, from);
-
-const bare = { pointRadius: 0, borderWidth: 0, order: 3 } as const;
-
-function seasonLayers(season: LaneProps["season"], shown: LaneProps["shown"], colours: Colours): Layer[] {
-  if (!season) return [];
-  const level = (k: number): Points =>
-    season.map((day) => ({ x: day.time, y: day.levels ? shown(day.levels[k]!) : null }));
-  return [
-    { label: "tenth", data: level(0), ...bare },
-    { label: "tenth to nine tenths", data: level(4), ...bare, fill: "-1", backgroundColor: `${colours.reedSoft}80` },
-    { label: "quarter", data: level(1), ...bare },
-    { label: "middle half", data: level(3), ...bare, fill: "-1", backgroundColor: colours.reedSoft },
-    {
-      label: "usual",
-      data: level(2),
-      ...bare,
-      order: 2,
-      borderWidth: 1.2,
-      borderColor: colours.reed,
-      borderDash: [2, 4],
-    },
-  ];
-}
-
-function aheadLayers(
-  forecast: readonly Ahead[] | null,
-  start: Ahead | undefined,
-  shown: LaneProps["shown"],
-  colours: Colours,
-): Layer[] {
-  if (!forecast) return [];
-  const all = start ? [start, ...forecast] : forecast;
-  const along = (of: (one: Ahead) => number): Points =>
-    all.map((one) => ({ x: one.time, y: Number.isNaN(of(one)) ? null : shown(of(one)) }));
-  return [
-    {
-      label: "forecast low",
-      data: along((one) => one.low),
-      ...bare,
-      borderWidth: 1,
-      borderColor: colours.ochre,
-      borderDash: [1, 3],
-      order: 2,
-    },
-    {
-      label: "forecast high",
-      data: along((one) => one.high),
-      ...bare,
-      borderWidth: 1,
-      borderColor: colours.ochre,
-      borderDash: [1, 3],
-      order: 2,
-      fill: "-1",
-      backgroundColor: `${colours.ochre}26`,
-    },
-    {
-      label: "forecast",
-      data: along((one) => one.median),
-      pointRadius: 0,
-      borderWidth: 2.2,
-      borderDash: [7, 5],
-      borderColor: colours.ochre,
-      order: 1,
-    },
-  ];
-}
-
-/**
- * Sessions as bars on the floor of the lane (full with fish, hollow when blank), fish as rings on the line, now as a
- * thin upright.
- */
-function markLayers(marks: LaneProps["marks"], now: number, shown: LaneProps["shown"], colours: Colours): Layer[] {
-  const upright: Layer = {
-    label: "now",
-    yAxisID: "marks",
-    data: [
-      { x: now, y: 0 },
-      { x: now, y: 1 },
-    ],
-    pointRadius: 0,
-    borderWidth: 1,
-    borderColor: colours.inkSoft,
-    borderDash: [3, 3],
-    order: 1,
-  };
-  if (!marks) return [upright];
-  const bars = (fish: boolean): Points =>
-    marks.sessions
-      .filter((one) => one.fish === fish)
-      .flatMap((one) => [
-        { x: one.from, y: 0.025 },
-        { x: one.to, y: 0.025 },
-        { x: one.to, y: null },
-      ]);
-  const common = { yAxisID: "marks", spanGaps: false, borderCapStyle: "square", order: 0 } as const;
-  return [
-    upright,
-    {
-      label: "sessions with fish",
-      data: bars(true),
-      ...common,
-      pointStyle: "rect",
-      pointRadius: 3.5,
-      borderWidth: 7,
-      borderColor: colours.clay,
-      backgroundColor: colours.clay,
-    },
-    {
-      label: "blank sessions",
-      data: bars(false),
-      ...common,
-      pointStyle: "rect",
-      pointRadius: 4,
-      borderWidth: 1.6,
-      borderColor: colours.clay,
-      backgroundColor: colours.paper,
-    },
-    {
-      label: "fish",
-      data: marks.fish.map(({ time, value }) => ({ x: time, y: value === null ? null : shown(value) })),
-      showLine: false,
-      pointStyle: "circle",
-      pointRadius: 4.5,
-      borderWidth: 2,
-      borderColor: colours.ochre,
-      backgroundColor: colours.paper,
-      order: -1,
-    },
-  ];
-}

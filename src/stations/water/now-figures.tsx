@@ -1,11 +1,12 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
 import type { Outlook } from "../../core/gauge/outlook";
 import type { GaugeRecord, GaugeNow } from "../../core/gauge/summary";
-import { show, showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
-import { Figure } from "../../ui/parts";
-import { useSettings } from "../../ui/settings";
-import { ARROW, clarityWords, dayAndTime } from "../../ui/words";
+import { figureText, show, showText } from "../../words/quantity";
+import { Figure } from "../../widgets/parts";
+import { useSettings } from "../../state/settings";
+import { ARROW, clarityWords, dayAndTime } from "../../words/river";
+import { derivedWords } from "../../words/water";
 
 /** The river now, in figures; each tells where it comes from. */
 export function NowFigures({
@@ -17,7 +18,7 @@ export function NowFigures({
 }: {
   now: GaugeNow;
   gauge: GaugeRecord;
-  outlook: Outlook | undefined;
+  outlook: Outlook | null | undefined;
   stale: boolean;
   system: UnitSystem;
 }) {
@@ -31,14 +32,12 @@ export function NowFigures({
   const perHour =
     now.ratePerHour === null
       ? undefined
-      : `${now.ratePerHour >= 0 ? "+" : "−"}${Math.abs(now.ratePerHour * 100).toFixed(1)} % an hour`;
+      : `${now.ratePerHour >= 0 ? "+" : ""}${figureText(now.ratePerHour * 100, 1)} % an hour`;
   const read = (parameter: "discharge" | "stage" | "waterTemperature") => {
     if (now[parameter] === null) return "none given";
     const derived = gauge.derived?.[parameter];
     if (!derived) return "read at the gauge";
-    return derived.guessAbove !== undefined && (now.discharge ?? 0) > derived.guessAbove
-      ? `a guess: far beyond the pairs it is ${derived.words}`
-      : derived.words;
+    return derivedWords(derived, now.discharge);
   };
   const when = stale ? `The record ends ${dayAndTime(now.at)}.` : "The last reading, not older than six hours.";
   const parts = outlook?.parts;
@@ -51,7 +50,7 @@ export function NowFigures({
       ? "As you read it within the last twelve hours; this gauge gives no turbidity now."
       : now.visibleDepthFrom === null
         ? "Neither a turbidity reading nor one of your own in the last twelve hours."
-        : `From ${now.turbidity?.toFixed(1)} NTU at the gauge, ${fit && fit.pairs >= 3 ? `by a conversion refitted on ${fit.pairs} readings of yours` : "by a rule of thumb (3.4 × NTU^−0.71 m, from memory): three readings of your own refit it"}.`;
+        : `From ${figureText(now.turbidity, 1)} NTU at the gauge, ${fit && fit.pairs >= 3 ? `by a conversion refitted on ${fit.pairs} readings of yours` : "by a rule of thumb (3.4 × NTU^−0.71 m, from memory): three readings of your own refit it"}.`;
   return (
     <section
       className="grid grid-cols-2 gap-x-6 gap-y-4 border-y border-line py-4 md:grid-cols-3 lg:grid-cols-6"
@@ -62,7 +61,7 @@ export function NowFigures({
         figure={discharge.figure}
         unit={discharge.unit}
         note={read("discharge")}
-        source={`${when} ${gauge.derived?.discharge ? `Discharge ${gauge.derived.discharge.words}.` : "Discharge as the gauge’s file gives it."}`}
+        source={`${when} ${gauge.derived?.discharge ? `Discharge ${derivedWords(gauge.derived.discharge, now.discharge)}.` : "Discharge as the gauge’s file gives it."}`}
       />
       <Figure
         label="Stage"

@@ -1,15 +1,15 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useState } from "react";
 import type { FieldReading, ReachRecord } from "../../core/book/records";
 import type { ClarityFit } from "../../core/gauge/clarity-fit";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
+import { figureText, showText } from "../../words/quantity";
 import { database } from "../../store/database";
-import { markReading } from "../../store/river";
-import { Button, Panel } from "../../ui/parts";
-import { say } from "../../ui/toasts";
-import { dayAndTime } from "../../ui/words";
+import { removeReading } from "../../store/gauges";
+import { Button, Panel } from "../../widgets/parts";
+import { act, perform } from "../../state/act";
+import { dayAndTime } from "../../words/river";
 import { ClarityDialog } from "./clarity-dialog";
 import { FloatDialog } from "./float-dialog";
 
@@ -29,9 +29,9 @@ export function ReadingsPanel({
   const readings =
     useLiveQuery(
       async () =>
-        (await database().readings.orderBy("at").reverse().toArray()).filter(
-          (one) => !one.deleted && (one.station === station || (reach && one.reach === reach.id)),
-        ),
+        (await database().readings.toArray())
+          .filter((one) => !one.deleted && (one.station === station || (reach && one.reach === reach.id)))
+          .sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
       [station, reach?.id],
     ) ?? [];
   return (
@@ -46,7 +46,7 @@ export function ReadingsPanel({
       {fit && (
         <p className="mt-2 text-sm text-soft">
           {fit.pairs >= 3
-            ? `Bed seen to ${fit.a.toFixed(1)} × NTU^${fit.b.toFixed(2).replace("-", "−")} m on this water, by ${fit.pairs} readings of yours${fit.scatter === null ? "" : ` (each within about ${Math.round(fit.scatter * 100)} %)`}.`
+            ? `Bed seen to ${figureText(fit.a, 1)} × NTU^${figureText(fit.b, 2)} m on this water, by ${fit.pairs} readings of yours${fit.scatter === null ? "" : ` (each within about ${Math.round(fit.scatter * 100)} %)`}.`
             : "Turbidity is turned into depth by a rule of thumb until you have taken three readings beside the gauge."}
         </p>
       )}
@@ -77,12 +77,7 @@ function ReadingRow({
       ? `bed seen to ${showText(reading.value, "depth", system)}`
       : `${showText(reading.value, "discharge", system)}${reading.error === null ? "" : ` ±${Math.round(reading.error * 100)} %`} at ${reach?.reach.name ?? "the reach"}`;
   const remove = () =>
-    void markReading(database(), reading.id, true).then(() =>
-      say("The reading is out of the book.", {
-        label: "Undo",
-        run: () => void markReading(database(), reading.id, false),
-      }),
-    );
+    act(() => perform(() => removeReading(database(), reading.id), "The reading is out of the book."));
   return (
     <li className="flex flex-wrap items-baseline gap-x-3 py-1">
       <span className="flex-1">

@@ -1,24 +1,27 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
+import type { Constituent } from "../../core/gauge/constituent";
 import { useMemo } from "react";
-import type { Barometer } from "../../core/gauge/pressure";
+import type { Barometer } from "../../core/gauge/barometer";
 import { skyOf } from "../../core/gauge/sky";
 import { DAY } from "../../core/gauge/series";
-import { type Constituent, tideAt, tideTurns } from "../../core/gauge/tide";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
-import { Panel } from "../../ui/parts";
-import { clock, moment } from "../../ui/words";
+import { tideAt, tideTurns } from "../../core/gauge/tide";
+import { figureText, showText } from "../../words/quantity";
+import { barometerWords, MOON_NAMES } from "../../words/water";
+import { findUnit, fromSI } from "../../core/quantity/units";
+import { Panel } from "../../widgets/parts";
+import { clock, moment } from "../../words/river";
 
 /** Which hours have the light; the moon, the glass and, where there is one, the tide. */
 export function SkyPanel({
   place,
-  glass,
+  barometer,
   tide,
   now,
   system,
 }: {
   place: { latitude: number; longitude: number } | undefined;
-  glass: Barometer | null;
+  barometer: Barometer | null;
   tide: readonly Constituent[];
   now: number;
   system: UnitSystem;
@@ -66,14 +69,14 @@ export function SkyPanel({
       )}
       {sky && (
         <p className="mt-2">
-          Moon: {sky[0]!.moon.name}, {Math.round(sky[0]!.moon.lit * 100)} % lit
+          Moon: {MOON_NAMES[sky[0]!.moon.phase]}, {Math.round(sky[0]!.moon.lit * 100)} % lit
           {sky[0]!.moonrise === null ? "" : `; rises ${clock(sky[0]!.moonrise)}`}
           {sky[0]!.moonset === null ? "" : `, sets ${clock(sky[0]!.moonset)}`}.
         </p>
       )}
       <p className="mt-2">
-        {glass
-          ? `Glass: ${glass.pressure.toFixed(0)} hPa (${(glass.pressure / 33.863886667).toFixed(2)} inHg), ${glass.words} (${glass.tendency >= 0 ? "+" : "−"}${Math.abs(glass.tendency).toFixed(1)} hPa in three hours).`
+        {barometer
+          ? `Glass: ${figureText(barometer.pressure, 0, false)} hPa (${figureText(fromSI(barometer.pressure, findUnit("inHg")!), 2)} inHg), ${barometerWords(barometer)} (${barometer.tendency >= 0 ? "+" : ""}${figureText(barometer.tendency, 1)} hPa in three hours).`
           : "Glass: this gauge gives no air pressure."}
       </p>
       {state && (

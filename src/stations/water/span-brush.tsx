@@ -1,10 +1,12 @@
 "use client";
 import { ChevronLeft, ChevronRight } from "lucide-react";
+import { extent } from "d3-array";
+import { scaleLinear, scaleLog } from "d3-scale";
 import { Slider } from "radix-ui";
 import { useMemo } from "react";
 import { envelope } from "../../core/gauge/envelope";
 import { DAY, HOUR, type Series } from "../../core/gauge/series";
-import { dayOnly } from "../../ui/words";
+import { dayOnly } from "../../words/river";
 
 export interface Span {
   from: number;
@@ -32,7 +34,8 @@ export function SpanBrush({
   const length = whole.to - whole.from;
   const step = Math.max(HOUR, Math.round(length / 1500 / HOUR) * HOUR);
   const path = useMemo(() => silhouette(series, whole), [series, whole]);
-  const place = (time: number) => `${((time - whole.from) / length) * 100}%`;
+  const percent = scaleLinear([whole.from, whole.to], [0, 100]);
+  const place = (time: number) => `${percent(time)}%`;
   const move = (by: number) => {
     const width = span.to - span.from;
     const from = Math.min(Math.max(whole.from, span.from + by * width), whole.to - width);
@@ -99,11 +102,11 @@ export function SpanBrush({
 /** The record as filled outlines on a log scale, in a box of POINTS by 100: one for each stretch without a gap. */
 function silhouette(series: Series, whole: Span): string {
   const points = envelope(series, whole.from, whole.to, POINTS);
-  const logs = points.map(([, value]) => Math.log(value)).filter(Number.isFinite);
-  if (logs.length === 0) return "";
-  const [low, high] = [logs.reduce((a, b) => Math.min(a, b)), logs.reduce((a, b) => Math.max(a, b))];
-  const x = (time: number) => (((time - whole.from) / (whole.to - whole.from)) * POINTS).toFixed(1);
-  const y = (value: number) => (92 - (84 * (Math.log(value) - low)) / (high - low || 1)).toFixed(1);
+  const [low, high] = extent(points, ([, value]) => (value > 0 ? value : undefined));
+  if (low === undefined) return "";
+  const across = scaleLinear([whole.from, whole.to], [0, POINTS]);
+  const up = scaleLog([low, high === low ? low * 2 : high], [92, 8]);
+  const [x, y] = [(time: number) => across(time).toFixed(1), (value: number) => up(value).toFixed(1)];
   const stretches: [number, number][][] = [[]];
   for (const point of points) {
     if (point[1] > 0) stretches.at(-1)!.push(point);

@@ -1,11 +1,11 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
 import type { WaterRecord } from "../../core/book/records";
 import { bandState, type FishesWell } from "../../core/gauge/band";
 import { drawDown } from "../../core/gauge/impounded";
 import type { GaugeNow } from "../../core/gauge/summary";
-import { showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
-import { Panel } from "../../ui/parts";
+import { show, showText } from "../../words/quantity";
+import { Panel } from "../../widgets/parts";
 
 const WORDS = { in: "● fishes now", under: "○ too low", over: "○ too high", unknown: "– not known" } as const;
 
@@ -56,10 +56,11 @@ export function SpotsPanel({
 }
 
 export function bandWords(band: FishesWell, system: UnitSystem): string {
-  const text = (value: number) => showText(value, band.measure === "discharge" ? "discharge" : "depth", system);
+  const kind = band.measure === "discharge" ? "discharge" : "depth";
+  const text = (value: number) => showText(value, kind, system);
   const of = band.measure === "discharge" ? "" : band.measure === "stage" ? "stage " : "below full pool ";
   if (band.low !== null && band.high !== null)
-    return `${of}${text(band.low).replace(/ .*$/, "")} to ${text(band.high)}`;
+    return `${of}${show(band.low, kind, system).figure} to ${text(band.high)}`;
   return band.low !== null
     ? `${of}from ${text(band.low)}`
     : band.high !== null

@@ -1,18 +1,14 @@
 "use client";
+import type { UnitSystem } from "../../words/quantity";
 import { pressureAtAltitude, oxygenSaturation } from "../../core/gauge/oxygen";
 import type { Outlook } from "../../core/gauge/outlook";
 import { WARMTH, warmthClass, type WarmthKind } from "../../core/gauge/warmth";
-import { show, showText } from "../../core/quantity/show";
-import type { UnitSystem } from "../../core/quantity/units";
-import { Figure, Panel } from "../../ui/parts";
-import { clock, moment } from "../../ui/words";
+import { figureText, show, showText } from "../../words/quantity";
+import { WARMTH_KIND_NAMES, WARMTH_NAMES } from "../../words/water";
+import { Figure, Panel } from "../../widgets/parts";
+import { clock, moment } from "../../words/river";
 
-const KINDS: readonly (readonly [WarmthKind, string])[] = [
-  ["trout-and-salmon", "trout and salmon"],
-  ["smallmouth", "smallmouth"],
-  ["walleye", "walleye"],
-  ["catfish", "catfish"],
-];
+const KINDS = Object.entries(WARMTH_KIND_NAMES) as [WarmthKind, string][];
 
 /** Temperature now and to come, and what the water can hold of oxygen. */
 export function WarmthPanel({
@@ -28,8 +24,8 @@ export function WarmthPanel({
   now: number;
   system: UnitSystem;
 }) {
-  const { swing, glass } = outlook;
-  const pressure = altitude === null ? (glass?.pressure ?? undefined) : pressureAtAltitude(altitude);
+  const { swing, barometer } = outlook;
+  const pressure = altitude === null ? (barometer?.pressure ?? undefined) : pressureAtAltitude(altitude);
   const oxygen = oxygenSaturation(temperature, pressure);
   const ahead = outlook.temperature;
   const warmest = ahead?.reduce((a, b) => (b.median > a.median ? b : a));
@@ -50,11 +46,11 @@ export function WarmthPanel({
         />
         <Figure
           label="Oxygen it can hold"
-          figure={oxygen.toFixed(1)}
+          figure={figureText(oxygen, 1)}
           unit="mg/L"
           note={
             altitude === null
-              ? glass
+              ? barometer
                 ? "at the gauge’s air pressure"
                 : "at sea level; give the altitude under This water"
               : `at ${showText(altitude, "altitude", system)} altitude`
@@ -75,7 +71,7 @@ export function WarmthPanel({
       <ul className="mt-3 flex flex-wrap gap-x-5 gap-y-1 text-soft">
         {KINDS.map(([kind, name]) => (
           <li key={kind}>
-            {name}: <strong className="text-ink">{warmthClass(temperature, kind)}</strong>
+            {name}: <strong className="text-ink">{WARMTH_NAMES[warmthClass(temperature, kind)]}</strong>
           </li>
         ))}
       </ul>

@@ -1,7 +1,7 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { useEffect } from "react";
-import { useRiver } from "../../ui/river";
+import { useRiver } from "../../state/use-river";
 import { Welcome } from "./welcome";
 
 /** The first page: to the river when there is one, a welcome when there is none. */

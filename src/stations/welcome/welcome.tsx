@@ -1,9 +1,10 @@
 "use client";
 import { useEffect, useState } from "react";
-import { loadDemo } from "../../ui/demo";
-import { Button } from "../../ui/parts";
-import { useDemoWanted } from "../../ui/providers";
-import { useSettings } from "../../ui/settings";
+import { act } from "../../state/act";
+import { loadDemo } from "../../state/demo";
+import { Button } from "../../widgets/parts";
+import { useDemoWanted } from "../../state/providers";
+import { useSettings } from "../../state/settings";
 import { ImportGauge } from "../water/import-gauge";
 import { NewReach } from "../reach/new-reach";
 import { SoundingsDialog } from "../reach/soundings-dialog";
@@ -21,7 +22,7 @@ export function Welcome() {
     // A frame first, so that the press is seen before a second of made-up weather is worked out.
     requestAnimationFrame(() => {
       setLoading(true);
-      setTimeout(() => void loadDemo().finally(() => setLoading(false)), 0);
+      setTimeout(() => act(() => loadDemo().finally(() => setLoading(false))), 0);
     });
   };
 

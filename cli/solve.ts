@@ -1,0 +1,19 @@
+import type { Field } from "../src/core/flow/grid";
+import { type FieldRequest, solveField } from "../src/scenario/field";
+import { type Arguments, boundedOption } from "./arguments";
+
+/** Solves a reach at a discharge, telling progress on standard error when asked. */
+export function solveReach(request: FieldRequest, args: Arguments): Field {
+  const work = solveField(request);
+  let said = -1;
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+    const percent = Math.floor(step.value.done * 20) * 5;
+    if (args.flags.has("progress") && percent > said) process.stderr.write(`${(said = percent)} %\n`);
+  }
+}
+
+/** The cell asked for, m; the reach's own where none is. */
+export const cellOption = (args: Arguments): number | undefined =>
+  args.values.cell === undefined ? undefined : boundedOption(args, "cell", 0.1, 20);

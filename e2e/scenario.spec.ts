@@ -1,0 +1,185 @@
+import { execFileSync } from "node:child_process";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { expect, test } from "@playwright/test";
+import { settled } from "./parts";
+
+/** A run of its own, without a gauge: both sides read it at the flow, clarity and warmth that are taken then. */
+const REACH = {
+  schema: "low-heron/reach@1",
+  id: "compared-run",
+  name: "Compared run",
+  bed: {
+    kind: "template",
+    template: "riffle-run-pool",
+    length: 60,
+    width: 14,
+    poolDepth: 1.2,
+    slope: 0.003,
+    wiggle: 2,
+    cell: 0.5,
+  },
+  roughness: 0.035,
+  downstream: { kind: "normal", slope: 0.003 },
+  features: [{ kind: "boulder", id: "stone", x: 26, y: 12, diameter: 2, height: 1 }],
+};
+const FLOW = 5;
+
+interface Told {
+  lies: { place: string; kind: string; depth: number; focalSpeed: number; reasons: string[] }[];
+  stands: { school: string; x: number; y: number; distance: number; wadingDepth: number }[];
+  rig: { setting: number; capacity: number; shot: unknown[]; reasons: string[]; lure: { size: string } };
+}
+
+test("the command line and the screens give the same lies, stand and rig for the same question", async ({ page }) => {
+  const folder = mkdtempSync(join(tmpdir(), "heron-same-"));
+  const file = join(folder, "reach.json");
+  writeFileSync(file, JSON.stringify(REACH));
+  const told = JSON.parse(
+    execFileSync("node", ["cli/heron.mjs", "read", file, "--discharge", String(FLOW), "--species", "brown-trout"], {
+      encoding: "utf8",
+      maxBuffer: 64e6,
+    }),
+  ) as Told;
+  expect(told.lies.length).toBeGreaterThan(2);
+  const below = told.stands.find((one) => one.school === "from-below")!;
+  expect(below).toBeDefined();
+
+  await page.goto("/");
+  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByLabel("Reach file").setInputFiles(file);
+  await expect(page.getByText("Compared run is in the book.").first()).toBeVisible();
+  rmSync(folder, { recursive: true });
+  await page.goto("/reach");
+  await settled(page);
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText(`Compared run at ${FLOW.toFixed(1)} m³/s`);
+  const rows = page.getByRole("list", { name: "Lies in order of rank" }).getByRole("listitem");
+  await expect(rows).toHaveCount(told.lies.length);
+  for (const [k, lie] of told.lies.entries()) {
+    const row = rows.nth(k);
+    await expect(row).toContainText(lie.place);
+    await expect(row).toContainText(lie.kind);
+    await expect(row).toContainText(`${lie.depth.toFixed(2)} m deep`);
+    await expect(row).toContainText(`${lie.focalSpeed.toFixed(2)} m/s`);
+  }
+  for (const reason of told.lies[0]!.reasons) await expect(page.getByText(reason, { exact: true })).toBeVisible();
+  const approach = page.getByRole("region", { name: /^Approach to lie/ });
+  await expect(approach).toContainText(
+    below.wadingDepth > 0 ? `Stand ${below.wadingDepth.toFixed(2)} m deep` : "Stand on the bank",
+  );
+  await expect(approach).toContainText(
+    `${below.distance.toFixed(1)} m from the lie: ${below.x.toFixed(1)} m down the reach, ${below.y.toFixed(1)} m from`,
+  );
+
+  await page.getByRole("link", { name: /^Rig for lie/ }).click();
+  await expect(page.getByTestId("setting")).toHaveText(`${told.rig.setting.toFixed(2)}m`);
+  const card = page.getByRole("region", { name: "Rig card" });
+  await expect(card).toContainText(`carries ${told.rig.capacity.toFixed(1)} g`);
+  await expect(card).toContainText(told.rig.lure.size);
+  await expect(card.getByRole("row")).toHaveCount(told.rig.shot.length + 1);
+  for (const reason of told.rig.reasons) await expect(card.getByText(reason, { exact: true })).toBeVisible();
+});
+
+test("a key is held on a stone in one tab while it is renamed in another: both are there", async ({ context }) => {
+  const folder = mkdtempSync(join(tmpdir(), "heron-tabs-"));
+  const file = join(folder, "reach.json");
+  writeFileSync(file, JSON.stringify(REACH));
+  const [one, other] = [await context.newPage(), await context.newPage()];
+  await one.goto("/");
+  await one.getByRole("button", { name: "Make a reach" }).click();
+  await one.getByLabel("Reach file").setInputFiles(file);
+  await expect(one.getByText("Compared run is in the book.").first()).toBeVisible();
+  rmSync(folder, { recursive: true });
+  for (const page of [one, other]) {
+    await page.goto("/reach");
+    await page.getByRole("button", { name: "Shape the bed" }).click();
+  }
+  const stone = one.getByRole("button", { name: /^Stone, .* down the reach/ });
+  await one.bringToFront();
+  await stone.focus();
+  const STEPS = 25;
+  const held = (async () => {
+    for (let k = 0; k < STEPS; k++) {
+      await one.keyboard.down("ArrowRight");
+      // As a held key repeats: the flow is being solved anew meanwhile, and the stone must stay under the hand.
+      await one.waitForTimeout(40);
+    }
+    await one.keyboard.up("ArrowRight");
+  })();
+  await other.getByRole("button", { name: /^Stone, .* down the reach/ }).click();
+  const name = other.getByLabel("Name", { exact: true });
+  await name.fill("Old pulpit");
+  await name.press("Enter");
+  await held;
+  const place = (26 + 0.5 * STEPS).toFixed(1);
+  for (const page of [one, other])
+    await expect(page.getByRole("button", { name: new RegExp(`^Old pulpit, ${place} m down`, "i") })).toBeVisible({
+      timeout: 60_000,
+    });
+});
+
+test("a screen that cannot be drawn is told in its place, and the other stations go on", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Load the made-up river" }).click();
+  await page.waitForURL("**/water");
+  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
+  // A record that no version of the application would write: a session at no time at all.
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const opening = indexedDB.open("low-heron");
+        opening.onerror = () => reject(opening.error!);
+        opening.onsuccess = () => {
+          const write = opening.result.transaction("sessions", "readwrite");
+          write.objectStore("sessions").put({ id: "broken", reach: "x", start: "never", end: "never", rods: 1 });
+          write.oncomplete = () => {
+            opening.result.close();
+            resolve();
+          };
+        };
+      }),
+  );
+  await page.goto("/log");
+  await expect(page.getByRole("alert").filter({ hasText: "Log could not be shown" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Try again" })).toBeVisible();
+  await page.getByRole("link", { name: "Learn", exact: true }).click();
+  await expect(page.getByRole("heading", { level: 1, name: /Fish an hour/ })).toBeVisible();
+});
+
+test("a write that fails is told, nothing is lost of what was typed, and it can be tried again", async ({ page }) => {
+  await page.addInitScript(() => {
+    const state = window as unknown as { full?: boolean };
+    for (const method of ["put", "add"] as const) {
+      const own = IDBObjectStore.prototype[method];
+      IDBObjectStore.prototype[method] = function (this: IDBObjectStore, ...rest) {
+        if (state.full) throw new DOMException("no room", "QuotaExceededError");
+        return own.apply(this, rest);
+      };
+    }
+  });
+  const full = (is: boolean) => page.evaluate((to) => ((window as unknown as { full?: boolean }).full = to), is);
+  await page.goto("/");
+  await page.getByRole("button", { name: "Load the made-up river" }).click();
+  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
+  await page.getByRole("link", { name: "Log", exact: true }).click();
+  await full(true);
+  await page.getByRole("button", { name: "Start a session" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: /disk|room/ })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Nobody is fishing" })).toBeVisible();
+  await full(false);
+  await page.getByRole("button", { name: "Start a session" }).click();
+  await page.getByRole("button", { name: "Fish landed" }).click();
+  await page.getByRole("button", { name: "Say later" }).click();
+  await page.getByRole("button", { name: /nothing more said yet/ }).click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByLabel("Lure or bait").fill("grey nymph");
+  await full(true);
+  await dialog.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(dialog.getByRole("alert")).toBeVisible();
+  await expect(dialog.getByLabel("Lure or bait")).toHaveValue("grey nymph");
+  await full(false);
+  await dialog.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole("button", { name: /grey nymph/ })).toBeVisible();
+});

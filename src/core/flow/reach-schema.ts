@@ -1,0 +1,161 @@
+import { z } from "zod";
+import { above, between, finite, instant, latitude, longitude, positive, rule } from "../quantity/checks";
+import { SUBSTRATES } from "./substrate";
+import { TEMPLATES } from "./template-waters";
+
+/**
+ * The reach file, `low-heron/reach@1`. Coordinates in m: x downstream, y from the left bank to the right looking
+ * downstream, z up.
+ */
+const size = above(0, 5000);
+
+/** An object keeps its id when others come and go; files written by hand may leave it out (feature-ids.ts). */
+const named = { id: z.string().min(1).max(80).optional(), name: z.string().max(60).optional() };
+/** A rectangle laid by its middle, turned by `angle` degrees. */
+const lain = { x: finite, y: finite, length: size, width: size, angle: finite };
+
+/** Things placed on the bed. Height is above the bed under them, m. */
+export const featureSchema = z.discriminatedUnion("kind", [
+  /** A bridge pier or post: straight-sided, round. */
+  z.strictObject({ kind: z.literal("pier"), x: finite, y: finite, diameter: size, height: size, ...named }),
+  /** One fallen tree or log. */
+  z.strictObject({ kind: z.literal("log"), ...lain, height: size, ...named }),
+  /** A patch of another bottom: sets Manning's n. */
+  z.strictObject({ kind: z.literal("patch"), ...lain, substrate: z.enum(SUBSTRATES), ...named }),
+  /** Cover over or under the edge: hides fish, leaves the flow alone. */
+  z.strictObject({ kind: z.literal("undercut"), ...lain, ...named }),
+  z.strictObject({ kind: z.literal("overhang"), ...lain, ...named }),
+  z.strictObject({
+    kind: z.literal("boulder"),
+    x: finite,
+    y: finite,
+    diameter: size,
+    height: size,
+    ...named,
+  }),
+  z.strictObject({
+    kind: z.literal("log-jam"),
+    x: finite,
+    y: finite,
+    length: size,
+    width: size,
+    angle: finite,
+    height: size,
+    ...named,
+  }),
+  z.strictObject({
+    kind: z.literal("wall"),
+    x: finite,
+    from: finite,
+    to: finite,
+    thickness: size,
+    height: size,
+    ...named,
+  }),
+]);
+export type Feature = z.infer<typeof featureSchema>;
+
+export const templateSchema = z.strictObject({
+  kind: z.literal("template"),
+  template: z.enum(TEMPLATES),
+  /** Length of the reach, m. */
+  length: between(20, 5000),
+  /** Width of the channel between its banks, m. */
+  width: between(3, 5000),
+  /** Depth of the pool below the riffle's crest, m. */
+  poolDepth: above(0, 15),
+  /** Fall of the bed, m per m. */
+  slope: above(0, 0.05),
+  /** How far the channel swings to each side of its middle, m. */
+  wiggle: between(0, 500).default(0),
+  /** Cell size, m. */
+  cell: between(0.1, 10).default(0.5),
+});
+export type Template = z.infer<typeof templateSchema>;
+
+const gridSchema = z.strictObject({
+  kind: z.literal("grid"),
+  nx: z.int().min(4).max(20_000),
+  ny: z.int().min(3).max(20_000),
+  cell: between(0.05, 50),
+  z: z.array(finite),
+});
+
+/** Measured depths as heights, true to their plan; triangulated (soundings.ts). */
+const soundingsSchema = z.strictObject({
+  kind: z.literal("soundings"),
+  points: z
+    .array(z.strictObject({ x: finite, y: finite, z: finite }))
+    .min(3)
+    .max(200_000),
+  /** Longest side of a triangle between soundings that is believed, m; without it all are. */
+  join: positive.optional(),
+  /** Where the reach begins and ends, m in the soundings' own x; without it at the first and the last of them. */
+  ends: z
+    .tuple([finite, finite])
+    .refine(([from, to]) => to > from, rule("ends-before-it-begins"))
+    .optional(),
+  /** Land kept beyond the soundings on both sides, m: room for banks. */
+  margin: between(0, 500).optional(),
+  cell: between(0.1, 50).default(0.5),
+});
+export type Soundings = z.infer<typeof soundingsSchema>;
+
+/**
+ * Levelled cross-sections at distances down a centreline, each from the left bank to the right; a bent reach is laid
+ * straight (sections.ts).
+ */
+const sectionsSchema = z.strictObject({
+  kind: z.literal("sections"),
+  sections: z
+    .array(
+      z.strictObject({
+        x: finite,
+        points: z
+          .array(z.strictObject({ y: finite, z: finite }))
+          .min(2)
+          .max(2000),
+      }),
+    )
+    .min(2)
+    .max(500),
+  cell: between(0.1, 50).default(0.5),
+});
+export type Sections = z.infer<typeof sectionsSchema>;
+
+export const downstreamSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("stage"), value: finite }),
+  z.strictObject({ kind: z.literal("normal"), slope: above(0, 0.2) }),
+  z.strictObject({ kind: z.literal("rating"), C: positive, h0: finite, b: positive }),
+]);
+export type Downstream = z.infer<typeof downstreamSchema>;
+
+/** A depth by stick or a timed float at a marked place: what the model is fitted to (calibrate.ts). */
+export const waterReadingSchema = z.strictObject({
+  x: finite,
+  y: finite,
+  kind: z.enum(["depth", "surface-speed"]),
+  /** m, or m/s at the surface. */
+  value: above(0, 100),
+  /** Flow when it was taken, m3/s. */
+  discharge: positive,
+  at: instant,
+});
+export type WaterReading = z.infer<typeof waterReadingSchema>;
+
+export const reachSchema = z.object({
+  schema: z.literal("low-heron/reach@1"),
+  id: z.string().min(1).max(80),
+  name: z.string().min(1).max(120),
+  bed: z.discriminatedUnion("kind", [gridSchema, templateSchema, soundingsSchema, sectionsSchema]),
+  roughness: z.union([between(0, 1), z.array(between(0, 1))]),
+  downstream: downstreamSchema,
+  features: z.array(featureSchema).max(500).optional(),
+  readings: z.array(waterReadingSchema).max(200).optional(),
+  /** Where it lies, degrees: for the light. */
+  latitude: latitude.optional(),
+  longitude: longitude.optional(),
+  /** The way its x runs, downstream, degrees from north by east: for shadows. */
+  bearing: z.number().min(0).lt(360).optional(),
+});
+export type Reach = z.infer<typeof reachSchema>;

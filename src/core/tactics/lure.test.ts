@@ -1,0 +1,88 @@
+import { OUNCE } from "../quantity/units";
+import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
+import { chooseLure, type LureWater, tooWarmFor } from "./lure";
+
+/** Rules of craft, as float fishers for trout tell them: common practice, no source. */
+const water = (change: Partial<LureWater> = {}): LureWater => ({
+  visibleDepth: 1,
+  temperature: 10,
+  light: "day",
+  ...change,
+});
+const codes = (change?: Partial<LureWater>) => chooseLure(water(change)).reasons.map((one) => one.code);
+
+test("dark first in clear water; in coloured water dark, then the neon ones", () => {
+  expect(clarityClass(1.6)).toBe("clear");
+  expect(chooseLure(water({ visibleDepth: 1.6 })).colours).toEqual(["black", "brown", "green", "pink", "chartreuse"]);
+  const coloured = chooseLure(water({ visibleDepth: 0.3 })).colours;
+  expect(coloured[0]).toBe("black");
+  expect(coloured.indexOf("chartreuse")).toBeLessThan(coloured.indexOf("pink"));
+  expect(coloured).not.toContain("brown");
+});
+
+test("what smells in murky water, natural bait in the clearest, a jig between", () => {
+  expect(chooseLure(water({ visibleDepth: 0.05 })).category).toBe("worm");
+  expect(chooseLure(water({ visibleDepth: 0.3 })).category).toBe("worm");
+  expect(chooseLure(water({ visibleDepth: 1 })).category).toBe("small-jig");
+  expect(chooseLure(water({ visibleDepth: 6 })).category).toBe("natural-bait");
+  expect(codes({ visibleDepth: 0.05 })).toContain("worm-smells");
+  expect(codes({ visibleDepth: 1 })).not.toContain("worm-smells");
+});
+
+test("in low light the darkest comes first, and what looks natural by day is left out", () => {
+  for (const light of ["twilight", "night"] as const) {
+    const { colours, reasons } = chooseLure(water({ visibleDepth: 6, light }));
+    expect(colours[0]).toBe("black");
+    expect(colours).not.toContain("natural");
+    expect(new Set(colours).size).toBe(colours.length);
+    expect(reasons.map((one) => one.code)).toContain("low-light");
+  }
+  expect(chooseLure(water({ visibleDepth: 6 })).colours[0]).toBe("natural");
+  expect(codes({ visibleDepth: 6 })).toContain("daylight-on-clear");
+  expect(codes({ visibleDepth: 0.05 })).not.toContain("daylight-on-clear");
+});
+
+test("smaller in cold water, larger in warm: a thirty-second to a sixteenth of an ounce, hooks by number", () => {
+  const jig = (temperature: number) => chooseLure(water({ temperature })).size as { head: number };
+  expect(jig(5).head).toBeCloseTo(OUNCE / 32, 9);
+  expect(jig(14).head).toBeCloseTo(OUNCE / 32, 9);
+  expect(jig(14.1).head).toBeCloseTo(OUNCE / 16, 9);
+  const worm = (temperature: number) => chooseLure(water({ visibleDepth: 0.05, temperature })).size;
+  expect(worm(10)).toEqual({ hook: 10, bait: "half-worm" });
+  expect(worm(16)).toEqual({ hook: 8, bait: "whole-worm" });
+  const natural = (temperature: number) => chooseLure(water({ visibleDepth: 6, temperature })).size;
+  // Larger numbers are smaller hooks.
+  expect(natural(5)).toEqual({ hook: 14, bait: "grub-or-nymph" });
+  expect(natural(7)).toEqual({ hook: 12, bait: "grub-or-nymph" });
+  expect(
+    [codes({ temperature: 5 }), codes({ temperature: 10 }), codes({ temperature: 15 })].map((all) => all.at(-1)),
+  ).toEqual(["cold-smaller", "usual-size", "warm-larger"]);
+});
+
+test("what it is to the water is heavier than water, and the heavier the larger", () => {
+  for (const visibleDepth of [0.05, 1, 6]) {
+    const bodies = [5, 10, 16].map((temperature) => chooseLure(water({ visibleDepth, temperature })).body);
+    for (const body of bodies) {
+      expect(body.density).toBeGreaterThan(1000);
+      expect(body.diameter).toBeGreaterThan(0.003);
+      expect(body.diameter).toBeLessThan(0.03);
+    }
+    expect(bodies[0]!.grams).toBeLessThanOrEqual(bodies[1]!.grams);
+    expect(bodies[1]!.grams).toBeLessThanOrEqual(bodies[2]!.grams);
+  }
+});
+
+test("every class of clarity has its order of colours and its reason", () => {
+  for (const { name, below } of CLARITY_CLASSES.value) {
+    const depth = Number.isFinite(below) ? below * 0.999 : 20;
+    expect(clarityClass(depth)).toBe(name);
+    const { colours, reasons } = chooseLure(water({ visibleDepth: depth }));
+    expect(colours.length).toBeGreaterThanOrEqual(4);
+    expect(reasons[0]!.code).toBe(`colours-${name}`);
+  }
+});
+
+test("a fish is left alone from its own limit on", () => {
+  expect(tooWarmFor({ restAbove: 20 }, 19.99)).toBe(false);
+  expect(tooWarmFor({ restAbove: 20 }, 20)).toBe(true);
+});

@@ -1,0 +1,92 @@
+import { type BoatStand, boatFor } from "../core/approach/boat";
+import { FALLS, type Fall } from "../core/approach/landing";
+import { type Sun, sunOver } from "../core/approach/shadow";
+import { type Stand, standsFor } from "../core/approach/stands";
+import type { Lie } from "../core/fish/read";
+import type { Field } from "../core/flow/grid";
+import type { Reach } from "../core/flow/reach-schema";
+import { type Style, timeFor, type Timing } from "../core/tactics/time";
+import type { Conditions, Position } from "./conditions";
+import { keyOf } from "./key";
+import type { ReachReading, ReadingRequest } from "./reading";
+
+/** Who fishes, and how. */
+export interface Angler {
+  /** m */
+  height: number;
+  fall: Fall;
+  style: Style;
+}
+
+/** Height of an angler who has not said theirs, m, as BODY_MARKS has it; a small jig, roving. Common practice. */
+export const USUAL_ANGLER: Angler = { height: 1.75, fall: "jig", style: "rove" };
+
+/** Third stage: how to come to one lie, and how long to give it. */
+export interface ApproachRequest {
+  lie: Lie;
+  reading: ReadingRequest;
+  angler: Angler;
+  /** Id of the fish that ships, whose habits hold for a profile copied from it. */
+  base: string;
+  sun: Sun | undefined;
+  /** The river is told to be left: nobody is sent to the water. */
+  leave: boolean;
+}
+
+export interface Approach {
+  stands: readonly Stand[];
+  boat: BoatStand | undefined;
+  timing: Timing;
+  /** No stand is given because the river is to be left. */
+  left: boolean;
+}
+
+/** The sun over a reach whose place and bearing are known; it moves by the minute: two degrees are near enough. */
+export function sunFor(
+  { at }: Pick<Conditions, "at">,
+  position: Position | undefined,
+  bearing: number | undefined,
+): Sun | undefined {
+  if (at === undefined || !position || bearing === undefined) return undefined;
+  const sun = sunOver(at, position.latitude, position.longitude, bearing);
+  return (
+    sun && {
+      altitude: Math.max(1, Math.round(sun.altitude / 2) * 2),
+      shadows: [Math.round(sun.shadows[0] * 30) / 30, Math.round(sun.shadows[1] * 30) / 30],
+    }
+  );
+}
+
+/** Where a reach lies, where it says. */
+export const positionOf = ({ latitude, longitude }: Pick<Reach, "latitude" | "longitude">): Position | undefined =>
+  latitude === undefined || longitude === undefined ? undefined : { latitude, longitude };
+
+export const approachKey = (reading: string, { lie, angler, base, sun, leave }: ApproachRequest): string =>
+  keyOf("approach", reading, lie.x, lie.y, angler, base, sun ?? null, leave);
+
+export function approachLie(field: Field, reading: ReachReading, request: ApproachRequest): Approach {
+  const { lie, angler, sun, base } = request;
+  const { species, visibleDepth, temperature, features } = request.reading;
+  const timing = timeFor(lie, { visibleDepth, temperature, style: angler.style, species, base });
+  if (request.leave) return { stands: [], boat: undefined, timing, left: true };
+  const fish = {
+    x: lie.x,
+    y: lie.y,
+    upCurrent: lie.upCurrent,
+    eyeDepth: Math.max(0.05, lie.depth - lie.focalHeight),
+    lureHeight: Math.min(lie.focalHeight, 0.5 * lie.depth),
+    visibleDepth,
+    height: angler.height,
+    fall: FALLS[angler.fall],
+    casts: timing.castsEach,
+    seams: reading.seams,
+    features,
+    sun,
+  };
+  return {
+    stands: standsFor(field, fish),
+    boat: boatFor(field, fish, reading.structure.ledges),
+    timing,
+    left: false,
+  };
+}

@@ -1,0 +1,59 @@
+import type { Field } from "../core/flow/grid";
+import { rasteriseReach } from "../core/flow/rasterise";
+import { checkReach } from "../core/flow/reach";
+import type { Reach } from "../core/flow/reach-schema";
+import { type Progress, steadyFlow } from "../core/flow/steady";
+import { keyOf, shortName } from "./key";
+
+/** First stage: the flow of a reach at a discharge. */
+export interface FieldRequest {
+  reach: Reach;
+  /** m3/s */
+  discharge: number;
+  /** m; the reach's own where undefined. */
+  cell: number | undefined;
+}
+
+/** Flows are solved at three figures: finer differences are not seen. */
+export const roundFlow = (discharge: number): number => Number(discharge.toPrecision(3));
+
+/** Cell of a reach's finest field, m. */
+export const cellOf = (reach: Reach): number => (reach.bed.kind === "template" ? 0.5 : reach.bed.cell);
+
+/**
+ * A short name for the bed's present state: fields of another state are not used. Names of objects and roofs over the
+ * water do not change the flow.
+ */
+export function bedKey(reach: Reach): string {
+  const known = bedKeys.get(reach);
+  if (known) return known;
+  const { bed, roughness, downstream, features } = reach;
+  const solid = (features ?? [])
+    .filter((one) => one.kind !== "undercut" && one.kind !== "overhang")
+    .map((one) => ({ ...one, name: undefined, id: undefined }));
+  const key = `${reach.id}-${shortName(JSON.stringify([bed, roughness, downstream, solid]))}`;
+  bedKeys.set(reach, key);
+  return key;
+}
+
+/** Soundings may be many: a reach that has not changed is not read again. */
+const bedKeys = new WeakMap<Reach, string>();
+
+export const fieldKey = ({ reach, discharge, cell }: FieldRequest): string =>
+  keyOf("field", bedKey(reach), discharge, cell ?? cellOf(reach));
+
+/** A field may start another on finer cells, if both lie on the same ground. */
+const covers = (near: Field, grid: { nx: number; ny: number; cell: number }): boolean =>
+  Math.abs(near.nx * near.cell - grid.nx * grid.cell) <= near.cell &&
+  Math.abs(near.ny * near.cell - grid.ny * grid.cell) <= near.cell;
+
+/** Solves the field, in slices; started from a field near by where there is one on the same ground. */
+export function* solveField(request: FieldRequest, near?: Field): Generator<Progress, Field> {
+  const reach = checkReach(request.reach);
+  const grid = rasteriseReach(reach, request.cell);
+  return yield* steadyFlow(grid, {
+    discharge: request.discharge,
+    downstream: reach.downstream,
+    near: near && covers(near, grid) ? near : undefined,
+  });
+}

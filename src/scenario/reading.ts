@@ -1,0 +1,45 @@
+import { type Reading, readWithScore } from "../core/fish/read";
+import type { Species } from "../core/fish/species-schema";
+import type { Field } from "../core/flow/grid";
+import type { Feature } from "../core/flow/reach-schema";
+import { type Wading, wadingZones } from "../core/water/wading";
+import type { Conditions } from "./conditions";
+import { keyOf } from "./key";
+
+/** Second stage: what a field shows, and where a fish would hold in it. */
+export interface ReadingRequest {
+  /** As it lives at this time of its year. */
+  species: Species;
+  visibleDepth: number;
+  temperature: number;
+  light: Conditions["light"];
+  features: readonly Feature[] | undefined;
+}
+
+/** A reading with what may be waded. */
+export interface ReachReading extends Reading {
+  wading: Wading;
+}
+
+export const readingRequest = (
+  species: Species,
+  { visibleDepth, temperature, light }: Conditions,
+  features: readonly Feature[] | undefined,
+): ReadingRequest => ({ species, visibleDepth, temperature, light, features });
+
+/** What a fish and a day make of any field of a reach: the part of the key that the flow does not change. */
+export const lookKey = ({ species, visibleDepth, temperature, light, features }: ReadingRequest): string =>
+  keyOf(species, visibleDepth, temperature, light, features ?? []);
+
+export const readingKey = (field: string, request: ReadingRequest): string => keyOf("reading", field, lookKey(request));
+
+export function readReachWithScore(
+  field: Field,
+  request: ReadingRequest,
+): { reading: ReachReading; score: Float64Array } {
+  const { reading, score } = readWithScore(field, request);
+  return { reading: { ...reading, wading: wadingZones(field) }, score };
+}
+
+export const readReach = (field: Field, request: ReadingRequest): ReachReading =>
+  readReachWithScore(field, request).reading;

@@ -1,0 +1,79 @@
+"use client";
+import { readGaugeCsv } from "../core/formats/gauge-csv";
+import { HOUR } from "../core/gauge/series";
+import { lastInstant } from "../core/gauge/summary";
+import { demoBook } from "../demo/book";
+import { DEMO_HOUR } from "../demo/hour";
+import { DEMO_STATION } from "../demo/river";
+import { removeDemo, restoreBook } from "../store/book";
+import { database } from "../store/database";
+import { keepGauge } from "../store/gauges";
+import { gaugeOf } from "../store/river";
+import { act } from "./act";
+import { clockNow } from "./clock";
+import { say } from "./notices";
+import { useSettings } from "./settings";
+
+/** Puts the made-up river in the book, one transaction, and sets the clock to its hour. */
+export async function loadDemo(): Promise<void> {
+  const book = demoBook(DEMO_HOUR);
+  // Newer than any tombstone that an earlier removal left.
+  await restoreBook(database(), book);
+  const reaches = book.reaches.map((one) => one.id);
+  useSettings.getState().set({
+    demo: { loadedAt: Date.now(), reaches },
+    demoRemoved: false,
+    reach: reaches[0]!,
+    flow: null,
+    lie: null,
+  });
+}
+
+/** A made-up river that came in by an archive has its own hour too. */
+export async function recogniseDemo(): Promise<void> {
+  const { demo, set } = useSettings.getState();
+  const reaches = (await database().reaches.toArray()).filter((one) => one.demo && !one.deleted).map((one) => one.id);
+  if (demo === null && reaches.length > 0) set({ demo: { loadedAt: Date.now(), reaches }, demoRemoved: false });
+}
+
+/** Takes it out again, with undo; tombstones stay. */
+export async function sendDemoAway(): Promise<void> {
+  const before = useSettings.getState().demo;
+  const gone = await removeDemo(database());
+  const { set } = useSettings.getState();
+  set({ demo: null, demoRemoved: true, reach: null, flow: null, lie: null });
+  say("The made-up river is gone, with its sessions and catches.", {
+    label: "Undo",
+    run: () =>
+      act(async () => {
+        await restoreBook(database(), gone);
+        set({ demo: before, demoRemoved: false, reach: gone.reaches[0]?.id ?? null });
+      }),
+  });
+}
+
+/** Brings the stand-in gauge up to the hour. Without a network what is kept stays as it is. */
+export async function refreshStandIn(): Promise<void> {
+  if (useSettings.getState().demo === null) return;
+  const gauge = await gaugeOf(database(), DEMO_STATION.id);
+  const last = gauge && lastInstant(gauge);
+  const now = clockNow();
+  if (!gauge || last == null || now - last < HOUR) return;
+  const query = new URLSearchParams({ from: new Date(last + 1).toISOString(), to: new Date(now).toISOString() });
+  let text: string;
+  try {
+    const answer = await fetch(`/api/stand-in/gauge?${query.toString()}`);
+    if (!answer.ok) return;
+    text = await answer.text();
+  } catch {
+    // No signal: the record on the disk is still true.
+    return;
+  }
+  await keepGauge(database(), readGaugeCsv(text), {
+    station: DEMO_STATION.id,
+    name: DEMO_STATION.name,
+    zone: DEMO_STATION.zone,
+    latitude: DEMO_STATION.latitude,
+    longitude: DEMO_STATION.longitude,
+  });
+}

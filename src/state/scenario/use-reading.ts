@@ -1,0 +1,57 @@
+"use client";
+import { type Numbered, numberLies, type NumberedPlace } from "../../scenario/lie-identity";
+import type { Lie } from "../../core/fish/read";
+import type { Reach } from "../../core/flow/reach-schema";
+import { bedKey } from "../../scenario/field";
+import { keyOf } from "../../scenario/key";
+import { lookKey, type ReachReading, readingKey, type ReadingRequest } from "../../scenario/reading";
+import { reader } from "../../workers/clients";
+import { Lane } from "../lane";
+import { type Stage, useStage, valueOf } from "../query";
+import type { NamedField } from "./kept-fields";
+
+const lane = new Lane();
+
+/** A reading whose lies have numbers that stay with their places, under the name of the field it is of. */
+export interface NumberedReading extends Omit<ReachReading, "lies"> {
+  lies: Numbered<Lie>[];
+  key: string;
+  of: NamedField;
+}
+
+/** Numbers given so far, by bed and fish: "lie 3" stays the same place when the flow moves and its rank changes. */
+const numbers = new Map<string, NumberedPlace[]>();
+const MOST_SCOPES = 40;
+
+function numbered(reading: ReachReading, key: string, of: NamedField, scope: string): NumberedReading {
+  const { lies, known } = numberLies(reading.lies, numbers.get(scope) ?? []);
+  // A picture on the way to the answer takes the numbers that are known; it gives none away.
+  if (of.origin === "solved") {
+    numbers.delete(scope);
+    numbers.set(scope, known);
+    if (numbers.size > MOST_SCOPES) numbers.delete(numbers.keys().next().value!);
+  }
+  return { ...reading, lies, key, of };
+}
+
+/** The reading of a field for a fish on a day, worked out in the worker. */
+export function useReading(
+  shown: NamedField | undefined,
+  reach: Reach | undefined,
+  request: ReadingRequest | undefined,
+): Stage<NumberedReading> {
+  const ready = shown && reach && request;
+  const key = ready && readingKey(shown.key, request);
+  const bed = reach && bedKey(reach);
+  return useStage(
+    "reading",
+    key,
+    async (signal) => {
+      const field = shown!;
+      const answer = await lane.run(() => reader.ask(async (api) => api.read(field.field, request!)), signal);
+      return numbered(valueOf(answer), key!, field, keyOf(bed, request!.species.id));
+    },
+    // Only the flow may differ from an answer still shown: another fish, bed, clarity or hour is another question.
+    ready && keyOf(bed, lookKey(request)),
+  );
+}

@@ -1,0 +1,9 @@
+"use client";
+import type { RigAdvice, RigRequest } from "../../core/rig/advise";
+import { rigKey } from "../../scenario/rig";
+import { reader } from "../../workers/clients";
+import { type Stage, useStage, valueOf } from "../query";
+
+/** Advice for a lie and the tackle, from the worker. */
+export const useRig = (request: RigRequest | undefined): Stage<RigAdvice> =>
+  useStage("rig", request && rigKey(request), async () => valueOf(await reader.ask(async (api) => api.rig(request!))));

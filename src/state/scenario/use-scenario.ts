@@ -1,0 +1,76 @@
+"use client";
+import { useMemo } from "react";
+import type { Lie } from "../../core/fish/read";
+import { positionOf } from "../../scenario/approach";
+import { type Conditions, conditionsOf } from "../../scenario/conditions";
+import { livingFish, type LivingFish } from "../../scenario/fish";
+import { lieAt, type Numbered } from "../../scenario/lie-identity";
+import { readingRequest, type ReadingRequest } from "../../scenario/reading";
+import type { Stage } from "../query";
+import { useSettings } from "../settings";
+import { type Safety, useSafety } from "../use-cautions";
+import { type Fish, useFishes } from "../use-fishes";
+import { type River, useRiver } from "../use-river";
+import { type FieldState, useField } from "./use-field";
+import { type NumberedReading, useReading } from "./use-reading";
+
+/** The scenario as the Reach and Rig stations share it: conditions, field, reading, and the chosen lie. */
+export interface ScenarioView {
+  river: River;
+  safety: Safety;
+  conditions: Conditions;
+  /** The flow is the river's own, now. */
+  isNow: boolean;
+  fish: Fish;
+  living: LivingFish;
+  field: FieldState;
+  request: ReadingRequest;
+  reading: Stage<NumberedReading>;
+  lie: Numbered<Lie> | undefined;
+  /** The chosen place is no lie at this flow: the first is shown instead. */
+  strayed: boolean;
+}
+
+export function useScenario(): ScenarioView {
+  const river = useRiver();
+  const safety = useSafety(river);
+  const { flow: chosen, species, lie: wanted, light, season } = useSettings();
+  const fishes = useFishes();
+  const fish = fishes.of(species);
+  const { now, minute, station, gauge, ready, stale } = river;
+  const reach = river.reach?.reach;
+  // Hours change what is read; minutes do not.
+  const hour = Math.floor(minute / 3_600_000) * 3_600_000;
+  const position = useMemo(() => (reach && positionOf(reach)) ?? river.place, [reach, river.place]);
+  const conditions = useMemo(
+    () => conditionsOf(now, hour, position, { discharge: chosen, light }),
+    [now, hour, position, chosen, light],
+  );
+  const living = useMemo(
+    () => livingFish(fish.species, season, conditions, position?.latitude),
+    [fish, season, conditions, position],
+  );
+  const request = useMemo(
+    () => readingRequest(living.species, conditions, reach?.features),
+    [living, conditions, reach],
+  );
+  // Until the gauge has been read its flow is not known: nothing is solved for a guess.
+  const known = ready && (chosen !== null || station === undefined || gauge !== undefined);
+  const field = useField(reach, known ? conditions.discharge : undefined);
+  const reading = useReading(fishes.ready ? field.shown : undefined, reach, request);
+  const lies = reading.value?.lies;
+  const at = wanted && lies ? lieAt(lies, wanted) : undefined;
+  return {
+    river,
+    safety,
+    conditions,
+    isNow: chosen === null && now?.discharge != null && !stale,
+    fish,
+    living,
+    field,
+    request,
+    reading,
+    lie: at ?? lies?.[0],
+    strayed: wanted !== null && lies !== undefined && lies.length > 0 && at === undefined,
+  };
+}

@@ -1,0 +1,31 @@
+import { useSettings } from "./settings";
+
+const KEY = "low-heron-settings";
+const reload = async (kept: unknown) => {
+  localStorage.setItem(KEY, typeof kept === "string" ? kept : JSON.stringify({ state: kept, version: 0 }));
+  await useSettings.persist.rehydrate();
+  return useSettings.getState();
+};
+
+test("what was kept comes back; what cannot be read falls back by itself, field by field", async () => {
+  const settings = await reload({ system: "us", species: "walleye", school: "from-the-moon", height: 99, light: 3 });
+  expect(settings).toMatchObject({ system: "us", species: "walleye", school: "from-below", light: "auto" });
+  expect(settings.height).toBeGreaterThan(1);
+  expect(settings.height).toBeLessThan(2.3);
+});
+
+test.each([
+  ["not an object", "7"],
+  ["nothing", null],
+  ["a list", []],
+])("%s gives a new browser's settings", async (_, kept) => {
+  expect(await reload(kept)).toMatchObject({ demo: null, thunderAt: null, demoRemoved: false });
+});
+
+test("what is looked at just now is not kept", () => {
+  useSettings.getState().set({ flow: 12, lie: { x: 1, y: 2 }, system: "metric" });
+  const kept = JSON.parse(localStorage.getItem(KEY)!) as { state: Record<string, unknown> };
+  expect(kept.state).not.toHaveProperty("flow");
+  expect(kept.state).not.toHaveProperty("lie");
+  expect(kept.state).toMatchObject({ system: "metric" });
+});

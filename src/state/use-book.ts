@@ -1,0 +1,30 @@
+"use client";
+import { useLiveQuery } from "dexie-react-hooks";
+import type { Catch, Session } from "../core/book/records";
+import { database } from "../store/database";
+
+export interface BookView {
+  ready: boolean;
+  sessions: Session[];
+  catches: Catch[];
+  running: Session | undefined;
+}
+
+/** Sessions (newest first) and catches of the book, live. */
+export function useBook(): BookView {
+  const book = useLiveQuery(
+    async () => ({
+      sessions: (await database().sessions.toArray())
+        .filter((one) => !one.deleted)
+        .sort((a, b) => Date.parse(b.start) - Date.parse(a.start)),
+      catches: (await database().catches.toArray()).filter((one) => !one.deleted),
+    }),
+    [],
+  );
+  return {
+    ready: book !== undefined,
+    sessions: book?.sessions ?? [],
+    catches: book?.catches ?? [],
+    running: book?.sessions.find((one) => one.end === null),
+  };
+}

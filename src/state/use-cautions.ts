@@ -1,0 +1,34 @@
+"use client";
+import { useLiveQuery } from "dexie-react-hooks";
+import { useMemo } from "react";
+import { type Caution, cautionsOf, leaveTheWater } from "../core/gauge/cautions";
+import { tideAt } from "../core/gauge/tide";
+import { database } from "../store/database";
+import { useSettings } from "./settings";
+import type { River } from "./use-river";
+
+export interface Safety {
+  cautions: readonly Caution[];
+  /** The river is to be left: nobody is sent to the water, on any station. */
+  leave: boolean;
+}
+
+/** The cautions of now: one voice for every station. */
+export function useSafety(river: River): Safety {
+  const { station, now, stale, light, minute } = river;
+  const thunderAt = useSettings((settings) => settings.thunderAt);
+  const water = useLiveQuery(
+    async () => (station ? await database().waters.get(station.id) : undefined),
+    [station?.id],
+  );
+  const constituents = water?.deleted ? undefined : water?.constituents;
+  const tide = useMemo(() => tideAt(constituents ?? [], minute), [constituents, minute]);
+  const cautions = cautionsOf({
+    now: stale ? undefined : now,
+    damNote: water?.deleted ? "" : (water?.damNote ?? ""),
+    tide: stale ? null : tide,
+    light,
+    sinceThunder: thunderAt === null ? null : minute - thunderAt,
+  });
+  return { cautions, leave: leaveTheWater(cautions) };
+}

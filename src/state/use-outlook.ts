@@ -1,0 +1,39 @@
+"use client";
+import type { ForecastSkill } from "../core/gauge/backtest";
+import type { Outlook } from "../core/gauge/outlook";
+import { type GaugeRecord, seriesOf } from "../core/gauge/summary";
+import { keyOf } from "../scenario/key";
+import { waterWorker } from "../store/water-client";
+import type { RecordOf } from "../store/water.worker";
+import { type Stage, useStage, valueOf } from "./query";
+
+/**
+ * What is worked out of a station's record, or of the record as it is at `reach`, in the worker: the outlook, and the
+ * slower skill of such forecasts. The records themselves stay on the worker's side.
+ */
+export function useOutlook(
+  gauge: GaugeRecord | undefined,
+  at: number | undefined,
+  reach: string | undefined,
+): { outlook: Stage<Outlook | null>; skill: Stage<ForecastSkill[]> } {
+  const station = gauge?.station.id;
+  const of: RecordOf | undefined = station === undefined ? undefined : reach === undefined ? { station } : { reach };
+  const asked = of && at !== undefined;
+  const outlook = useStage(
+    "outlook",
+    asked && keyOf("outlook", of, gauge?.version, at),
+    async () => valueOf(await waterWorker.ask(async (api) => api.outlook(of!, at!))),
+    // Another reading of the same record: the earlier outlook stays until the next is there.
+    asked && keyOf(of),
+  );
+  // The skill hangs on the discharge alone: a new reading by hand does not try the forecast again.
+  const discharge = gauge && seriesOf(gauge, "discharge");
+  const last = discharge?.times.at(-1);
+  const skill = useStage(
+    "skill",
+    of && outlook.value ? keyOf("skill", of, discharge?.times.length, last) : undefined,
+    async () => valueOf(await waterWorker.ask(async (api) => api.track(of!))),
+    of && keyOf(of),
+  );
+  return { outlook, skill };
+}

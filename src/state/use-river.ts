@@ -1,0 +1,98 @@
+"use client";
+import type { Light } from "../core/gauge/light";
+import { useLiveQuery } from "dexie-react-hooks";
+import { useMemo } from "react";
+import type { ReachRecord, StationRecord } from "../core/book/records";
+import { STALE_AFTER } from "../core/gauge/series";
+import { gaugeNow, type GaugeNow, type GaugeRecord, lastInstant } from "../core/gauge/summary";
+import { lightAt } from "../core/gauge/light";
+import { database } from "../store/database";
+import { gaugeAtReach, gaugeOf } from "../store/river";
+import { useMinute } from "./clock";
+import { useSettings } from "./settings";
+
+export interface River {
+  /** False until the browser's database has answered. */
+  ready: boolean;
+  reaches: ReachRecord[];
+  stations: StationRecord[];
+  reach: ReachRecord | undefined;
+  station: StationRecord | undefined;
+  gauge: GaugeRecord | undefined;
+  /** What the gauge says, at the present minute or, when the record has ended, at its last reading. */
+  now: GaugeNow | undefined;
+  /** The record ended more than six hours ago. */
+  stale: boolean;
+  /** The reach that the record is transferred to; undefined where it is the gauge's own. */
+  atReach: string | undefined;
+  light: Light;
+  /** Where it lies, degrees, where that is known. */
+  place: { latitude: number; longitude: number } | undefined;
+  minute: number;
+}
+
+/** Where something lies, if it says. */
+const placeOf = (
+  one: { latitude?: number | null; longitude?: number | null } | undefined,
+): { latitude: number; longitude: number } | undefined =>
+  one?.latitude != null && one.longitude != null ? { latitude: one.latitude, longitude: one.longitude } : undefined;
+
+const NONE_YET: Pick<River, "reaches" | "stations"> = { reaches: [], stations: [] };
+
+/** The chosen reach, or the first; and the gauge that is asked for, or the reach's own. */
+function chosenOf(
+  reaches: readonly ReachRecord[],
+  stations: readonly StationRecord[],
+  chosen: string | null,
+  otherStation: string | null,
+) {
+  const reach = reaches.find((one) => one.id === chosen) ?? reaches[0];
+  const own = reach ? reach.station : (stations[0]?.id ?? null);
+  const stationId = stations.some((one) => one.id === otherStation) ? otherStation : own;
+  return { reach, stationId, station: stations.find((one) => one.id === stationId) };
+}
+
+/** What a gauge says at a minute; where its record has ended, at its last reading. */
+function stateOf(gauge: GaugeRecord | undefined, minute: number): { now: GaugeNow | undefined; stale: boolean } {
+  const last = gauge ? lastInstant(gauge) : null;
+  if (!gauge || last === null) return { now: undefined, stale: false };
+  const stale = minute - last > STALE_AFTER;
+  return { now: gaugeNow(gauge, stale ? last : minute), stale };
+}
+
+/** The chosen reach with its gauge, and the state of the river; or with another gauge where one is asked for. */
+export function useRiver(otherStation: string | null = null): River {
+  const chosen = useSettings((settings) => settings.reach);
+  const minute = useMinute();
+  const lists = useLiveQuery(
+    async () => ({
+      reaches: (await database().reaches.toArray()).filter((one) => !one.deleted),
+      stations: (await database().stations.toArray()).filter((one) => !one.deleted),
+    }),
+    [],
+  );
+  const { reaches, stations } = lists ?? NONE_YET;
+  const { reach, station, stationId } = chosenOf(reaches, stations, chosen, otherStation);
+  // Water looks at the gauge itself; every other station at the river where the reach is.
+  const atReach = reach !== undefined && stationId === reach.station && otherStation === null ? reach : undefined;
+  const gauge = useLiveQuery(
+    () => (atReach ? gaugeAtReach(database(), atReach) : gaugeOf(database(), stationId)),
+    [stationId, atReach],
+  );
+  const state = useMemo(() => stateOf(gauge, minute), [gauge, minute]);
+  const place = placeOf(reach?.reach) ?? placeOf(station);
+  const light = place ? lightAt(minute, place.latitude, place.longitude) : "day";
+  return {
+    ready: lists !== undefined,
+    reaches,
+    stations,
+    reach,
+    station,
+    gauge,
+    ...state,
+    atReach: atReach?.transfer ? atReach.id : undefined,
+    light,
+    place,
+    minute,
+  };
+}

@@ -1,0 +1,55 @@
+"use client";
+import { Zap } from "lucide-react";
+import { clockNow } from "../state/clock";
+import { useSettings } from "../state/settings";
+import type { Safety } from "../state/use-cautions";
+import { cautionWords } from "../words/cautions";
+
+/**
+ * What is to be heeded now, in the same words on every station that sends someone to the water; `always` adds what
+ * always holds.
+ */
+export function Cautions({ safety, always = false }: { safety: Safety; always?: boolean }) {
+  const { system, thunderAt, set } = useSettings();
+  const { cautions, leave } = safety;
+  const thunder = cautions.some(({ kind }) => kind === "thunder");
+  return (
+    <section aria-label="Cautions" className={cautions.length > 0 || always ? "mb-4" : ""}>
+      {cautions.length > 0 && (
+        <ul
+          role={leave ? "alert" : undefined}
+          className={`grid gap-1.5 rounded-md p-3 font-semibold ${leave ? "border-4 border-clay" : "border-2 border-clay"}`}
+        >
+          {cautions.map((one) => (
+            <li key={one.kind}>
+              <span aria-hidden>▲ </span>
+              <span className="sr-only">Caution: </span>
+              {cautionWords(one, system)}
+            </li>
+          ))}
+        </ul>
+      )}
+      {always && (
+        <p className={`flex flex-wrap items-center gap-x-3 text-sm text-soft ${cautions.length > 0 ? "mt-1" : ""}`}>
+          <span className="min-w-0 flex-1 basis-80">
+            Always: thunder heard, off the water with the rod down, until half an hour after the last clap. No wading
+            where depth times speed is in doubt. Local rules and licences stand above all of this.
+          </span>
+          <button
+            type="button"
+            className="inline-flex min-h-11 items-center gap-1.5 rounded-md border border-line px-3 text-ink hover:bg-deep"
+            onClick={() => set({ thunderAt: clockNow() })}
+          >
+            <Zap size={16} aria-hidden />
+            {thunder ? "Thunder again" : "I hear thunder"}
+          </button>
+          {thunder && thunderAt !== null && (
+            <button type="button" className="min-h-11 underline" onClick={() => set({ thunderAt: null })}>
+              That was none
+            </button>
+          )}
+        </p>
+      )}
+    </section>
+  );
+}

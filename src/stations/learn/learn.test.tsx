@@ -1,0 +1,76 @@
+import "fake-indexeddb/auto";
+import "@testing-library/jest-dom";
+import { render, screen, waitFor, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { ratesIn } from "../../core/book/classes";
+import { effortOf } from "../../core/book/effort";
+import { demoBook } from "../../demo/book";
+import { DEMO_HOUR } from "../../demo/hour";
+import { useSettings } from "../../state/settings";
+import { writeBook } from "../../store/book";
+import { database } from "../../store/database";
+import { LearnStation } from "./station";
+
+// What is drawn on a canvas is looked at in a real browser; here the figures count.
+jest.mock("./rate-chart", () => ({ RateChart: ({ labels }: { labels: string[] }) => <p>{labels.join("|")}</p> }));
+
+const book = demoBook(DEMO_HOUR);
+beforeEach(async () => {
+  await database().delete();
+  await database().open();
+  useSettings.setState({
+    demo: { loadedAt: Date.now(), reaches: book.reaches.map((one) => one.id) },
+    system: "metric",
+  });
+});
+
+test("the table holds the rates of the book, class by class, and says which is best so far", async () => {
+  await writeBook(database(), book);
+  render(<LearnStation />);
+  const table = await screen.findByTestId("rates");
+  const told = ratesIn("flow", effortOf(book.sessions, book.catches, DEMO_HOUR));
+  await waitFor(() => expect(within(table).getAllByRole("row")).toHaveLength(told.classes.length + 1));
+  const rows = within(table).getAllByRole("row").slice(1);
+  told.classes.forEach((one, k) => {
+    const cells = within(rows[k]!)
+      .getAllByRole("cell")
+      .map((cell) => cell.textContent);
+    expect(cells[0]).toBe(one.hours.toFixed(1));
+    expect(cells[1]).toBe(String(one.events));
+    expect(cells[2]).toBe(one.rate === null ? "not fished" : one.rate.toFixed(2));
+    expect(cells[3]).toBe(one.interval ? one.interval.map((end) => end.toFixed(2)).join(" to ") : "–");
+  });
+  const best = told.classes
+    .filter((one) => one.rate !== null && one.hours >= 2)
+    .reduce((a, b) => (b.rate! > a.rate! ? b : a));
+  expect(screen.getByText(/Most so far/)).toHaveTextContent(`${best.rate!.toFixed(2)} an hour`);
+  expect(screen.getByText(/made-up sessions are among them/)).toBeInTheDocument();
+});
+
+test("by another measure, and for one reach alone, the hours still add up", async () => {
+  const user = userEvent.setup();
+  await writeBook(database(), book);
+  render(<LearnStation />);
+  const table = await screen.findByTestId("rates");
+  const hours = () =>
+    within(table)
+      .getAllByRole("row")
+      .slice(1)
+      .reduce((sum, row) => sum + Number(within(row).getAllByRole("cell")[0]!.textContent), 0);
+  await waitFor(() => expect(hours()).toBeGreaterThan(0));
+  const all = hours();
+  await user.click(screen.getByRole("combobox", { name: "By" }));
+  await user.click(await screen.findByRole("option", { name: "clarity" }));
+  expect(await screen.findByRole("heading", { name: "Fish an hour, by clarity" })).toBeInTheDocument();
+  // Rounded to a tenth in each row.
+  expect(Math.abs(hours() - all)).toBeLessThan(0.6);
+  await user.click(screen.getByRole("combobox", { name: "Reach" }));
+  await user.click(await screen.findByRole("option", { name: book.reaches[0]!.reach.name }));
+  await waitFor(() => expect(hours()).toBeLessThan(all - 1));
+});
+
+test("an empty book has nothing to teach, and says what to do", async () => {
+  await writeBook(database(), { ...book, sessions: [], catches: [] });
+  render(<LearnStation />);
+  expect(await screen.findByText(/Nothing to learn from yet/)).toBeInTheDocument();
+});

@@ -1,0 +1,199 @@
+import "fake-indexeddb/auto";
+import "@testing-library/jest-dom";
+import { act, render, renderHook, screen, waitFor, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { demoBook } from "../../demo/book";
+import { DEMO_HOUR } from "../../demo/hour";
+import { useNotices } from "../../state/notices";
+import { useSettings } from "../../state/settings";
+import { useBook } from "../../state/use-book";
+import type { River } from "../../state/use-river";
+import { writeBook } from "../../store/book";
+import { database } from "../../store/database";
+import { CatchDialog } from "./catch-dialog";
+import { PastSession } from "./past-session";
+import { Running } from "./running";
+import { SessionRow } from "./session-row";
+
+const routes: string[] = [];
+let query = "";
+jest.mock("next/navigation", () => ({
+  useRouter: () => ({ replace: (path: string) => routes.push(path) }),
+  useSearchParams: () => new URLSearchParams(query),
+}));
+
+const book = demoBook(DEMO_HOUR);
+const reach = book.reaches[0]!;
+const river = {
+  reach,
+  reaches: book.reaches,
+  station: book.stations[0],
+  minute: DEMO_HOUR,
+  stale: false,
+  now: { discharge: 6.66, trend: "falling" },
+} as unknown as River;
+
+beforeEach(async () => {
+  query = "";
+  routes.length = 0;
+  await database().delete();
+  await database().open();
+  await writeBook(database(), { ...book, sessions: [], catches: [] });
+  useNotices.setState({ list: [] });
+  useSettings.setState({
+    demo: { loadedAt: Date.now(), reaches: book.reaches.map((one) => one.id) },
+    reach: reach.id,
+    species: "brown-trout",
+    system: "metric",
+  });
+});
+const undo = async () => act(async () => useNotices.getState().list.at(-1)!.action!.run());
+const notice = () => useNotices.getState().list.at(-1)?.text;
+
+function Live({ leave = false }: { leave?: boolean }) {
+  const view = useBook();
+  return view.ready ? <Running river={river} book={view} leave={leave} onOpen={() => undefined} /> : null;
+}
+
+test("a session: started at the demo's hour, a fish in two taps, undone, ended as a blank that counts, and reopened", async () => {
+  const user = userEvent.setup();
+  render(<Live />);
+  expect(await screen.findByText(/6\.7 m³\/s, falling/)).toBeInTheDocument();
+  await user.click(screen.getByRole("button", { name: "Start a session" }));
+  expect(await screen.findByRole("heading", { name: `Fishing ${reach.reach.name}` })).toBeInTheDocument();
+  const [session] = await database().sessions.toArray();
+  expect(Math.abs(Date.parse(session!.start) - DEMO_HOUR)).toBeLessThan(30_000);
+  expect(session!.river!.discharge).toBeGreaterThan(0);
+
+  await user.click(screen.getByRole("button", { name: "Fish landed" }));
+  await user.click(screen.getByRole("button", { name: "Say later" }));
+  expect(await screen.findByText(/ h · 1 fish$/)).toBeInTheDocument();
+  expect(notice()).toMatch(/^Fish 1 is in the book at /);
+  await undo();
+  expect(await screen.findByText(/ h · 0 fish$/)).toBeInTheDocument();
+  expect((await database().catches.toArray())[0]).toMatchObject({ deleted: true });
+
+  await user.click(screen.getByRole("button", { name: "End the session" }));
+  expect(await screen.findByRole("heading", { name: "Nobody is fishing" })).toBeInTheDocument();
+  expect(notice()).toMatch(/A blank is in the book: it counts/);
+  await undo();
+  expect(await screen.findByRole("heading", { name: /^Fishing/ })).toBeInTheDocument();
+});
+
+test("nobody is invited to a river that is to be left; one who is on it can end there", async () => {
+  const { rerender } = render(<Live leave />);
+  expect(await screen.findByRole("heading", { name: "Not now" })).toBeInTheDocument();
+  expect(screen.queryByRole("button", { name: "Start a session" })).toBeNull();
+  rerender(<Live />);
+  await userEvent.setup().click(await screen.findByRole("button", { name: "Start a session" }));
+  await screen.findByRole("heading", { name: /^Fishing/ });
+  rerender(<Live leave />);
+  expect(screen.getByRole("button", { name: "End the session" })).toBeInTheDocument();
+});
+
+test("the key for a fish comes with the question open; “Not a fish” goes back", async () => {
+  const user = userEvent.setup();
+  render(<Live />);
+  await user.click(await screen.findByRole("button", { name: "Start a session" }));
+  await screen.findByRole("heading", { name: /^Fishing/ });
+  query = "fish=1";
+  const { unmount } = render(<Live />);
+  await user.click((await screen.findAllByRole("button", { name: "Not a fish" })).at(-1)!);
+  expect(routes).toEqual(["/log"]);
+  unmount();
+});
+
+test("a session of before shows its fish in order of time whatever their zones, goes, and comes back", async () => {
+  const user = userEvent.setup();
+  const session = book.sessions[0]!;
+  await writeBook(database(), { ...book, sessions: [session], catches: [] });
+  const fish = book.catches.find((one) => one.session === session.id)!;
+  // One hour apart as instants, the other way round as text.
+  const catches = [
+    { ...fish, id: "late", at: "2026-05-08T12:30:00+02:00", lure: "late fly" },
+    { ...fish, id: "early", at: "2026-05-08T09:30:00Z", lure: "early fly" },
+  ];
+  render(
+    <ul>
+      <SessionRow session={session} catches={catches} river={river} system="us" onOpen={() => undefined} />
+    </ul>,
+  );
+  const fishes = screen.getAllByRole("button", { name: /fly/ }).map((one) => one.textContent);
+  expect(fishes[0]).toMatch(/early fly/);
+  expect(screen.getByText(/cfs/)).toBeInTheDocument();
+  await user.click(screen.getByRole("button", { name: /^Remove the session/ }));
+  await waitFor(async () => expect((await database().sessions.get(session.id))!.deleted).toBe(true));
+  await undo();
+  await waitFor(async () => expect((await database().sessions.get(session.id))!.deleted).toBeUndefined());
+});
+
+test("a catch is filled in later: a wrong length is told, what is right is kept, and can be taken back", async () => {
+  const user = userEvent.setup();
+  const fish = { ...book.catches[0]!, length: null, lure: "", notes: "" };
+  await writeBook(database(), { ...book, catches: [fish] });
+  const closed = jest.fn();
+  render(<CatchDialog fish={fish} onClose={closed} />);
+  const length = screen.getByLabelText("Length");
+  await user.type(length, "14 kg");
+  await user.click(screen.getByRole("button", { name: "Keep" }));
+  expect(await screen.findByRole("alert")).toBeInTheDocument();
+  expect(closed).not.toHaveBeenCalled();
+  await user.clear(length);
+  await user.type(length, "14 in");
+  await user.type(screen.getByLabelText("Lure or bait"), " grey nymph ");
+  await user.click(screen.getByRole("button", { name: "Keep" }));
+  await waitFor(() => expect(closed).toHaveBeenCalled());
+  expect(await database().catches.get(fish.id)).toMatchObject({
+    length: expect.closeTo(0.3556, 9) as number,
+    lure: "grey nymph",
+  });
+  await undo();
+  await waitFor(async () => expect(await database().catches.get(fish.id)).toMatchObject({ length: null, lure: "" }));
+});
+
+test("a session already over must end after it began, by now, and not last for days", async () => {
+  const user = userEvent.setup();
+  const closed = jest.fn();
+  render(<PastSession river={river} onClose={closed} />);
+  const dialog = within(screen.getByRole("dialog"));
+  const [from, to] = [dialog.getByLabelText("From"), dialog.getByLabelText("To")];
+  const set = async (field: HTMLElement, text: string) => {
+    await user.clear(field);
+    await user.type(field, text);
+  };
+  const keep = () => user.click(dialog.getByRole("button", { name: "Keep this session" }));
+  for (const [start, end, said] of [
+    ["2026-05-13T10:00", "2026-05-13T09:00", "The end must come after the start."],
+    ["2026-05-13T10:00", "2031-05-13T12:00", "The end lies in the future."],
+    ["2026-05-09T10:00", "2026-05-13T09:00", /more than two days/],
+  ] as const) {
+    await set(from, start);
+    await set(to, end);
+    await keep();
+    expect(await dialog.findByText(said)).toBeInTheDocument();
+  }
+  await set(from, "2026-05-13T10:00");
+  await set(to, "2026-05-13T13:00");
+  await keep();
+  await waitFor(() => expect(closed).toHaveBeenCalled());
+  const [session] = await database().sessions.toArray();
+  expect(Date.parse(session!.end!) - Date.parse(session!.start)).toBe(3 * 3_600_000);
+  expect(session!.river!.discharge).toBeGreaterThan(0);
+});
+
+test("the book is newest first by instant, and what is removed is not in it", async () => {
+  const [a, b, c] = book.sessions;
+  await writeBook(database(), {
+    ...book,
+    catches: [],
+    sessions: [
+      { ...a!, start: "2026-05-08T12:30:00+02:00" },
+      { ...b!, start: "2026-05-08T11:00:00Z", end: null },
+      { ...c!, deleted: true },
+    ],
+  });
+  const { result } = renderHook(() => useBook());
+  await waitFor(() => expect(result.current.ready).toBe(true));
+  expect(result.current.sessions.map((one) => one.id)).toEqual([b!.id, a!.id]);
+  expect(result.current.running!.id).toBe(b!.id);
+});

@@ -1,0 +1,83 @@
+"use client";
+import { rodHours } from "../../core/book/effort";
+import type { Catch, Session } from "../../core/book/records";
+import { clarityClass } from "../../core/gauge/clarity";
+import { act, perform } from "../../state/act";
+import type { River } from "../../state/use-river";
+import { database } from "../../store/database";
+import { removeSession } from "../../store/sessions";
+import { figureText, showText, type UnitSystem } from "../../words/quantity";
+import { ARROW, dayAndTime } from "../../words/river";
+import { byTime, FishButton } from "./fish-button";
+
+/** One session of the book: when, at what water, and what came of it. */
+export function SessionRow({
+  session,
+  catches,
+  river,
+  system,
+  onOpen,
+}: {
+  session: Session;
+  catches: Catch[];
+  river: River;
+  system: UnitSystem;
+  onOpen: (fish: Catch) => void;
+}) {
+  const state = session.river;
+  const clarity = state?.visibleDepth == null ? null : clarityClass(state.visibleDepth);
+  const remove = () =>
+    act(() => perform(() => removeSession(database(), session.id), "The session is out of the book."));
+  return (
+    <li className="grid grid-cols-[1fr_1fr_auto] gap-x-4 gap-y-1 py-3 sm:grid-cols-[13rem_14rem_1fr_auto]">
+      <div>
+        <p className="font-semibold">{dayAndTime(session.start)}</p>
+        <p className="text-sm text-soft">
+          {river.reaches.find((one) => one.id === session.reach)?.reach.name ?? "reach gone"},{" "}
+          {figureText(rodHours(session, river.minute), 1)} h
+        </p>
+      </div>
+      <div>
+        {state?.discharge != null ? (
+          <p>
+            {showText(state.discharge, "discharge", system)}{" "}
+            {state.trend && (
+              <>
+                <span aria-hidden>{ARROW[state.trend]}</span>
+                <span className="sr-only">{state.trend}</span>
+              </>
+            )}
+          </p>
+        ) : (
+          <p className="text-soft">no gauge reading</p>
+        )}
+        <p className="text-sm text-soft">
+          {[clarity, state?.waterTemperature == null ? null : showText(state.waterTemperature, "temperature", system)]
+            .filter(Boolean)
+            .join(", ")}
+        </p>
+      </div>
+      <div className="order-last col-span-3 sm:order-none sm:col-span-1">
+        {catches.length === 0 ? (
+          <p className="text-soft">blank</p>
+        ) : (
+          <ul>
+            {catches.toSorted(byTime).map((fish) => (
+              <li key={fish.id}>
+                <FishButton fish={fish} system={system} onOpen={onOpen} />
+              </li>
+            ))}
+          </ul>
+        )}
+      </div>
+      <button
+        type="button"
+        onClick={remove}
+        className="min-h-10 self-start px-2 text-sm text-soft underline"
+        aria-label={`Remove the session of ${dayAndTime(session.start)}`}
+      >
+        remove
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,50 @@
+"use client";
+import { useState } from "react";
+import { useSettings } from "../../state/settings";
+import { Objects } from "./objects";
+import { type Place, ProbeWords } from "./probe";
+import { ReadingDialog } from "./reading-dialog";
+import { WadingKey } from "./status";
+import { StructureKey } from "./structure-marks";
+import type { ReachView } from "./use-reach-view";
+
+/** What stands under the plan while it is looked into or shaped: the probe, the objects, and the keys to its marks. */
+export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean }) {
+  const { system, showWading, showStructure } = useSettings();
+  const [readingAt, setReadingAt] = useState<Place | undefined>();
+  const { scenario, editor, probe, fishHere } = view;
+  const { river, conditions, field } = scenario;
+  const shown = field.shown?.field;
+  const reading = scenario.reading.value;
+  if (!shown) return null;
+  return (
+    <>
+      {probe.place && (
+        <ProbeWords
+          field={shown}
+          place={probe.place}
+          system={system}
+          onLift={() => probe.put(undefined)}
+          onRead={editor && (() => setReadingAt(probe.place))}
+        />
+      )}
+      {shaping && editor && (
+        <Objects editor={editor} length={shown.nx * shown.cell} breadth={shown.ny * shown.cell} system={system} />
+      )}
+      {showWading && reading && <WadingKey reading={reading} />}
+      {showStructure && reading && (
+        <StructureKey structure={reading.structure} eddies={reading.eddies} fish={fishHere.some((one) => one.place)} />
+      )}
+      {editor && readingAt && (
+        <ReadingDialog
+          place={readingAt}
+          flow={river.now?.discharge ?? conditions.discharge}
+          minute={river.minute}
+          system={system}
+          onClose={() => setReadingAt(undefined)}
+          onKeep={editor.addReading}
+        />
+      )}
+    </>
+  );
+}

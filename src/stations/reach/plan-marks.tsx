@@ -1,0 +1,229 @@
+"use client";
+import { memo, type ReactNode } from "react";
+import type { Lie } from "../../core/fish/read";
+import type { Field } from "../../core/flow/grid";
+import type { Numbered } from "../../scenario/lie-identity";
+import type { NumberedReading } from "../../state/scenario/use-reading";
+import { useSettings } from "../../state/settings";
+import { placeWords } from "../../words/place";
+import type { UnitSystem } from "../../words/quantity";
+import { ApproachMarks, BoatMarks } from "./approach-marks";
+import { DepthLines, GhostEdges } from "./contours";
+import { Features, GroundPatterns } from "./features";
+import { FishMarks } from "./fish-marks";
+import { Footprint } from "./footprint";
+import { Handles } from "./handles";
+import { ProbeMark } from "./probe";
+import { ReadingMarks } from "./reading-marks";
+import { Curl, Stitches } from "./seam-marks";
+import { SectionLine } from "./section-line";
+import { StructureMarks } from "./structure-marks";
+import { TemplateHandles } from "./template-handles";
+import type { BedEditor } from "./use-bed-editor";
+import type { ReachView } from "./use-reach-view";
+import { WadingCells, WadingPatterns } from "./wading-cells";
+
+/** Eddies drawn at most: smaller ones are told in words. */
+const MOST_EDDIES = 6;
+
+/** Everything drawn over the water, bottom layer first. */
+export function PlanMarks({
+  view,
+  shown,
+  editor,
+  scale,
+}: {
+  view: ReachView;
+  shown: Field;
+  editor: BedEditor | undefined;
+  scale: number;
+}) {
+  const { system, showDepths } = useSettings();
+  const { scenario, edges } = view;
+  const reading = scenario.reading.value;
+  const size: [number, number] = [shown.nx * shown.cell, shown.ny * shown.cell];
+  return (
+    <>
+      <defs>
+        <GroundPatterns />
+        <WadingPatterns />
+      </defs>
+      {showDepths && <DepthLines field={shown} scale={scale} system={system} />}
+      {showDepths && <GhostEdges fields={edges} scale={scale} system={system} />}
+      {!editor && <Features features={scenario.river.reach?.reach.features ?? []} scale={scale} />}
+      {reading && <WaterMarks reading={reading} scale={scale} />}
+      {editor ? (
+        <BedMarks editor={editor} size={size} scale={scale} system={system} />
+      ) : (
+        <FishingMarks view={view} shown={shown} size={size} scale={scale} />
+      )}
+      <Frame size={size} scale={scale} system={system} />
+    </>
+  );
+}
+
+/** What the water itself shows: wading, eddies, seams, structure. */
+const WaterMarks = memo(function WaterMarks({ reading, scale }: { reading: NumberedReading; scale: number }) {
+  const { showWading, showStructure } = useSettings();
+  return (
+    <>
+      {showWading && <WadingCells wading={reading.wading} field={reading.of.field} scale={scale} />}
+      {reading.eddies.slice(0, MOST_EDDIES).map((eddy, k) => (
+        <Curl key={k} x={eddy.x * scale} y={eddy.y * scale} size={Math.min(1.6, Math.sqrt(eddy.area) / 4)} />
+      ))}
+      {reading.seams.map((seam, k) => (
+        <Stitches key={k} seam={seam} scale={scale} />
+      ))}
+      {showStructure && (
+        <StructureMarks structure={reading.structure} eddies={reading.eddies} lies={reading.lies} scale={scale} />
+      )}
+    </>
+  );
+});
+
+/** While the bed is shaped: handles, readings and objects. */
+function BedMarks({
+  editor,
+  size,
+  scale,
+  system,
+}: {
+  editor: BedEditor;
+  size: readonly [number, number];
+  scale: number;
+  system: UnitSystem;
+}) {
+  return (
+    <>
+      {editor.template && <TemplateHandles template={editor.template} scale={scale} system={system} editor={editor} />}
+      <ReadingMarks readings={editor.readings} scale={scale} />
+      <Handles editor={editor} scale={scale} size={size} system={system} />
+    </>
+  );
+}
+
+/** Where to stand, fish of the past, the lies, the section's line and the probe. */
+function FishingMarks({
+  view,
+  shown,
+  size,
+  scale,
+}: {
+  view: ReachView;
+  shown: Field;
+  size: readonly [number, number];
+  scale: number;
+}) {
+  const { system, school, showStructure, set } = useSettings();
+  const { scenario, approach, fishHere, line, probe } = view;
+  const { lie, fish, reading } = scenario;
+  const found = approach.value;
+  const stand = found?.stands.find((one) => one.school === school);
+  return (
+    <>
+      {stand && <ApproachMarks stand={stand} scale={scale} />}
+      {school === "from-boat" && found?.boat && lie && <BoatMarks boat={found.boat} lie={lie} scale={scale} />}
+      {lie && (
+        <circle
+          cx={lie.x * scale}
+          cy={lie.y * scale}
+          r={(fish.species.territory * scale) / 2}
+          fill="none"
+          stroke="var(--ochre)"
+          strokeWidth={1.4}
+          strokeDasharray="4 4"
+          aria-hidden
+        />
+      )}
+      <FishMarks catches={fishHere} discharge={shown.discharge} all={showStructure} scale={scale} />
+      {[...(reading.value?.lies ?? [])].reverse().map((one) => (
+        <LieMark key={one.number} lie={one} chosen={one.number === lie?.number} scale={scale}>
+          {(x, y) => set({ lie: { x, y } })}
+        </LieMark>
+      ))}
+      {line.line && <SectionLine line={line.line} scale={scale} size={size} system={system} onChange={line.lay} />}
+      {probe.place && <ProbeMark place={probe.place} scale={scale} />}
+    </>
+  );
+}
+
+function LieMark({
+  lie,
+  chosen,
+  scale,
+  children: choose,
+}: {
+  lie: Numbered<Lie>;
+  chosen: boolean;
+  scale: number;
+  children: (x: number, y: number) => void;
+}) {
+  const press = () => choose(lie.x, lie.y);
+  return (
+    <g
+      transform={`translate(${lie.x * scale} ${lie.y * scale})`}
+      role="button"
+      tabIndex={0}
+      aria-label={`Lie ${lie.number}, ${lie.kind}: ${placeWords(lie.place)}`}
+      aria-pressed={chosen}
+      className="cursor-pointer"
+      onClick={press}
+      onKeyDown={(event) => {
+        if (event.key !== "Enter" && event.key !== " ") return;
+        event.preventDefault();
+        press();
+      }}
+    >
+      <circle r={22} fill="transparent" />
+      <Footprint
+        number={lie.number}
+        kind={lie.kind}
+        size={chosen ? 1.15 : lie.rank <= 3 ? 1 : 0.84}
+        chosen={chosen}
+        upCurrent={lie.upCurrent}
+      />
+    </g>
+  );
+}
+
+/** Banks by name, the way of the flow, and the scale. */
+function Frame({
+  size: [length, breadth],
+  scale,
+  system,
+}: {
+  size: readonly [number, number];
+  scale: number;
+  system: UnitSystem;
+}): ReactNode {
+  return (
+    <>
+      <text x={12} y={18} fill="var(--ink-soft)" fontSize={13}>
+        left bank
+      </text>
+      <text x={12} y={breadth * scale - 10} fill="var(--ink-soft)" fontSize={13}>
+        flow →
+      </text>
+      <ScaleBar x={length * scale - 16} y={breadth * scale - 12} scale={scale} system={system} />
+    </>
+  );
+}
+
+function ScaleBar({ x, y, scale, system }: { x: number; y: number; scale: number; system: UnitSystem }) {
+  const metres = system === "us" ? 30 * 0.3048 : 10;
+  return (
+    <g stroke="var(--ink)" strokeWidth={1.5} aria-hidden>
+      <path d={`M${x - metres * scale} ${y}H${x}`} />
+      <text
+        x={x - (metres * scale) / 2}
+        y={y - 6}
+        textAnchor="middle"
+        fontSize={13}
+        stroke="none"
+        fill="var(--ink-soft)"
+      >
+        {system === "us" ? "30 ft" : "10 m"}
+      </text>
+    </g>
+  );
+}

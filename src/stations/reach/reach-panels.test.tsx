@@ -1,0 +1,272 @@
+import "fake-indexeddb/auto";
+import "@testing-library/jest-dom";
+import { act, render, screen, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import type { Lie } from "../../core/fish/read";
+import { speciesById } from "../../core/fish/species";
+import type { Field } from "../../core/flow/grid";
+import type { Reach } from "../../core/flow/reach-schema";
+import { message } from "../../core/quantity/message";
+import { type Approach, USUAL_ANGLER } from "../../scenario/approach";
+import { conditionsOf } from "../../scenario/conditions";
+import { solveField } from "../../scenario/field";
+import { type Numbered, numberLies } from "../../scenario/lie-identity";
+import { runScenario, type Scenario } from "../../scenario/scenario";
+import type { Stage } from "../../state/query";
+import type { FieldState } from "../../state/scenario/use-field";
+import type { ScenarioView } from "../../state/scenario/use-scenario";
+import { useSettings } from "../../state/settings";
+import type { Fish } from "../../state/use-fishes";
+import { tell } from "../../words/messages";
+import { placeWords } from "../../words/place";
+import { ApproachPanel } from "./approach";
+import { LieList } from "./lie-list";
+import { SeasonLine } from "./season-line";
+import { SectionAtLie } from "./section";
+import { Status, WadingKey } from "./status";
+import { TimePanel } from "./time-panel";
+import { WaterWords } from "./water-words";
+
+const reach: Reach = {
+  schema: "low-heron/reach@1",
+  id: "run",
+  name: "Run",
+  roughness: 0.035,
+  bed: {
+    kind: "template",
+    template: "riffle-run-pool",
+    length: 60,
+    width: 14,
+    poolDepth: 1.3,
+    slope: 0.003,
+    wiggle: 2,
+    cell: 1,
+  },
+  downstream: { kind: "normal", slope: 0.003 },
+  features: [{ kind: "boulder", id: "a", x: 26, y: 12, diameter: 2.5, height: 1.2, name: "old pulpit" }],
+};
+const species = speciesById("brown-trout");
+const conditions = conditionsOf(undefined, undefined, undefined, { discharge: 5, light: "day" });
+let field: Field;
+let found: Scenario;
+let lies: Numbered<Lie>[];
+const scenarioOf = (leave: boolean) =>
+  runScenario(field, { reach, conditions, species, season: "auto", angler: USUAL_ANGLER, tackle: {}, leave });
+
+beforeAll(() => {
+  const work = solveField({ reach, discharge: 5, cell: 1 });
+  let step = work.next();
+  while (!step.done) step = work.next();
+  field = step.value;
+  found = scenarioOf(false);
+  lies = numberLies(found.reading.lies, []).lies;
+}, 60_000);
+beforeEach(() => useSettings.setState({ system: "metric", school: "from-below", fall: "jig", style: "rove" }));
+
+const stage = <T,>(value: T | undefined, change: Partial<Stage<T>> = {}): Stage<T> => ({
+  value,
+  earlier: false,
+  pending: false,
+  fault: undefined,
+  retry: () => undefined,
+  ...change,
+});
+
+describe("the lies in words", () => {
+  test("in order of rank, each with its own number, place, depth and speed; choosing one hands it over", async () => {
+    expect(lies.length).toBeGreaterThan(2);
+    const chosen: Lie[] = [];
+    render(<LieList lies={lies} chosen={lies[0]!.number} onChoose={(lie) => chosen.push(lie)} system="metric" />);
+    const rows = within(screen.getByRole("list", { name: "Lies in order of rank" })).getAllByRole("button");
+    expect(rows).toHaveLength(lies.length);
+    rows.forEach((row, k) => {
+      const lie = lies[k]!;
+      expect(row).toHaveTextContent(placeWords(lie.place));
+      expect(row).toHaveTextContent(`${lie.depth.toFixed(2)} m deep`);
+      expect(row).toHaveTextContent(`${lie.focalSpeed.toFixed(2)} m/s`);
+      expect(row).toHaveAttribute("aria-pressed", String(k === 0));
+    });
+    await userEvent.setup().click(rows[2]!);
+    expect(chosen).toEqual([lies[2]]);
+  });
+
+  test("the section across the river is named by the lie's number, whatever its rank", () => {
+    render(<SectionAtLie field={field} lie={{ ...lies[0]!, number: 7 }} visibleDepth={1} system="us" />);
+    expect(screen.getByRole("img", { name: /^Section across the river at lie 7: [\d.]+ ft deep/ })).toBeInTheDocument();
+  });
+});
+
+describe("the water in words", () => {
+  test("counts what the reading holds, and names the stone by its own name", () => {
+    const { seams, eddies } = found.reading;
+    render(<WaterWords reading={found.reading} system="metric" />);
+    const told = screen.getByText(/^The water in words:/);
+    expect(told).toHaveTextContent(`${seams.length} seam`);
+    expect(told).toHaveTextContent(eddies.length === 1 ? "1 eddy" : `${eddies.length} eddies`);
+    expect(screen.getByText(/old pulpit/)).toBeInTheDocument();
+  });
+
+  test("no seam is said, not left out", () => {
+    render(<WaterWords reading={{ ...found.reading, seams: [], eddies: [] }} system="metric" />);
+    expect(screen.getByText("No seam stands out at this flow.")).toBeInTheDocument();
+    expect(screen.getByText(/0 seams, 0 eddies/)).toBeInTheDocument();
+  });
+
+  test("the wading key holds the areas of the reading", () => {
+    render(<WadingKey reading={found.reading} />);
+    const { safe, stayOut } = found.reading.wading;
+    expect(screen.getByText(/^Clear: easy wading/)).toHaveTextContent(`${Math.round(safe).toLocaleString("en-US")} m²`);
+    expect(screen.getByText(/^Clear: easy wading/)).toHaveTextContent(
+      `stay out, ${Math.round(stayOut).toLocaleString("en-US")} m²`,
+    );
+  });
+});
+
+describe("the approach", () => {
+  const panel = (approach: Stage<Approach>) => (
+    <ApproachPanel lie={1} approach={approach} sunKnown={false} bearing={undefined} onBearing={() => undefined} />
+  );
+
+  test("says the stand of the chosen school, as it was found", async () => {
+    const user = userEvent.setup();
+    render(panel(stage(found.approach!)));
+    for (const [name, school] of [
+      ["From below", "from-below"],
+      ["From above", "from-above"],
+    ] as const) {
+      await user.click(screen.getByRole("button", { name }));
+      const stand = found.approach!.stands.find((one) => one.school === school);
+      if (!stand) {
+        expect(screen.getByText(/^No place from which it can be reached/)).toBeInTheDocument();
+        continue;
+      }
+      const words = stand.wadingDepth > 0 ? `Stand ${stand.wadingDepth.toFixed(2)} m deep` : "Stand on the bank";
+      expect(screen.getByText(words)).toBeInTheDocument();
+      expect(screen.getAllByText(/^(near|middle|far) on|^\d\.$/).length).toBeGreaterThan(0);
+    }
+    expect(found.approach!.stands.length).toBeGreaterThan(0);
+  });
+
+  test("no place to stand, to anchor or to wade is given while the river is to be left", async () => {
+    const left = scenarioOf(true).approach!;
+    expect(left).toMatchObject({ left: true, stands: [] });
+    expect(left.boat).toBeFalsy();
+    render(panel(stage(left)));
+    expect(screen.getByText(/^▲ The river is to be left now/)).toBeInTheDocument();
+    expect(screen.queryByText(/^Stand /)).toBeNull();
+    await userEvent.setup().click(screen.getByRole("button", { name: "From a boat" }));
+    expect(screen.queryByText(/^Boat at/)).toBeNull();
+    expect(screen.queryByText(/Casts, nearer fish first/)).toBeNull();
+  });
+
+  test("waiting and failing are told in its place", async () => {
+    const retry = jest.fn();
+    const { rerender } = render(panel(stage<Approach>(undefined, { pending: true })));
+    expect(screen.getByRole("status")).toHaveTextContent("Looking for a place");
+    rerender(panel(stage<Approach>(undefined, { fault: message("worker-lost"), retry })));
+    expect(screen.getByRole("alert")).toHaveTextContent(tell(message("worker-lost")));
+    await userEvent.setup().click(screen.getByRole("button", { name: "Try again" }));
+    expect(retry).toHaveBeenCalledTimes(1);
+  });
+
+  test("the time for it, by the angler's style", async () => {
+    const { timing } = found.approach!;
+    render(<TimePanel lie={3} timing={timing} />);
+    const region = screen.getByRole("region", { name: "Time for lie 3" });
+    expect(region).toHaveTextContent(`${timing.minutes} minutes, about ${timing.casts} cast`);
+    await userEvent.setup().click(within(region).getByRole("button", { name: "I wait" }));
+    expect(useSettings.getState().style).toBe("wait");
+  });
+});
+
+describe("what is being shown", () => {
+  const state = (change: Partial<FieldState>): FieldState => ({
+    shown: { key: "k", field, origin: "solved" },
+    settled: true,
+    progress: undefined,
+    fault: undefined,
+    cancelled: false,
+    solved: [],
+    cancel: () => undefined,
+    retry: () => undefined,
+    ...change,
+  });
+  const view = (fieldState: FieldState, change: Partial<ScenarioView> = {}) =>
+    ({
+      field: fieldState,
+      reading: stage({ of: { field } }),
+      river: {},
+      isNow: false,
+      conditions,
+      strayed: false,
+      ...change,
+    }) as unknown as ScenarioView;
+
+  test("a settled field says so; one of the bed before, or of a flow near by, says that", () => {
+    const { rerender } = render(<Status view={view(state({}))} />);
+    expect(screen.getByText(/^Settled/)).toBeInTheDocument();
+    rerender(<Status view={view(state({ shown: { key: "k", field, origin: "earlier-bed" }, settled: false }))} />);
+    expect(screen.getByText("Shown: the flow before the bed was changed.")).toBeInTheDocument();
+    rerender(<Status view={view(state({ shown: { key: "k", field, origin: "nearest" }, settled: false }))} />);
+    expect(screen.getByText("Shown: 5.0 m³/s, the nearest solved.")).toBeInTheDocument();
+  });
+
+  test("an earlier reading is said to be that while the newer one is on its way", () => {
+    const reading = stage({ of: { field } }, { earlier: true, pending: true });
+    render(
+      <Status view={view(state({}), { reading: reading as never, conditions: { ...conditions, discharge: 9 } })} />,
+    );
+    expect(screen.getByText("Seams and lies are still those of 5.0 m³/s.")).toBeInTheDocument();
+  });
+
+  test("water that is unaccounted for is told; a lie that is none here any more, too", () => {
+    render(
+      <Status
+        view={view(state({ shown: { key: "k", field: { ...field, massError: 0.021 }, origin: "solved" } }), {
+          strayed: true,
+        })}
+      />,
+    );
+    expect(screen.getByText(/2\.1 % of the water is unaccounted for/)).toBeInTheDocument();
+    expect(screen.getByText(/The lie you had chosen is none at this flow/)).toBeInTheDocument();
+  });
+
+  test("solving shows how far it is and can be stopped; stopped, it can be taken up again", async () => {
+    const user = userEvent.setup();
+    const [cancel, retry] = [jest.fn(), jest.fn()];
+    const { rerender } = render(<Status view={view(state({ settled: false, progress: 0.4, cancel }))} />);
+    expect(screen.getByRole("progressbar", { name: "Solving" })).toHaveAttribute("value", "0.4");
+    await user.click(screen.getByRole("button", { name: "stop" }));
+    expect(cancel).toHaveBeenCalledTimes(1);
+    rerender(<Status view={view(state({ settled: false, cancelled: true, retry }))} />);
+    await user.click(screen.getByRole("button", { name: /^Stopped\. Solve 5\.0 m³\/s/ }));
+    expect(retry).toHaveBeenCalledTimes(1);
+  });
+
+  test("a fault stands where the picture would, with its place in the reach", () => {
+    const fault = { ...message("worker-lost"), path: "features[0]" };
+    render(<Status view={view(state({ fault }))} />);
+    expect(screen.getByRole("alert")).toHaveTextContent("Look at features[0] of the reach");
+  });
+});
+
+describe("the time of the fish's year", () => {
+  const fish = { id: species.id, base: species.id, name: "Brown trout", species, profile: undefined } as Fish;
+
+  test("fish on their nests are not shown by default, and asked for only so as to keep off", () => {
+    const spawning = species.seasons!.find((one) => one.phase === "spawn")!;
+    useSettings.setState({ season: "auto" });
+    const { rerender } = render(<SeasonLine fish={fish} way={spawning} temperature={8} system="metric" />);
+    expect(screen.getByText(/Shown are the others/)).toBeInTheDocument();
+    act(() => {
+      useSettings.setState({ season: "spawn" });
+    });
+    rerender(<SeasonLine fish={fish} way={spawning} temperature={8} system="metric" />);
+    expect(screen.getByText(/so as to keep off/)).toBeInTheDocument();
+  });
+
+  test("water too warm to play it is told in its own words and units", () => {
+    render(<SeasonLine fish={fish} way={undefined} temperature={21} system="us" />);
+    expect(screen.getByText(/The water is 70 °F: too warm to play this fish/)).toBeInTheDocument();
+  });
+});

@@ -1,0 +1,130 @@
+"use client";
+import { useMemo, useState } from "react";
+import type { ReachRecord } from "../../core/book/records";
+import { identified, type Identified } from "../../core/flow/feature-ids";
+import type { Feature, Reach, Template, WaterReading } from "../../core/flow/reach-schema";
+import { act, faultText } from "../../state/act";
+import { say } from "../../state/notices";
+import type { Undo } from "../../store/change";
+import { database } from "../../store/database";
+import {
+  addFeature,
+  addWaterReading,
+  moveFeature,
+  patchFeature,
+  patchReach,
+  removeFeature,
+  removeWaterReading,
+  reshapeReach,
+} from "../../store/reaches";
+
+/**
+ * Changing a reach's bed and the objects on it: each change is a command on what the reach is by then, kept at once,
+ * told when it cannot be, and taken back by one press.
+ */
+export interface BedEditor {
+  reach: Reach;
+  features: readonly Identified[];
+  /** Id of the chosen object. */
+  chosen: string | undefined;
+  choose: (id: string | undefined) => void;
+  /** Moves an object by so much, m. */
+  move: (id: string, by: readonly [number, number]) => void;
+  /** Sets measures or the name of an object. */
+  change: (id: string, fields: Readonly<Record<string, unknown>>) => void;
+  add: (feature: Feature) => void;
+  remove: (id: string) => void;
+  /** The measures of a reach made from a template, and how they are changed; undefined for other beds. */
+  template: Template | undefined;
+  reshape: (measures: Partial<Omit<Template, "kind">>) => void;
+  readings: readonly WaterReading[];
+  addReading: (reading: WaterReading) => void;
+  removeReading: (reading: WaterReading) => void;
+  /** Keeps roughness and outlet as fitted. */
+  take: (fitted: Pick<Reach, "roughness" | "downstream">) => void;
+  undo: (() => void) | undefined;
+  fault: string | undefined;
+}
+
+/** Steps that can be taken back. */
+const MOST_STEPS = 50;
+
+interface Steps {
+  of: string;
+  undos: readonly Undo[];
+}
+
+/** Commands of one reach with their undo steps. */
+function useSteps(id: string | undefined) {
+  const [steps, setSteps] = useState<Steps>({ of: "", undos: [] });
+  const [fault, setFault] = useState<{ of: string; text: string } | undefined>();
+  const undos = steps.of === id ? steps.undos : [];
+  const drop = (undo: Undo) => setSteps((now) => ({ ...now, undos: now.undos.filter((one) => one !== undo) }));
+  const keep = (command: () => Promise<Undo>, done?: string) =>
+    act(async () => {
+      if (id === undefined) return;
+      try {
+        const undo = await command();
+        setFault(undefined);
+        setSteps((now) => ({ of: id, undos: [...(now.of === id ? now.undos : []), undo].slice(-MOST_STEPS) }));
+        if (done === undefined) return;
+        const back = () => {
+          drop(undo);
+          act(undo);
+        };
+        say(done, { label: "Undo", run: back });
+      } catch (error) {
+        setFault({ of: id, text: faultText(error) });
+      }
+    });
+  const last = undos.at(-1);
+  const undo =
+    last &&
+    (() => {
+      drop(last);
+      setFault(undefined);
+      act(last);
+    });
+  return { keep, undo, fault: fault?.of === id ? fault?.text : undefined };
+}
+
+export function useBedEditor(record: ReachRecord | undefined): BedEditor | undefined {
+  const [chosen, choose] = useState<string | undefined>();
+  const { keep, undo, fault } = useSteps(record?.id);
+  const features = useMemo(() => identified(record?.reach.features ?? []), [record]);
+  if (!record) return undefined;
+  const { reach, id } = record;
+  const db = database();
+  return {
+    reach,
+    features,
+    chosen: features.some((one) => one.id === chosen) ? chosen : undefined,
+    choose,
+    move: (feature, by) => keep(() => moveFeature(db, id, feature, by)),
+    change: (feature, fields) => keep(() => patchFeature(db, id, feature, fields)),
+    add: (feature) =>
+      keep(async () => {
+        const added = await addFeature(db, id, feature);
+        choose(added.id);
+        return added.undo;
+      }),
+    remove: (feature) => {
+      const gone = features.find((one) => one.id === feature);
+      choose(undefined);
+      keep(() => removeFeature(db, id, feature), `The ${gone?.name ?? gone?.kind ?? "object"} is off the bed.`);
+    },
+    template: reach.bed.kind === "template" ? reach.bed : undefined,
+    reshape: (measures) => keep(() => reshapeReach(db, id, measures)),
+    readings: reach.readings ?? [],
+    addReading: (reading) =>
+      keep(
+        () => addWaterReading(db, id, reading),
+        "The reading is in the book. Fit the bed to it under “Shape the bed”.",
+      ),
+    removeReading: (reading) => keep(() => removeWaterReading(db, id, reading), "The reading is out."),
+    take: ({ roughness, downstream }) =>
+      keep(() => patchReach(db, id, { roughness, downstream }), "The bed is as fitted."),
+    undo,
+    fault,
+  };
+}

@@ -1,0 +1,60 @@
+"use client";
+import Link from "next/link";
+import type { Session } from "../../core/book/records";
+import type { Lie } from "../../core/fish/read";
+import type { Numbered } from "../../scenario/lie-identity";
+import { act } from "../../state/act";
+import { clockNow } from "../../state/clock";
+import { say } from "../../state/notices";
+import { useSettings } from "../../state/settings";
+import { database } from "../../store/database";
+import { logCatch } from "../../store/sessions";
+import { Button, Panel } from "../../widgets/parts";
+import { flowBandWords, holdWords, scoreWords } from "../../words/lie";
+import { placeWords } from "../../words/place";
+import { showText } from "../../words/quantity";
+import { tellReason } from "../../words/reasons";
+import { TimePanel } from "./time-panel";
+import type { ReachView } from "./use-reach-view";
+
+/** Why a lie is a lie, at which flows, for how long; and what to do with it. */
+export function WhyPanel({ view, lie }: { view: ReachView; lie: Numbered<Lie> }) {
+  const system = useSettings((settings) => settings.system);
+  const { scenario, band, approach, book } = view;
+  const { river, fish } = scenario;
+  const running = book.running?.reach === river.reach?.id ? book.running : undefined;
+  return (
+    <Panel title={`Why lie ${lie.number}`}>
+      {band && <p className="mb-2 font-semibold">{flowBandWords(band, system)}</p>}
+      <ul className="grid gap-2">
+        {lie.reasons.map((reason) => (
+          <li key={reason.kind}>{tellReason(reason, system)}</li>
+        ))}
+      </ul>
+      <p className="mt-2 text-sm text-soft">{scoreWords(lie)}</p>
+      {lie.hold.of > 1 && <p className="mt-2 text-sm">{holdWords(lie.hold)}</p>}
+      <p className="mt-2 text-sm text-soft">
+        Dashed ring: its territory, {showText(fish.species.territory, "distance", system)} across.
+      </p>
+      {approach.value && <TimePanel lie={lie.number} timing={approach.value.timing} />}
+      {running && (
+        <Button tone="next" className="mt-4 min-h-14 w-full" onClick={() => act(() => logHere(running, lie))}>
+          Fish from lie {lie.number}
+        </Button>
+      )}
+      <Link
+        href="/rig"
+        className="mt-4 flex min-h-12 items-center justify-between rounded-md bg-ink px-4 font-semibold text-paper"
+      >
+        Rig for lie {lie.number}
+        <span aria-hidden>→</span>
+      </Link>
+    </Panel>
+  );
+}
+
+async function logHere(session: Session, lie: Numbered<Lie>): Promise<void> {
+  const place = { x: lie.x, y: lie.y };
+  const { undo } = await logCatch(database(), session, { lie: placeWords(lie.place), place }, clockNow());
+  say(`The fish is in the book, on lie ${lie.number}.`, { label: "Undo", run: () => act(undo) });
+}

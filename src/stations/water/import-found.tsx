@@ -1,0 +1,79 @@
+"use client";
+import { useMemo } from "react";
+import type { Parameter } from "../../core/gauge/series";
+import type { SeriesSummary } from "../../core/gauge/summary";
+import { useSettings } from "../../state/settings";
+import type { GaugeImport } from "../../store/water.worker";
+import { type ColumnDef, DataTable } from "../../widgets/data-table";
+import { Refused } from "../../widgets/refused";
+import { tell } from "../../words/messages";
+import { figureText, type Shown, showText, type UnitSystem } from "../../words/quantity";
+import { dayAndTime } from "../../words/river";
+
+const NAMES: Record<Parameter, string> = {
+  discharge: "discharge",
+  stage: "stage",
+  waterTemperature: "water temperature",
+  turbidity: "turbidity",
+  airPressure: "air pressure",
+  other: "other",
+};
+const SHOWN: Partial<Record<Parameter, Shown>> = {
+  discharge: "discharge",
+  stage: "depth",
+  waterTemperature: "temperature",
+  turbidity: "turbidity",
+};
+
+function columnsIn(system: UnitSystem): ColumnDef<SeriesSummary>[] {
+  const value = (x: number | null, { parameter, unit }: SeriesSummary) => {
+    const kind = SHOWN[parameter];
+    return kind ? showText(x, kind, system) : `${figureText(x, 1)} ${unit}`;
+  };
+  return [
+    { id: "series", header: "Series", cell: ({ row }) => NAMES[row.original.parameter] },
+    { id: "count", header: "Readings", cell: ({ row }) => figureText(row.original.count, 0) },
+    { id: "missing", header: "Gaps", cell: ({ row }) => figureText(row.original.missing, 0) },
+    { id: "min", header: "Least", cell: ({ row }) => value(row.original.min, row.original) },
+    { id: "max", header: "Most", cell: ({ row }) => value(row.original.max, row.original) },
+  ];
+}
+
+/** What gauge files hold, with what was refused of them. */
+export function ImportFound({ found, onMatch }: { found: GaugeImport; onMatch: (() => void) | undefined }) {
+  const system = useSettings((settings) => settings.system);
+  const columns = useMemo(() => columnsIn(system), [system]);
+  const { summary, notes, codes, rejected } = found;
+  const { now } = summary;
+  return (
+    <>
+      <DataTable columns={columns} rows={summary.series} label="What the file holds" />
+      {now && (
+        <p>
+          Last reading {dayAndTime(now.at)}: <strong>{showText(now.discharge, "discharge", system)}</strong>
+          {now.trend && `, ${now.trend}`}.
+        </p>
+      )}
+      {notes.map((note) => (
+        <p key={note.code} className="text-soft">
+          {tell(note, system)}
+        </p>
+      ))}
+      {Object.keys(codes).length > 0 && (
+        <p className="text-soft">
+          Codes in place of numbers, kept as gaps:{" "}
+          {Object.entries(codes)
+            .map(([code, n]) => `${code} × ${n}`)
+            .join(", ")}
+          .
+        </p>
+      )}
+      {onMatch && (
+        <button type="button" className="min-h-10 justify-self-start text-left underline" onClick={onMatch}>
+          The columns mean something else
+        </button>
+      )}
+      <Refused rejected={rejected} system={system} />
+    </>
+  );
+}

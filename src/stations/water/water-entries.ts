@@ -1,0 +1,154 @@
+import { z } from "zod";
+import type { ReachRecord, StationRecord, WaterRecord } from "../../core/book/records";
+import { readPairs } from "../../core/formats/rating-csv";
+import { fitRating, type Gauging } from "../../core/gauge/rating";
+import { readConstituents } from "../../core/gauge/tide";
+import { kinematicLag } from "../../core/gauge/transfer";
+import { answer } from "../../core/quantity/answer";
+import { InputError } from "../../core/quantity/fault";
+import type { WaterKnowledge } from "../../store/gauges";
+import { LATITUDE, LONGITUDE, numberEntry, optional, quantityEntry, textEntry } from "../../words/entry";
+import { tellFault } from "../../words/messages";
+import { entryText, entryUnit, figureText, showText, type UnitSystem } from "../../words/quantity";
+
+/** What is typed of a water, and how it becomes what is kept. */
+
+const LONGEST_LAG = 240;
+const PAIRS_HEADER = "stage (m), discharge (m3/s)";
+
+/** A text that a reader turns into data, or refuses with its fault. */
+const readBy = <T>(read: (text: string) => T, system: UnitSystem) =>
+  z.string().transform((text, context) => {
+    const found = answer(() => read(text));
+    if (found.ok) return found.value;
+    context.addIssue({ code: "custom", message: tellFault(found.fault, system) });
+    return z.NEVER;
+  });
+
+/** Pairs of a rating that can be fitted; none where nothing is written. */
+function gaugingsOf(text: string): Gauging[] {
+  if (text.trim() === "") return [];
+  const { gaugings, rejected } = readPairs(text);
+  if (rejected[0]) throw new InputError(rejected[0].reason.code, rejected[0].reason.values, { line: rejected[0].line });
+  fitRating(gaugings);
+  return gaugings;
+}
+
+export const waterSchema = (system: UnitSystem) => {
+  const depth = entryUnit("depth", system);
+  return z
+    .object({
+      latitude: optional(numberEntry(LATITUDE)),
+      longitude: optional(numberEntry(LONGITUDE)),
+      altitude: optional(
+        quantityEntry("length", entryUnit("altitude", system), {
+          low: -430,
+          high: 6000,
+          beyond: "From −430 to 6000 m.",
+        }),
+      ),
+      damNote: textEntry(500),
+      fullPool: optional(quantityEntry("length", depth)),
+      oneIn: optional(
+        numberEntry({ low: 0.1, high: 10_000, beyond: "A number from 0.1 to 10000, such as 10 for one in ten." }),
+      ),
+      tide: readBy(readConstituents, system),
+      pairs: readBy(gaugingsOf, system),
+      areaRatio: optional(numberEntry({ low: 0, open: true, high: 1000, beyond: "A number above 0, such as 0.4." })),
+      lag: optional(numberEntry({ low: -LONGEST_LAG, high: LONGEST_LAG, beyond: `Hours within ±${LONGEST_LAG}.` })),
+      distance: optional(quantityEntry("length", entryUnit("distance", system))),
+      speed: optional(
+        quantityEntry("speed", entryUnit("speed", system), { low: 0, open: true, beyond: "A speed above 0." }),
+      ),
+    })
+    .check(({ value, issues }) => {
+      const { distance, speed, lag, areaRatio } = value;
+      const wrong = (path: keyof typeof value, message: string) =>
+        issues.push({ code: "custom", message, path: [path], input: value });
+      if ((distance === null) !== (speed === null))
+        wrong(distance === null ? "distance" : "speed", "The way and the speed go together.");
+      else if (distance !== null && speed !== null && Math.abs(kinematicLag(distance, speed)) > LONGEST_LAG)
+        wrong("distance", `That would take more than ${LONGEST_LAG} hours.`);
+      if (areaRatio === null && (lag !== null || distance !== null))
+        wrong("areaRatio", "Give it too; 1 where the two are alike.");
+    });
+};
+export type WaterEntries = z.input<ReturnType<typeof waterSchema>>;
+type WaterValues = z.output<ReturnType<typeof waterSchema>>;
+
+const bare = (value: number | null | undefined, digits: number): string =>
+  value == null ? "" : figureText(Number(value.toFixed(digits)), decimalsOf(Number(value.toFixed(digits))), false);
+const decimalsOf = (value: number): number => (String(value).split(".")[1] ?? "").length;
+
+/** What is known, as it stands in the fields. */
+export function waterEntries(
+  station: StationRecord,
+  water: WaterRecord,
+  reach: ReachRecord | undefined,
+  system: UnitSystem,
+): WaterEntries {
+  const quantity = (value: number | null, kind: "altitude" | "depth") =>
+    value === null ? "" : entryText(value, kind, system);
+  return {
+    latitude: bare(station.latitude, 6),
+    longitude: bare(station.longitude, 6),
+    altitude: quantity(water.altitude, "altitude"),
+    damNote: water.damNote,
+    fullPool: quantity(water.fullPool, "depth"),
+    oneIn: bare(water.beachSlope === null ? null : 1 / water.beachSlope, 3),
+    tide: water.constituents.map((one) => `${one.name} ${one.amplitude} ${one.phase}`).join("\n"),
+    pairs: water.gaugings.length
+      ? [PAIRS_HEADER, ...water.gaugings.map((one) => `${one.stage}, ${one.discharge}`)].join("\n")
+      : "",
+    areaRatio: bare(reach?.transfer?.areaRatio, 6),
+    lag: bare(reach?.transfer?.lag, 3),
+    distance: "",
+    speed: "",
+  };
+}
+
+type Known = WaterKnowledge["water"];
+
+/**
+ * What is to be kept: of the water only what was changed here, so that what another page says of it stays.
+ * `touched` names the fields that were changed.
+ */
+export function knowledgeOf(
+  values: WaterValues,
+  touched: ReadonlySet<string>,
+  bands: Known["bands"] | undefined,
+): WaterKnowledge {
+  const water: Known = {
+    ...(touched.has("altitude") && { altitude: values.altitude }),
+    ...(touched.has("damNote") && { damNote: values.damNote }),
+    ...(touched.has("fullPool") && { fullPool: values.fullPool }),
+    ...(touched.has("oneIn") && { beachSlope: values.oneIn === null ? null : 1 / values.oneIn }),
+    ...(touched.has("tide") && { constituents: values.tide }),
+    ...(touched.has("pairs") && { gaugings: values.pairs }),
+    ...(bands && { bands }),
+  };
+  const placed = touched.has("latitude") || touched.has("longitude");
+  const timed = ["areaRatio", "lag", "distance", "speed"].some((field) => touched.has(field));
+  return {
+    water,
+    ...(placed && { place: { latitude: values.latitude, longitude: values.longitude } }),
+    ...(timed && { transfer: transferOf(values) }),
+  };
+}
+
+function transferOf({ areaRatio, lag, distance, speed }: WaterValues): WaterKnowledge["transfer"] {
+  if (areaRatio === null) return null;
+  const byWay = distance === null || speed === null ? 0 : Number(kinematicLag(distance, speed).toFixed(2));
+  return { areaRatio, lag: lag ?? byWay };
+}
+
+/** What the pairs written so far say, or that nothing is written yet. */
+export function ratingWords(text: string, system: UnitSystem): string | undefined {
+  if (text.trim() === "")
+    return "Gives discharge where the gauge has only stage, and stage where it has only discharge.";
+  const found = answer(() => fitRating(gaugingsOf(text)));
+  if (!found.ok) return undefined;
+  const { C, h0, b, count, standardError, maxGauged } = found.value;
+  const error = standardError === null ? "; a fourth would tell its error" : `, ±${Math.round(standardError * 100)} %`;
+  return `Q = ${C.toPrecision(3)} (h ${h0 < 0 ? "+" : "−"} ${figureText(Math.abs(h0), 2)})^${figureText(b, 2)}, ${count} pairs${error}; a guess beyond ${showText(1.5 * maxGauged, "discharge", system)}.`;
+}

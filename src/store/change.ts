@@ -1,0 +1,86 @@
+import type { EntityTable } from "dexie";
+import { InputError } from "../core/quantity/fault";
+import type { Database } from "./database";
+
+/** Takes back one step, and only that: what others did since stays. */
+export type Undo = () => Promise<void>;
+
+interface Kept {
+  id: string;
+  updatedAt: string;
+  deleted?: boolean;
+}
+
+const stamp = (): string => new Date().toISOString();
+
+/**
+ * Changes one record by a function of what it is now, within a transaction: two panels, two tabs or a held key never
+ * write over each other. `back` is the function that takes this step back from whatever the record is by then.
+ * @throws InputError "record-gone" when it is not there; whatever `by` throws, with nothing written
+ */
+export async function change<T extends Kept>(
+  db: Database,
+  table: EntityTable<T, "id">,
+  id: string,
+  by: (record: T) => T,
+  back?: (record: T, before: T) => T,
+): Promise<Undo> {
+  const write = (make: (record: T) => T): Promise<T> =>
+    db.transaction("rw", table, async () => {
+      const record = await table.get(id as never);
+      if (!record) throw new InputError("record-gone");
+      await table.put({ ...make(record), updatedAt: stamp() });
+      return record;
+    });
+  const before = await write(by);
+  return async () => {
+    await write((record) => (back ? back(record, before) : before));
+  };
+}
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/**
+ * Sets some fields of a record. Its undo sets those back that still are as this step left them; a field that was
+ * changed again since keeps its newer value.
+ */
+export const patch = <T extends Kept>(
+  db: Database,
+  table: EntityTable<T, "id">,
+  id: string,
+  fields: Partial<T>,
+): Promise<Undo> =>
+  change(
+    db,
+    table,
+    id,
+    (record) => ({ ...record, ...fields }),
+    (record, before) => unpatched(record, before, fields),
+  );
+
+/** A record with the fields of a patch as they were before it, where nobody has changed them since. */
+export function unpatched<T extends object>(record: T, before: T, fields: Partial<T>): T {
+  const restored = { ...record };
+  for (const key of Object.keys(fields) as (keyof T)[]) {
+    if (!same(record[key], fields[key])) continue;
+    if (before[key] === undefined) delete restored[key];
+    else restored[key] = before[key];
+  }
+  return restored;
+}
+
+/** Takes a record out of the book, leaving its tombstone, or brings it back. */
+export const setDeleted = <T extends Kept>(
+  db: Database,
+  table: EntityTable<T, "id">,
+  id: string,
+  deleted: boolean,
+): Promise<Undo> => patch(db, table, id, { deleted: deleted || undefined } as Partial<T>);
+
+/** Puts a new record in; undo leaves its tombstone. */
+export async function add<T extends Kept>(db: Database, table: EntityTable<T, "id">, record: T): Promise<Undo> {
+  await table.add(record as never);
+  return async () => {
+    await setDeleted(db, table, record.id, true);
+  };
+}

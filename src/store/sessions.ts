@@ -1,0 +1,82 @@
+import type { Catch, Session } from "../core/book/records";
+import { add, patch, setDeleted, type Undo } from "./change";
+import type { Database } from "./database";
+import { newId } from "./identity";
+import { stateFor } from "./river";
+
+const iso = (time: number): string => new Date(time).toISOString();
+const stamp = (): string => iso(Date.now());
+
+/** Starts a session at `now`, ms by the application's clock. */
+export async function startSession(db: Database, reach: string, species: string, now: number): Promise<Undo> {
+  const session: Session = {
+    schema: "low-heron/session@1",
+    id: newId(now),
+    updatedAt: stamp(),
+    reach,
+    start: iso(now),
+    end: null,
+    rods: 1,
+    species,
+    notes: "",
+    river: await stateFor(db, reach, now),
+  };
+  return add(db, db.sessions, session);
+}
+
+/** Ends a session; never before it began. */
+export const endSession = (db: Database, session: Pick<Session, "id" | "start">, now: number): Promise<Undo> =>
+  patch(db, db.sessions, session.id, { end: iso(Math.max(now, Date.parse(session.start))) });
+
+export const removeSession = (db: Database, id: string): Promise<Undo> => setDeleted(db, db.sessions, id, true);
+
+/** Puts a past session in the book with its true times: a blank remembered later counts too. */
+export async function addPastSession(
+  db: Database,
+  given: Pick<Session, "reach" | "species" | "rods" | "notes"> & { start: number; end: number },
+): Promise<Undo> {
+  const { start, end, ...rest } = given;
+  const session: Session = {
+    schema: "low-heron/session@1",
+    id: newId(),
+    updatedAt: stamp(),
+    ...rest,
+    start: iso(start),
+    end: iso(end),
+    river: await stateFor(db, given.reach, start),
+  };
+  return add(db, db.sessions, session);
+}
+
+/** What can be said of a fish when it is logged. */
+export type CatchDetails = Partial<Pick<Catch, "length" | "lie" | "lure" | "notes" | "species" | "place">>;
+
+/** Logs a fish at `at`, ms. Resolves only when it is on the disk. */
+export async function logCatch(
+  db: Database,
+  session: Session,
+  fish: CatchDetails,
+  at: number,
+): Promise<{ fish: Catch; undo: Undo }> {
+  const one: Catch = {
+    schema: "low-heron/catch@1",
+    id: newId(at),
+    updatedAt: stamp(),
+    session: session.id,
+    at: iso(at),
+    species: fish.species ?? session.species,
+    length: fish.length ?? null,
+    lie: fish.lie ?? "",
+    lure: fish.lure ?? "",
+    notes: fish.notes ?? "",
+    river: await stateFor(db, session.reach, at),
+    ...(fish.place ? { place: fish.place } : {}),
+  };
+  return { fish: one, undo: await add(db, db.catches, one) };
+}
+
+/** Corrects a fish. */
+export const patchCatch = (db: Database, id: string, fields: CatchDetails): Promise<Undo> =>
+  patch<Catch>(db, db.catches, id, fields);
+
+export const removeCatch = (db: Database, id: string): Promise<Undo> => setDeleted(db, db.catches, id, true);

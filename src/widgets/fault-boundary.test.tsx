@@ -1,0 +1,29 @@
+import "@testing-library/jest-dom";
+import { render, screen } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { InputError } from "../core/quantity/fault";
+import { FaultBoundary } from "./fault-boundary";
+
+let broken: unknown;
+function Part() {
+  if (broken) throw broken;
+  return <p>all is well</p>;
+}
+
+test("a part that cannot be drawn is told by its name and fault, and can be tried again", async () => {
+  const quiet = jest.spyOn(console, "error").mockImplementation(() => undefined);
+  broken = new InputError("record-gone");
+  render(
+    <FaultBoundary name="Log">
+      <Part />
+    </FaultBoundary>,
+  );
+  expect(screen.getByRole("alert")).toHaveTextContent(
+    "Log could not be shown. It is no longer in the book: it was taken out elsewhere.",
+  );
+  broken = undefined;
+  await userEvent.setup().click(screen.getByRole("button", { name: "Try again" }));
+  expect(screen.getByText("all is well")).toBeInTheDocument();
+  expect(screen.queryByRole("alert")).toBeNull();
+  quiet.mockRestore();
+});

@@ -1,0 +1,33 @@
+import "@testing-library/jest-dom";
+import { render, screen } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { FileField } from "./file-field";
+import { Refused } from "./refused";
+import { message } from "../core/quantity/message";
+import { tell } from "../words/messages";
+
+test("files chosen are handed over, and the same file, mended, can be chosen again", async () => {
+  const user = userEvent.setup();
+  const given: string[][] = [];
+  render(
+    <FileField label="File" accept=".csv" multiple onFiles={(files) => given.push(files.map((one) => one.name))} />,
+  );
+  const field = screen.getByLabelText("File");
+  const files = ["a.csv", "b.csv"].map((name) => new File(["x"], name, { type: "text/csv" }));
+  await user.upload(field, files);
+  await user.upload(field, files[0]!);
+  await user.upload(field, files[0]!);
+  expect(given).toEqual([["a.csv", "b.csv"], ["a.csv"], ["a.csv"]]);
+});
+
+test("refused lines are told with their reasons; of very many the first, and how many more there are", () => {
+  const rejected = (n: number) => Array.from({ length: n }, (_, k) => ({ line: k + 2, reason: message("no-place") }));
+  const { rerender, container } = render(<Refused rejected={[]} system="metric" />);
+  expect(container).toBeEmptyDOMElement();
+  rerender(<Refused rejected={rejected(1)} system="metric" />);
+  expect(screen.getByText("1 line refused")).toBeInTheDocument();
+  expect(screen.getByRole("listitem")).toHaveTextContent(`line 2: ${tell(message("no-place"))}`);
+  rerender(<Refused rejected={rejected(203)} system="metric" />);
+  expect(screen.getAllByRole("listitem")).toHaveLength(200);
+  expect(screen.getByText("and 3 more")).toBeInTheDocument();
+});

@@ -1,0 +1,14 @@
+import type { Caution } from "../core/gauge/cautions";
+import { cautionWords } from "./cautions";
+
+test.each<[Caution, RegExp]>([
+  [{ kind: "rising", ratePerHour: 0.124 }, /^Rising fast, 12 % an hour: leave the water/],
+  [{ kind: "thunder", minutesLeft: 20 }, /off the water, rod down, for another 20 min/],
+  [{ kind: "dam", note: "siren, then a metre" }, /^Dam above: siren, then a metre\. Know the way out/],
+  [{ kind: "tide" }, /tide is making/],
+  [{ kind: "dark" }, /stay out of water that you have not waded by day/],
+  [{ kind: "heat", temperature: 21 }, /^70 °F: leave trout and salmon alone/],
+  [{ kind: "cold", temperature: 8 }, /^Cold water, 46 °F/],
+])("%j is said so", (caution, words) => {
+  expect(cautionWords(caution, "us")).toMatch(words);
+});

@@ -1,0 +1,45 @@
+import type { FlowBand } from "../core/fish/flow-band";
+import type { Hold } from "../core/fish/holds";
+import type { Lie } from "../core/fish/read";
+import { figureText, showText, type UnitSystem } from "./quantity";
+
+/** The flows at which a lie fishes. */
+export function flowBandWords({ low, high, best, openBelow, openAbove }: FlowBand, system: UnitSystem): string {
+  const text = (value: number) => showText(value, "discharge", system);
+  const range =
+    openBelow && openAbove
+      ? "at every flow looked at"
+      : openBelow
+        ? `up to ${text(high)}`
+        : openAbove
+          ? `from ${text(low)} up`
+          : `between ${text(low)} and ${text(high)}`;
+  return `Fishes ${range}, best about ${text(best)}.`;
+}
+
+const FACTORS: Readonly<Record<string, string>> = {
+  ambush: "slow beside fast",
+  lane: "way up",
+  rest: "rest before effort",
+};
+
+/** What the score of a lie is made of. */
+export function scoreWords({ score, factors }: Pick<Lie, "score" | "factors">): string {
+  const parts = Object.entries(factors).map(([name, value]) =>
+    name === "netEnergy"
+      ? `net energy ${figureText(value * 1000, 0)} mW`
+      : `${FACTORS[name] ?? name} ${figureText(value, 2)}`,
+  );
+  const scaled = factors.netEnergy === undefined ? " × 1000" : "";
+  return `Score ${figureText(score * 1000, 0)} = ${parts.join(" × ")}${scaled}. It compares places on this day; it is no chance of a fish.`;
+}
+
+const ORDINALS = ["First", "Second", "Third"];
+
+/** A lie among those of its hold. */
+export const holdWords = ({ place, of, name }: Hold): string =>
+  `${ORDINALS[place - 1]} of ${of} lies in hold ${name}: ${
+    place === 1
+      ? "the best fish has it; when it is gone the next one moves up."
+      : "the next fish has it. Fish the hold from the nearer lie to the farther."
+  }`;

@@ -1,0 +1,42 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { InputError } from "../core/quantity/fault";
+import { message } from "../core/quantity/message";
+import { tell, tellFault, WORDS } from "./messages";
+
+const root = join(__dirname, "..", "..");
+const sources = ["src", "cli"].flatMap((folder) =>
+  readdirSync(join(root, folder), { recursive: true, encoding: "utf8" })
+    .filter((name) => /\.tsx?$/.test(name) && !/\.test\.tsx?$/.test(name))
+    .map((name) => readFileSync(join(root, folder, name), "utf8")),
+);
+
+test("every code that is thrown, refused with or said has its sentence", () => {
+  const codes = new Set<string>();
+  for (const text of sources)
+    for (const [, code] of text.matchAll(/(?:InputError|message|refuse|rule)\(\s*(?:[\w.]+,\s*)?"([a-z0-9-]+)"/g))
+      codes.add(code!);
+  expect(codes.size).toBeGreaterThan(120);
+  expect([...codes].filter((code) => !(code in WORDS))).toEqual([]);
+});
+
+test("no sentence shows a value that was not handed in: every name in a sentence is given where its code is used", () => {
+  // A sentence told with nothing may lack values, but must not break.
+  for (const code of Object.keys(WORDS)) expect(typeof tell(message(code))).toBe("string");
+});
+
+test("a reason within a fault is told too, with its line", () => {
+  const reason = message("not-a-reading", { parameter: "stage", text: "abc" });
+  const { fault } = new InputError("no-readings", { line: 4, reason }, { line: 4 });
+  expect(tellFault(fault)).toBe("The file holds no usable reading: line 4, stage “abc” is not a number. (line 4)");
+});
+
+test("quantities in messages follow the units asked for", () => {
+  const warm = message("too-warm-to-play", { species: "brown-trout", temperature: 21 });
+  expect(tell(warm, "metric")).toMatch(/^21\.0 °C: leave brown trout alone/);
+  expect(tell(warm, "us")).toMatch(/^70 °F: leave brown trout alone/);
+});
+
+test("an unknown code shows itself instead of nothing", () => {
+  expect(tell(message("never-heard-of"))).toBe("never-heard-of");
+});

@@ -1,0 +1,28 @@
+import { listed, type Words } from "./say";
+
+/** What the command line refuses, and what the application itself has to tell. */
+export const COMMANDS: Words = {
+  "unknown-option": (p) => `--${p.name} is not an option here. Known: ${listed(p.known)}.`,
+  "missing-value": (p) => `--${p.name} wants a value.`,
+  "missing-argument": (p) => `Give ${p.what}.`,
+  "too-many-arguments": (p) => `Only one argument is taken: ${p.what}.`,
+  "missing-option": (p) => `--${p.name} must be given.`,
+  "bad-number-option": (p, say) => `--${p.name} must be a number. ${say.tell(p.why)}`,
+  "bad-time-option": (p) => `--${p.name} must be an ISO 8601 time; it is “${p.text}”.`,
+  "a-folder": (p) => `${p.path} is a folder.`,
+  unreadable: (p) => `${p.path} cannot be read: ${p.code}.`,
+  unwritable: (p) => `${p.path} cannot be written: ${p.code}.`,
+  "input-too-large": (p) => `${p.path} is larger than ${p.megabytes} MB.`,
+  "out-of-range": (p) => `--${p.name} must be from ${p.low} to ${p.high}; it is ${p.value}.`,
+  "bad-choice": (p) => `--${p.name} must be one of ${listed(p.known)}; it is “${p.text}”.`,
+  "unknown-command": (p) => `“${p.name}” is not a command. Known: ${listed(p.known)}; heron help tells more.`,
+  "other-discharge": (p) => `The field was solved at ${p.solved} m3/s, and ${p.asked} was asked for.`,
+  "unknown-season": (p) => `“${p.season}” is no time of the year of this fish. Known: ${listed(p.known)}.`,
+  internal: (p) => `Something went wrong inside: ${p.detail}`,
+  "worker-lost": () => "The part that works this out broke down. It is started anew: try again.",
+  "not-kept": (p) => `The browser could not keep this: ${p.detail}. Nothing was changed.`,
+  "disk-full": () => "The disk that the browser may use is full: nothing was kept. Save an archive and make room.",
+  "file-lost": (p) => `${p.name} could not be read from the disk.`,
+  "record-gone": () => "It is no longer in the book: it was taken out elsewhere.",
+  "nothing-open": () => "The file is no longer open: choose it again.",
+};

@@ -1,0 +1,33 @@
+import { listed, type Words } from "./say";
+
+const TYPES: Readonly<Record<string, string>> = {
+  number: "a number",
+  int: "a whole number",
+  string: "a text",
+  array: "a list",
+  object: "an object",
+  boolean: "true or false",
+  tuple: "a pair",
+};
+
+/** What a schema found wrong with one value. */
+export const ISSUES: Words = {
+  "wrong-type": (p) =>
+    `${p.missing ? "nothing is given; " : ""}${TYPES[String(p.expected)] ?? String(p.expected)} is wanted`,
+  "under-least": (p) =>
+    p.of === "string" || p.of === "array"
+      ? `at least ${p.least} wanted`
+      : `must be ${p.allowed ? `${p.least} or more` : `above ${p.least}`}`,
+  "over-most": (p) =>
+    p.of === "string" || p.of === "array"
+      ? `at most ${p.most} allowed`
+      : `must be ${p.allowed ? `${p.most} or less` : `under ${p.most}`}`,
+  "not-one-of": (p) => `must be one of ${listed(p.known)}`,
+  "unknown-keys": (p) => `not known here: ${listed(p.keys)}`,
+  "wrong-format": (p) => (p.format === "datetime" ? "must be an ISO 8601 instant" : "is not written as it should be"),
+  "not-valid": () => "is not as it should be",
+  "must-ascend": () => "must ascend",
+  "times-and-values": () => "times and values must be of one length",
+  "ends-before-it-begins": () => "must not end before it begins",
+  "not-the-profile": () => "must be the profile's own id",
+};

@@ -1,0 +1,53 @@
+import type { Words } from "./say";
+import { columns, firstRefused, listed } from "./say";
+
+/** Why a file could not be read. */
+export const READING: Words = {
+  "empty-file": () => "The file is empty.",
+  "not-json": (p) => `The file is not JSON: ${p.message}`,
+  "field-not-json": (p) => `The field file is not JSON: ${p.message}`,
+  "part-not-json": (p) => `${p.path}${p.line ? `, line ${p.line}` : ""} is not JSON.`,
+  "request-not-json": (p) => `The request is not JSON: ${p.message}`,
+  "no-readings": (p, say) => `The file holds no usable reading${firstRefused(p, say)}.`,
+  "no-pairs": (p, say) => `The file holds no usable pair${firstRefused(p, say)}.`,
+  "no-known-column": (p) =>
+    `No column gives discharge, stage, water temperature or turbidity. The columns are: ${columns(p.columns)}.`,
+  "no-carrying-column": () => "No column carries discharge, stage, water temperature or turbidity.",
+  "no-time-column": (p) =>
+    `No column is named as a time (time, datetime, timestamp). The columns are: ${columns(p.columns)}.`,
+  "no-depth-column": (p) => `No column is named as a depth or a height of the bed. The columns are: ${p.names}.`,
+  "no-named-column": (p) => `No column is named as ${p.parameter}. The columns are: ${columns(p.columns)}.`,
+  "no-place-columns": (p) =>
+    `No two columns give a place (latitude and longitude, easting and northing, or x and y). The columns are: ${p.names}.`,
+  "unknown-zone": (p) => `“${p.zone}” is not a time zone known here.`,
+  "unknown-unit": (p) => `Column “${p.name}” is in “${p.unit}”, a unit not known here.`,
+  "not-a-length": (p) => `Column “${p.name}” is in “${p.unit}”, which is no length known here.`,
+  "wrong-columns": (p) => `${p.matched} columns were matched, and the file has ${p.count}.`,
+  "wrong-unit": (p) => `Column “${p.name}” is in ${p.unit}, which does not measure ${p.parameter}.`,
+  "unknown-format": (p) => `“${p.stated}” is not a gauge format read here: ${listed(p.known)}.`,
+  "no-datetime-column": () => "The header row names no datetime column.",
+  "no-header": () => "The file holds only comments.",
+  "file-too-large": (p) => `The file is larger than ${p.megabytes} MB.`,
+  "binary-file": () => "The file is not text: it holds binary data.",
+  "not-waterml2": () => "The XML holds no observation of WaterML 2.0.",
+  "not-geojson": () => "The file is not a GeoJSON feature collection.",
+  "not-gpx": () => "The XML is not GPX.",
+  doctype: () => "The XML declares a document type or entities; they are not read here.",
+  "not-xml": (p) => `The file is not well-formed XML: ${p.detail || "it cannot be parsed"}`,
+  "too-many-soundings": (p) => `The file holds more than ${p.most} soundings.`,
+  "no-soundings": (p, say) => `The file holds no place with a ${p.measure}${firstRefused(p, say)}.`,
+  "archive-too-large": () => "The archive is larger than 100 MB.",
+  "part-too-large": (p) => `Part ${p.name} unpacks to more than 200 MB.`,
+  "no-manifest": () => "The zip holds no manifest.json: it is not a Low Heron archive.",
+  "bad-manifest": (p, say) => `The manifest is not as it should be: ${say.tell(p.issue)}`,
+  "not-an-archive": () => "The file is not a zip archive, or it is damaged.",
+  "missing-part": (p) => `The archive lacks its part ${p.path}.`,
+  "bad-sum": (p) => `Part ${p.path} does not match its sum in the manifest: the archive is damaged.`,
+  "bad-count": (p) => `Part ${p.path} has ${p.length} records, and the manifest says ${p.count}.`,
+  "bad-record": (p, say) => `${p.path}, line ${p.line}: ${p.field}: ${say.tell(p.issue)}`,
+  "reach-missing": (p) => `Session ${p.id} names a reach that the archive does not hold.`,
+  "session-missing": (p) => `Catch ${p.id} names a session that the archive does not hold.`,
+  "bad-field": (p, say) => `The field is not as it should be at ${p.path || "its top"}: ${say.tell(p.issue)}`,
+  "field-too-large": (p) => `${p.cells} cells are more than can be read.`,
+  "field-count": (p) => `“${p.name}” has ${p.length} values, and ${p.cells} are needed.`,
+};

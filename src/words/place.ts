@@ -1,0 +1,37 @@
+import type { LiePlace } from "../core/fish/read";
+import type { BreakName } from "../core/water/cover";
+
+const BREAKS = { stone: "stone", wood: "log jam", wall: "wall" } as const;
+
+/** "the split stone", "the log jam". */
+export const breakName = (one: BreakName): string => `the ${one.name ?? BREAKS[one.kind]}`;
+
+const PARTS = {
+  corner: "Corner facing the current",
+  slot: "Slot below the riffle",
+  ledge: "On the ledge",
+  "bottom-edge": "Where hard bottom meets soft",
+  head: "Head of the pool",
+  tail: "Tail of the pool",
+  deep: "Deep of the pool",
+  "riffle-pocket": "Pocket in the riffle",
+  run: "Even run",
+} as const;
+
+/** What a lie is called by. */
+export function placeWords(place: LiePlace): string {
+  switch (place.kind) {
+    case "above":
+      return `Cushion above ${breakName(place.break)}`;
+    case "below":
+      return `Slack below ${breakName(place.break)}`;
+    case "beside":
+      return `Beside ${breakName(place.break)}`;
+    case "seam-edge":
+      return `${place.side === "left" ? "Left" : "Right"}-hand seam edge`;
+    case "bank-edge":
+      return `Soft edge by the ${place.side} bank`;
+    default:
+      return PARTS[place.kind];
+  }
+}

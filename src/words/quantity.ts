@@ -1,0 +1,119 @@
+import { findUnit, fromSI } from "../core/quantity/units";
+
+/** Units that an angler thinks in. */
+export type UnitSystem = "metric" | "us";
+
+/** What is being shown; each has a customary unit and rounding in both systems. */
+export type Shown =
+  | "depth"
+  | "distance"
+  | "altitude"
+  | "discharge"
+  | "speed"
+  | "temperature"
+  | "temperatureDifference"
+  | "shotMass"
+  | "lureMass"
+  | "fishMass"
+  | "fishLength"
+  | "smallLength"
+  | "turbidity"
+  | "area"
+  | "unitDischarge";
+
+interface Style {
+  unit: string;
+  label: string;
+  digits: number;
+}
+
+/** What can be typed into a field. */
+export type Entered = Exclude<Shown, "temperatureDifference" | "area" | "unitDischarge">;
+
+const STYLES: Record<Entered, Record<UnitSystem, Style>> = {
+  depth: { metric: { unit: "m", label: "m", digits: 2 }, us: { unit: "ft", label: "ft", digits: 1 } },
+  distance: { metric: { unit: "m", label: "m", digits: 1 }, us: { unit: "ft", label: "ft", digits: 0 } },
+  altitude: { metric: { unit: "m", label: "m", digits: 0 }, us: { unit: "ft", label: "ft", digits: 0 } },
+  discharge: { metric: { unit: "m3/s", label: "m³/s", digits: 1 }, us: { unit: "cfs", label: "cfs", digits: 0 } },
+  speed: { metric: { unit: "m/s", label: "m/s", digits: 2 }, us: { unit: "ft/s", label: "ft/s", digits: 1 } },
+  temperature: { metric: { unit: "C", label: "°C", digits: 1 }, us: { unit: "F", label: "°F", digits: 0 } },
+  shotMass: { metric: { unit: "g", label: "g", digits: 2 }, us: { unit: "g", label: "g", digits: 2 } },
+  lureMass: { metric: { unit: "g", label: "g", digits: 1 }, us: { unit: "oz", label: "oz", digits: 3 } },
+  fishMass: { metric: { unit: "kg", label: "kg", digits: 2 }, us: { unit: "lb", label: "lb", digits: 1 } },
+  fishLength: { metric: { unit: "cm", label: "cm", digits: 0 }, us: { unit: "in", label: "in", digits: 1 } },
+  smallLength: { metric: { unit: "cm", label: "cm", digits: 0 }, us: { unit: "in", label: "in", digits: 1 } },
+  turbidity: { metric: { unit: "NTU", label: "NTU", digits: 1 }, us: { unit: "NTU", label: "NTU", digits: 1 } },
+};
+
+/** Small flows need more figures than large ones: 0.84, 6.5, 42. */
+function dischargeDigits(value: number, system: UnitSystem): number {
+  if (system === "us") return value < 10 ? 1 : 0;
+  if (value < 1) return 2;
+  return value < 100 ? 1 : 0;
+}
+
+/** Figure and unit label of an SI value in the wanted system. Missing values show as a dash. */
+export function show(
+  value: number | null | undefined,
+  kind: Shown,
+  system: UnitSystem,
+): { figure: string; unit: string; text: string } {
+  if (kind === "temperatureDifference") {
+    const scaled = value == null ? value : system === "us" ? value * 1.8 : value;
+    return join(scaled, system === "us" ? 0 : 1, system === "us" ? "°F" : "°C");
+  }
+  if (kind === "unitDischarge")
+    return join(
+      value == null ? value : system === "us" ? value / 0.3048 ** 2 : value,
+      system === "us" ? 1 : 2,
+      system === "us" ? "ft²/s" : "m²/s",
+    );
+  if (kind === "area")
+    return join(
+      value == null ? value : system === "us" ? value / 0.3048 ** 2 : value,
+      0,
+      system === "us" ? "ft²" : "m²",
+    );
+  const style = STYLES[kind][system];
+  const converted = value == null || Number.isNaN(value) ? null : fromSI(value, findUnit(style.unit)!);
+  const digits = kind === "discharge" && converted != null ? dischargeDigits(converted, system) : style.digits;
+  return join(converted, digits, style.label);
+}
+
+/** A figure with so many decimals, as it is written where the reader lives (Intl); a true minus, a dash for none. */
+export function figureText(value: number | null | undefined, digits: number, grouping = true): string {
+  if (value == null || !Number.isFinite(value)) return "–";
+  return formatOf(digits, grouping).format(value).replace("-", "−");
+}
+
+const formats = new Map<string, Intl.NumberFormat>();
+function formatOf(digits: number, grouping: boolean): Intl.NumberFormat {
+  const key = `${digits}${grouping ? "g" : ""}`;
+  let format = formats.get(key);
+  if (!format) {
+    format = new Intl.NumberFormat(undefined, {
+      minimumFractionDigits: digits,
+      maximumFractionDigits: digits,
+      useGrouping: grouping,
+    });
+    formats.set(key, format);
+  }
+  return format;
+}
+
+function join(value: number | null | undefined, digits: number, unit: string) {
+  const figure = figureText(value, digits);
+  return { figure, unit, text: `${figure} ${unit}` };
+}
+
+/** A quantity as it goes back into a field: without groups, so that it is read as it was written. */
+export function entryText(value: number, kind: Entered, system: UnitSystem): string {
+  const { unit, label, digits } = STYLES[kind][system];
+  return `${figureText(fromSI(value, findUnit(unit)!), digits, false)} ${label}`;
+}
+
+export const showText = (value: number | null | undefined, kind: Shown, system: UnitSystem): string =>
+  show(value, kind, system).text;
+
+/** The unit a bare number is read in, for each kind and system. */
+export const entryUnit = (kind: Entered, system: UnitSystem): string => STYLES[kind][system].unit;

@@ -1,0 +1,56 @@
+import type { UnitSystem } from "./quantity";
+import type { Reason } from "../core/fish/reasons";
+import { breakName } from "./place";
+import { figureText, showText } from "./quantity";
+import { capital } from "./text";
+
+/** Why a lie is a lie, in an angler's words. */
+export function tellReason(reason: Reason, system: UnitSystem): string {
+  const text = (value: number, kind: Parameters<typeof showText>[1]) => showText(value, kind, system);
+  switch (reason.kind) {
+    case "speeds":
+      return `${text(reason.focal, "speed")} at the fish, ${text(reason.adjacent, "speed")} an arm's length away.`;
+    case "seam":
+      return `${reason.distance < 0.3 ? "On a seam" : `A seam ${text(reason.distance, "distance")} away`}, ${text(reason.difference, "speed")} across it; the lie is on its ${reason.slowSide ? "slow" : "fast"} side.`;
+    case "noSeam":
+      return "No seam near: the place lives off its own current.";
+    case "drift":
+      return `${reason.share >= 1 ? "The food line passes here" : "Little food drifts by"}: ${figureText(reason.share, 1)} × what enters the reach.`;
+    case "energy":
+      return `Drift-foraging model: ${figureText(reason.net * 1000, 0)} mW to the good, ${figureText(reason.timesMedian, 1)} × the middle of the wet area.`;
+    case "depth":
+      return reason.depth >= reason.visibleDepth
+        ? `${text(reason.depth, "depth")} deep, out of sight below ${text(reason.visibleDepth, "depth")}.`
+        : `${text(reason.depth, "depth")} deep, and the bed can be seen to ${text(reason.visibleDepth, "depth")}: keep low.`;
+    case "break":
+      return `${capital(breakName(reason.break))} ${reason.distance < 0.2 ? "right beside it" : `${text(reason.distance, "distance")} off`} for shelter.`;
+    case "brokenSurface":
+      return `Broken surface hides it (Froude number ${figureText(reason.froude, 2)}).`;
+    case "overhead":
+      return "A roof over it: cut bank or overhanging branches.";
+    case "refuge":
+      return reason.share > 0.6 ? "Somewhere to bolt to within four metres." : "Little to bolt to near by.";
+    case "exposed":
+      return "Little cover: it will leave at the first shadow.";
+    case "ambush":
+      return reason.fast - reason.slow > 0.1
+        ? `${text(reason.slow, "speed")} here, and ${text(reason.fast, "speed")} within ${text(reason.reach, "distance")}: slow beside fast.`
+        : `No faster water within ${text(reason.reach, "distance")}: little comes by to be caught.`;
+    case "ledge":
+      return `A step of the bed, ${text(reason.step, "depth")} or more, right beside it.`;
+    case "edge":
+      return "Hard bottom meets soft here: a stop on the way to winter water.";
+    case "bright":
+      return "Bright for it at this depth and clarity: better in low light.";
+    case "bottom":
+      return `Over ${reason.substrate}, which it likes less.`;
+    case "lane":
+      return reason.dearer < 0.005
+        ? "On the cheapest way up the reach."
+        : `The way through here costs ${figureText(reason.dearer * 100, 1)} % more than the cheapest.`;
+    case "rest":
+      return reason.share > 1.05
+        ? `The next twelve metres cost ${figureText(reason.share, 1)} times as much to swim: a place to stop before them.`
+        : "No dearer water ahead: no need to stop here.";
+  }
+}

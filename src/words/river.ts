@@ -1,0 +1,121 @@
+import { showText, type UnitSystem } from "./quantity";
+import { bodyMarkAt } from "../core/gauge/clarity";
+import type { GaugeNow } from "../core/gauge/summary";
+
+/** "seen to the knee" of an angler of that height, m. */
+export function seenTo(visibleDepth: number, height?: number): string {
+  const mark = bodyMarkAt(visibleDepth, height);
+  if (mark === null) return "not seen to the ankle";
+  return mark === "over" ? "seen past the waist" : `seen to the ${mark}`;
+}
+
+/** Plain words for the state of the river. */
+export const ARROW = { rising: "↗", falling: "↘", steady: "→" } as const;
+
+export function trendWords(now: GaugeNow): string {
+  if (!now.trend) return "trend not known";
+  if (now.trend === "steady" || now.trendHours === null) return now.trend;
+  const hours = Math.round(now.trendHours);
+  return hours < 1
+    ? `just turned to ${now.trend}`
+    : hours < 72
+      ? `${now.trend} ${hours} h`
+      : `${now.trend} ${Math.round(hours / 24)} days`;
+}
+
+/** "Green", "seen to the knee" of an angler of that height, m. */
+export function clarityWords(now: GaugeNow, height?: number): { word: string; seen: string } {
+  if (now.clarity === null || now.visibleDepth === null) return { word: "Not known", seen: "no turbidity reading" };
+  return { word: now.clarity.charAt(0).toUpperCase() + now.clarity.slice(1), seen: seenTo(now.visibleDepth, height) };
+}
+
+/** 16:40 */
+export const clock = (time: number): string =>
+  new Intl.DateTimeFormat(undefined, { hour: "2-digit", minute: "2-digit" }).format(new Date(time));
+/** "today 16:40", "Fri 04:00", "Tue 2 Dec 04:00": a moment near now, as said aloud. */
+export function moment(time: number, now: number): string {
+  const day = (t: number) => new Date(t).toDateString();
+  if (day(time) === day(now)) return `today ${clock(time)}`;
+  if (day(time) === day(now + 86_400_000)) return `tomorrow ${clock(time)}`;
+  const near = Math.abs(time - now) < 6 * 86_400_000;
+  return `${new Intl.DateTimeFormat(undefined, near ? { weekday: "short" } : { weekday: "short", day: "numeric", month: "short" }).format(new Date(time))} ${clock(time)}`;
+}
+
+export const dayAndTime = (time: number | string): string =>
+  new Intl.DateTimeFormat(undefined, {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+  }).format(new Date(time));
+
+export const dayOnly = (time: number | string): string =>
+  new Intl.DateTimeFormat(undefined, { day: "numeric", month: "short", year: "numeric" }).format(new Date(time));
+
+/** A moment on an axis as long as `span`, ms: hours where it is days, months where it is years. */
+export function axisMoment(time: number, span: number): string {
+  const days = span / 86_400_000;
+  const style: Intl.DateTimeFormatOptions =
+    days < 5
+      ? { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" }
+      : days < 200
+        ? { day: "numeric", month: "short" }
+        : { month: "short", year: "2-digit" };
+  return new Intl.DateTimeFormat(undefined, style).format(new Date(time));
+}
+
+/** "Thu, 14 May 2026": a day of the universal calendar. */
+export const dayInUtc = (time: number): string =>
+  new Intl.DateTimeFormat(undefined, {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+    timeZone: "UTC",
+  }).format(new Date(time));
+
+/** Both hydrological conventions in one plain sentence, so that nobody must know which is meant. */
+export function exceedanceInWords(fraction: number): string {
+  const percent = Math.round(fraction * 100);
+  if (percent <= 10) return `very high for the season: exceeded only ${percent} % of the time`;
+  if (percent <= 30) return `high for the season: exceeded ${percent} % of the time`;
+  if (percent < 70) return `usual for the season: exceeded ${percent} % of the time`;
+  if (percent < 90) return `low for the season: exceeded ${percent} % of the time`;
+  return `very low for the season: exceeded ${percent} % of the time`;
+}
+
+/** The river as a session or a catch keeps it. */
+export const stateWords = (
+  state: Pick<GaugeNow, "discharge" | "trend" | "visibleDepth" | "waterTemperature">,
+  system: UnitSystem,
+): string =>
+  [
+    showText(state.discharge, "discharge", system),
+    state.trend ?? "trend unknown",
+    `seen to ${showText(state.visibleDepth, "depth", system)}`,
+    `water ${showText(state.waterTemperature, "temperature", system)}`,
+  ].join(", ");
+
+/** An instant as a browser's own date-and-time field holds it: local, to the minute. */
+export function localMoment(time: number): string {
+  const date = new Date(time - new Date(time).getTimezoneOffset() * 60_000);
+  return date.toISOString().slice(0, 16);
+}
+
+/** The river now, in one sentence. */
+export function nowWords(
+  now: GaugeNow,
+  { stale, system, height }: { stale: boolean; system: UnitSystem; height: number },
+): string {
+  const parts = [
+    now.discharge === null
+      ? "No discharge reading"
+      : `${showText(now.discharge, "discharge", system)} and ${trendWords(now)}`,
+  ];
+  if (now.exceedance !== null) parts.push(exceedanceInWords(now.exceedance));
+  const clarity = clarityWords(now, height);
+  if (now.clarity) parts.push(`${clarity.word.toLowerCase()}, ${clarity.seen}`);
+  if (now.waterTemperature !== null) parts.push(`water ${showText(now.waterTemperature, "temperature", system)}`);
+  return `${stale ? `As last read, ${dayAndTime(now.at)}: ` : ""}${parts.join("; ")}.`;
+}
