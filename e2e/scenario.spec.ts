@@ -183,3 +183,15 @@ test("a write that fails is told, nothing is lost of what was typed, and it can 
   await expect(dialog).toBeHidden();
   await expect(page.getByRole("button", { name: /grey nymph/ })).toBeVisible();
 });
+
+test("a book that cannot be opened is told, and not taken for an empty one", async ({ page }) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException("refused", "SecurityError");
+    };
+  });
+  await page.goto("/water");
+  await expect(page.getByRole("alert").filter({ hasText: "This page could not be shown" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Try again" })).toBeVisible();
+  await expect(page.getByText("The book is empty")).toBeHidden();
+});

@@ -1,6 +1,6 @@
 /**
  * The name of a question: all its inputs, in their order, as one text. Two questions have one key only if every input
- * is the same; answers are kept, cancelled and told apart by it.
+ * is the same (what is not given, null and NaN count as one); answers are kept, cancelled and told apart by it.
  */
 export const keyOf = (...parts: readonly unknown[]): string => JSON.stringify(parts);
 

@@ -1,3 +1,4 @@
+import { HOUR } from "../core/gauge/series";
 import { hash01, smoothNoise } from "./seeded";
 
 /**
@@ -6,7 +7,6 @@ import { hash01, smoothNoise } from "./seeded";
  * Hourly, seeded, and the same for the same instant. A stand-in for demo and tests; nothing in it is a real river.
  */
 const SEED = 7;
-const HOUR = 3_600_000;
 /** The first hour of the made-up record. */
 export const RECORD_START = Date.UTC(2023, 9, 1);
 /** Catchment, km2. */

@@ -4,6 +4,7 @@ import { moved, placeOf } from "../core/flow/features";
 import { rasteriseReach } from "../core/flow/rasterise";
 import { checkReach } from "../core/flow/reach";
 import type { Feature, Reach, Template, WaterReading } from "../core/flow/reach-schema";
+import { templateCells } from "../core/flow/template";
 import { reshaped } from "../core/flow/reshape";
 import { change, patch, setDeleted, type Undo, unpatched } from "./change";
 import type { Database } from "./database";
@@ -64,10 +65,16 @@ export const patchReach = (
     (reach, before) => unpatched<Reach>(reach, before, fields),
   );
 
-/** Length and breadth of a reach, m. */
+/** Length and breadth of a reach, m. A held key asks often: only soundings and sections have to be laid for it. */
 function sizeOf(reach: Reach): [number, number] {
-  const { nx, ny, cell } = rasteriseReach({ ...reach, features: [] });
-  return [nx * cell, ny * cell];
+  const { bed } = reach;
+  const { nx, ny } =
+    bed.kind === "template"
+      ? templateCells(bed)
+      : bed.kind === "grid"
+        ? bed
+        : rasteriseReach({ ...reach, features: [] });
+  return [nx * bed.cell, ny * bed.cell];
 }
 
 const featuresOf = (reach: Reach) => identified(reach.features ?? []);

@@ -4,7 +4,25 @@ import { asFault } from "../core/quantity/answer";
 import { tell } from "../words/messages";
 import { Button, FaultNote } from "./parts";
 
-/** What a part of a screen shows when it cannot be drawn: the fault in its place, and a way on. */
+/** What cannot be drawn: the fault in its place, and a way on. */
+export function NotShown({ name, error, onRetry }: { name: string; error: unknown; onRetry: () => void }) {
+  return (
+    <div className="mx-auto grid max-w-2xl gap-3 py-6">
+      <FaultNote
+        message={`${name} could not be shown. ${tell(asFault(error))}`}
+        todo="Nothing was changed in the book. Try again, or load the page anew."
+      />
+      <div className="flex flex-wrap gap-3">
+        <Button tone="next" onClick={onRetry}>
+          Try again
+        </Button>
+        <Button onClick={() => window.location.reload()}>Load the page anew</Button>
+      </div>
+    </div>
+  );
+}
+
+/** Keeps what cannot be drawn to its own part of the screen. */
 export class FaultBoundary extends Component<{ name: string; children: ReactNode }, { error: unknown }> {
   override state: { error: unknown } = { error: undefined };
 
@@ -13,20 +31,8 @@ export class FaultBoundary extends Component<{ name: string; children: ReactNode
   }
 
   override render() {
-    if (this.state.error === undefined) return this.props.children;
-    return (
-      <div className="mx-auto grid max-w-2xl gap-3 py-6">
-        <FaultNote
-          message={`${this.props.name} could not be shown. ${tell(asFault(this.state.error))}`}
-          todo="The book is safe. Try again; the other stations go on."
-        />
-        <div className="flex flex-wrap gap-3">
-          <Button tone="next" onClick={() => this.setState({ error: undefined })}>
-            Try again
-          </Button>
-          <Button onClick={() => window.location.reload()}>Load the page anew</Button>
-        </div>
-      </div>
-    );
+    const { error } = this.state;
+    if (error === undefined) return this.props.children;
+    return <NotShown name={this.props.name} error={error} onRetry={() => this.setState({ error: undefined })} />;
   }
 }

@@ -1,3 +1,4 @@
+import { OUNCE } from "../core/quantity/units";
 import type { RigAdvice } from "../core/rig/advise";
 import type { LureCategory, LureSize } from "../core/tactics/lure";
 import { tell } from "./messages";
@@ -21,7 +22,6 @@ const OUNCES: readonly (readonly [number, string])[] = [
   [1 / 16, "1/16 oz"],
   [1 / 8, "1/8 oz"],
 ];
-const OUNCE = 0.028349523125;
 
 /** Size of a lure: a hook with its bait, or a jig head with its body. */
 export function lureSize(size: LureSize, system: UnitSystem): string {

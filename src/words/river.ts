@@ -1,5 +1,6 @@
 import { showText, type UnitSystem } from "./quantity";
 import { bodyMarkAt } from "../core/gauge/clarity";
+import { DAY } from "../core/gauge/series";
 import type { GaugeNow } from "../core/gauge/summary";
 
 /** "seen to the knee" of an angler of that height, m. */
@@ -36,8 +37,8 @@ export const clock = (time: number): string =>
 export function moment(time: number, now: number): string {
   const day = (t: number) => new Date(t).toDateString();
   if (day(time) === day(now)) return `today ${clock(time)}`;
-  if (day(time) === day(now + 86_400_000)) return `tomorrow ${clock(time)}`;
-  const near = Math.abs(time - now) < 6 * 86_400_000;
+  if (day(time) === day(now + DAY)) return `tomorrow ${clock(time)}`;
+  const near = Math.abs(time - now) < 6 * DAY;
   return `${new Intl.DateTimeFormat(undefined, near ? { weekday: "short" } : { weekday: "short", day: "numeric", month: "short" }).format(new Date(time))} ${clock(time)}`;
 }
 
@@ -55,7 +56,7 @@ export const dayOnly = (time: number | string): string =>
 
 /** A moment on an axis as long as `span`, ms: hours where it is days, months where it is years. */
 export function axisMoment(time: number, span: number): string {
-  const days = span / 86_400_000;
+  const days = span / DAY;
   const style: Intl.DateTimeFormatOptions =
     days < 5
       ? { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" }

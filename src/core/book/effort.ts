@@ -1,6 +1,5 @@
+import { HOUR } from "../gauge/series";
 import type { Catch, RiverState, Session } from "./records";
-
-const HOUR = 3_600_000;
 
 /** Rod-hours of a session; one still running counts to `now` (ms). */
 export function rodHours(session: Session, now: number): number {

@@ -24,12 +24,17 @@ export function templateSize(template: Template): { length: number; breadth: num
   return { length: template.length, breadth: template.width + 2 * template.wiggle + 2 * bankWidth(template.width) };
 }
 
+/** Cells of a template's grid, down and across. */
+export function templateCells(template: Template): { nx: number; ny: number } {
+  const { length, breadth } = templateSize(template);
+  return { nx: Math.max(4, Math.round(length / template.cell)), ny: Math.max(3, Math.round(breadth / template.cell)) };
+}
+
 /** The bed of a template on its grid. */
 export function rasteriseTemplate(template: Template, roughness: number): Grid {
-  const { length, breadth } = templateSize(template);
+  const { length } = templateSize(template);
   const { cell, width, poolDepth, slope } = template;
-  const nx = Math.max(4, Math.round(length / cell));
-  const ny = Math.max(3, Math.round(breadth / cell));
+  const { nx, ny } = templateCells(template);
   const z = new Float64Array(nx * ny);
   const n = new Float64Array(nx * ny).fill(roughness);
   const top = bankHeight(width);

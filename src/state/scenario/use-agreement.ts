@@ -1,4 +1,5 @@
 "use client";
+import { useMemo } from "react";
 import type { Catch } from "../../core/book/records";
 import { type Agreement, agreementOf, type PlacedFish } from "../../core/fish/agreement";
 import { bracket } from "../../core/flow/precomputed";
@@ -62,23 +63,31 @@ export function useAgreement(
   fishOf: (id: string) => Fish,
   { flows }: Precomputed,
 ): FishAgainstModel {
-  const solved = flows.filter((one) => one.solved).map((one) => one.discharge);
+  // Many fish have long keys: they are made anew only when something in them has changed.
+  const asked = useMemo(() => {
+    const solved = flows.filter((one) => one.solved).map((one) => one.discharge);
+    if (!reach || solved.length < 2) return [];
+    return catches
+      .filter((one) => one.place)
+      .map((one) => {
+        const between = one.river?.discharge ? bracket(solved, one.river.discharge) : null;
+        const key = keyOf(bedKey(reach), reach.features, one.id, one.updatedAt, fishOf(one.species).species, between);
+        return { one, key };
+      });
+  }, [reach, catches, fishOf, flows]);
   const marked = catches.filter((one) => one.place);
-  const keyFor = (one: Catch) =>
-    keyOf(
-      reach && bedKey(reach),
-      reach?.features,
-      one.id,
-      one.updatedAt,
-      fishOf(one.species).species,
-      one.river?.discharge ? bracket(solved, one.river.discharge) : null,
-    );
-  const ready = reach && solved.length >= 2 && marked.length > 0;
-  const stage = useStage("agreement", ready && keyOf("agreement", marked.map(keyFor)), async (signal) => {
+  const question = useMemo(
+    () =>
+      keyOf(
+        "agreement",
+        asked.map(({ key }) => key),
+      ),
+    [asked],
+  );
+  const stage = useStage("agreement", asked.length > 0 && question, async (signal) => {
     const placed = new Map<string, PlacedFish>();
-    for (const one of marked) {
+    for (const { one, key } of asked) {
       signal.throwIfAborted();
-      const key = keyFor(one);
       const found = heldAgainst.get(key) ?? (await place(reach!, one, fishOf(one.species)));
       if (!found) continue;
       if (heldAgainst.size > MOST_HELD) heldAgainst.clear();

@@ -81,5 +81,8 @@ export function usePrecomputed(
     };
   }, [bed, busy, cell, flows]);
 
-  return { flows: flows.map((discharge) => ({ discharge, solved: solved?.includes(discharge) ?? false })) };
+  return useMemo(
+    () => ({ flows: flows.map((discharge) => ({ discharge, solved: solved?.includes(discharge) ?? false })) }),
+    [flows, solved],
+  );
 }

@@ -2,7 +2,7 @@
 import { type Numbered, numberLies, type NumberedPlace } from "../../scenario/lie-identity";
 import type { Lie } from "../../core/fish/read";
 import type { Reach } from "../../core/flow/reach-schema";
-import { bedKey } from "../../scenario/field";
+import { bedKey, cellOf } from "../../scenario/field";
 import { keyOf } from "../../scenario/key";
 import { lookKey, type ReachReading, readingKey, type ReadingRequest } from "../../scenario/reading";
 import { reader } from "../../workers/clients";
@@ -23,10 +23,14 @@ export interface NumberedReading extends Omit<ReachReading, "lies"> {
 const numbers = new Map<string, NumberedPlace[]>();
 const MOST_SCOPES = 40;
 
-function numbered(reading: ReachReading, key: string, of: NamedField, scope: string): NumberedReading {
+/** Is it a solved field on the finest cells, and no picture on the way to one? */
+const isWhole = ({ origin, field }: NamedField, reach: Reach): boolean =>
+  (origin === "solved" || origin === "nearest") && field.cell <= cellOf(reach) * 1.001;
+
+function numbered(reading: ReachReading, key: string, of: NamedField, reach: Reach, scope: string): NumberedReading {
   const { lies, known } = numberLies(reading.lies, numbers.get(scope) ?? []);
   // A picture on the way to the answer takes the numbers that are known; it gives none away.
-  if (of.origin === "solved") {
+  if (isWhole(of, reach)) {
     numbers.delete(scope);
     numbers.set(scope, known);
     if (numbers.size > MOST_SCOPES) numbers.delete(numbers.keys().next().value!);
@@ -49,7 +53,7 @@ export function useReading(
     async (signal) => {
       const field = shown!;
       const answer = await lane.run(() => reader.ask(async (api) => api.read(field.field, request!)), signal);
-      return numbered(valueOf(answer), key!, field, keyOf(bed, request!.species.id));
+      return numbered(valueOf(answer), key!, field, reach!, keyOf(bed, request!.species.id));
     },
     // Only the flow may differ from an answer still shown: another fish, bed, clarity or hour is another question.
     ready && keyOf(bed, lookKey(request)),

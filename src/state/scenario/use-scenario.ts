@@ -1,5 +1,6 @@
 "use client";
 import { useMemo } from "react";
+import { HOUR } from "../../core/gauge/series";
 import type { Lie } from "../../core/fish/read";
 import { positionOf } from "../../scenario/approach";
 import { type Conditions, conditionsOf } from "../../scenario/conditions";
@@ -40,7 +41,7 @@ export function useScenario(): ScenarioView {
   const { now, minute, station, gauge, ready, stale } = river;
   const reach = river.reach?.reach;
   // Hours change what is read; minutes do not.
-  const hour = Math.floor(minute / 3_600_000) * 3_600_000;
+  const hour = Math.floor(minute / HOUR) * HOUR;
   const position = useMemo(() => (reach && positionOf(reach)) ?? river.place, [reach, river.place]);
   const conditions = useMemo(
     () => conditionsOf(now, hour, position, { discharge: chosen, light }),

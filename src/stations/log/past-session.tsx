@@ -1,5 +1,6 @@
 "use client";
 import { z } from "zod";
+import { HOUR } from "../../core/gauge/series";
 import { act } from "../../state/act";
 import { clockNow } from "../../state/clock";
 import { useSettings } from "../../state/settings";
@@ -11,8 +12,6 @@ import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { Button, Dialog, FaultNote } from "../../widgets/parts";
 import { momentEntry } from "../../words/entry";
 import { localMoment } from "../../words/river";
-
-const HOUR = 3_600_000;
 
 const schema = z.object({ start: momentEntry, end: momentEntry, reach: z.string() }).check(({ value, issues }) => {
   const { start, end } = value;

@@ -60,6 +60,13 @@ function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered<Lie>; 
   const own = schema.safeParse(form.watch());
   const request = own.success ? rigRequest(shown, lie, conditions, fish.base, own.data) : undefined;
   const rig = useRig(request);
+  // Until the asked flow is there the picture may be of another one: it is not called the flow now.
+  const settled = field.settled && !reading.earlier;
+  const whichFlow = settled
+    ? isNow
+      ? ", the flow now"
+      : ""
+    : `; ${showText(conditions.discharge, "discharge", system)} is still being worked out`;
   return (
     <>
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
@@ -69,12 +76,7 @@ function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered<Lie>; 
           </h1>
           <p className="text-soft">
             {river.reach!.reach.name} at {showText(shown.discharge, "discharge", system)}
-            {isNow && !reading.earlier ? ", the flow now" : ""}
-            {reading.earlier
-              ? `; ${showText(conditions.discharge, "discharge", system)} is still being worked out`
-              : field.settled
-                ? ""
-                : "; the flow is still being worked out"}
+            {whichFlow}
           </p>
         </div>
         <Select

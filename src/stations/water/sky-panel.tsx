@@ -4,7 +4,7 @@ import type { Constituent } from "../../core/gauge/constituent";
 import { useMemo } from "react";
 import type { Barometer } from "../../core/gauge/barometer";
 import { skyOf } from "../../core/gauge/sky";
-import { DAY } from "../../core/gauge/series";
+import { DAY, HOUR } from "../../core/gauge/series";
 import { tideAt, tideTurns } from "../../core/gauge/tide";
 import { figureText, showText } from "../../words/quantity";
 import { barometerWords, MOON_NAMES } from "../../words/water";
@@ -26,12 +26,12 @@ export function SkyPanel({
   now: number;
   system: UnitSystem;
 }) {
-  const hour = Math.floor(now / 3_600_000);
+  const hour = Math.floor(now / HOUR);
   const sky = useMemo(
-    () => place && [0, DAY].map((ahead) => skyOf(hour * 3_600_000 + ahead, place.latitude, place.longitude)),
+    () => place && [0, DAY].map((ahead) => skyOf(hour * HOUR + ahead, place.latitude, place.longitude)),
     [place, hour],
   );
-  const turns = useMemo(() => tideTurns(tide, hour * 3_600_000, hour * 3_600_000 + 1.5 * DAY), [tide, hour]);
+  const turns = useMemo(() => tideTurns(tide, hour * HOUR, hour * HOUR + 1.5 * DAY), [tide, hour]);
   const state = tideAt(tide, now);
   return (
     <Panel
