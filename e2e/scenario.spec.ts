@@ -191,7 +191,7 @@ test("a book that cannot be opened is told, and not taken for an empty one", asy
     };
   });
   await page.goto("/water");
-  await expect(page.getByRole("alert").filter({ hasText: "This page could not be shown" })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "The book could not be opened" })).toBeVisible();
   await expect(page.getByRole("button", { name: "Try again" })).toBeVisible();
   await expect(page.getByText("The book is empty")).toBeHidden();
 });

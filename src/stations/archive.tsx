@@ -1,6 +1,6 @@
 "use client";
 import { Download, Upload } from "lucide-react";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { readArchive, writeArchive } from "../core/formats/archive";
 import { PART_NAMES } from "../core/book/records";
 import { act, faultText } from "../state/act";
@@ -9,6 +9,7 @@ import { saveFile, sha256 } from "../state/files";
 import { say } from "../state/notices";
 import { applyPlan, type MergePlan, planMerge, readBook } from "../store/book";
 import { database } from "../store/database";
+import { PickFile } from "../widgets/file-field";
 import { Button, FaultNote } from "../widgets/parts";
 import { count } from "../words/text";
 
@@ -21,7 +22,6 @@ const save = () =>
 
 /** The book out as one file, and in again: shown what it would do before anything is done. */
 export function Archive() {
-  const picker = useRef<HTMLInputElement>(null);
   const [opened, setOpened] = useState<{ name: string; plan: MergePlan } | undefined>();
   const [fault, setFault] = useState<string | undefined>();
 
@@ -45,23 +45,10 @@ export function Archive() {
           <Download size={18} aria-hidden />
           Save archive
         </Button>
-        <Button onClick={() => picker.current?.click()}>
+        <PickFile label="Archive file" accept=".zip" onFile={(file) => act(() => take(file))}>
           <Upload size={18} aria-hidden />
           Take in archive
-        </Button>
-        <input
-          ref={picker}
-          type="file"
-          accept=".zip"
-          aria-label="Archive file"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = "";
-            if (file) act(() => take(file));
-          }}
-        />
+        </PickFile>
       </div>
       {fault && (
         <div className="mt-3">

@@ -4,6 +4,9 @@ import { usePathname, useRouter } from "next/navigation";
 import { type ReactNode, useEffect, useState } from "react";
 import { act } from "../state/act";
 import { useSettings } from "../state/settings";
+import { useOpened } from "../state/use-opened";
+import { FaultNote } from "../widgets/parts";
+import { tellFault } from "../words/messages";
 import { FaultBoundary } from "../widgets/fault-boundary";
 import { refreshStandIn } from "../state/demo";
 import { useRiver } from "../state/use-river";
@@ -17,6 +20,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const path = usePathname();
   const router = useRouter();
   const river = useRiver();
+  const opened = useOpened();
   const [keysOpen, setKeysOpen] = useState(false);
 
   useEffect(() => {
@@ -84,7 +88,9 @@ export function Shell({ children }: { children: ReactNode }) {
       </nav>
       <RiverStrip river={river} />
       <main id="station" tabIndex={-1} className="px-4 pt-4 pb-24 outline-none lg:px-6 lg:pb-8">
-        {!river.ready ? (
+        {opened.fault ? (
+          <FaultNote message={tellFault(opened.fault)} onRetry={opened.retry} />
+        ) : !river.ready ? (
           <p role="status" className="p-6 text-soft">
             Opening the book …
           </p>

@@ -1,5 +1,6 @@
 "use client";
-import { useId } from "react";
+import { type ReactNode, useId, useRef } from "react";
+import { Button } from "./parts";
 
 /** A field to choose a file, or several. */
 export function FileField({
@@ -36,5 +37,39 @@ export function FileField({
         }}
       />
     </div>
+  );
+}
+
+/** A button that asks for one file. */
+export function PickFile({
+  label,
+  accept,
+  onFile,
+  children,
+}: {
+  /** Name of the file's own field, for those who do not see the button. */
+  label: string;
+  accept: string;
+  onFile: (file: File) => void;
+  children: ReactNode;
+}) {
+  const picker = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <Button onClick={() => picker.current?.click()}>{children}</Button>
+      <input
+        ref={picker}
+        type="file"
+        accept={accept}
+        aria-label={label}
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = "";
+          if (file) onFile(file);
+        }}
+      />
+    </>
   );
 }

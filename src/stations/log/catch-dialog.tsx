@@ -7,8 +7,9 @@ import { useFishes } from "../../state/use-fishes";
 import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
 import { patchCatch, removeCatch } from "../../store/sessions";
+import { EntryForm } from "../entry-form";
 import { FormField, useEntryForm } from "../../widgets/form";
-import { Button, Dialog, FaultNote } from "../../widgets/parts";
+import { Button, Dialog } from "../../widgets/parts";
 import { optional, quantityEntry, textEntry } from "../../words/entry";
 import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
 import { dayAndTime, stateWords } from "../../words/river";
@@ -48,29 +49,25 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
       title={`${nameOf(fish.species)}, ${dayAndTime(fish.at)}`}
       about={river ? `From the gauge: ${stateWords(river, system)}.` : "No gauge reading at that time."}
     >
-      <form noValidate onSubmit={(event) => act(() => keep(event))}>
+      <EntryForm
+        onSubmit={keep}
+        fault={fault}
+        keep="Keep"
+        more={
+          <Button
+            onClick={() => act(() => save(() => removeCatch(database(), fish.id), "The catch is out of the book."))}
+          >
+            Remove this catch
+          </Button>
+        }
+      >
         <div className="grid gap-3 sm:grid-cols-2">
           <FormField form={form} name="length" label="Length" hint={`Such as ${system === "us" ? "14 in" : "36 cm"}`} />
           <FormField form={form} name="lure" label="Lure or bait" maxLength={120} />
           <FormField form={form} name="lie" label="Where it took" maxLength={120} className="sm:col-span-2" />
           <FormField form={form} name="notes" label="Notes" maxLength={2000} className="sm:col-span-2" />
         </div>
-        {fault && (
-          <div className="mt-3">
-            <FaultNote message={fault} />
-          </div>
-        )}
-        <div className="mt-4 flex justify-between gap-2">
-          <Button tone="next" type="submit">
-            Keep
-          </Button>
-          <Button
-            onClick={() => act(() => save(() => removeCatch(database(), fish.id), "The catch is out of the book."))}
-          >
-            Remove this catch
-          </Button>
-        </div>
-      </form>
+      </EntryForm>
     </Dialog>
   );
 }

@@ -1,15 +1,15 @@
 "use client";
 import { z } from "zod";
 import { HOUR } from "../../core/gauge/series";
-import { act } from "../../state/act";
 import { clockNow } from "../../state/clock";
 import { useSettings } from "../../state/settings";
 import { useSave } from "../../state/use-save";
 import type { River } from "../../state/use-river";
 import { database } from "../../store/database";
 import { addPastSession } from "../../store/sessions";
+import { EntryForm } from "../entry-form";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
-import { Button, Dialog, FaultNote } from "../../widgets/parts";
+import { Dialog } from "../../widgets/parts";
 import { momentEntry } from "../../words/entry";
 import { localMoment } from "../../words/river";
 
@@ -49,7 +49,7 @@ export function PastSession({ river, onClose }: { river: River; onClose: () => v
       title="A session already over"
       about="Its flow, trend, clarity and temperature come from the gauge."
     >
-      <form noValidate onSubmit={(event) => act(() => keep(event))}>
+      <EntryForm onSubmit={keep} fault={fault} keep="Keep this session">
         <div className="grid gap-3 sm:grid-cols-2">
           <FormField form={form} name="start" label="From" type="datetime-local" />
           <FormField form={form} name="end" label="To" type="datetime-local" />
@@ -60,15 +60,7 @@ export function PastSession({ river, onClose }: { river: River; onClose: () => v
             choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))}
           />
         </div>
-        {fault && (
-          <div className="mt-3">
-            <FaultNote message={fault} />
-          </div>
-        )}
-        <Button tone="next" type="submit" className="mt-4">
-          Keep this session
-        </Button>
-      </form>
+      </EntryForm>
     </Dialog>
   );
 }

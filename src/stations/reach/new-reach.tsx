@@ -1,5 +1,4 @@
 "use client";
-import { useRef } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import { z } from "zod";
 import type { StationRecord } from "../../core/book/records";
@@ -12,17 +11,19 @@ import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
 import { newId } from "../../store/identity";
 import { addReach, removeReach } from "../../store/reaches";
+import { PickFile } from "../../widgets/file-field";
+import { EntryForm } from "../entry-form";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
-import { Button, Dialog, FaultNote } from "../../widgets/parts";
+import { Button, Dialog } from "../../widgets/parts";
 import { numberEntry, quantityEntry, textEntry } from "../../words/entry";
 import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
+import { gaugeChoices, NONE } from "./gauge-choices";
 import { startingFeatures } from "./starting-features";
 import { MEASURES } from "./template-measures";
 import { WATERS } from "./waters";
 
 /** A reach to begin with, m. Common practice, no source. */
 const START = { length: 120, width: 20, poolDepth: 1.4, wiggle: 3 };
-const NONE = "none";
 
 const schemaIn = (system: UnitSystem) => {
   const distance = quantityEntry("length", entryUnit("distance", system));
@@ -101,7 +102,6 @@ function Making({ onOpenChange, stations, onSoundings }: NewReachProps) {
     jam: "left",
     station: stations[0]?.id ?? NONE,
   });
-  const picker = useRef<HTMLInputElement>(null);
   const { save, fault } = useSave(() => onOpenChange(false));
   const keep = (make: () => Promise<Reach> | Reach, station: string) => {
     let name = "";
@@ -119,35 +119,28 @@ function Making({ onOpenChange, stations, onSoundings }: NewReachProps) {
   };
   const submit = form.handleSubmit((entries) => keep(() => reachOf(entries), entries.station));
   return (
-    <form noValidate onSubmit={(event) => act(() => submit(event))}>
+    <EntryForm
+      onSubmit={submit}
+      fault={fault}
+      keep="Make it"
+      more={
+        <span className="flex flex-1 flex-wrap gap-2">
+          <PickFile
+            label="Reach file"
+            accept=".json"
+            onFile={(file) => {
+              const station = form.getValues("station");
+              act(() => keep(async () => readReach(await file.text(), file.name), station));
+            }}
+          >
+            Open a reach file instead
+          </PickFile>
+          <Button onClick={onSoundings}>From soundings</Button>
+        </span>
+      }
+    >
       <Measures form={form} stations={stations} />
-      {fault && (
-        <div className="mt-3">
-          <FaultNote message={fault} todo="Nothing was changed." />
-        </div>
-      )}
-      <div className="mt-4 flex flex-wrap gap-2">
-        <Button tone="next" type="submit">
-          Make it
-        </Button>
-        <Button onClick={() => picker.current?.click()}>Open a reach file instead</Button>
-        <Button onClick={onSoundings}>From soundings</Button>
-        <input
-          ref={picker}
-          type="file"
-          accept=".json"
-          aria-label="Reach file"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = "";
-            const station = form.getValues("station");
-            if (file) act(() => keep(async () => readReach(await file.text(), file.name), station));
-          }}
-        />
-      </div>
-    </form>
+    </EntryForm>
   );
 }
 
@@ -194,12 +187,7 @@ function Measures({
           { value: "right", label: "On the right bank" },
         ]}
       />
-      <FormSelect
-        form={form}
-        name="station"
-        label="Gauge"
-        choices={[{ value: NONE, label: "No gauge" }, ...stations.map((one) => ({ value: one.id, label: one.name }))]}
-      />
+      <FormSelect form={form} name="station" label="Gauge" choices={gaugeChoices(stations)} />
     </div>
   );
 }

@@ -7,8 +7,9 @@ import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
 import { newId } from "../../store/identity";
 import { keepProfile, removeProfile } from "../../store/profiles";
+import { EntryForm } from "../entry-form";
 import { FormField, useEntryForm } from "../../widgets/form";
-import { Button, Dialog, FaultNote } from "../../widgets/parts";
+import { Button, Dialog } from "../../widgets/parts";
 import { entriesOf, entryTextOf, fieldName, profileSchemaFor } from "./profile-entries";
 
 /** Copies a fish and changes it, or changes an own profile: every figure that the models use. */
@@ -58,7 +59,12 @@ export function ProfileDialog({ fish, onClose }: { fish: Fish; onClose: () => vo
           : `What ships is kept as it is. Where its figures come from: ${fish.species.source}.`
       }
     >
-      <form noValidate onSubmit={(event) => act(() => keep(event))}>
+      <EntryForm
+        onSubmit={keep}
+        fault={fault}
+        keep="Keep"
+        more={fish.profile && <Button onClick={() => act(remove)}>Remove this profile</Button>}
+      >
         <div className="grid gap-3 sm:grid-cols-2">
           {entries.map((entry) => (
             <FormField
@@ -73,18 +79,7 @@ export function ProfileDialog({ fish, onClose }: { fish: Fish; onClose: () => vo
             />
           ))}
         </div>
-        {fault && (
-          <div className="mt-3">
-            <FaultNote message={fault} />
-          </div>
-        )}
-        <div className="mt-4 flex flex-wrap justify-between gap-2">
-          <Button tone="next" type="submit">
-            Keep
-          </Button>
-          {fish.profile && <Button onClick={() => act(remove)}>Remove this profile</Button>}
-        </div>
-      </form>
+      </EntryForm>
     </Dialog>
   );
 }

@@ -1,9 +1,9 @@
 "use client";
 import { z } from "zod";
 import type { WaterReading } from "../../core/flow/reach-schema";
-import { act } from "../../state/act";
+import { EntryForm } from "../entry-form";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
-import { Button, Dialog } from "../../widgets/parts";
+import { Dialog } from "../../widgets/parts";
 import { numberEntry, optional, quantityEntry } from "../../words/entry";
 import { entryText, entryUnit, showText, type UnitSystem } from "../../words/quantity";
 import type { Place } from "./probe";
@@ -69,7 +69,7 @@ export function ReadingDialog({
       title="A reading in the water"
       about={`${showText(place[0], "distance", system)} down the reach, ${showText(place[1], "distance", system)} from its left edge. Only where you can stand safely.`}
     >
-      <form noValidate onSubmit={(event) => act(() => keep(event))}>
+      <EntryForm onSubmit={keep} keep="Keep it">
         <div className="grid gap-3 sm:grid-cols-2">
           <FormSelect
             form={form}
@@ -97,12 +97,7 @@ export function ReadingDialog({
           )}
           <FormField form={form} name="flow" label="Flow of the river then" />
         </div>
-        <div className="mt-4">
-          <Button tone="next" type="submit">
-            Keep it
-          </Button>
-        </div>
-      </form>
+      </EntryForm>
     </Dialog>
   );
 }

@@ -21,10 +21,9 @@ import { Button, Dialog, FaultNote } from "../../widgets/parts";
 import { numberEntry, optional, quantityEntry, textEntry } from "../../words/entry";
 import { tellFault } from "../../words/messages";
 import { entryText, entryUnit, figureText, showText, type UnitSystem } from "../../words/quantity";
+import { gaugeChoices, NONE } from "./gauge-choices";
 import { SurveyReport } from "./survey-report";
 import { useSoundingsFile, useSurvey } from "./use-survey";
-
-const NONE = "none";
 
 const schemaIn = (system: UnitSystem) =>
   z.object({
@@ -232,12 +231,7 @@ function SurveyFields({
         label="Join soundings up to"
         hint={survey ? `${showText(survey.maximumEdge, "distance", system)}; longer sides bridge bends` : undefined}
       />
-      <FormSelect
-        form={form}
-        name="station"
-        label="Gauge"
-        choices={[{ value: NONE, label: "No gauge" }, ...stations.map((one) => ({ value: one.id, label: one.name }))]}
-      />
+      <FormSelect form={form} name="station" label="Gauge" choices={gaugeChoices(stations)} />
     </div>
   );
 }

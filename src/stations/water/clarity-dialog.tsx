@@ -8,8 +8,9 @@ import { useSettings } from "../../state/settings";
 import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
 import { addReading } from "../../store/gauges";
+import { EntryForm } from "../entry-form";
 import { FormField, useEntryForm } from "../../widgets/form";
-import { Button, Dialog, FaultNote } from "../../widgets/parts";
+import { Button, Dialog } from "../../widgets/parts";
 import { quantityEntry } from "../../words/entry";
 import { entryText, entryUnit, showText, type UnitSystem } from "../../words/quantity";
 
@@ -53,7 +54,7 @@ export function ClarityDialog({ station, onClose }: { station: string; onClose: 
       title="How deep is the bed seen?"
       about="Wade, or look down a stick, where it is safe: the deepest mark at which you still see the bed."
     >
-      <form noValidate onSubmit={(event) => act(() => submit(event))}>
+      <EntryForm onSubmit={submit} fault={fault} keep="Keep this depth">
         <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
           {BODY_MARKS.value.map(({ name, depth: mark }) => (
             <Button
@@ -75,15 +76,7 @@ export function ClarityDialog({ station, onClose }: { station: string; onClose: 
           />
           <FormField form={form} name="height" label="Your height, for the marks" />
         </div>
-        {fault && (
-          <div className="mt-3">
-            <FaultNote message={fault} />
-          </div>
-        )}
-        <Button tone="next" type="submit" className="mt-4 w-full">
-          Keep this depth
-        </Button>
-      </form>
+      </EntryForm>
     </Dialog>
   );
 }

@@ -2,13 +2,13 @@
 import { useState } from "react";
 import type { ReachRecord, StationRecord, WaterRecord } from "../../core/book/records";
 import type { FishesWell } from "../../core/gauge/band";
-import { act } from "../../state/act";
 import { useSettings } from "../../state/settings";
 import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
 import { keepWater } from "../../store/gauges";
 import { FormArea, FormField, useEntryForm } from "../../widgets/form";
-import { Button, Dialog, FaultNote } from "../../widgets/parts";
+import { Dialog } from "../../widgets/parts";
+import { EntryForm } from "../entry-form";
 import { BandEditor } from "./band-editor";
 import { knowledgeOf, ratingWords, waterEntries, waterSchema } from "./water-entries";
 
@@ -45,7 +45,7 @@ export function WaterDialog({
       title={`This water: ${station.name}`}
       about="All of it may stay empty."
     >
-      <form noValidate className="grid gap-5" onSubmit={(event) => act(() => keep(event))}>
+      <EntryForm onSubmit={keep} fault={fault} busy={busy} keep="Keep this">
         <div className="grid gap-3 sm:grid-cols-2">
           <FormField
             form={form}
@@ -112,11 +112,7 @@ export function WaterDialog({
           placeholder={"M2 1.20 145\nS2 0.40 190"}
           hint="Name, amplitude in metres, phase in degrees against UTC. Not for navigation."
         />
-        {fault && <FaultNote message={fault} todo="Nothing was changed." />}
-        <Button tone="next" type="submit" disabled={busy}>
-          Keep this
-        </Button>
-      </form>
+      </EntryForm>
     </Dialog>
   );
 }

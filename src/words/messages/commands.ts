@@ -24,5 +24,7 @@ export const COMMANDS: Words = {
   "disk-full": () => "The disk that the browser may use is full: nothing was kept. Save an archive and make room.",
   "file-lost": (p) => `${p.name} could not be read from the disk.`,
   "record-gone": () => "It is no longer in the book: it was taken out elsewhere.",
+  "book-not-opened": (p) =>
+    `The book could not be opened: this browser does not give its storage (${p.detail}). Leave a private window, or allow this page to keep data.`,
   "nothing-open": () => "The file is no longer open: choose it again.",
 };

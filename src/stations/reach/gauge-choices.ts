@@ -1,0 +1,10 @@
+import type { StationRecord } from "../../core/book/records";
+
+/** What stands for no choice in a list. */
+export const NONE = "none";
+
+/** The gauges that a reach may go by, and none. */
+export const gaugeChoices = (stations: readonly StationRecord[]) => [
+  { value: NONE, label: "No gauge" },
+  ...stations.map((one) => ({ value: one.id, label: one.name })),
+];
