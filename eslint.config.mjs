@@ -55,8 +55,8 @@ export default [
   },
   {
     files: CODE,
-    // The list of species is a table.
-    ignores: [...TESTS, "scripts/**", "src/core/fish/species-list.ts"],
+    // What waits beside the current is a table.
+    ignores: [...TESTS, "scripts/**", "src/core/fish/species-ambush.ts"],
     rules: {
       "max-lines": ["error", { max: 350, skipBlankLines: true, skipComments: true }],
       complexity: ["error", { max: 22, variant: "modified" }],

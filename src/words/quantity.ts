@@ -22,15 +22,19 @@ export type Shown =
   | "unitDischarge";
 
 interface Style {
-  unit: string;
+  /** The unit as it is read; of what nobody enters, how many of it make one of SI. */
+  unit: string | number;
   label: string;
   digits: number;
 }
 
-/** What can be typed into a field. */
-export type Entered = Exclude<Shown, "temperatureDifference" | "area" | "unitDischarge">;
+/** What is only shown; the rest can be typed into a field too. */
+type ShownOnly = "temperatureDifference" | "area" | "unitDischarge";
+export type Entered = Exclude<Shown, ShownOnly>;
 
-const STYLES: Record<Entered, Record<UnitSystem, Style>> = {
+const FEET_SQUARED = 1 / 0.3048 ** 2;
+const STYLES: Record<Entered, Record<UnitSystem, Style & { unit: string }>> &
+  Record<ShownOnly, Record<UnitSystem, Style>> = {
   depth: { metric: { unit: "m", label: "m", digits: 2 }, us: { unit: "ft", label: "ft", digits: 1 } },
   distance: { metric: { unit: "m", label: "m", digits: 1 }, us: { unit: "ft", label: "ft", digits: 0 } },
   altitude: { metric: { unit: "m", label: "m", digits: 0 }, us: { unit: "ft", label: "ft", digits: 0 } },
@@ -43,6 +47,12 @@ const STYLES: Record<Entered, Record<UnitSystem, Style>> = {
   fishLength: { metric: { unit: "cm", label: "cm", digits: 0 }, us: { unit: "in", label: "in", digits: 1 } },
   smallLength: { metric: { unit: "cm", label: "cm", digits: 0 }, us: { unit: "in", label: "in", digits: 1 } },
   turbidity: { metric: { unit: "NTU", label: "NTU", digits: 1 }, us: { unit: "NTU", label: "NTU", digits: 1 } },
+  temperatureDifference: { metric: { unit: 1, label: "°C", digits: 1 }, us: { unit: 1.8, label: "°F", digits: 0 } },
+  unitDischarge: {
+    metric: { unit: 1, label: "m²/s", digits: 2 },
+    us: { unit: FEET_SQUARED, label: "ft²/s", digits: 1 },
+  },
+  area: { metric: { unit: 1, label: "m²", digits: 0 }, us: { unit: FEET_SQUARED, label: "ft²", digits: 0 } },
 };
 
 /** Small flows need more figures than large ones: 0.84, 6.5, 42. */
@@ -58,26 +68,10 @@ export function show(
   kind: Shown,
   system: UnitSystem,
 ): { figure: string; unit: string; text: string } {
-  if (kind === "temperatureDifference") {
-    const scaled = value == null ? value : system === "us" ? value * 1.8 : value;
-    return join(scaled, system === "us" ? 0 : 1, system === "us" ? "°F" : "°C");
-  }
-  if (kind === "unitDischarge")
-    return join(
-      value == null ? value : system === "us" ? value / 0.3048 ** 2 : value,
-      system === "us" ? 1 : 2,
-      system === "us" ? "ft²/s" : "m²/s",
-    );
-  if (kind === "area")
-    return join(
-      value == null ? value : system === "us" ? value / 0.3048 ** 2 : value,
-      0,
-      system === "us" ? "ft²" : "m²",
-    );
-  const style = STYLES[kind][system];
-  const converted = value == null || Number.isNaN(value) ? null : fromSI(value, findUnit(style.unit)!);
-  const digits = kind === "discharge" && converted != null ? dischargeDigits(converted, system) : style.digits;
-  return join(converted, digits, style.label);
+  const { unit, label, digits } = STYLES[kind][system];
+  if (value == null || Number.isNaN(value)) return join(null, digits, label);
+  const converted = typeof unit === "number" ? value * unit : fromSI(value, findUnit(unit)!);
+  return join(converted, kind === "discharge" ? dischargeDigits(converted, system) : digits, label);
 }
 
 /** A figure with so many decimals, as it is written where the reader lives (Intl); a true minus, a dash for none. */

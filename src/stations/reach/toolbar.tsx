@@ -5,9 +5,9 @@ import { useFishes } from "../../state/use-fishes";
 import type { River } from "../../state/use-river";
 import { database } from "../../store/database";
 import { setGauge } from "../../store/reaches";
+import { gaugeChoices, NONE } from "./gauge-choices";
 import { Button, Select } from "../../widgets/parts";
 
-const NO_GAUGE = "none";
 const LIGHT_NOW = { day: "Light as now", twilight: "Dusk or dawn, as now", night: "Dark now: by day" } as const;
 
 /** What is looked at: reach, gauge, fish, light and layers. */
@@ -83,12 +83,9 @@ function ReachChoice({ river }: { river: River }) {
           label="Gauge of this reach"
           hideLabel
           className="min-w-36 flex-1 sm:w-48 sm:flex-none"
-          value={record.station ?? NO_GAUGE}
-          onChange={(id) => act(() => setGauge(database(), record.id, id === NO_GAUGE ? null : id))}
-          choices={[
-            { value: NO_GAUGE, label: "No gauge" },
-            ...river.stations.map((one) => ({ value: one.id, label: one.name })),
-          ]}
+          value={record.station ?? NONE}
+          onChange={(id) => act(() => setGauge(database(), record.id, id === NONE ? null : id))}
+          choices={gaugeChoices(river.stations)}
         />
       )}
     </>
