@@ -21,6 +21,9 @@ export default [
       ".stryker-tmp/**",
       "reports/**",
       "coverage/**",
+      // AssemblyScript, and what is compiled from it (scripts/kernel.mjs).
+      "src/core/flow/kernel/**",
+      "src/core/flow/kernel-bytes/**",
     ],
   },
   ...next,

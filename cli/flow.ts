@@ -22,7 +22,8 @@ export const flow: Command = {
   usage: "REACH.json --discharge Q [--cell M] [--field OUT.json]",
   about: `Solves the steady, time-averaged flow of a reach (low-heron/reach@1) at Q m3/s.
 Output: nx, ny, cell, wetCells, converged, verdict (converged, shedding, not-converged), iterations, seconds, massError, maxSpeed, maxDepth.
-converged says that the time means have settled; with the verdict "shedding" wakes still pulse around those means.
+converged says that the time means have settled; with the verdict "shedding" wakes still pulse around those means. unsettled (filling, emptying,
+pulsing) says why water has not settled in its time.
 --field writes bed, depth, u and v as row-major arrays (null where dry) with origin.`,
   options: { discharge: true, cell: true, field: true },
   run: (args) => {
@@ -42,6 +43,7 @@ converged says that the time means have settled; with the verdict "shedding" wak
       ...fieldSummary(field),
       converged: field.verdict !== "not-converged",
       verdict: field.verdict,
+      ...(field.unsettled && { unsettled: field.unsettled }),
       iterations: field.steps,
       seconds,
       massError: field.massError,

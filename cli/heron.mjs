@@ -6,7 +6,7 @@ import { join } from "node:path";
 import { pathToFileURL } from "node:url";
 import { ensurePackages, root } from "../scripts/ensure.mjs";
 
-ensurePackages({ quiet: true });
+await ensurePackages({ quiet: true });
 const { main } = await import(pathToFileURL(await bundled()).href);
 process.exitCode = await main(process.argv.slice(2));
 

@@ -1,10 +1,11 @@
 import type { Field } from "../src/core/flow/grid";
 import { type FieldRequest, solveField } from "../src/scenario/field";
+import { threadCrew } from "./crew";
 import { type Arguments, boundedOption } from "./arguments";
 
 /** Solves a reach at a discharge, telling progress on standard error when asked. */
 export function solveReach(request: FieldRequest, args: Arguments): Field {
-  const work = solveField(request);
+  const work = solveField(request, undefined, threadCrew());
   let said = -1;
   for (;;) {
     const step = work.next();

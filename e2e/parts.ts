@@ -28,8 +28,11 @@ export async function makeSmallReach(page: Page, name: string): Promise<void> {
   await expect(page.getByRole("dialog")).toBeHidden();
 }
 
-export const settled = (page: Page) =>
-  expect(page.getByText(/^(Settled|Not settled)/)).toBeVisible({ timeout: 120_000 });
+export const settled = async (page: Page) => {
+  await expect(page.getByText(/^(Settled|Not settled)/)).toBeVisible({ timeout: 120_000 });
+  // And read: the lies of the field before may stand for a moment longer.
+  await expect(page.getByText(/Seams and lies are still those of/)).toBeHidden({ timeout: 30_000 });
+};
 
 /** Nothing on the page that a screen reader or a keyboard would stumble over. */
 export const noFaults = async (page: Page) =>

@@ -17,7 +17,7 @@ async function freePort(from) {
   throw new Error("no free port");
 }
 
-ensurePackages();
+await ensurePackages();
 ensureBuild();
 const port = await freePort(Number(process.env.PORT ?? 3000));
 const server = spawn("npx", ["next", "start", "-p", String(port)], {

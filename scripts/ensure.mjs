@@ -3,6 +3,7 @@ import { spawnSync } from "node:child_process";
 import { existsSync, readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
+import { ensureKernel } from "./kernel.mjs";
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 
@@ -48,11 +49,13 @@ export function installedAsLocked() {
   }
 }
 
-/** node_modules as the lock file says: installed when missing or other. */
-export function ensurePackages(options = {}) {
-  if (installedAsLocked()) return;
-  process.stderr.write("Installing packages (once) ...\n");
-  run("npm", ["ci", "--no-audit", "--no-fund"], { quiet: options.quiet });
+/** node_modules as the lock file says, installed when missing or other; and the solver's kernel compiled with them. */
+export async function ensurePackages(options = {}) {
+  if (!installedAsLocked()) {
+    process.stderr.write("Installing packages (once) ...\n");
+    run("npm", ["ci", "--no-audit", "--no-fund"], { quiet: options.quiet });
+  }
+  await ensureKernel();
 }
 
 /** Debian's Chromium, for the interface tests. */

@@ -8,7 +8,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { ensureBuild, ensureChromium, ensurePackages, root } from "./ensure.mjs";
 
-ensurePackages();
+await ensurePackages();
 ensureChromium();
 
 let passed = 0;

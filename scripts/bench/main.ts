@@ -1,6 +1,6 @@
 /**
  * Times the solver (nanoseconds per wet cell and step, against the same scheme in C; seconds cold, warm and to a first
- * picture) and the reading of a long gauge file, each with a plain baseline in the same run.
+ * picture; on beds never seen; on bigger water) and the reading of a long gauge file, each with a plain baseline in the same run.
  */
 import { spawnSync } from "node:child_process";
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
@@ -11,13 +11,17 @@ import { readGaugeCsv } from "../../src/core/formats/gauge-csv";
 import type { Field, Grid } from "../../src/core/flow/grid";
 import { rasteriseReach } from "../../src/core/flow/rasterise";
 import { checkReach } from "../../src/core/flow/reach";
+import { SINGLE } from "../../src/core/flow/kernel";
+import { flowsBetween, orderFrom, PRECOMPUTED_CELL } from "../../src/core/flow/precomputed";
 import { ShallowWater } from "../../src/core/flow/solver";
 import { outletLevel } from "../../src/core/flow/stage";
 import { firstGuess } from "../../src/core/flow/start";
 import { solveSteady } from "../../src/core/flow/steady";
 import { readWater } from "../../src/core/fish/read";
 import { speciesById } from "../../src/core/fish/species";
+import { threadCrew } from "../../cli/crew";
 import { schemeInC } from "./beside-c";
+import { unseenBeds } from "./unseen";
 
 const reach = checkReach({
   schema: "low-heron/reach@1",
@@ -112,49 +116,139 @@ function readings(field: Field): void {
   rmSync(folder, { recursive: true });
 }
 
-const ROUNDS = 15;
+const ROUNDS = 12;
 const c = schemeInC();
-for (const cell of [1, 0.5]) {
+const say = (line: string) => process.stdout.write(`${line}\n`);
+
+/** Nanoseconds of the shipped kernel per wet cell and step, on one thread and on two, beside the same steps in C. */
+function steps(cell: number): void {
   const grid = rasteriseReach(reach, cell);
   const level = outletLevel(grid, reach.downstream, 12);
   const state = firstGuess(grid, 12, level);
-  const water = new ShallowWater(grid, {
-    upstream: { kind: "inflow", discharge: 12 },
-    downstream: { kind: "level", level },
-  });
-  water.setState(state.depth, state.u, state.v);
-  for (let k = 0; k < 100; k++) water.step();
-  const wet = water.h.filter((h) => h > 0.01).length;
-  // Rounds by turns, the least disturbed of each counts: other work on the machine only ever adds.
-  const steps = cell === 1 ? 200 : 60;
-  let [own, plain, inC, difference] = [Infinity, Infinity, Infinity, 0];
-  for (let round = 0; round < ROUNDS; round++) {
-    const beside = c?.run(water, 12, level, steps);
+  const edges = { upstream: { kind: "inflow", discharge: 12 }, downstream: { kind: "level", level } } as const;
+  const crew = threadCrew(2);
+  const [one, two] = [undefined, crew].map((helpers) => {
+    const water = new ShallowWater(grid, edges, SINGLE, helpers);
+    water.setState(state.depth, state.u, state.v);
+    water.run(100, Infinity);
+    return water;
+  }) as [ShallowWater, ShallowWater];
+  const wet = one.h.filter((h) => h > 0.01).length;
+  const count = cell === 1 ? 200 : 60;
+  const time = (work: () => void) => {
     const start = performance.now();
-    for (let k = 0; k < steps; k++) water.step();
-    own = Math.min(own, ((performance.now() - start) * 1e6) / (wet * steps));
-    plain = Math.min(plain, baseline(wet, steps));
+    work();
+    return ((performance.now() - start) * 1e6) / (wet * count);
+  };
+  // Rounds by turns, the least disturbed of each counts: other work on the machine only ever adds.
+  let [own, both, plain, inC, difference] = [Infinity, Infinity, Infinity, Infinity, 0];
+  for (let round = 0; round < ROUNDS; round++) {
+    const beside = c?.run(one, 12, level, count);
+    own = Math.min(
+      own,
+      time(() => one.run(count, Infinity)),
+    );
+    both = Math.min(
+      both,
+      time(() => two.run(count, Infinity)),
+    );
+    plain = Math.min(plain, baseline(wet, count));
     if (!beside) continue;
-    inC = Math.min(inC, beside.nanoseconds / (wet * steps));
+    inC = Math.min(inC, beside.nanoseconds / (wet * count));
     for (let j = 0; j < grid.ny; j++)
       for (let i = 0; i < grid.nx; i++)
-        difference = Math.max(difference, Math.abs(beside.depths[water.at(i, j)]! - water.h[water.at(i, j)]!));
+        difference = Math.max(difference, Math.abs(beside.depthAt(i, j) - one.h[one.at(i, j)]!));
   }
-  process.stdout.write(
-    `${cell} m: ${wet} of ${grid.nx * grid.ny} cells wet, ${own.toFixed(0)} ns per wet cell and step, ${(own / plain).toFixed(0)} x a plain loop (${plain.toFixed(1)} ns)\n`,
+  two.release();
+  say(
+    `${cell} m: ${wet} of ${grid.nx * grid.ny} cells wet; per wet cell and step ${own.toFixed(0)} ns on one thread, ${both.toFixed(0)} ns on ${two.threads}; ${(own / plain).toFixed(0)} x a plain loop (${plain.toFixed(1)} ns)`,
   );
-  process.stdout.write(
+  say(
     Number.isFinite(inC)
-      ? `  the same steps in C: ${inC.toFixed(0)} ns; ratio ${(own / inC).toFixed(2)}; depths differ by ${difference.toExponential(0)} m at most\n`
-      : "  no C compiler here: no comparison\n",
+      ? `  the same steps in C, 64 bits: ${inC.toFixed(0)} ns; ratio ${(own / inC).toFixed(2)} on one thread (wanted 0.5), ${(both / inC).toFixed(2)} on ${two.threads} (wanted 0.3); depths differ by ${difference.toExponential(0)} m at most`
+      : "  no C compiler here: no comparison",
   );
+}
+
+for (const cell of [1, 0.5]) {
+  steps(cell);
+  const grid = rasteriseReach(reach, cell);
   const cold = settle(grid, 12);
   const warm = settle(grid, 14, cold.field);
   if (cell === 0.5) readings(cold.field);
-  process.stdout.write(
-    `  cold in ${cold.seconds.toFixed(1)} s (${cold.field.verdict}), first picture ${cold.first.toFixed(1)} s; a neighbouring flow in ${warm.seconds.toFixed(1)} s (${warm.field.verdict})\n`,
+  say(
+    `  cold in ${cold.seconds.toFixed(1)} s (${cold.field.verdict}; wanted ${cell === 1 ? 0.8 : 6}), first picture ${cold.first.toFixed(1)} s; a neighbouring flow in ${warm.seconds.toFixed(1)} s (${warm.field.verdict})`,
   );
 }
+
+/** The precomputed flows of the bench reach on 1 m cells, each from its neighbour, on one thread. */
+function precomputed(): void {
+  const grid = rasteriseReach(reach, PRECOMPUTED_CELL);
+  const flows = flowsBetween(2, 40);
+  const start = performance.now();
+  const solved: Field[] = [];
+  for (const flow of orderFrom(flows, 12)) {
+    const [nearest] = orderFrom(
+      solved.map((field) => field.discharge),
+      flow,
+    );
+    solved.push(
+      settle(
+        grid,
+        flow,
+        solved.find((field) => field.discharge === nearest),
+      ).field,
+    );
+  }
+  const unsettled = solved.filter((field) => field.verdict === "not-converged").length;
+  say(
+    `precomputed: ${flows.length} flows from ${flows[0]} to ${flows.at(-1)} m3/s in ${((performance.now() - start) / 1000).toFixed(1)} s (wanted 60), ${unsettled} not settled`,
+  );
+}
+precomputed();
+
+/** Beds that the solver has never seen, at low, middling and bank-full flow. */
+function unseen(): void {
+  let [settled, tried] = [0, 0];
+  for (const { name, grid, downstream, flows } of unseenBeds(0.5))
+    for (const discharge of flows) {
+      const start = performance.now();
+      const field = solveSteady(grid, { discharge, downstream });
+      tried++;
+      const good = field.verdict !== "not-converged" && field.massError <= 0.005;
+      if (good) settled++;
+      say(
+        `  ${name}, ${discharge} m3/s: ${field.verdict} in ${((performance.now() - start) / 1000).toFixed(1)} s, ${(100 * field.massError).toFixed(2)} % unaccounted for${good ? "" : "  <- not settled"}`,
+      );
+    }
+  say(`unseen beds at 0.5 m: ${settled} of ${tried} settled within 0.5 %`);
+}
+unseen();
+
+/** How time grows with the cells: one river, longer and wider. */
+function bigger(): void {
+  for (const [length, width, cell] of [
+    [160, 30, 1],
+    [160, 30, 0.5],
+    [330, 62, 0.5],
+    [660, 126, 0.5],
+  ] as const) {
+    const long = checkReach({
+      ...reach,
+      bed: { ...reach.bed, length, width, wiggle: width / 12, cell },
+      features: undefined,
+    });
+    const grid = rasteriseReach(long, cell);
+    const start = performance.now();
+    const field = solveSteady(grid, { discharge: 0.4 * width, downstream: long.downstream });
+    const seconds = (performance.now() - start) / 1000;
+    say(
+      `  ${grid.nx} x ${grid.ny} = ${Math.round((grid.nx * grid.ny) / 1000)} thousand cells: ${field.verdict} in ${seconds.toFixed(1)} s, ${field.steps} steps on the finest, ${Math.round(process.memoryUsage().rss / 1e6)} MB in all`,
+    );
+  }
+}
+say("bigger water, one thread:");
+bigger();
 
 c?.done();
 

@@ -2,6 +2,7 @@ import type { Field } from "../core/flow/grid";
 import { rasteriseReach } from "../core/flow/rasterise";
 import { checkReach } from "../core/flow/reach";
 import type { Reach } from "../core/flow/reach-schema";
+import type { Crew } from "../core/flow/solver";
 import { type Progress, steadyFlow } from "../core/flow/steady";
 import { keyOf, shortName } from "./key";
 
@@ -48,12 +49,13 @@ const covers = (near: Field, grid: { nx: number; ny: number; cell: number }): bo
   Math.abs(near.ny * near.cell - grid.ny * grid.cell) <= near.cell;
 
 /** Solves the field, in slices; started from a field near by where there is one on the same ground. */
-export function* solveField(request: FieldRequest, near?: Field): Generator<Progress, Field> {
+export function* solveField(request: FieldRequest, near?: Field, crew?: Crew): Generator<Progress, Field> {
   const reach = checkReach(request.reach);
   const grid = rasteriseReach(reach, request.cell);
   return yield* steadyFlow(grid, {
     discharge: request.discharge,
     downstream: reach.downstream,
     near: near && covers(near, grid) ? near : undefined,
+    crew,
   });
 }

@@ -32,13 +32,13 @@ type Solve = (
 ) => Promise<Outcome<Field>>;
 
 /** Solves in the worker; aborting the signal ends it within a slice. Never rejects. */
-export const solveInWorker: Solve = (...job) => solveIn(looking, ...job);
+export const solveInWorker: Solve = (...job) => solveIn(looking, false, ...job);
 /** The same in a worker of the background's own. */
 export const solveInBackground = (lane: number, ...job: Parameters<Solve>): Promise<Outcome<Field>> =>
-  solveIn((background[lane] ??= newFlowClient()), ...job);
+  solveIn((background[lane] ??= newFlowClient()), true, ...job);
 
-const solveIn = (client: Client<FlowApi>, ...[request, near, onProgress, signal]: Parameters<Solve>) =>
-  untilAborted(client, signal, () => client.ask(async (api) => api.solve(request, near, proxy(onProgress))));
+const solveIn = (client: Client<FlowApi>, alone: boolean, ...[request, near, onProgress, signal]: Parameters<Solve>) =>
+  untilAborted(client, signal, () => client.ask(async (api) => api.solve(request, near, alone, proxy(onProgress))));
 
 /** Fits a reach to its readings, in a worker of its own. Never rejects. */
 export const calibrateInWorker = (

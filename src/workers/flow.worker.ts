@@ -7,16 +7,30 @@ import type { Progress } from "../core/flow/steady";
 import { asFault } from "../core/quantity/answer";
 import type { Fault } from "../core/quantity/fault";
 import { type FieldRequest, solveField } from "../scenario/field";
+import { crewOf } from "./crew";
 
 /** What came of long work: its value, a cancel, or a fault. */
 export type Outcome<T> =
   { ok: true; value: T } | { ok: false; cancelled: true } | { ok: false; cancelled: false; fault: Fault };
 
 /** Slices of work end after this long, ms, so that a cancel is heard. */
-const SLICE = 40;
+const SLICE = 20;
 let wanted = 0;
 
-const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+/** Threads for what is looked at; the precomputed flows share the cores among themselves, a worker each. */
+const crew = crewOf(
+  navigator.hardwareConcurrency || 1,
+  self.crossOriginIsolated,
+  () => new Worker(new URL("./crew.worker.ts", import.meta.url), { type: "module" }),
+);
+
+// A message to itself lets others in at once, where a timer would wait 4 ms each time.
+const channel = new MessageChannel();
+const breathe = (): Promise<void> =>
+  new Promise((resolve) => {
+    channel.port1.onmessage = () => resolve();
+    channel.port2.postMessage(0);
+  });
 
 /** Runs work in slices until its end, or until a newer job or a cancel has taken its ticket. */
 async function drive<Step, Result>(
@@ -33,7 +47,11 @@ async function drive<Step, Result>(
       onStep(step.value, ends);
       if (!ends) continue;
       await breathe();
-      if (ticket !== wanted) return { ok: false, cancelled: true };
+      if (ticket !== wanted) {
+        // Lets the solver's threads go.
+        work.return(undefined as never);
+        return { ok: false, cancelled: true };
+      }
       until = performance.now() + SLICE;
     }
   } catch (error) {
@@ -42,13 +60,17 @@ async function drive<Step, Result>(
 }
 
 const api = {
-  /** Solves a field. A newer call, or cancel(), ends an older one. */
+  /** Solves a field, `alone` or with other threads. A newer call, or cancel(), ends an older one. */
   solve: (
     request: FieldRequest,
     near: Field | undefined,
+    alone: boolean,
     onProgress: (progress: Progress) => void,
   ): Promise<Outcome<Field>> =>
-    drive(solveField(request, near), (step, ends) => (ends || step.picture) && onProgress(step)),
+    drive(
+      solveField(request, near, alone ? undefined : crew),
+      (step, ends) => (ends || step.picture) && onProgress(step),
+    ),
   /** Fits a reach to its readings; `onProgress` hears 0..1. */
   calibrate: (reach: Reach, cell: number, onProgress: (done: number) => void): Promise<Outcome<Calibration>> => {
     function* work(): Generator<number, Calibration> {

@@ -1,67 +1,71 @@
 import type { ShallowWater } from "./solver";
 
-const { sqrt } = Math;
+/** Steps between two samples of the state: wakes take 15-20 s to shed, steps a tenth of a second. */
+const EVERY = 4;
 
-/** Time means of a running solver: depth, unit discharge, and the square of speed for its spread. */
-export class Averaging {
-  seconds = 0;
-  outflow = 0;
+/** Time means of a running solver over a window: depth, unit discharge, and the spread of speed. Row-major. */
+export class Window {
+  seconds: number;
+  outflow: number;
   /** Volume clipped meanwhile, m3. */
-  clipped = 0;
-  readonly h: Float64Array;
-  readonly qx: Float64Array;
-  readonly qy: Float64Array;
-  private readonly s: Float64Array;
-  private readonly s2: Float64Array;
-  private clippedBefore: number;
+  clipped: number;
+  /** Time integrals. */
+  readonly h: Float32Array;
+  readonly qx: Float32Array;
+  readonly qy: Float32Array;
+  readonly s: Float32Array;
+  readonly s2: Float32Array;
 
-  constructor(private readonly water: ShallowWater) {
-    this.clippedBefore = water.volumeClipped;
-    const cells = water.nx * water.ny;
-    [this.h, this.qx, this.qy, this.s, this.s2] = Array.from({ length: 5 }, () => new Float64Array(cells)) as [
-      Float64Array,
-      Float64Array,
-      Float64Array,
-      Float64Array,
-      Float64Array,
-    ];
+  /** What the solver has gathered since its means were cleared, `before` being its state then. */
+  constructor(water: ShallowWater, before: Before) {
+    this.seconds = water.time - before.time;
+    this.outflow = water.volumeOut - before.volumeOut;
+    this.clipped = water.volumeClipped - before.clipped;
+    const [h, qx, qy, s, s2] = water.means.map((one) => {
+      const out = new Float32Array(water.nx * water.ny);
+      for (let j = 0; j < water.ny; j++) out.set(one.subarray(water.at(0, j), water.at(water.nx, j)), j * water.nx);
+      return out;
+    });
+    [this.h, this.qx, this.qy, this.s, this.s2] = [h!, qx!, qy!, s!, s2!];
   }
 
-  /** Adds the present state for dt seconds. */
-  add(dt: number): void {
-    const { water } = this;
-    this.seconds += dt;
-    this.outflow += water.outflowRate * dt;
-    this.clipped += water.volumeClipped - this.clippedBefore;
-    this.clippedBefore = water.volumeClipped;
-    for (let j = 0; j < water.ny; j++) {
-      let k = water.at(0, j);
-      for (let c = j * water.nx; c < (j + 1) * water.nx; c++, k++) {
-        const h = water.h[k]!;
-        if (h <= 0) continue;
-        this.h[c]! += dt * h;
-        this.qx[c]! += dt * water.hu[k]!;
-        this.qy[c]! += dt * water.hv[k]!;
-        const speed2 = water.u[k]! * water.u[k]! + water.v[k]! * water.v[k]!;
-        this.s[c]! += dt * sqrt(speed2);
-        this.s2[c]! += dt * speed2;
-      }
-    }
-  }
-
+  /** Mean discharge out, m3/s. */
   meanOutflow(): number {
     return this.outflow / this.seconds;
   }
 
-  /** Outflow that is not inflow, and water that clipping made, as shares of the inflow. */
+  /** What goes out beyond what comes in, as a share of it: water that storage gives (or, below 0, takes). */
+  imbalance(discharge: number): number {
+    return this.meanOutflow() / discharge - 1;
+  }
+
+  /** Water that came in and did not go out, and water that clipping made, as a share of the inflow. */
   massError(discharge: number): number {
-    return Math.abs(this.meanOutflow() / discharge - 1) + this.clipped / (this.seconds * discharge);
+    return Math.abs(this.imbalance(discharge)) + this.clipped / (this.seconds * discharge);
   }
 
   /** Standard deviation of speed in cell c, m/s. */
   speedSpread(c: number): number {
     const mean = this.s[c]! / this.seconds;
     return Math.sqrt(Math.max(0, this.s2[c]! / this.seconds - mean * mean));
+  }
+}
+
+export interface Before {
+  time: number;
+  volumeOut: number;
+  clipped: number;
+}
+
+/** Runs the solver over a window of so many seconds; yields after every `slice` steps the share that is done. */
+export function* overWindow(water: ShallowWater, seconds: number, slice: number): Generator<number, Window> {
+  const before = { time: water.time, volumeOut: water.volumeOut, clipped: water.volumeClipped };
+  water.clearMeans();
+  for (;;) {
+    const left = seconds - (water.time - before.time);
+    if (left <= 1e-6) return new Window(water, before);
+    water.run(slice, left, EVERY);
+    yield 1 - left / seconds;
   }
 }
 
@@ -73,34 +77,40 @@ export interface Change {
 }
 
 /** How far the means of two windows differ. */
-export function changeBetween(a: Averaging, b: Averaging): Change {
-  let dq = 0,
-    q = 0,
-    dh = 0,
-    h = 0;
+export function changeBetween(a: Window, b: Window): Change {
+  let [dq, q, dh, h] = [0, 0, 0, 0];
   for (let c = 0; c < a.h.length; c++) {
     const [ha, hb] = [a.h[c]! / a.seconds, b.h[c]! / b.seconds];
     if (ha <= 0 && hb <= 0) continue;
-    dq += Math.hypot(a.qx[c]! / a.seconds - b.qx[c]! / b.seconds, a.qy[c]! / a.seconds - b.qy[c]! / b.seconds);
-    q += Math.hypot(b.qx[c]! / b.seconds, b.qy[c]! / b.seconds);
+    const [bx, by] = [b.qx[c]! / b.seconds, b.qy[c]! / b.seconds];
+    const [dx, dy] = [a.qx[c]! / a.seconds - bx, a.qy[c]! / a.seconds - by];
+    dq += Math.sqrt(dx * dx + dy * dy);
+    q += Math.sqrt(bx * bx + by * by);
     dh += Math.abs(ha - hb);
     h += hb;
   }
   return { unitDischarge: q > 0 ? dq / q : 0, depth: h > 0 ? dh / h : 0 };
 }
 
-/** One averaging as the sum of two. */
-export function mergeAverages(a: Averaging, b: Averaging): Averaging {
+/** Change of the mean depth of all cells from some windows to others of the same number, as a share of it. */
+export function driftOf(before: readonly Window[], after: readonly Window[]): number {
+  let [a, b] = [0, 0];
+  for (const one of before) for (const h of one.h) a += h;
+  for (const one of after) for (const h of one.h) b += h;
+  return Math.abs(b / a - 1);
+}
+
+/** One window as the sum of several, made of the first. */
+export function merge(windows: readonly Window[]): Window {
+  const [first, ...rest] = windows;
+  for (const one of rest) addTo(first!, one);
+  return first!;
+}
+
+function addTo(a: Window, b: Window): void {
   a.seconds += b.seconds;
   a.outflow += b.outflow;
   a.clipped += b.clipped;
-  const pairs = [
-    [a.h, b.h],
-    [a.qx, b.qx],
-    [a.qy, b.qy],
-    [a["s"], b["s"]],
-    [a["s2"], b["s2"]],
-  ] as const;
-  for (const [into, from] of pairs) for (let c = 0; c < into.length; c++) into[c]! += from[c]!;
-  return a;
+  for (const part of ["h", "qx", "qy", "s", "s2"] as const)
+    for (let c = 0; c < a.h.length; c++) a[part][c]! += b[part][c]!;
 }

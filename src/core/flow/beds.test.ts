@@ -1,12 +1,8 @@
 import type { Reach } from "./reach-schema";
 import { InputError } from "../quantity/fault";
-import { inflow, outflow, type BoundaryFlux } from "./boundaries";
-import { inverseCubeRoot } from "./cube-root";
-import { addFaceFluxes, Faces } from "./faces";
 import { moved, within } from "./features";
 import { checkGrid, coarsen, type Grid, resample, sample } from "./grid";
 import { rasteriseReach } from "./rasterise";
-import { limited } from "./limiter";
 import { checkReach } from "./reach";
 import { outletLevel } from "./stage";
 import { interpolateState, firstGuess, scaled } from "./start";
@@ -17,7 +13,6 @@ import { ROUGHNESS } from "./substrate";
 import { centreline, rasteriseTemplate, templateSize } from "./template";
 import { TEMPLATES } from "./template-waters";
 
-const g = 9.81;
 const template = {
   kind: "template",
   template: "riffle-run-pool",
@@ -169,85 +164,6 @@ describe("levels and starts", () => {
     const k = start.depth.indexOf(Math.max(...start.depth));
     expect(twice.depth[k]! / start.depth[k]!).toBeCloseTo(2 ** 0.6, 10);
     expect((twice.depth[k]! * twice.u[k]!) / (start.depth[k]! * start.u[k]!)).toBeCloseTo(2, 10);
-  });
-});
-
-describe("pieces of the solver", () => {
-  const face = (
-    left: [number, number, number],
-    right: [number, number, number],
-    tangential: [number, number] = [0, 0],
-  ) => {
-    const faces = new Faces(2);
-    [faces.hL[1], faces.zL[1], faces.nL[1]] = left;
-    [faces.hR[1], faces.zR[1], faces.nR[1]] = right;
-    [faces.tL[1], faces.tR[1]] = tangential;
-    const pair = () => new Float64Array(2);
-    const water = {
-      h: pair(),
-      across: pair(),
-      along: pair(),
-      nuh: pair(),
-      rh: pair(),
-      rAcross: pair(),
-      rAlong: pair(),
-    };
-    addFaceFluxes(faces, water, 0, 1, 1, 1, 1, 2, 1);
-    return { mass: water.rh[1]!, momentumL: -water.rAcross[0]!, momentumR: water.rAcross[1]!, along: water.rAlong[1]! };
-  };
-
-  test("equal states pass their own physical flux (consistency)", () => {
-    const faces = face([1.2, 0, 0.7], [1.2, 0, 0.7], [0.3, 0.3]);
-    expect(faces.mass).toBeCloseTo(1.2 * 0.7, 12);
-    expect(faces.momentumL).toBeCloseTo(1.2 * 0.49 + 0.5 * g * 1.44, 12);
-    expect(faces.along).toBeCloseTo(1.2 * 0.7 * 0.3, 12);
-  });
-
-  test("still water over a step passes nothing and pushes each side by its own depth (Audusse et al. 2004)", () => {
-    const faces = face([1, 0, 0], [0.4, 0.6, 0]);
-    expect(faces.mass).toBeCloseTo(0, 14);
-    expect(faces.momentumL).toBeCloseTo(0.5 * g, 12);
-    expect(faces.momentumR).toBeCloseTo(0.5 * g * 0.16, 12);
-    expect(face([0.4, 0, 0], [0, 1, 0]).mass).toBe(0);
-  });
-
-  test("mirrored states pass mirrored fluxes, and momentum along comes from where the mass comes from", () => {
-    const [one, two] = [face([1, 0, 0.5], [0.6, 0, -0.2], [0.9, 0.1]), face([0.6, 0, 0.2], [1, 0, -0.5], [0.1, 0.9])];
-    expect(one.mass).toBeCloseTo(-two.mass, 12);
-    expect(one.momentumL).toBeCloseTo(two.momentumR, 12);
-    expect(one.along / one.mass).toBeCloseTo(0.9, 12);
-  });
-
-  test("the limiter: zero at an extremum, exact on a line, between the two slopes elsewhere (van Leer 1974)", () => {
-    expect(limited(1, -2)).toBe(0);
-    expect(limited(0, 3)).toBe(0);
-    expect(limited(2, 2)).toBe(2);
-    expect(limited(1, 3)).toBeCloseTo(1.5, 12);
-  });
-
-  test("outflow keeps u + 2c to the held level, goes critical over a drop, and passes supercritical water as it is", () => {
-    const out: BoundaryFlux = { mass: 0, depth: 0 };
-    outflow(0.9, 1, 0.5, out);
-    expect(out.mass / out.depth + 2 * Math.sqrt(g * out.depth)).toBeCloseTo(0.5 + 2 * Math.sqrt(g), 10);
-    outflow(0.05, 1, 0.5, out);
-    expect(out.mass / out.depth / Math.sqrt(g * out.depth)).toBeCloseTo(1, 10);
-    outflow(0.9, 0.2, 3, out);
-    expect([out.depth, out.mass]).toEqual([0.2, 0.2 * 3]);
-  });
-
-  test("inflow passes exactly its discharge and keeps u - 2c; never under critical depth (q^2/g)^(1/3)", () => {
-    const out: BoundaryFlux = { mass: 0, depth: 0 };
-    inflow(0.8, 1.1, 0.6, out);
-    expect(out.mass).toBe(0.8);
-    expect(0.8 / out.depth - 2 * Math.sqrt(g * out.depth)).toBeCloseTo(0.6 - 2 * Math.sqrt(g * 1.1), 8);
-    inflow(4, 0.05, 0, out);
-    expect(out.depth).toBeGreaterThanOrEqual((16 / g) ** (1 / 3) - 1e-9);
-  });
-
-  test("h^(-1/3) from any start, near or far", () => {
-    for (const h of [1e-4, 0.3, 1, 7])
-      for (const near of [0, 0.1, 1, 50, h ** (-1 / 3) * 1.01])
-        expect(inverseCubeRoot(h, near) / h ** (-1 / 3)).toBeCloseTo(1, 9);
   });
 });
 

@@ -1,3 +1,4 @@
+import { DOUBLE } from "./proof/double";
 import { ShallowWater } from "./solver";
 
 /**
@@ -14,6 +15,7 @@ function cascade(): ShallowWater {
   const water = new ShallowWater(
     { nx, ny, cell: 1, z, roughness: new Float64Array(nx * ny).fill(0) },
     { upstream: { kind: "inflow", discharge: 1 }, downstream: { kind: "level", level: 0 } },
+    DOUBLE,
   );
   water.setState(z.map(() => 0.05));
   return water;

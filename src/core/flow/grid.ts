@@ -27,7 +27,9 @@ export interface Field {
   /** Standard deviation of speed over the averaging time, m/s: where the water pulses. */
   speedDeviation: Float32Array;
   verdict: Verdict;
-  /** |mean outflow - inflow| / inflow over the averaging time. */
+  /** Why it has not settled, where it has not. */
+  unsettled?: Unsettled;
+  /** Volume balance over the averaging time: |outflow - inflow|, and what clipping made, as a share of the inflow. */
   massError: number;
   steps: number;
 }
@@ -37,10 +39,13 @@ export interface Field {
  */
 export type Verdict = "converged" | "shedding" | "not-converged";
 
+/** Storage still grows, or shrinks; or the water pulses so long that its means differ. */
+export type Unsettled = "filling" | "emptying" | "pulsing";
+
 /** Cells shallower than this are called dry, m. */
 export const DRY = 0.01;
 /** A grid is refused above this many cells. */
-export const MOST_CELLS = 400_000;
+export const MOST_CELLS = 1_000_000;
 
 export const speedAt = (field: Pick<Field, "u" | "v">, k: number): number => Math.hypot(field.u[k]!, field.v[k]!);
 

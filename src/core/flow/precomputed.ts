@@ -108,7 +108,7 @@ export interface PackedField extends Omit<Field, "bed" | "roughness" | "depth" |
 const MILLI = 1000;
 
 export function packField(field: Field): PackedField {
-  const { nx, ny, cell, discharge, verdict, massError, steps } = field;
+  const { nx, ny, cell, discharge, verdict, unsettled, massError, steps } = field;
   const round = (value: number, most: number) => Math.max(-most, Math.min(most, Math.round(value * MILLI)));
   return {
     nx,
@@ -116,6 +116,7 @@ export function packField(field: Field): PackedField {
     cell,
     discharge,
     verdict,
+    ...(unsettled && { unsettled }),
     massError,
     steps,
     depth: Uint16Array.from(field.depth, (value) => round(value, 65535)),

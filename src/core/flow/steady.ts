@@ -1,8 +1,11 @@
 import type { Downstream } from "./reach-schema";
 import { InputError } from "../quantity/fault";
-import { Averaging, changeBetween, mergeAverages } from "./averaging";
+import { merge, overWindow, type Window } from "./averaging";
 import { checkGrid, coarsen, DRY, type Field, type Grid, type Verdict } from "./grid";
-import { ShallowWater } from "./solver";
+import type { Kernel } from "./kernel";
+import { type Crew, ShallowWater } from "./solver";
+import { judge, MOST_WINDOWS, whyUnsettled } from "./settled";
+import { StorageMover } from "./storage";
 import { columnRange, outletLevel } from "./stage";
 import { interpolateState, firstGuess, scaled, type State } from "./start";
 
@@ -11,6 +14,10 @@ export interface SteadyOptions {
   downstream: Downstream;
   /** A field already solved on the same bed, to start from. */
   near?: Field;
+  /** Other than the application's own: the proof runs the same in 64 bits. */
+  kernel?: Kernel;
+  /** Threads that may help. */
+  crew?: Crew;
 }
 
 /** Sent between slices of work: `done` 0..1, and on each grid as it settles a first picture. */
@@ -24,19 +31,15 @@ export interface Progress {
 /** Length of an averaging window, s: wakes shed with periods of 15-20 s (physics section 2). */
 const WINDOW = 20;
 /**
- * Most windows averaged before the verdict is given anyway; twice as many while storage is still filling. Coarse grids
- * are cheap.
+ * Longest model time on the asked grid and on coarser ones, s, before the verdict is given anyway. Storage forgets with
+ * an e-folding time of about half the time that a shallow wave takes there and back, 70-100 s on 160 m: beds that took
+ * long were still in 300-500 s (bench).
  */
-const MOST_WINDOWS = 12;
-const MOST_COARSE_WINDOWS = 30;
-/**
- * Settled windows that make a mean of pulsing water whose means still drift a little (80 s, several periods of a wake).
- */
-const ENOUGH_WINDOWS = 4;
-/** Limits of the convergence test on window means. */
-const LIMITS = { outflow: 0.005, unitDischarge: 0.01, depth: 0.002 };
-/** Solver steps between two reports. */
-const SLICE = 20;
+const LONGEST = { finest: 1200, coarse: 800 };
+/** Coarse grids only start finer ones: they are held to so many times the limits. */
+const COARSE = 2;
+/** Cells stepped between two reports: about 10 ms of work, so that a cancel is heard at once. */
+const SLICE = 100_000;
 
 /**
  * Grids solved before the asked one, coarsest first, as multiples of its cell: each must still have a few cells across.
@@ -110,86 +113,40 @@ function* settle(
   finest: boolean,
   share: { from: number; to: number },
 ): Generator<Progress, Field> {
-  const water = new ShallowWater(grid, {
-    upstream: { kind: "inflow", discharge: options.discharge },
-    downstream: { kind: "level", level },
-    longestStep: 2,
-  });
-  water.setState(start.depth, start.u, start.v);
-  const limit = finest ? 1 : 2;
-  const most = finest ? MOST_WINDOWS : MOST_COARSE_WINDOWS;
-  let previous: Averaging | undefined;
-  let kept: Averaging | undefined;
-  let verdict: Verdict = "not-converged";
-  const error = (averaging: Averaging) => Math.abs(averaging.meanOutflow() / options.discharge - 1);
-  for (let window = 0; window < (kept ? most : 2 * most); window++) {
-    const now = yield* average(
-      water,
-      share.from + (share.to - share.from) * (1 - 0.75 ** window),
-      (share.to - share.from) * 0.25 * 0.75 ** window,
-    );
-    if (previous) {
-      const change = changeBetween(previous, now);
-      if (
-        Math.max(error(now), error(previous)) < LIMITS.outflow * limit &&
-        change.depth < LIMITS.depth * limit &&
-        change.unitDischarge < LIMITS.unitDischarge * limit
-      ) {
-        return fieldOf(grid, mergeAverages(now, previous), options.discharge, "converged", water.steps);
+  const { discharge } = options;
+  const edges = { upstream: { kind: "inflow", discharge }, downstream: { kind: "level", level } } as const;
+  const water = new ShallowWater(grid, { ...edges, longestStep: 2 }, options.kernel, options.crew);
+  try {
+    water.setState(start.depth, start.u, start.v);
+    const mover = new StorageMover();
+    // Windows since the storage was last moved ahead, the newest last.
+    let windows: Window[] = [];
+    for (let count = 0; ; count++) {
+      // How many windows it will take nobody knows: each is given a fifth of what is left.
+      const [from, span] = [1 - 0.8 ** count, 0.2 * 0.8 ** count];
+      const work = overWindow(water, WINDOW, Math.max(1, Math.round(SLICE / (grid.nx * grid.ny))));
+      let slice = work.next();
+      for (; !slice.done; slice = work.next()) {
+        if (!Number.isFinite(water.outflowRate)) throw new InputError("unstable", {}, { path: "bed" });
+        const done = share.from + (share.to - share.from) * (from + span * slice.value);
+        yield { done, cell: 0, seconds: water.time };
       }
-      // Storage has settled but wakes still pulse: gather means until they themselves stop moving. Unsettled windows
-      // are not gathered.
-      if (error(now) < 2 * LIMITS.outflow * limit && change.depth < 2 * LIMITS.depth * limit) {
-        const before = kept && means(kept);
-        kept = kept ? mergeAverages(kept, now) : now;
-        // Long pulses may go on for ever: enough settled windows are a mean, and its spread is kept with it.
-        const enough =
-          kept.seconds >= ENOUGH_WINDOWS * WINDOW || (before && drift(before, kept) < LIMITS.unitDischarge * limit);
-        if (enough && error(kept) < LIMITS.outflow * limit) {
-          verdict = "shedding";
-          break;
-        }
-      } else kept = undefined;
+      windows = [...windows, slice.value].slice(-MOST_WINDOWS);
+      const found = judge(windows, discharge, finest ? 1 : COARSE);
+      if (found) return fieldOf(grid, merge(found.windows), options, found.verdict, water.steps);
+      if (water.time > (finest ? LONGEST.finest : LONGEST.coarse))
+        return {
+          unsettled: whyUnsettled(windows, discharge),
+          ...fieldOf(grid, merge(windows), options, "not-converged", water.steps),
+        };
+      if (mover.moveAhead(water, windows, discharge)) windows = [];
     }
-    previous = now;
+  } finally {
+    water.release();
   }
-  return fieldOf(grid, kept ?? previous!, options.discharge, verdict, water.steps);
 }
 
-/** One window of averaging, in slices. */
-function* average(water: ShallowWater, from: number, span: number): Generator<Progress, Averaging> {
-  const now = new Averaging(water);
-  while (now.seconds < WINDOW) {
-    for (let k = 0; k < SLICE && now.seconds < WINDOW; k++) now.add(water.step(WINDOW - now.seconds + 1e-6));
-    if (!Number.isFinite(water.outflowRate)) throw new InputError("unstable", {}, { path: "bed" });
-    yield { done: from + span * Math.min(1, now.seconds / WINDOW), cell: 0, seconds: water.time };
-  }
-  return now;
-}
-
-interface Means {
-  qx: Float64Array;
-  qy: Float64Array;
-}
-
-const means = (averaging: Averaging): Means => ({
-  qx: averaging.qx.map((q) => q / averaging.seconds),
-  qy: averaging.qy.map((q) => q / averaging.seconds),
-});
-
-/** Relative change of mean unit discharge that one more window made. */
-function drift(before: Means, after: Averaging): number {
-  let change = 0;
-  let size = 0;
-  for (let c = 0; c < before.qx.length; c++) {
-    const [qx, qy] = [after.qx[c]! / after.seconds, after.qy[c]! / after.seconds];
-    change += Math.hypot(qx - before.qx[c]!, qy - before.qy[c]!);
-    size += Math.hypot(qx, qy);
-  }
-  return size > 0 ? change / size : 0;
-}
-
-function fieldOf(grid: Grid, averaging: Averaging, discharge: number, verdict: Verdict, steps: number): Field {
+function fieldOf(grid: Grid, averaging: Window, { discharge }: SteadyOptions, verdict: Verdict, steps: number): Field {
   const cells = grid.nx * grid.ny;
   const make = () => new Float32Array(cells);
   const field: Field = {

@@ -1,4 +1,5 @@
 "use client";
+import type { Field } from "../../core/flow/grid";
 import type { ReachReading } from "../../scenario/reading";
 import { roundFlow } from "../../scenario/field";
 import type { FieldState } from "../../state/scenario/use-field";
@@ -81,15 +82,21 @@ function shownWords({ shown }: FieldState, system: UnitSystem): string {
     case "coarse":
       return `First picture, ${cells}`;
     case "solved":
-      return verdictWords(shown.field.verdict);
+      return verdictWords(shown.field);
   }
 }
 
-function verdictWords(verdict: string): string {
+const UNSETTLED = {
+  filling: "the reach was still filling",
+  emptying: "the reach was still running out",
+  pulsing: "its wakes pulse too long for a mean",
+} as const;
+
+function verdictWords({ verdict, unsettled }: Field): string {
   if (verdict === "converged") return "Settled. Eddy outlines are soft by about a metre.";
   return verdict === "shedding"
     ? "Settled on average; wakes pulse, so seams wander by about a metre."
-    : "Not settled: take this as a rough picture.";
+    : `Not settled${unsettled ? `: ${UNSETTLED[unsettled]}` : ""}. Take this as a rough picture.`;
 }
 
 /** What the wading marks mean, with their areas. */

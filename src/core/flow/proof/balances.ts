@@ -1,4 +1,5 @@
 import type { Grid } from "../grid";
+import type { Kernel } from "../kernel";
 import { ShallowWater } from "../solver";
 import { solveSteady } from "../steady";
 import { WALL } from "./strip";
@@ -6,30 +7,32 @@ import { WALL } from "./strip";
 /** What must hold to rounding whatever the bed: stillness, mass, symmetry; and the turning water behind a wall. */
 
 /** A lake over islands and a rough floor, 200 steps: greatest speed, m/s, and departure of the level, m. */
-export function stillLake(): { speed: number; level: number; islands: boolean } {
+export function stillLake(kernel: Kernel, steps = 200, datum = 0): { speed: number; level: number; islands: boolean } {
   const [nx, ny] = [40, 30];
   const z = Float64Array.from(
     { length: nx * ny },
-    (_, k) => 1.4 * Math.exp(-(((k % nx) - 14) ** 2 + (Math.floor(k / nx) - 12) ** 2) / 30) + 0.02 * Math.sin(k * 1.7),
+    (_, k) =>
+      datum + 1.4 * Math.exp(-(((k % nx) - 14) ** 2 + (Math.floor(k / nx) - 12) ** 2) / 30) + 0.02 * Math.sin(k * 1.7),
   );
   const water = new ShallowWater(
     { nx, ny, cell: 1, z, roughness: new Float64Array(nx * ny).fill(0.03) },
     { upstream: WALL, downstream: WALL },
+    kernel,
   );
-  water.setState(z.map((bed) => Math.max(0, 1 - bed)));
-  for (let k = 0; k < 200; k++) water.step();
+  water.setState(z.map((bed) => Math.max(0, datum + 1 - bed)));
+  for (let k = 0; k < steps; k++) water.step();
   let [speed, level] = [0, 0];
   for (let j = 0; j < ny; j++)
     for (let i = 0; i < nx; i++) {
       const k = water.at(i, j);
       speed = Math.max(speed, Math.hypot(water.u[k]!, water.v[k]!));
-      if (water.h[k]! > 1e-6) level = Math.max(level, Math.abs(water.h[k]! + water.z[k]! - 1));
+      if (water.h[k]! > 1e-6) level = Math.max(level, Math.abs(water.h[k]! + water.z[k]! + water.datum - datum - 1));
     }
-  return { speed, level, islands: z.some((bed) => bed > 1) };
+  return { speed, level, islands: z.some((bed) => bed > datum + 1) };
 }
 
 /** A short rough channel that wanders between dry banks, with a boulder off the middle; `mirrored` swaps the banks. */
-function boulderChannel(mirrored: boolean): ShallowWater {
+function boulderChannel(kernel: Kernel, mirrored: boolean): ShallowWater {
   const [nx, ny] = [40, 16];
   const z = Float64Array.from({ length: nx * ny }, (_, k) => {
     const i = k % nx,
@@ -41,14 +44,15 @@ function boulderChannel(mirrored: boolean): ShallowWater {
   const water = new ShallowWater(
     { nx, ny, cell: 1, z, roughness: new Float64Array(nx * ny).fill(0.03) },
     { upstream: { kind: "inflow", discharge: 9 }, downstream: { kind: "level", level: 0.8 } },
+    kernel,
   );
   water.setState(z.map((bed, k) => Math.max(0, 0.8 + 0.003 * (nx - (k % nx)) - bed)));
   return water;
 }
 
 /** Greatest difference, m and m/s, between the field of a bed and the mirrored field of the mirrored bed. */
-export function mirrorDifference(steps: number): number {
-  const [left, right] = [boulderChannel(false), boulderChannel(true)];
+export function mirrorDifference(kernel: Kernel, steps: number): number {
+  const [left, right] = [boulderChannel(kernel, false), boulderChannel(kernel, true)];
   for (let k = 0; k < steps; k++) {
     left.step();
     right.step();
@@ -68,7 +72,7 @@ export function mirrorDifference(steps: number): number {
 }
 
 /** A heap of water falling over an island in a closed basin; `turned` lays the same basin a quarter turn round. */
-function basin(turned: boolean): ShallowWater {
+function basin(kernel: Kernel, turned: boolean): ShallowWater {
   const size = 36;
   const place = (k: number): [number, number] =>
     turned ? [Math.floor(k / size), size - 1 - (k % size)] : [k % size, Math.floor(k / size)];
@@ -82,7 +86,7 @@ function basin(turned: boolean): ShallowWater {
       return 0.9 * Math.exp(-((i - 24) ** 2 + (j - 15) ** 2) / 14) + 0.002 * i;
     }),
   };
-  const water = new ShallowWater(grid, { upstream: WALL, downstream: WALL });
+  const water = new ShallowWater(grid, { upstream: WALL, downstream: WALL }, kernel);
   water.setState(
     grid.z.map((bed, k) => {
       const [i, j] = place(k);
@@ -93,8 +97,8 @@ function basin(turned: boolean): ShallowWater {
 }
 
 /** Greatest difference, m, between a basin's depths and those of the same basin turned by a quarter. */
-export function quarterTurnDifference(steps: number): number {
-  const [plain, turned] = [basin(false), basin(true)];
+export function quarterTurnDifference(kernel: Kernel, steps: number): number {
+  const [plain, turned] = [basin(kernel, false), basin(kernel, true)];
   for (let k = 0; k < steps; k++) {
     const dt = plain.step();
     turned.step(dt);
@@ -107,8 +111,8 @@ export function quarterTurnDifference(steps: number): number {
 }
 
 /** |stored - in + out| over what came in. */
-export function massError(steps: number): { error: number; volumeIn: number } {
-  const water = boulderChannel(false);
+export function massError(kernel: Kernel, steps: number): { error: number; volumeIn: number } {
+  const water = boulderChannel(kernel, false);
   const before = water.volume();
   for (let k = 0; k < steps; k++) water.step();
   return {
@@ -121,7 +125,7 @@ export function massError(steps: number): { error: number; volumeIn: number } {
  * Length of the turning water behind a wall, in wall lengths, in a deep smooth channel; and the mass error of the
  * averaged field.
  */
-export function wallEddy(): { lengths: number; massError: number } {
+export function wallEddy(kernel: Kernel): { lengths: number; massError: number } {
   const [nx, ny, cell, wall] = [140, 30, 1, 6];
   const z = Float64Array.from(
     { length: nx * ny },
@@ -129,7 +133,7 @@ export function wallEddy(): { lengths: number; massError: number } {
   );
   const field = solveSteady(
     { nx, ny, cell, z, roughness: new Float64Array(nx * ny).fill(0.018) },
-    { discharge: 45, downstream: { kind: "normal", slope: 0.0004 } },
+    { discharge: 45, downstream: { kind: "normal", slope: 0.0004 }, kernel },
   );
   let last = 25;
   for (let i = 26; i < nx; i++) if (field.depth[i]! > 0 && field.u[i]! < 0) last = i;
@@ -140,7 +144,7 @@ export function wallEddy(): { lengths: number; massError: number } {
  * Depth over a smooth mound in a channel on cells of 3 and 1.5 m against 0.75 m, relative L1 over the coarse cells: the
  * finer must come closer.
  */
-export function refinement(): { error: number; order: number } {
+export function refinement(kernel: Kernel): { error: number; order: number } {
   const [length, breadth, discharge] = [48, 24, 14];
   const solve = (cell: number) => {
     const [nx, ny] = [length / cell, breadth / cell];
@@ -150,7 +154,7 @@ export function refinement(): { error: number; order: number } {
     });
     return solveSteady(
       { nx, ny, cell, z, roughness: new Float64Array(nx * ny).fill(0.03) },
-      { discharge, downstream: { kind: "normal", slope: 0.002 } },
+      { discharge, downstream: { kind: "normal", slope: 0.002 }, kernel },
     );
   };
   const finest = solve(0.75);

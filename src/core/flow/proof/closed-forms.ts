@@ -1,4 +1,5 @@
 import { GRAVITY } from "../../quantity/provenance";
+import type { Kernel } from "../kernel";
 import { ShallowWater } from "../solver";
 import {
   bisect,
@@ -23,10 +24,10 @@ const depths = (nx: number, left: number, right: number) =>
   Float64Array.from({ length: nx * 3 }, (_, k) => (k % nx < nx / 2 ? left : right));
 
 /** Stoker 1957: dam break on a wet bed. */
-export function stoker(nx: number): Profile {
+export function stoker(kernel: Kernel, nx: number): Profile {
   const [hl, hr, length, time] = [0.005, 0.001, 10, 6];
   const grid = strip(nx, length, () => 0);
-  const water = new ShallowWater(grid, { upstream: OPEN, downstream: OPEN });
+  const water = new ShallowWater(grid, { upstream: OPEN, downstream: OPEN }, kernel);
   water.setState(depths(nx, hl, hr));
   runTo(water, time);
   const cl = Math.sqrt(g * hl);
@@ -47,10 +48,10 @@ export function stoker(nx: number): Profile {
 }
 
 /** Ritter 1892: dam break on a dry bed. */
-export function ritter(nx: number): Profile {
+export function ritter(kernel: Kernel, nx: number): Profile {
   const [hl, length, time] = [0.005, 10, 6];
   const grid = strip(nx, length, () => 0);
-  const water = new ShallowWater(grid, { upstream: OPEN, downstream: OPEN });
+  const water = new ShallowWater(grid, { upstream: OPEN, downstream: OPEN }, kernel);
   water.setState(depths(nx, hl, 0));
   runTo(water, time);
   const cl = Math.sqrt(g * hl);
@@ -69,10 +70,10 @@ const TOP = 0.2;
 const energyOf = (q: number, h: number): number => h + (q * q) / (2 * g * h * h);
 
 /** Goutal & Maurel 1997: 4.42 m2/s over a parabolic bump, 2 m downstream: Bernoulli holds at every point. */
-export function subcriticalBump(nx: number): Profile {
+export function subcriticalBump(kernel: Kernel, nx: number): Profile {
   const [q, level] = [4.42, 2];
   const grid = strip(nx, 25, bump);
-  const water = settleStrip(grid, q, level, (z) => level - z, 120);
+  const water = settleStrip(kernel, grid, q, level, (z) => level - z, 120);
   const energy = energyOf(q, level);
   return profileOf(
     water,
@@ -82,10 +83,10 @@ export function subcriticalBump(nx: number): Profile {
 }
 
 /** The same bump, 1.53 m2/s, free below: critical on its top (Goutal & Maurel 1997). */
-export function transcriticalBump(nx: number): Profile {
+export function transcriticalBump(kernel: Kernel, nx: number): Profile {
   const q = 1.53;
   const grid = strip(nx, 25, bump);
-  const water = settleStrip(grid, q, null, (z) => 0.66 - z, 120);
+  const water = settleStrip(kernel, grid, q, null, (z) => 0.66 - z, 120);
   const energy = 1.5 * Math.cbrt((q * q) / g) + TOP;
   return profileOf(
     water,
@@ -100,10 +101,10 @@ export function transcriticalBump(nx: number): Profile {
  * The same bump, 0.18 m2/s, 0.33 m downstream: critical on its top, and back through a jump where the momenta of both
  * sides agree (Belanger).
  */
-export function bumpWithJump(nx: number): Profile {
+export function bumpWithJump(kernel: Kernel, nx: number): Profile {
   const [q, level] = [0.18, 0.33];
   const grid = strip(nx, 25, bump);
-  const water = settleStrip(grid, q, level, (z) => level - z, 300);
+  const water = settleStrip(kernel, grid, q, level, (z) => level - z, 300);
   const upper = 1.5 * Math.cbrt((q * q) / g) + TOP;
   const lower = energyOf(q, level);
   const force = (h: number) => (q * q) / h + (g * h * h) / 2;
@@ -130,7 +131,7 @@ export function bumpWithJump(nx: number): Profile {
  * MacDonald et al. 1997: a smooth depth is prescribed over 1000 m with Manning friction, and the bed that makes it is
  * integrated.
  */
-export function macDonald(nx: number): Profile {
+export function macDonald(kernel: Kernel, nx: number): Profile {
   const [q, n, length] = [2, 0.033, 1000];
   const depth = (x: number) => Math.cbrt(4 / g) * (1 + 0.5 * Math.exp(-16 * (x / length - 0.5) ** 2));
   const depthSlope = (x: number) =>
@@ -148,7 +149,7 @@ export function macDonald(nx: number): Profile {
     z -= over(x - cell, x);
   }
   const grid = strip(nx, length, (x) => bed[Math.min(nx - 1, Math.floor(x / cell))]!, n);
-  const water = settleStrip(grid, q, depth(length), () => depth(length), 3000);
+  const water = settleStrip(kernel, grid, q, depth(length), () => depth(length), 3000);
   return profileOf(
     water,
     grid,
@@ -157,24 +158,24 @@ export function macDonald(nx: number): Profile {
 }
 
 /** Manning 1891: a uniform sloping channel runs at q = h^(5/3) sqrt(S) / n in its middle. */
-export function normalDepth(nx: number): Profile {
+export function normalDepth(kernel: Kernel, nx: number): Profile {
   const [q, n, slope, length] = [1.5, 0.033, 0.004, 400];
   const normal = ((q * n) / Math.sqrt(slope)) ** 0.6;
   const grid = strip(nx, length, (x) => slope * (length - x), n);
-  const water = settleStrip(grid, q, normal, () => 1.3 * normal, 1500);
+  const water = settleStrip(kernel, grid, q, normal, () => 1.3 * normal, 1500);
   const all = profileOf(water, grid, new Array<number>(nx).fill(normal));
   const middle = <T>(values: readonly T[]) => values.slice(Math.floor(0.2 * nx), Math.floor(0.8 * nx));
   return { x: middle(all.x), bed: middle(all.bed), found: middle(all.found), truth: middle(all.truth) };
 }
 
 /** Thacker 1981: water swings in a parabolic valley, its shores drying and wetting, and is back after one period. */
-export function thacker(nx: number): Profile & { volumeError: number } {
+export function thacker(kernel: Kernel, nx: number): Profile & { volumeError: number } {
   const [length, h0] = [4, 0.5];
   const grid = strip(nx, length, (x) => h0 * ((x - length / 2) ** 2 - 1));
   const start = Float64Array.from({ length: nx * 3 }, (_, k) =>
     Math.max(0, -h0 * ((((k % nx) + 0.5) * grid.cell - length / 2 + 0.5) ** 2 - 1)),
   );
-  const water = new ShallowWater(grid, { upstream: WALL, downstream: WALL });
+  const water = new ShallowWater(grid, { upstream: WALL, downstream: WALL }, kernel);
   water.setState(start);
   const volume = water.volume();
   runTo(water, (2 * Math.PI) / Math.sqrt(2 * g * h0));

@@ -1,5 +1,6 @@
 import { GRAVITY } from "../../quantity/provenance";
 import type { Grid } from "../grid";
+import type { Kernel, Reals } from "../kernel";
 import { type Edge, ShallowWater } from "../solver";
 
 /** Parts that the closed-form cases share: a channel three cells wide, its middle row, the error against the truth. */
@@ -17,7 +18,7 @@ export function strip(nx: number, length: number, bed: (x: number) => number, n 
   };
 }
 
-const middleRow = (water: ShallowWater, values: Float64Array): number[] =>
+const middleRow = (water: ShallowWater, values: Reals): number[] =>
   Array.from({ length: water.nx }, (_, i) => values[water.at(i, Math.floor(water.ny / 2))]!);
 
 /** Sum |found - truth| / sum |truth|. */
@@ -57,16 +58,21 @@ export function bisect(f: (x: number) => number, low: number, high: number): num
 
 /** Flow with a given unit discharge into a strip, from one starting level, run until it stands still. */
 export function settleStrip(
+  kernel: Kernel,
   grid: Grid,
   q: number,
   level: number | null,
   start: (z: number) => number,
   seconds: number,
 ): ShallowWater {
-  const water = new ShallowWater(grid, {
-    upstream: { kind: "inflow", discharge: q * 3 * grid.cell },
-    downstream: level === null ? OPEN : { kind: "level", level },
-  });
+  const water = new ShallowWater(
+    grid,
+    {
+      upstream: { kind: "inflow", discharge: q * 3 * grid.cell },
+      downstream: level === null ? OPEN : { kind: "level", level },
+    },
+    kernel,
+  );
   const depth = grid.z.map((z) => Math.max(0.01, start(z)));
   water.setState(
     depth,

@@ -1,0 +1,144 @@
+import { bytes as singleBytes } from "./kernel-bytes/single";
+import { RINGS, strideOf } from "./ghosts";
+import type { Grid } from "./grid";
+
+/** A compiled form of the kernel (src/core/flow/kernel): the width of its numbers, and whether its memory is shared. */
+export interface Kernel {
+  readonly bytes: string;
+  readonly bits: 32 | 64;
+  readonly shared: boolean;
+}
+
+export const SINGLE: Kernel = { bytes: singleBytes, bits: 32, shared: false };
+
+/** What the kernel exports. */
+export interface Calls {
+  configure: () => void;
+  refresh: () => void;
+  run: (steps: number, seconds: number, every: number) => void;
+  serve: (thread: number) => void;
+}
+
+export type Reals = Float32Array | Float64Array;
+
+const modules = new WeakMap<Kernel, WebAssembly.Module>();
+
+/** The kernel compiled for this machine, once. */
+export function moduleOf(kernel: Kernel): WebAssembly.Module {
+  const known = modules.get(kernel);
+  if (known) return known;
+  const text = atob(kernel.bytes);
+  const made = new WebAssembly.Module(Uint8Array.from(text, (letter) => letter.charCodeAt(0)));
+  modules.set(kernel, made);
+  return made;
+}
+
+/** An instance of the kernel on a memory: one for each thread. */
+export const instanceOn = (module: WebAssembly.Module, memory: WebAssembly.Memory): Calls =>
+  new WebAssembly.Instance(module, { env: { memory, abort: () => undefined } }).exports as unknown as Calls;
+
+// Places in memory, the same as in kernel/memory.ts.
+const HEAD = 1024;
+const NUMBERS = HEAD + 256;
+const TOTALS = HEAD + 512;
+const SLOTS = 8192;
+const SLOT = 128;
+const CLIPPED = 72;
+const GO = 4096;
+const FIRST = 32768;
+const MARGIN = 128;
+const STATE_PARTS = 4;
+const MEANS = 5;
+const BUFFER_ROWS = 20;
+const PAGE = 65536;
+/** 2 GiB: what the kernel is compiled for. */
+const MOST_PAGES = 32768;
+
+/** The kernel's memory for one grid: where each array lies, and views on them. */
+export class KernelMemory {
+  readonly memory: WebAssembly.Memory;
+  readonly z: Reals;
+  readonly n: Reals;
+  /** Depth, speeds and nu h of the present state. */
+  readonly state: readonly Reals[];
+  /** Time integrals of depth, both unit discharges, speed and its square. */
+  readonly means: readonly Reals[];
+  private readonly whole: Int32Array;
+  private readonly numbers: Float64Array;
+  private readonly totals: Float64Array;
+
+  constructor(
+    grid: Grid,
+    kernel: Kernel,
+    readonly threads: number,
+  ) {
+    const stride = strideOf(grid);
+    const count = stride * (grid.ny + 2 * RINGS);
+    const size = kernel.bits / 8;
+    const array = count * size + MARGIN;
+    const row = stride * size + MARGIN;
+    let next = FIRST;
+    const take = (bytes: number) => {
+      const at = next;
+      next += Math.ceil((bytes + MARGIN) / MARGIN) * MARGIN;
+      return at;
+    };
+    const [z, n] = [take(array), take(array)];
+    const masks = [take(row), take(row)];
+    const states = take(2 * STATE_PARTS * array);
+    const spans = take(2 * 8 * (grid.ny + 2 * RINGS));
+    const buffers = take(BUFFER_ROWS * threads * row);
+    const means = take(MEANS * array);
+    const pages = Math.ceil((next + PAGE) / PAGE);
+    this.memory = new WebAssembly.Memory({ initial: pages, maximum: MOST_PAGES, shared: kernel.shared });
+    const { buffer } = this.memory;
+    const view = (at: number, length = count): Reals =>
+      kernel.bits === 32 ? new Float32Array(buffer, at, length) : new Float64Array(buffer, at, length);
+    this.z = view(z);
+    this.n = view(n);
+    this.state = Array.from({ length: STATE_PARTS }, (_, part) => view(states + part * array));
+    this.means = Array.from({ length: MEANS }, (_, part) => view(means + part * array));
+    this.whole = new Int32Array(buffer, HEAD, 32);
+    this.numbers = new Float64Array(buffer, NUMBERS, 16);
+    this.totals = new Float64Array(buffer, TOTALS, 16);
+    this.whole.set([grid.nx, grid.ny, stride, threads, 0, 0, z, n, ...masks, states, spans, buffers, means]);
+  }
+
+  /** Column masks: bytes of ones in columns from..to (excluded) of mask 0 (inner cells) or 1 (faces with stress). */
+  mask(which: 0 | 1, from: number, to: number): void {
+    const size = this.z.BYTES_PER_ELEMENT;
+    new Uint8Array(this.memory.buffer, this.whole[8 + which]! + from * size, (to - from) * size).fill(255);
+  }
+
+  /** Kinds of the edges up and downstream, and the numbers that belong to the steps. */
+  settings(up: number, down: number, numbers: readonly number[]): void {
+    this.whole[4] = up;
+    this.whole[5] = down;
+    this.numbers.set(numbers);
+  }
+
+  total(k: number): number {
+    return this.totals[k]!;
+  }
+
+  clearMeans(): void {
+    for (const one of this.means) one.fill(0);
+    this.totals[5] = 0;
+  }
+
+  /** m2 of depth made by holding depths at zero, times the area of a cell: m3. */
+  clipped(): number {
+    let sum = 0;
+    for (let thread = 0; thread < this.threads; thread++)
+      sum += new Float64Array(this.memory.buffer, SLOTS + SLOT * thread + CLIPPED, 1)[0]!;
+    return sum;
+  }
+
+  /** Asks the other threads for something: so many steps, none (they read the settings anew) or to end (-1). */
+  tell(steps: number): void {
+    const words = new Int32Array(this.memory.buffer, GO, 16);
+    words[4] = steps;
+    Atomics.add(words, 0, 1);
+    Atomics.notify(words, 0);
+  }
+}
