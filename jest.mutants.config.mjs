@@ -1,7 +1,7 @@
 /** The unit tests of the core's models, as `npm run mutants` runs them: without those that solve whole reaches. */
 import { common } from "./jest.config.mjs";
 
-/** Rooms whose tests are run; all four and their neighbours when none is named: `MUTANTS_TESTS=gauge npm run mutants`. */
+/** Rooms whose tests are run, all and their neighbours when none is named: `MUTANTS_TESTS=gauge npm run mutants`. */
 const rooms = process.env.MUTANTS_TESTS ?? "quantity,gauge,fish,rig,tactics,book";
 
 export default {

@@ -1,6 +1,7 @@
 /**
  * Times the solver (nanoseconds per wet cell and step, against the same scheme in C; seconds cold, warm and to a first
- * picture; on beds never seen; on bigger water) and the reading of a long gauge file, each with a plain baseline in the same run.
+ * picture; on beds never seen; on bigger water) and the reading of a long gauge file, each with a plain baseline in the
+ * same run.
  */
 import { spawnSync } from "node:child_process";
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
