@@ -276,7 +276,10 @@ test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged,
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
   await page.mouse.move(box.x + box.width / 2 - 90, box.y + box.height / 2, { steps: 5 });
+  // The water follows the hand before anything is kept.
+  await expect(page.getByText(/^Under your hand: quick pictures/)).toBeVisible();
   await page.mouse.up();
+  await expect(page.getByText(/^Under your hand/)).toBeHidden();
   await expect(stone).not.toHaveAttribute("aria-label", /^Stone, 27\.0 m/);
   await page.getByLabel("Across", { exact: true }).fill("small");
   await page.getByLabel("Across", { exact: true }).press("Enter");

@@ -1,10 +1,9 @@
 import type { ReachRecord } from "../core/book/records";
 import { identified, withFeatureIds } from "../core/flow/feature-ids";
 import { moved, placeOf } from "../core/flow/features";
-import { rasteriseReach } from "../core/flow/rasterise";
+import { rasteriseReach, reachSize } from "../core/flow/rasterise";
 import { checkReach } from "../core/flow/reach";
 import type { Feature, Reach, Template, WaterReading } from "../core/flow/reach-schema";
-import { templateCells } from "../core/flow/template";
 import { reshaped } from "../core/flow/reshape";
 import { change, patch, setDeleted, type Undo, unpatched } from "./change";
 import type { Database } from "./database";
@@ -65,18 +64,6 @@ export const patchReach = (
     (reach, before) => unpatched<Reach>(reach, before, fields),
   );
 
-/** Length and breadth of a reach, m. A held key asks often: only soundings and sections have to be laid for it. */
-function sizeOf(reach: Reach): [number, number] {
-  const { bed } = reach;
-  const { nx, ny } =
-    bed.kind === "template"
-      ? templateCells(bed)
-      : bed.kind === "grid"
-        ? bed
-        : rasteriseReach({ ...reach, features: [] });
-  return [nx * bed.cell, ny * bed.cell];
-}
-
 const featuresOf = (reach: Reach) => identified(reach.features ?? []);
 
 /** Changes one object of a bed by a function of what it is now. */
@@ -117,10 +104,10 @@ export const moveFeature = (
     db,
     reach,
     feature,
-    (own, now) => moved(own, dx, dy, sizeOf(now)),
+    (own, now) => moved(own, dx, dy, reachSize(now)),
     (own, before, then) => {
       // What it truly moved by: at an edge it stops.
-      const size = sizeOf(then);
+      const size = reachSize(then);
       const [[ax, ay], [bx, by]] = [placeOf(before), placeOf(moved(before, dx, dy, size))];
       return moved(own, ax - bx, ay - by, size);
     },

@@ -40,6 +40,15 @@ export const solveInBackground = (lane: number, ...job: Parameters<Solve>): Prom
 const solveIn = (client: Client<FlowApi>, alone: boolean, ...[request, near, onProgress, signal]: Parameters<Solve>) =>
   untilAborted(client, signal, () => client.ask(async (api) => api.solve(request, near, alone, proxy(onProgress))));
 
+/** A quick picture of a bed that is being shaped, from the field before. Never rejects. */
+export async function followInWorker(request: FieldRequest, before: Field): Promise<Outcome<Field>> {
+  try {
+    return await looking.ask(async (api) => api.follow(request, before));
+  } catch (error) {
+    return { ok: false, cancelled: false, fault: asFault(error) };
+  }
+}
+
 /** Fits a reach to its readings, in a worker of its own. Never rejects. */
 export const calibrateInWorker = (
   reach: Reach,

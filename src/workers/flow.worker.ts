@@ -6,7 +6,7 @@ import type { Reach } from "../core/flow/reach-schema";
 import type { Progress } from "../core/flow/steady";
 import { asFault } from "../core/quantity/answer";
 import type { Fault } from "../core/quantity/fault";
-import { type FieldRequest, solveField } from "../scenario/field";
+import { type FieldRequest, followField, solveField } from "../scenario/field";
 import { crewOf } from "./crew";
 
 /** What came of long work: its value, a cancel, or a fault. */
@@ -16,6 +16,9 @@ export type Outcome<T> =
 /** Slices of work end after this long, ms, so that a cancel is heard. */
 const SLICE = 20;
 let wanted = 0;
+/** While a hand shapes the bed, solving waits until it has been still for so long, ms. */
+const HAND = 300;
+let handUntil = 0;
 
 /** Threads for what is looked at; the precomputed flows share the cores among themselves, a worker each. */
 const crew = crewOf(
@@ -47,6 +50,8 @@ async function drive<Step, Result>(
       onStep(step.value, ends);
       if (!ends) continue;
       await breathe();
+      while (performance.now() < handUntil && ticket === wanted)
+        await new Promise((resolve) => setTimeout(resolve, HAND / 6));
       if (ticket !== wanted) {
         // Lets the solver's threads go.
         work.return(undefined as never);
@@ -71,6 +76,15 @@ const api = {
       solveField(request, near, alone ? undefined : crew),
       (step, ends) => (ends || step.picture) && onProgress(step),
     ),
+  /** A quick picture of a bed that is being shaped: one slice of work. What is being solved waits meanwhile. */
+  follow(request: FieldRequest, before: Field): Outcome<Field> {
+    handUntil = performance.now() + HAND;
+    try {
+      return { ok: true, value: followField(request, before) };
+    } catch (error) {
+      return { ok: false, cancelled: false, fault: asFault(error) };
+    }
+  },
   /** Fits a reach to its readings; `onProgress` hears 0..1. */
   calibrate: (reach: Reach, cell: number, onProgress: (done: number) => void): Promise<Outcome<Calibration>> => {
     function* work(): Generator<number, Calibration> {

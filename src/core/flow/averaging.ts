@@ -2,6 +2,8 @@ import type { ShallowWater } from "./solver";
 
 /** Steps between two samples of the state: wakes take 15-20 s to shed, steps a tenth of a second. */
 const EVERY = 4;
+/** Steps without a pause. */
+const MANY = 1000;
 
 /** Time means of a running solver over a window: depth, unit discharge, and the spread of speed. Row-major. */
 export class Window {
@@ -66,6 +68,15 @@ export function* overWindow(water: ShallowWater, seconds: number, slice: number)
     if (left <= 1e-6) return new Window(water, before);
     water.run(slice, left, EVERY);
     yield 1 - left / seconds;
+  }
+}
+
+/** The same without a pause. */
+export function averageOver(water: ShallowWater, seconds: number): Window {
+  const work = overWindow(water, seconds, MANY);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
   }
 }
 

@@ -54,6 +54,23 @@ const PAGE = 65536;
 /** 2 GiB: what the kernel is compiled for. */
 const MOST_PAGES = 32768;
 
+/** Memories given back, for the next solve: a browser grants few at a time, and takes its time to collect them. */
+const spare: { memory: WebAssembly.Memory; shared: boolean }[] = [];
+const MOST_SPARE = 4;
+/** A spare memory is not taken for a grid that needs less than this share of it. */
+const LEAST_USED = 0.25;
+
+function memoryOf(pages: number, shared: boolean): WebAssembly.Memory {
+  const fits = spare.findIndex((one) => {
+    const own = one.memory.buffer.byteLength / PAGE;
+    return one.shared === shared && own >= pages && own * LEAST_USED <= pages;
+  });
+  if (fits < 0) return new WebAssembly.Memory({ initial: pages, maximum: MOST_PAGES, shared });
+  const [{ memory }] = spare.splice(fits, 1) as [(typeof spare)[number]];
+  new Uint8Array(memory.buffer).fill(0);
+  return memory;
+}
+
 /** The kernel's memory for one grid: where each array lies, and views on them. */
 export class KernelMemory {
   readonly memory: WebAssembly.Memory;
@@ -69,7 +86,7 @@ export class KernelMemory {
 
   constructor(
     grid: Grid,
-    kernel: Kernel,
+    private readonly kernel: Kernel,
     readonly threads: number,
   ) {
     const stride = strideOf(grid);
@@ -90,7 +107,7 @@ export class KernelMemory {
     const buffers = take(BUFFER_ROWS * threads * row);
     const means = take(MEANS * array);
     const pages = Math.ceil((next + PAGE) / PAGE);
-    this.memory = new WebAssembly.Memory({ initial: pages, maximum: MOST_PAGES, shared: kernel.shared });
+    this.memory = memoryOf(pages, kernel.shared);
     const { buffer } = this.memory;
     const view = (at: number, length = count): Reals =>
       kernel.bits === 32 ? new Float32Array(buffer, at, length) : new Float64Array(buffer, at, length);
@@ -132,6 +149,12 @@ export class KernelMemory {
     for (let thread = 0; thread < this.threads; thread++)
       sum += new Float64Array(this.memory.buffer, SLOTS + SLOT * thread + CLIPPED, 1)[0]!;
     return sum;
+  }
+
+  /** Gives the memory back for another solve; the views on it are not to be used any more. */
+  giveBack(): void {
+    spare.push({ memory: this.memory, shared: this.kernel.shared });
+    if (spare.length > MOST_SPARE) spare.shift();
   }
 
   /** Asks the other threads for something: so many steps, none (they read the settings anew) or to end (-1). */

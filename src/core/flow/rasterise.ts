@@ -3,7 +3,7 @@ import { placeFeatures } from "./features";
 import { checkGrid, type Grid, resample } from "./grid";
 import { rasteriseSections } from "./sections";
 import { rasteriseSoundings } from "./soundings";
-import { rasteriseTemplate } from "./template";
+import { rasteriseTemplate, templateCells } from "./template";
 
 /** The grid of a reach: its bed with its features on it, on cells of `cell` m where given. Throws a located fault. */
 export function rasteriseReach(reach: Reach, cell?: number): Grid {
@@ -24,4 +24,16 @@ function layBed(reach: Reach, cell: number | undefined): Grid {
       : Float64Array.from(reach.roughness);
   const grid = { nx: bed.nx, ny: bed.ny, cell: bed.cell, z: Float64Array.from(bed.z), roughness };
   return cell ? resample(grid, cell) : grid;
+}
+
+/** Length and breadth of a reach, m. Asked often while a hand moves: only soundings and sections are laid for it. */
+export function reachSize(reach: Reach): [number, number] {
+  const { bed } = reach;
+  const { nx, ny } =
+    bed.kind === "template"
+      ? templateCells(bed)
+      : bed.kind === "grid"
+        ? bed
+        : rasteriseReach({ ...reach, features: [] });
+  return [nx * bed.cell, ny * bed.cell];
 }

@@ -171,9 +171,10 @@ export class ShallowWater {
     this.own.clearMeans();
   }
 
-  /** Lets the other threads go. */
+  /** Lets the other threads go, and the memory where no thread may still look at it. It is not to be used after. */
   release(): void {
     if (this.threads > 1) this.own.tell(-1);
+    else this.own.giveBack();
   }
 }
 

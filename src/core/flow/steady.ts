@@ -133,11 +133,11 @@ function* settle(
       }
       windows = [...windows, slice.value].slice(-MOST_WINDOWS);
       const found = judge(windows, discharge, finest ? 1 : COARSE);
-      if (found) return fieldOf(grid, merge(found.windows), options, found.verdict, water.steps);
+      if (found) return fieldOf(grid, merge(found.windows), discharge, found.verdict, water.steps);
       if (water.time > (finest ? LONGEST.finest : LONGEST.coarse))
         return {
           unsettled: whyUnsettled(windows, discharge),
-          ...fieldOf(grid, merge(windows), options, "not-converged", water.steps),
+          ...fieldOf(grid, merge(windows), discharge, "not-converged", water.steps),
         };
       if (mover.moveAhead(water, windows, discharge)) windows = [];
     }
@@ -146,7 +146,7 @@ function* settle(
   }
 }
 
-function fieldOf(grid: Grid, averaging: Window, { discharge }: SteadyOptions, verdict: Verdict, steps: number): Field {
+export function fieldOf(grid: Grid, averaging: Window, discharge: number, verdict: Verdict, steps: number): Field {
   const cells = grid.nx * grid.ny;
   const make = () => new Float32Array(cells);
   const field: Field = {

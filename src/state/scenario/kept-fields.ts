@@ -14,7 +14,9 @@ export type Origin =
   /** The nearest flow that is solved. */
   | "nearest"
   /** Of the bed before its last change. */
-  | "earlier-bed";
+  | "earlier-bed"
+  /** A quick picture of a bed that is being shaped. */
+  | "live";
 
 /** A field under the name of the question that it answers. */
 export interface NamedField {

@@ -45,11 +45,18 @@ const shownLast = new Map<string, { bed: string; shown: NamedField }>();
 /** What stands on the plan until something nearer is there: it never goes blank under a hand that moves a stone. */
 function shownBefore(reach: Reach | undefined): NamedField | undefined {
   const last = reach && shownLast.get(reach.id);
-  return last && { ...last.shown, origin: last.bed === bedKey(reach) ? "nearest" : "earlier-bed" };
+  if (!last) return undefined;
+  if (last.bed !== bedKey(reach)) return { ...last.shown, origin: "earlier-bed" };
+  return last.shown.origin === "live" ? last.shown : { ...last.shown, origin: "nearest" };
+}
+
+/** Keeps what is shown of a reach, to stand on the plan and be started from when its bed or flow changes. */
+export function rememberShown(reach: Reach, shown: NamedField): void {
+  shownLast.set(reach.id, { bed: bedKey(reach), shown });
 }
 
 /** Waits for the slider to rest, ms. */
-const REST = 300;
+const REST = 150;
 const rest = (signal: AbortSignal): Promise<void> =>
   new Promise((resolve, reject) => {
     const timer = setTimeout(resolve, REST);
@@ -69,7 +76,8 @@ async function startFor({ reach, discharge }: FieldRequest): Promise<NamedField 
     return { key: fieldKey({ reach, discharge: nearest.discharge, cell }), field: nearest, origin: "nearest" };
   // Where nothing is solved on this bed yet, what was shown of its earlier state is the nearest start.
   const last = shownBefore(reach);
-  return last && Math.abs(last.field.cell - cell) < 1e-9 ? last : undefined;
+  // The live picture of this very bed is one on whatever cells: solving from it begins on coarser ones.
+  return last && (last.origin === "live" || Math.abs(last.field.cell - cell) < 1e-9) ? last : undefined;
 }
 
 /** The field from the book when it was solved before, else solved in the worker, coarse first. Kept when it is done. */
@@ -80,7 +88,8 @@ async function solveOrRead(request: FieldRequest, key: string, signal: AbortSign
   report(key, { done: 0 });
   try {
     const start = await startFor(request);
-    await rest(signal);
+    // A hand that has let go has rested already.
+    if (start?.origin !== "live") await rest(signal);
     const outcome = await solveInWorker(
       request,
       start?.field,
@@ -131,9 +140,8 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
     return near.data ?? shownBefore(reach);
   }, [key, query.data, picture, near.data, reach]);
   useEffect(() => {
-    if (reach && bed && key && shown && (shown.origin === "solved" || shown.origin === "coarse"))
-      shownLast.set(reach.id, { bed, shown });
-  }, [reach, bed, key, shown]);
+    if (reach && key && shown && (shown.origin === "solved" || shown.origin === "coarse")) rememberShown(reach, shown);
+  }, [reach, key, shown]);
 
   const solving = query.fetchStatus === "fetching";
   return {

@@ -38,6 +38,17 @@ function numbered(reading: ReachReading, key: string, of: NamedField, reach: Rea
   return { ...reading, lies, key, of };
 }
 
+/** Reads a field in the worker, its turn come; the lies with their numbers. */
+export async function readInTurn(
+  of: NamedField,
+  reach: Reach,
+  request: ReadingRequest,
+  signal: AbortSignal,
+): Promise<NumberedReading> {
+  const answer = await lane.run(() => reader.ask(async (api) => api.read(of.field, request)), signal);
+  return numbered(valueOf(answer), readingKey(of.key, request), of, reach, keyOf(bedKey(reach), request.species.id));
+}
+
 /** The reading of a field for a fish on a day, worked out in the worker. */
 export function useReading(
   shown: NamedField | undefined,
@@ -50,11 +61,7 @@ export function useReading(
   return useStage(
     "reading",
     key,
-    async (signal) => {
-      const field = shown!;
-      const answer = await lane.run(() => reader.ask(async (api) => api.read(field.field, request!)), signal);
-      return numbered(valueOf(answer), key!, field, reach!, keyOf(bed, request!.species.id));
-    },
+    (signal) => readInTurn(shown!, reach!, request!, signal),
     // Only the flow may differ from an answer still shown: another fish, bed, clarity or hour is another question.
     ready && keyOf(bed, lookKey(request)),
   );

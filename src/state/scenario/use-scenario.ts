@@ -1,5 +1,6 @@
 "use client";
-import { useMemo } from "react";
+import { useCallback, useMemo } from "react";
+import type { Reach } from "../../core/flow/reach-schema";
 import { HOUR } from "../../core/gauge/series";
 import type { Lie } from "../../core/fish/read";
 import { positionOf } from "../../scenario/approach";
@@ -13,7 +14,8 @@ import { type Safety, useSafety } from "../use-cautions";
 import { type Fish, useFishes } from "../use-fishes";
 import { type River, useRiver } from "../use-river";
 import { type FieldState, useField } from "./use-field";
-import { type NumberedReading, useReading } from "./use-reading";
+import { useDraftOf, useLive } from "./use-live";
+import { type NumberedReading, readInTurn, useReading } from "./use-reading";
 
 /** The scenario as the Reach and Rig stations share it: conditions, field, reading, and the chosen lie. */
 export interface ScenarioView {
@@ -51,14 +53,29 @@ export function useScenario(): ScenarioView {
     () => livingFish(fish.species, season, conditions, position?.latitude),
     [fish, season, conditions, position],
   );
-  const request = useMemo(
-    () => readingRequest(living.species, conditions, reach?.features),
-    [living, conditions, reach],
+  const requestOf = useCallback(
+    (own: Reach | undefined) => readingRequest(living.species, conditions, own?.features),
+    [living, conditions],
   );
+  const request = useMemo(() => requestOf(reach), [requestOf, reach]);
   // Until the gauge has been read its flow is not known: nothing is solved for a guess.
   const known = ready && (chosen !== null || station === undefined || gauge !== undefined);
-  const field = useField(reach, known ? conditions.discharge : undefined);
-  const reading = useReading(fishes.ready ? field.shown : undefined, reach, request);
+  const flow = known ? conditions.discharge : undefined;
+  const solved = useField(reach, flow);
+  // A bed under the hand is read with its objects where the hand has them.
+  const draft = useDraftOf(reach);
+  const live = useLive(draft, flow, solved.shown, (shown, own) =>
+    readInTurn(shown, own, requestOf(own), new AbortController().signal),
+  );
+  const settledReading = useReading(fishes.ready ? solved.shown : undefined, reach, request);
+  const field = useMemo(
+    () => (live ? { ...solved, shown: live.shown, settled: false, progress: undefined, cancelled: false } : solved),
+    [live, solved],
+  );
+  const reading = useMemo(
+    () => (live ? { ...settledReading, value: live.reading, earlier: false, pending: false } : settledReading),
+    [live, settledReading],
+  );
   const lies = reading.value?.lies;
   const at = wanted && lies ? lieAt(lies, wanted) : undefined;
   return {

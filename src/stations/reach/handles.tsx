@@ -49,6 +49,8 @@ function Handle({
     (to) => {
       editor.choose(id);
       setBy(to);
+      if (to[0] === 0 && to[1] === 0) editor.endPreview();
+      else editor.preview({ id, by: to });
     },
     (to) => {
       setBy([0, 0]);

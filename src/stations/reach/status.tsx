@@ -73,6 +73,8 @@ function shownWords({ shown }: FieldState, system: UnitSystem): string {
   if (!shown) return "";
   const cells = `${showText(shown.field.cell, "distance", system)} cells: edges are soft.`;
   switch (shown.origin) {
+    case "live":
+      return `Under your hand: quick pictures, ${cells}`;
     case "earlier-bed":
       return "Shown: the flow before the bed was changed.";
     case "between":

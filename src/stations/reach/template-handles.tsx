@@ -75,7 +75,11 @@ export function TemplateHandles({
           place={place}
           scale={scale}
           label={label}
-          onDrag={(at) => setDraft(changed(key, value(at)))}
+          onDrag={(at) => {
+            const next = changed(key, value(at));
+            setDraft(next);
+            editor.preview({ [key]: next[key] });
+          }}
           onDrop={(at) => {
             setDraft(undefined);
             editor.reshape({ [key]: changed(key, value(at))[key] });

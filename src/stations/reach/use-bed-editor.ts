@@ -2,9 +2,13 @@
 import { useMemo, useState } from "react";
 import type { ReachRecord } from "../../core/book/records";
 import { identified, type Identified } from "../../core/flow/feature-ids";
+import { moved } from "../../core/flow/features";
+import { reachSize } from "../../core/flow/rasterise";
+import { reshaped } from "../../core/flow/reshape";
 import type { Feature, Reach, Template, WaterReading } from "../../core/flow/reach-schema";
 import { act, faultText } from "../../state/act";
 import { say } from "../../state/notices";
+import { dropDraft, setDraft } from "../../state/scenario/shaping";
 import type { Undo } from "../../store/change";
 import { database } from "../../store/database";
 import {
@@ -30,6 +34,10 @@ export interface BedEditor {
   choose: (id: string | undefined) => void;
   /** Moves an object by so much, m. */
   move: (id: string, by: readonly [number, number]) => void;
+  /** Shows the flow over the bed as it would be with an object moved so far, or with other measures; keeps nothing. */
+  preview: (change: { id: string; by: readonly [number, number] } | Partial<Omit<Template, "kind">>) => void;
+  /** The hand let go where it began: nothing is to be shown but what is. */
+  endPreview: () => void;
   /** Sets measures or the name of an object. */
   change: (id: string, fields: Readonly<Record<string, unknown>>) => void;
   add: (feature: Feature) => void;
@@ -74,6 +82,7 @@ function useSteps(id: string | undefined) {
         };
         say(done, { label: "Undo", run: back });
       } catch (error) {
+        dropDraft();
         setFault({ of: id, text: faultText(error) });
       }
     });
@@ -82,10 +91,31 @@ function useSteps(id: string | undefined) {
     last &&
     (() => {
       drop(last);
+      dropDraft();
       setFault(undefined);
       act(last);
     });
   return { keep, undo, fault: fault?.of === id ? fault?.text : undefined };
+}
+
+/** A reach as it would be after a change; undefined where it would be none. */
+function previewed(
+  reach: Reach,
+  features: readonly Identified[],
+  change: Parameters<BedEditor["preview"]>[0],
+): Reach | undefined {
+  if (!("by" in change)) {
+    try {
+      return reshaped(reach, change);
+    } catch {
+      return undefined;
+    }
+  }
+  const size = reachSize(reach);
+  return {
+    ...reach,
+    features: features.map((own) => (own.id === change.id ? { ...own, ...moved(own, ...change.by, size) } : own)),
+  };
 }
 
 export function useBedEditor(record: ReachRecord | undefined): BedEditor | undefined {
@@ -100,6 +130,11 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
     features,
     chosen: features.some((one) => one.id === chosen) ? chosen : undefined,
     choose,
+    preview: (change) => {
+      const next = previewed(reach, features, change);
+      if (next) setDraft(next);
+    },
+    endPreview: dropDraft,
     move: (feature, by) => keep(() => moveFeature(db, id, feature, by)),
     change: (feature, fields) => keep(() => patchFeature(db, id, feature, fields)),
     add: (feature) =>
