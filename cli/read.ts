@@ -1,3 +1,4 @@
+import type { Field } from "../src/core/flow/grid";
 import { readReach } from "../src/core/flow/reach";
 import type { Reach } from "../src/core/flow/reach-schema";
 import { wayIn } from "../src/core/fish/season";
@@ -9,6 +10,8 @@ import { InputError } from "../src/core/quantity/fault";
 import { positionOf, USUAL_ANGLER } from "../src/scenario/approach";
 import { type Conditions, conditionsOf, USUAL } from "../src/scenario/conditions";
 import type { SeasonChoice } from "../src/scenario/fish";
+import { readingRequest } from "../src/scenario/reading";
+import { flowBandOf, type Robustness, robustnessOf, sightings } from "../src/scenario/robustness";
 import { runScenario, type Scenario } from "../src/scenario/scenario";
 import { tell } from "../src/words/messages";
 import { placeWords } from "../src/words/place";
@@ -34,7 +37,7 @@ const ROUGHNESS = 0.035;
 export const read: Command = {
   usage:
     "REACH.json --discharge Q --species S [--clarity M] [--temperature C] [--at ISO] [--season PHASE] " +
-    "[--style rove|wait] [--light day|twilight|night] [--cell M] [--field FIELD.json]",
+    "[--style rove|wait] [--light day|twilight|night] [--cell M] [--field FIELD.json] [--sure]",
   about: `Reads a reach at a discharge: seams, eddies, lies in order of rank with their reasons, and wading areas in m2.
 --clarity is the visible depth in m (${USUAL.visibleDepth}), --temperature in degrees C (${USUAL.temperature}).
 --at sets the light where the reach gives latitude and longitude, unless --light says it (by night it is read by day).
@@ -42,6 +45,8 @@ export const read: Command = {
 slowSide is left or right looking down-current. Species: ${SPECIES.map(({ id }) => id).join(", ")}.
 factors are those of the species' model; the score is their product. --at with the reach's latitude also sets the time
 of the fish's year; --season says it outright: usual, ${PHASES.join(", ")}.
+--sure solves and reads ten more times with roughness, flow, level at the foot and cells moved: each lie and seam then
+has holds {found, of}, and tiedWith the rank of the better lie with which it changes places.
 stands, boat, timing and rig are for the first lie; shadows need the reach's latitude, longitude and bearing.`,
   options: {
     discharge: true,
@@ -54,6 +59,7 @@ stands, boat, timing and rig are for the first lie; shadows need the reach's lat
     light: true,
     cell: true,
     field: true,
+    sure: false,
   },
   run: (args) => {
     const file = only(args, "a reach file");
@@ -76,23 +82,35 @@ stands, boat, timing and rig are for the first lie; shadows need the reach's lat
       light: conditions.light,
       verdict: field.verdict,
       massError: field.massError,
-      ...told(scenario, species),
+      ...told(scenario, species, args.flags.has("sure") ? surenessOf(reach, field, scenario, conditions) : undefined),
     };
   },
 };
 
+/** How sure the lies and seams are, the flow within a tenth. */
+function surenessOf(reach: Reach, field: Field, { fish, reading }: Scenario, conditions: Conditions): Robustness {
+  const { discharge } = field;
+  const request = readingRequest(fish.species, conditions, reach.features);
+  const work = sightings({ reach, discharge, band: flowBandOf(discharge, undefined), reading: request }, field);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return robustnessOf(reading, step.value);
+  }
+}
+
 /** What was found, by the names of the contract. */
-function told({ fish, reading, approach, rig }: Scenario, species: Species) {
+function told({ fish, reading, approach, rig }: Scenario, species: Species, sure: Robustness | undefined) {
   const { way } = fish;
   const { seams, eddies, structure, medianScore, lies, wading } = reading;
   return {
     medianScore,
-    seams,
+    seams: seams.map((seam, k) => ({ ...seam, ...(sure && { holds: sure.seams[k] }) })),
     eddies,
     structure,
     season: way && { phase: way.phase, words: wayWords(species.id, way), leaveAlone: way.leaveAlone ?? false },
-    lies: lies.map((lie) => ({
+    lies: lies.map((lie, k) => ({
       ...lie,
+      ...(sure && { holds: sure.lies[k], tiedWith: sure.tied[k] === null ? null : lies[sure.tied[k]!]!.rank }),
       place: placeWords(lie.place),
       reasons: lie.reasons.map((reason) => tellReason(reason, "metric")),
     })),

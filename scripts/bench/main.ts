@@ -232,7 +232,7 @@ function bigger(): void {
     [160, 30, 1],
     [160, 30, 0.5],
     [330, 62, 0.5],
-    [660, 126, 0.5],
+    [620, 126, 0.5],
   ] as const) {
     const long = checkReach({
       ...reach,

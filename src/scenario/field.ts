@@ -45,7 +45,7 @@ export const fieldKey = ({ reach, discharge, cell }: FieldRequest): string =>
   keyOf("field", bedKey(reach), discharge, cell ?? cellOf(reach));
 
 /** A field may start another on finer cells, if both lie on the same ground. */
-const covers = (near: Field, grid: { nx: number; ny: number; cell: number }): boolean =>
+export const covers = (near: Field, grid: { nx: number; ny: number; cell: number }): boolean =>
   Math.abs(near.nx * near.cell - grid.nx * grid.cell) <= near.cell &&
   Math.abs(near.ny * near.cell - grid.ny * grid.cell) <= near.cell;
 

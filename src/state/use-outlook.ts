@@ -7,33 +7,45 @@ import { waterWorker } from "../store/water-client";
 import type { RecordOf } from "../store/water.worker";
 import { type Stage, useStage, valueOf } from "./query";
 
+const recordOf = (gauge: GaugeRecord | undefined, reach: string | undefined): RecordOf | undefined => {
+  const station = gauge?.station.id;
+  return station === undefined ? undefined : reach === undefined ? { station } : { reach };
+};
+
 /**
- * What is worked out of a station's record, or of the record as it is at `reach`, in the worker: the outlook, and the
- * slower skill of such forecasts. The records themselves stay on the worker's side.
+ * What is worked out of a station's record, or of the record as it is at `reach`, in the worker. The records themselves
+ * stay on the worker's side.
  */
 export function useOutlook(
   gauge: GaugeRecord | undefined,
   at: number | undefined,
   reach: string | undefined,
-): { outlook: Stage<Outlook | null>; skill: Stage<ForecastSkill[]> } {
-  const station = gauge?.station.id;
-  const of: RecordOf | undefined = station === undefined ? undefined : reach === undefined ? { station } : { reach };
+): Stage<Outlook | null> {
+  const of = recordOf(gauge, reach);
   const asked = of && at !== undefined;
-  const outlook = useStage(
+  return useStage(
     "outlook",
     asked && keyOf("outlook", of, gauge?.version, at),
     async () => valueOf(await waterWorker.ask(async (api) => api.outlook(of!, at!))),
     // Another reading of the same record: the earlier outlook stays until the next is there.
     asked && keyOf(of),
   );
+}
+
+/** The slower skill of such forecasts, once there is an outlook. */
+export function useSkill(
+  gauge: GaugeRecord | undefined,
+  reach: string | undefined,
+  wanted: boolean,
+): Stage<ForecastSkill[]> {
+  const of = recordOf(gauge, reach);
   // The skill hangs on the discharge alone: a new reading by hand does not try the forecast again.
   const discharge = gauge && seriesOf(gauge, "discharge");
   const last = discharge?.times.at(-1);
-  const skill = useStage(
+  return useStage(
     "skill",
-    of && outlook.value ? keyOf("skill", of, discharge?.times.length, last) : undefined,
+    of && wanted ? keyOf("skill", of, discharge?.times.length, last) : undefined,
     async () => valueOf(await waterWorker.ask(async (api) => api.track(of!))),
     of && keyOf(of),
   );
-  return { outlook, skill };
 }

@@ -5,8 +5,10 @@ import type { Reach } from "../core/flow/reach-schema";
 import type { Progress } from "../core/flow/steady";
 import { asFault } from "../core/quantity/answer";
 import type { FieldRequest } from "../scenario/field";
+import type { EnsembleRequest, Sighting } from "../scenario/robustness";
 import { type Client, clientOf } from "./client";
-import type { FlowApi, Outcome } from "./flow.worker";
+import type { Outcome } from "./drive";
+import type { FlowApi } from "./flow.worker";
 import type { ReadApi } from "./read.worker";
 
 const newFlowClient = (): Client<FlowApi> =>
@@ -18,6 +20,8 @@ const looking = newFlowClient();
 const background: Client<FlowApi>[] = [];
 /** And one that fits a bed to readings: neither it nor what is looked at ends the other. */
 const fitting = newFlowClient();
+/** And one that asks how sure the answer is, while the background waits. */
+const doubting = newFlowClient();
 
 /** The worker that reads fields, gauge files and rigs. */
 export const reader = clientOf<ReadApi>(
@@ -57,6 +61,15 @@ export const calibrateInWorker = (
   signal: AbortSignal,
 ): Promise<Outcome<Calibration>> =>
   untilAborted(fitting, signal, () => fitting.ask(async (api) => api.calibrate(reach, cell, proxy(onProgress))));
+
+/** How often what a field shows is there when all that is not known is moved. Never rejects. */
+export const sightingsInWorker = (
+  request: EnsembleRequest,
+  near: Field | undefined,
+  onProgress: (done: number) => void,
+  signal: AbortSignal,
+): Promise<Outcome<Sighting[]>> =>
+  untilAborted(doubting, signal, () => doubting.ask(async (api) => api.sightings(request, near, proxy(onProgress))));
 
 async function untilAborted<T>(
   client: Client<FlowApi>,

@@ -5,20 +5,10 @@ import { checkReach } from "../core/flow/reach";
 import type { Reach } from "../core/flow/reach-schema";
 import type { Progress } from "../core/flow/steady";
 import { asFault } from "../core/quantity/answer";
-import type { Fault } from "../core/quantity/fault";
 import { type FieldRequest, followField, solveField } from "../scenario/field";
+import { type EnsembleRequest, type Sighting, sightings } from "../scenario/robustness";
 import { crewOf } from "./crew";
-
-/** What came of long work: its value, a cancel, or a fault. */
-export type Outcome<T> =
-  { ok: true; value: T } | { ok: false; cancelled: true } | { ok: false; cancelled: false; fault: Fault };
-
-/** Slices of work end after this long, ms, so that a cancel is heard. */
-const SLICE = 20;
-let wanted = 0;
-/** While a hand shapes the bed, solving waits until it has been still for so long, ms. */
-const HAND = 300;
-let handUntil = 0;
+import { cancel, drive, giveWay, type Outcome } from "./drive";
 
 /** Threads for what is looked at; the precomputed flows share the cores among themselves, a worker each. */
 const crew = crewOf(
@@ -26,43 +16,6 @@ const crew = crewOf(
   self.crossOriginIsolated,
   () => new Worker(new URL("./crew.worker.ts", import.meta.url), { type: "module" }),
 );
-
-// A message to itself lets others in at once, where a timer would wait 4 ms each time.
-const channel = new MessageChannel();
-const breathe = (): Promise<void> =>
-  new Promise((resolve) => {
-    channel.port1.onmessage = () => resolve();
-    channel.port2.postMessage(0);
-  });
-
-/** Runs work in slices until its end, or until a newer job or a cancel has taken its ticket. */
-async function drive<Step, Result>(
-  work: Generator<Step, Result>,
-  onStep: (step: Step, sliceEnds: boolean) => unknown,
-): Promise<Outcome<Result>> {
-  const ticket = ++wanted;
-  try {
-    let until = performance.now() + SLICE;
-    for (;;) {
-      const step = work.next();
-      if (step.done) return { ok: true, value: step.value };
-      const ends = performance.now() >= until;
-      onStep(step.value, ends);
-      if (!ends) continue;
-      await breathe();
-      while (performance.now() < handUntil && ticket === wanted)
-        await new Promise((resolve) => setTimeout(resolve, HAND / 6));
-      if (ticket !== wanted) {
-        // Lets the solver's threads go.
-        work.return(undefined as never);
-        return { ok: false, cancelled: true };
-      }
-      until = performance.now() + SLICE;
-    }
-  } catch (error) {
-    return { ok: false, cancelled: false, fault: asFault(error) };
-  }
-}
 
 const api = {
   /** Solves a field, `alone` or with other threads. A newer call, or cancel(), ends an older one. */
@@ -78,7 +31,7 @@ const api = {
     ),
   /** A quick picture of a bed that is being shaped: one slice of work. What is being solved waits meanwhile. */
   follow(request: FieldRequest, before: Field): Outcome<Field> {
-    handUntil = performance.now() + HAND;
+    giveWay();
     try {
       return { ok: true, value: followField(request, before) };
     } catch (error) {
@@ -93,9 +46,13 @@ const api = {
     }
     return drive(work(), (done, ends) => ends && onProgress(done));
   },
-  cancel(): void {
-    wanted++;
-  },
+  /** How often what a field shows is seen where all that is not known is moved; `onProgress` hears 0..1. */
+  sightings: (
+    request: EnsembleRequest,
+    near: Field | undefined,
+    onProgress: (done: number) => void,
+  ): Promise<Outcome<Sighting[]>> => drive(sightings(request, near), (done, ends) => ends && onProgress(done)),
+  cancel,
 };
 
 export type FlowApi = typeof api;

@@ -12,6 +12,8 @@ import { interpolateState, firstGuess, scaled, type State } from "./start";
 export interface SteadyOptions {
   discharge: number;
   downstream: Downstream;
+  /** m added to the level at the outlet. */
+  levelShift?: number;
   /** A field already solved on the same bed, to start from. */
   near?: Field;
   /** Other than the application's own: the proof runs the same in 64 bits. */
@@ -64,7 +66,7 @@ export function* steadyFlow(grid: Grid, options: SteadyOptions): Generator<Progr
       },
     );
   checkGrid(grid);
-  const level = outletLevel(grid, options.downstream, discharge);
+  const level = outletLevel(grid, options.downstream, discharge) + (options.levelShift ?? 0);
   // A neighbour spares the coarsest grid, not the next: storage settles cheaply there, and a start straight on the
   // finest takes half as many steps again.
   const factors = options.near ? sequence(grid).slice(-2) : sequence(grid);

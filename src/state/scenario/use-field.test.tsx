@@ -8,7 +8,7 @@ import type { Progress } from "../../core/flow/steady";
 import { message } from "../../core/quantity/message";
 import type { FieldRequest } from "../../scenario/field";
 import { database } from "../../store/database";
-import type { Outcome } from "../../workers/flow.worker";
+import type { Outcome } from "../../workers/drive";
 import { newQueryClient } from "../query";
 import { useField } from "./use-field";
 

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useEffect, useMemo, useState } from "react";
 import { create } from "zustand";
+import { cellsOf, expectedSeconds, paceOf } from "../../core/flow/effort";
 import type { Field } from "../../core/flow/grid";
 import type { Reach } from "../../core/flow/reach-schema";
 import { asFault } from "../../core/quantity/answer";
@@ -12,6 +13,7 @@ import { database } from "../../store/database";
 import { keepField, keptField, solvedFlows } from "../../store/fields";
 import { solveInWorker } from "../../workers/clients";
 import { sayFault } from "../act";
+import { pause } from "../pause";
 import { valueOf } from "../query";
 import { fieldBetween, type NamedField, nearestField } from "./kept-fields";
 
@@ -22,6 +24,8 @@ export interface FieldState {
   settled: boolean;
   /** 0..1 while solving. */
   progress: number | undefined;
+  /** Seconds that the whole of it is expected to take. */
+  expected: number | undefined;
   fault: Fault | undefined;
   cancelled: boolean;
   solved: readonly { discharge: number; cell: number }[];
@@ -55,16 +59,12 @@ export function rememberShown(reach: Reach, shown: NamedField): void {
   shownLast.set(reach.id, { bed: bedKey(reach), shown });
 }
 
+/** s a wet cell and step, as the last solve on this machine has shown. */
+let pace: number | undefined;
+const wetCells = ({ depth }: Field): number => depth.reduce((count, h) => count + (h > 0 ? 1 : 0), 0);
+
 /** Waits for the slider to rest, ms. */
 const REST = 150;
-const rest = (signal: AbortSignal): Promise<void> =>
-  new Promise((resolve, reject) => {
-    const timer = setTimeout(resolve, REST);
-    signal.addEventListener("abort", () => {
-      clearTimeout(timer);
-      reject(new DOMException("", "AbortError"));
-    });
-  });
 
 /** The nearest to a field that is there already. */
 async function startFor({ reach, discharge }: FieldRequest): Promise<NamedField | undefined> {
@@ -89,7 +89,8 @@ async function solveOrRead(request: FieldRequest, key: string, signal: AbortSign
   try {
     const start = await startFor(request);
     // A hand that has let go has rested already.
-    if (start?.origin !== "live") await rest(signal);
+    if (start?.origin !== "live") await pause(REST, signal);
+    const begun = performance.now();
     const outcome = await solveInWorker(
       request,
       start?.field,
@@ -98,6 +99,7 @@ async function solveOrRead(request: FieldRequest, key: string, signal: AbortSign
     );
     if (!outcome.ok && outcome.cancelled) throw new DOMException("", "AbortError");
     const field = valueOf(outcome);
+    pace = paceOf((performance.now() - begun) / 1000, field.steps, wetCells(field));
     // It is shown before it is kept: a full disk costs only time.
     keepField(database(), bed, field).catch(sayFault);
     return field;
@@ -132,6 +134,7 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
   const [stopped, setStopped] = useState<string | undefined>();
   const solved = useLiveQuery(() => (bed ? solvedFlows(database(), bed) : []), [bed]) ?? [];
 
+  const expected = useMemo(() => reach && expectedSeconds(cellsOf(reach), pace), [reach]);
   const picture = step?.picture;
   const shown = useMemo((): NamedField | undefined => {
     if (key === undefined) return undefined;
@@ -148,6 +151,7 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
     shown,
     settled: query.data !== undefined,
     progress: solving ? (step?.done ?? 0) : undefined,
+    expected: solving ? expected : undefined,
     fault: query.error && !solving ? asFault(query.error) : undefined,
     cancelled: stopped === key && query.data === undefined && !solving,
     solved,

@@ -3,7 +3,7 @@ import type { Field } from "../../core/flow/grid";
 import type { Reach } from "../../core/flow/reach-schema";
 import { message } from "../../core/quantity/message";
 import type { FieldRequest } from "../../scenario/field";
-import type { Outcome } from "../../workers/flow.worker";
+import type { Outcome } from "../../workers/drive";
 import type { NamedField } from "./kept-fields";
 import { dropDraft, setDraft } from "./shaping";
 import type { NumberedReading } from "./use-reading";

@@ -4,6 +4,8 @@ import type { Lie } from "../../core/fish/read";
 import { showText } from "../../words/quantity";
 import type { Numbered } from "../../scenario/lie-identity";
 import { placeWords } from "../../words/place";
+import type { Robustness } from "../../scenario/robustness";
+import { holdsWords } from "../../words/robustness";
 import { Footprint } from "./footprint";
 
 const ORDINALS = ["1st", "2nd", "3rd"];
@@ -12,17 +14,19 @@ const ORDINALS = ["1st", "2nd", "3rd"];
 export function LieList({
   lies,
   chosen,
+  robustness,
   onChoose,
   system,
 }: {
   lies: readonly Numbered<Lie>[];
   chosen: number | undefined;
+  robustness: Robustness | undefined;
   onChoose: (lie: Lie) => void;
   system: UnitSystem;
 }) {
   return (
     <ol className="divide-y divide-line border-y border-line" aria-label="Lies in order of rank">
-      {lies.map((lie) => (
+      {lies.map((lie, index) => (
         <li key={lie.number}>
           <button
             type="button"
@@ -39,6 +43,9 @@ export function LieList({
                 {lie.kind}
                 {lie.hold.of > 1 && ` · ${ORDINALS[lie.hold.place - 1]} of ${lie.hold.name}`} ·{" "}
                 {showText(lie.depth, "depth", system)} deep · {showText(lie.focalSpeed, "speed", system)}
+                {robustness?.lies[index] && (
+                  <span className="whitespace-nowrap"> · {holdsWords(robustness.lies[index])}</span>
+                )}
               </span>
             </span>
           </button>

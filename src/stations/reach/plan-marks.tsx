@@ -3,6 +3,8 @@ import { memo, type ReactNode } from "react";
 import type { Lie } from "../../core/fish/read";
 import type { Field } from "../../core/flow/grid";
 import type { Numbered } from "../../scenario/lie-identity";
+import type { Holds } from "../../core/flow/ensemble";
+import type { Robustness } from "../../scenario/robustness";
 import type { NumberedReading } from "../../state/scenario/use-reading";
 import { useSettings } from "../../state/settings";
 import { placeWords } from "../../words/place";
@@ -51,7 +53,7 @@ export function PlanMarks({
       {showDepths && <DepthLines field={shown} scale={scale} system={system} />}
       {showDepths && <GhostEdges fields={edges} scale={scale} system={system} />}
       {!editor && <Features features={scenario.river.reach?.reach.features ?? []} scale={scale} />}
-      {reading && <WaterMarks reading={reading} scale={scale} />}
+      {reading && <WaterMarks reading={reading} robustness={view.robustness} scale={scale} />}
       {editor ? (
         <BedMarks editor={editor} size={size} scale={scale} system={system} />
       ) : (
@@ -63,7 +65,15 @@ export function PlanMarks({
 }
 
 /** What the water itself shows: wading, eddies, seams, structure. */
-const WaterMarks = memo(function WaterMarks({ reading, scale }: { reading: NumberedReading; scale: number }) {
+const WaterMarks = memo(function WaterMarks({
+  reading,
+  robustness,
+  scale,
+}: {
+  reading: NumberedReading;
+  robustness: Robustness | undefined;
+  scale: number;
+}) {
   const { showWading, showStructure } = useSettings();
   return (
     <>
@@ -72,7 +82,7 @@ const WaterMarks = memo(function WaterMarks({ reading, scale }: { reading: Numbe
         <Curl key={k} x={eddy.x * scale} y={eddy.y * scale} size={Math.min(1.6, Math.sqrt(eddy.area) / 4)} />
       ))}
       {reading.seams.map((seam, k) => (
-        <Stitches key={k} seam={seam} scale={scale} />
+        <Stitches key={k} seam={seam} scale={scale} sure={sureness(robustness?.seams[k])} />
       ))}
       {showStructure && (
         <StructureMarks structure={reading.structure} eddies={reading.eddies} lies={reading.lies} scale={scale} />
@@ -136,24 +146,34 @@ function FishingMarks({
         />
       )}
       <FishMarks catches={fishHere} discharge={shown.discharge} all={showStructure} scale={scale} />
-      {[...(reading.value?.lies ?? [])].reverse().map((one) => (
-        <LieMark key={one.number} lie={one} chosen={one.number === lie?.number} scale={scale}>
-          {(x, y) => set({ lie: { x, y } })}
-        </LieMark>
-      ))}
+      {(reading.value?.lies ?? [])
+        .map((one, index) => ({ one, sure: sureness(view.robustness?.lies[index]) }))
+        .reverse()
+        .map(({ one, sure }) => (
+          <LieMark key={one.number} lie={one} sure={sure} chosen={one.number === lie?.number} scale={scale}>
+            {(x, y) => set({ lie: { x, y } })}
+          </LieMark>
+        ))}
       {line.line && <SectionLine line={line.line} scale={scale} size={size} system={system} onChange={line.lay} />}
       {probe.place && <ProbeMark place={probe.place} scale={scale} />}
     </>
   );
 }
 
+/** How plainly something is drawn that was found so often: what wanders is soft, never gone. */
+const LEAST_PLAIN = 0.35;
+const sureness = (holds: Holds | undefined): number =>
+  holds ? LEAST_PLAIN + ((1 - LEAST_PLAIN) * holds.found) / holds.of : 1;
+
 function LieMark({
   lie,
+  sure,
   chosen,
   scale,
   children: choose,
 }: {
   lie: Numbered<Lie>;
+  sure: number;
   chosen: boolean;
   scale: number;
   children: (x: number, y: number) => void;
@@ -175,13 +195,15 @@ function LieMark({
       }}
     >
       <circle r={22} fill="transparent" />
-      <Footprint
-        number={lie.number}
-        kind={lie.kind}
-        size={chosen ? 1.15 : lie.rank <= 3 ? 1 : 0.84}
-        chosen={chosen}
-        upCurrent={lie.upCurrent}
-      />
+      <g opacity={chosen ? 1 : sure}>
+        <Footprint
+          number={lie.number}
+          kind={lie.kind}
+          size={chosen ? 1.15 : lie.rank <= 3 ? 1 : 0.84}
+          chosen={chosen}
+          upCurrent={lie.upCurrent}
+        />
+      </g>
     </g>
   );
 }

@@ -76,7 +76,16 @@ describe("the lies in words", () => {
   test("in order of rank, each with its own number, place, depth and speed; choosing one hands it over", async () => {
     expect(lies.length).toBeGreaterThan(2);
     const chosen: Lie[] = [];
-    render(<LieList lies={lies} chosen={lies[0]!.number} onChoose={(lie) => chosen.push(lie)} system="metric" />);
+    const robustness = { lies: lies.map((_, k) => ({ found: 10 - k, of: 10 })), seams: [], tied: lies.map(() => null) };
+    render(
+      <LieList
+        lies={lies}
+        chosen={lies[0]!.number}
+        robustness={robustness}
+        onChoose={(lie) => chosen.push(lie)}
+        system="metric"
+      />,
+    );
     const rows = within(screen.getByRole("list", { name: "Lies in order of rank" })).getAllByRole("button");
     expect(rows).toHaveLength(lies.length);
     rows.forEach((row, k) => {
@@ -84,6 +93,7 @@ describe("the lies in words", () => {
       expect(row).toHaveTextContent(placeWords(lie.place));
       expect(row).toHaveTextContent(`${lie.depth.toFixed(2)} m deep`);
       expect(row).toHaveTextContent(`${lie.focalSpeed.toFixed(2)} m/s`);
+      expect(row).toHaveTextContent(`holds in ${10 - k} of 10`);
       expect(row).toHaveAttribute("aria-pressed", String(k === 0));
     });
     await userEvent.setup().click(rows[2]!);
@@ -183,6 +193,7 @@ describe("what is being shown", () => {
   const state = (change: Partial<FieldState>): FieldState => ({
     shown: { key: "k", field, origin: "solved" },
     settled: true,
+    expected: undefined,
     progress: undefined,
     fault: undefined,
     cancelled: false,

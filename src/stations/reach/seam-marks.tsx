@@ -1,12 +1,12 @@
 "use client";
 import type { Seam } from "../../core/water/seams";
 
-/** A seam: a double thread of stitches, tighter where the seam is sharper. */
-export function Stitches({ seam, scale }: { seam: Seam; scale: number }) {
+/** A seam: a double thread of stitches, tighter where the seam is sharper, fainter the less sure it is. */
+export function Stitches({ seam, scale, sure }: { seam: Seam; scale: number; sure: number }) {
   const d = `M${seam.points.map(([x, y]) => `${(x * scale).toFixed(1)} ${(y * scale).toFixed(1)}`).join("L")}`;
   const stitch = Math.max(3, Math.min(11, 4 / Math.max(0.3, seam.sharpness)));
   return (
-    <g fill="none" strokeLinejoin="round">
+    <g fill="none" strokeLinejoin="round" opacity={sure}>
       <path d={d} stroke="var(--water-slow)" strokeWidth={5.5} strokeOpacity={0.85} />
       <path
         d={d}

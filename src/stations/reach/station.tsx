@@ -126,6 +126,7 @@ function Lies({ view }: { view: ReachView }) {
           <LieList
             lies={reading.lies}
             chosen={lie.number}
+            robustness={view.robustness}
             onChoose={({ x, y }) => set({ lie: { x, y } })}
             system={system}
           />

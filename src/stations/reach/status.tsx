@@ -53,7 +53,10 @@ function Solving({ field, flow, system }: { field: FieldState; flow: number; sys
   if (field.progress !== undefined)
     return (
       <>
-        <span role="status">Solving {showText(flow, "discharge", system)} …</span>
+        <span role="status">
+          Solving {showText(flow, "discharge", system)}
+          {field.expected !== undefined && `, ${aboutSeconds(field.expected)}`} …
+        </span>
         <progress value={field.progress} max={1} aria-label="Solving" className="h-2 w-32 accent-(--ochre)" />
         <button type="button" className="min-h-8 underline" onClick={field.cancel}>
           stop
@@ -66,6 +69,13 @@ function Solving({ field, flow, system }: { field: FieldState; flow: number; sys
       Stopped. Solve {showText(flow, "discharge", system)}
     </button>
   );
+}
+
+/** Expected time in round words: nobody knows it to the second. */
+function aboutSeconds(seconds: number): string {
+  if (seconds < 2) return "a moment";
+  if (seconds < 20) return `about ${Math.ceil(seconds)} s`;
+  return seconds < 90 ? `about ${Math.ceil(seconds / 10) * 10} s` : `about ${Math.ceil(seconds / 60)} min`;
 }
 
 /** Which field stands on the plan. */

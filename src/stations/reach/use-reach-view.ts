@@ -4,19 +4,22 @@ import type { Catch } from "../../core/book/records";
 import type { FlowBand } from "../../core/fish/flow-band";
 import type { Field } from "../../core/flow/grid";
 import { seasonLevels } from "../../core/gauge/exceedance";
-import { seriesOf } from "../../core/gauge/summary";
+import { lastInstant, seriesOf } from "../../core/gauge/summary";
 import { type Approach, type ApproachRequest, positionOf, sunFor } from "../../scenario/approach";
 import { roundFlow } from "../../scenario/field";
+import type { Robustness } from "../../scenario/robustness";
 import type { Stage } from "../../state/query";
 import { type FishAgainstModel, useAgreement } from "../../state/scenario/use-agreement";
 import { useApproach } from "../../state/scenario/use-approach";
 import { useBands } from "../../state/scenario/use-bands";
 import { useEdges } from "../../state/scenario/use-edges";
 import { type Precomputed, usePrecomputed } from "../../state/scenario/use-precomputed";
+import { useRobustness } from "../../state/scenario/use-robustness";
 import { type ScenarioView, useScenario } from "../../state/scenario/use-scenario";
 import { useSettings } from "../../state/settings";
 import { type BookView, useBook } from "../../state/use-book";
 import { useFishes } from "../../state/use-fishes";
+import { useOutlook } from "../../state/use-outlook";
 import { type Place, useProbe } from "./probe";
 import type { Line } from "./section-line";
 import { type BedEditor, useBedEditor } from "./use-bed-editor";
@@ -35,6 +38,8 @@ export interface ReachView {
   scale: FlowScale;
   precomputed: Precomputed;
   approach: Stage<Approach>;
+  /** How often each lie and seam is there when what is not known is moved; undefined while that is worked out. */
+  robustness: Robustness | undefined;
   /** The flows at which the chosen lie fishes. */
   band: FlowBand | undefined;
   edges: readonly Field[];
@@ -66,7 +71,10 @@ export function useReachView(): ReachView {
   }, [reach, lie, minute, river.place, request, height, fall, style, fish.base, leave]);
   const settledReading = reading.earlier ? undefined : reading.value;
   const approach = useApproach(reach, settledReading, ask);
-  const precomputed = usePrecomputed(reach, scale.own, flow, !field.settled);
+  const last = river.gauge ? (lastInstant(river.gauge) ?? undefined) : undefined;
+  const outlook = useOutlook(river.gauge, last, river.atReach);
+  const robustness = useRobustness(reach, settledReading, request, outlook.value, isNow);
+  const precomputed = usePrecomputed(reach, scale.own, flow, !field.settled || robustness.pending);
   const bands = useBands(reach, precomputed, request, settledReading?.lies);
   const fishHere = useMemo(() => {
     const sessions = new Set(book.sessions.filter((one) => one.reach === reach?.id).map((one) => one.id));
@@ -80,6 +88,7 @@ export function useReachView(): ReachView {
     scale,
     precomputed,
     approach,
+    robustness: robustness.value,
     band: at < 0 ? undefined : bands.value?.[at],
     edges: useEdges(reach, flow, showDepths),
     book,

@@ -14,6 +14,7 @@ import { flowBandWords, holdWords, scoreWords } from "../../words/lie";
 import { placeWords } from "../../words/place";
 import { showText } from "../../words/quantity";
 import { tellReason } from "../../words/reasons";
+import { doubtWords, tieWords } from "../../words/robustness";
 import { TimePanel } from "./time-panel";
 import type { ReachView } from "./use-reach-view";
 
@@ -32,6 +33,7 @@ export function WhyPanel({ view, lie }: { view: ReachView; lie: Numbered<Lie> })
         ))}
       </ul>
       <p className="mt-2 text-sm text-soft">{scoreWords(lie)}</p>
+      <Doubt view={view} lie={lie} />
       {lie.hold.of > 1 && <p className="mt-2 text-sm">{holdWords(lie.hold)}</p>}
       <p className="mt-2 text-sm text-soft">
         Dashed ring: its territory, {showText(fish.species.territory, "distance", system)} across.
@@ -50,6 +52,20 @@ export function WhyPanel({ view, lie }: { view: ReachView; lie: Numbered<Lie> })
         <span aria-hidden>→</span>
       </Link>
     </Panel>
+  );
+}
+
+/** How sure the lie is, and with which better one it ties. */
+function Doubt({ view, lie }: { view: ReachView; lie: Numbered<Lie> }) {
+  const lies = view.scenario.reading.value?.lies ?? [];
+  const index = lies.findIndex((one) => one.number === lie.number);
+  const holds = view.robustness?.lies[index];
+  if (!holds) return null;
+  const better = view.robustness?.tied[index];
+  return (
+    <p className="mt-2 text-sm">
+      {doubtWords(holds)} {better != null && lies[better] && tieWords(lies[better].number)}
+    </p>
   );
 }
 

@@ -8,7 +8,7 @@ import { blankWater } from "../../store/gauges";
 import type { Stage } from "../../state/query";
 import { useSettings } from "../../state/settings";
 import { useSafety } from "../../state/use-cautions";
-import { useOutlook } from "../../state/use-outlook";
+import { useOutlook, useSkill } from "../../state/use-outlook";
 import { type River, useRiver } from "../../state/use-river";
 import { Button, FaultNote, Select } from "../../widgets/parts";
 import { tellFault } from "../../words/messages";
@@ -35,7 +35,8 @@ export function WaterStation() {
   const at = now && Date.parse(now.at);
   // The outlook is worked out anew when a reading comes, not each minute.
   const last = gauge ? (lastInstant(gauge) ?? undefined) : undefined;
-  const { outlook, skill } = useOutlook(gauge, last, river.atReach);
+  const outlook = useOutlook(gauge, last, river.atReach);
+  const skill = useSkill(gauge, river.atReach, Boolean(outlook.value));
   return (
     <div className="mx-auto max-w-6xl">
       <Heading river={river} onDialog={setDialog} />

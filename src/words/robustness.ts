@@ -1,0 +1,13 @@
+import type { Holds } from "../core/flow/ensemble";
+
+/** "holds in 9 of 10": of as many ways that it may be. */
+export const holdsWords = ({ found, of }: Holds): string => `holds in ${found} of ${of}`;
+
+/** What the number says, and by what it was found. */
+export const doubtWords = ({ found, of }: Holds): string =>
+  `${
+    found === of ? "It is there in all of" : found === 0 ? "It is there in none of" : `It is there in ${found} of`
+  } ${of} tries with the bed's roughness, the flow, the level at its foot and the cells moved within what is not known.`;
+
+/** Two lies that change places too often to be ranked. */
+export const tieWords = (better: number): string => `About as good as lie ${better}: their order turns round.`;
