@@ -1,5 +1,6 @@
 import type { Field } from "../src/core/flow/grid";
-import { type FieldRequest, solveField } from "../src/scenario/field";
+import type { FieldRequest } from "../src/scenario/field";
+import { solveField } from "../src/scenario/solve";
 import { threadCrew } from "./crew";
 import { type Arguments, boundedOption } from "./arguments";
 

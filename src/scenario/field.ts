@@ -1,10 +1,5 @@
 import type { Field } from "../core/flow/grid";
-import { liveField, liveGrid } from "../core/flow/live";
-import { rasteriseReach } from "../core/flow/rasterise";
-import { checkReach } from "../core/flow/reach";
 import type { Reach } from "../core/flow/reach-schema";
-import type { Crew } from "../core/flow/solver";
-import { type Progress, steadyFlow } from "../core/flow/steady";
 import { keyOf, shortName } from "./key";
 
 /** First stage: the flow of a reach at a discharge. */
@@ -48,21 +43,3 @@ export const fieldKey = ({ reach, discharge, cell }: FieldRequest): string =>
 export const covers = (near: Field, grid: { nx: number; ny: number; cell: number }): boolean =>
   Math.abs(near.nx * near.cell - grid.nx * grid.cell) <= near.cell &&
   Math.abs(near.ny * near.cell - grid.ny * grid.cell) <= near.cell;
-
-/** A quick picture of the flow while the bed is being shaped, from the field before. */
-export function followField({ reach, discharge }: FieldRequest, before: Field): Field {
-  const checked = checkReach(reach);
-  return liveField(liveGrid(rasteriseReach(checked)), { discharge, downstream: checked.downstream }, before);
-}
-
-/** Solves the field, in slices; started from a field near by where there is one on the same ground. */
-export function* solveField(request: FieldRequest, near?: Field, crew?: Crew): Generator<Progress, Field> {
-  const reach = checkReach(request.reach);
-  const grid = rasteriseReach(reach, request.cell);
-  return yield* steadyFlow(grid, {
-    discharge: request.discharge,
-    downstream: reach.downstream,
-    near: near && covers(near, grid) ? near : undefined,
-    crew,
-  });
-}

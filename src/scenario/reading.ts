@@ -1,8 +1,7 @@
-import { type Reading, readWithScore } from "../core/fish/read";
+import type { Reading } from "../core/fish/read";
 import type { Species } from "../core/fish/species-schema";
-import type { Field } from "../core/flow/grid";
 import type { Feature } from "../core/flow/reach-schema";
-import { type Wading, wadingZones } from "../core/water/wading";
+import type { Wading } from "../core/water/wading";
 import type { Conditions } from "./conditions";
 import { keyOf } from "./key";
 
@@ -32,14 +31,3 @@ export const lookKey = ({ species, visibleDepth, temperature, light, features }:
   keyOf(species, visibleDepth, temperature, light, features ?? []);
 
 export const readingKey = (field: string, request: ReadingRequest): string => keyOf("reading", field, lookKey(request));
-
-export function readReachWithScore(
-  field: Field,
-  request: ReadingRequest,
-): { reading: ReachReading; score: Float64Array } {
-  const { reading, score } = readWithScore(field, request);
-  return { reading: { ...reading, wading: wadingZones(field) }, score };
-}
-
-export const readReach = (field: Field, request: ReadingRequest): ReachReading =>
-  readReachWithScore(field, request).reading;

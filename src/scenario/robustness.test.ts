@@ -3,8 +3,9 @@ import type { Reach } from "../core/flow/reach-schema";
 import { rasteriseReach } from "../core/flow/rasterise";
 import { solveSteady } from "../core/flow/steady";
 import { speciesById } from "../core/fish/species";
-import { readReach } from "./reading";
-import { ensembleKey, flowBandOf, robustnessOf, type Sighting, sightings, unsureOf } from "./robustness";
+import { readReach } from "./read";
+import { ensembleKey, flowBandOf, robustnessOf, type Sighting } from "./robustness";
+import { sightings, unsureOf } from "./sightings";
 
 const unsure = { roughness: 0.2, discharge: [8, 12], level: 0.05, cell: [1, 1.25] } as const;
 

@@ -1,12 +1,7 @@
-import { type Holds, membersOf, rougher, type Unsure, USUAL_DOUBT, USUAL_FLOW_DOUBT } from "../core/flow/ensemble";
-import type { Field } from "../core/flow/grid";
-import { rasteriseReach } from "../core/flow/rasterise";
-import { checkReach } from "../core/flow/reach";
+import { type Holds, USUAL_FLOW_DOUBT } from "../core/flow/ensemble";
 import type { Reach } from "../core/flow/reach-schema";
-import { steadyFlow } from "../core/flow/steady";
-import { cellOf, covers } from "./field";
 import { keyOf } from "./key";
-import { type ReachReading, type ReadingRequest, readReach } from "./reading";
+import type { ReachReading, ReadingRequest } from "./reading";
 
 /**
  * How sure a reading is: the same water solved and read ten times over, with what is not known moved within its bounds;
@@ -35,8 +30,6 @@ export interface Robustness {
 
 /** A lie or a seam's point is the same place within this, m. */
 const NEAR = 2;
-/** Cells of the members, m: 1 m, where depths are near converged, to a quarter more. */
-const CELLS = [1, 1.25] as const;
 /** Share of its points that must be near for a seam to be there. */
 const SEAM_SHARE = 0.5;
 /** Two lies whose order turns round in at least this share of the members tie. */
@@ -50,43 +43,6 @@ export const flowBandOf = (
   forecast
     ? [Math.min(forecast.low, discharge), Math.max(forecast.high, discharge)]
     : [discharge * (1 - USUAL_FLOW_DOUBT), discharge * (1 + USUAL_FLOW_DOUBT)];
-
-export const unsureOf = ({ reach, band }: EnsembleRequest): Unsure => {
-  const cell = cellOf(reach);
-  return { ...USUAL_DOUBT, discharge: band, cell: [Math.max(cell, CELLS[0]), Math.max(cell, CELLS[0]) * CELLS[1]] };
-};
-
-/** Solves and reads the members one after another, each from the field before; yields the share done, 0..1. */
-export function* sightings(request: EnsembleRequest, near?: Field): Generator<number, Sighting[]> {
-  const reach = checkReach(request.reach);
-  const seen: Sighting[] = [];
-  let before = near;
-  const members = membersOf(unsureOf(request));
-  for (const [index, member] of members.entries()) {
-    const grid = rougher(rasteriseReach(reach, member.cell), member.roughness);
-    const work = steadyFlow(grid, {
-      discharge: member.discharge,
-      downstream: reach.downstream,
-      levelShift: member.level,
-      near: before && covers(before, grid) ? before : undefined,
-    });
-    for (;;) {
-      const step = work.next();
-      if (step.done) {
-        before = step.value;
-        break;
-      }
-      yield (index + step.value.done) / members.length;
-    }
-    seen.push(sightingOf(readReach(before, request.reading)));
-  }
-  return seen;
-}
-
-const sightingOf = ({ lies, seams }: ReachReading): Sighting => ({
-  lies: lies.map(({ x, y, score }) => ({ x, y, score })),
-  seams: seams.map(({ points }) => points.map(([x, y]) => [x, y] as const)),
-});
 
 /** How often each lie and seam of a reading is seen in the members, and which lies tie. */
 export function robustnessOf(reading: Pick<ReachReading, "lies" | "seams">, seen: readonly Sighting[]): Robustness {

@@ -5,7 +5,8 @@ import type { RigAdvice } from "../core/rig/advise";
 import { type Angler, type Approach, type ApproachRequest, approachLie, positionOf, sunFor } from "./approach";
 import type { Conditions } from "./conditions";
 import { livingFish, type LivingFish, type SeasonChoice } from "./fish";
-import { type ReachReading, readingRequest, readReach } from "./reading";
+import { type ReachReading, readingRequest } from "./reading";
+import { readReach } from "./read";
 import { type OwnTackle, rigFor, rigRequest } from "./rig";
 
 /** Everything that the answer hangs on. */

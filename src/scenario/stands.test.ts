@@ -3,7 +3,7 @@ import { type Field, speedAt } from "../core/flow/grid";
 import type { Feature, Reach } from "../core/flow/reach-schema";
 import { TEMPLATES } from "../core/flow/template-waters";
 import { wadingClass } from "../core/water/wading";
-import { solveField } from "./field";
+import { solveField } from "./solve";
 
 /** Low water, middling, and bank-full for a channel of that size, m3/s: from a trickle to depths nobody wades. */
 const FLOWS = [0.6, 4, 16];

@@ -9,7 +9,9 @@ import type { River } from "../state/use-river";
 import { useSettings } from "../state/settings";
 import { useDemoClock } from "../state/clock";
 import { ARROW, clarityWords, clock, dayAndTime, dayOnly, exceedanceInWords, trendWords } from "../words/river";
-import { BookDialog } from "./book-dialog";
+import { laterDialog } from "../widgets/later";
+
+const BookDialog = laterDialog(() => import("./book-dialog").then((one) => one.BookDialog));
 
 /** The thin strip on top of every station; opens Water. */
 export function RiverStrip({ river }: { river: River }) {

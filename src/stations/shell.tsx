@@ -10,10 +10,12 @@ import { tellFault } from "../words/messages";
 import { FaultBoundary } from "../widgets/fault-boundary";
 import { refreshStandIn } from "../state/demo";
 import { useRiver } from "../state/use-river";
-import { KeysDialog } from "./keys-dialog";
 import { STATIONS } from "./list";
 import { RiverStrip } from "./river-strip";
-import { Welcome } from "./welcome/welcome";
+import { later, laterDialog } from "../widgets/later";
+
+const KeysDialog = laterDialog(() => import("./keys-dialog").then((one) => one.KeysDialog));
+const Welcome = later(() => import("./welcome/welcome").then((one) => one.Welcome));
 
 /** Frame of every station: navigation, river strip, keys. */
 export function Shell({ children }: { children: ReactNode }) {

@@ -5,8 +5,10 @@ import { checkReach } from "../core/flow/reach";
 import type { Reach } from "../core/flow/reach-schema";
 import type { Progress } from "../core/flow/steady";
 import { asFault } from "../core/quantity/answer";
-import { type FieldRequest, followField, solveField } from "../scenario/field";
-import { type EnsembleRequest, type Sighting, sightings } from "../scenario/robustness";
+import type { FieldRequest } from "../scenario/field";
+import { followField, solveField } from "../scenario/solve";
+import type { EnsembleRequest, Sighting } from "../scenario/robustness";
+import { sightings } from "../scenario/sightings";
 import { crewOf } from "./crew";
 import { cancel, drive, giveWay, type Outcome } from "./drive";
 

@@ -9,7 +9,8 @@ import type { SoundingsFile } from "../core/formats/soundings-text";
 import { type Answer, answer, answerLater } from "../core/quantity/answer";
 import type { RigAdvice, RigRequest } from "../core/rig/advise";
 import { type Approach, type ApproachRequest, approachLie } from "../scenario/approach";
-import { type ReachReading, type ReadingRequest, readReach, readReachWithScore } from "../scenario/reading";
+import type { ReachReading, ReadingRequest } from "../scenario/reading";
+import { readReach, readReachWithScore } from "../scenario/read";
 import { rigFor } from "../scenario/rig";
 
 /** Scores at the precomputed flows of one reach, seen in one way: kept, since they are asked for place by place. */

@@ -129,10 +129,10 @@ describe("drift foraging (Hughes & Dill 1990; constants from memory)", () => {
   });
 
   test("net energy of even water: its columns either side, less the cost at the fish's own height", () => {
-    const field = water({ cell: 0.25, nx: 60, ny: 60, u: () => 0.35 });
+    const field = water({ cell: 0.25, nx: 24, ny: 36, u: () => 0.35 });
     const fish = foragerOf(trout, { temperature: 12, turbidity: 0, light: "day" });
-    const { net, focalSpeed } = netEnergy(field, new Float64Array(3600).fill(1), fish, trout);
-    const k = 30 * 60 + 30;
+    const { net, focalSpeed } = netEnergy(field, new Float64Array(864).fill(1), fish, trout);
+    const k = 18 * 24 + 12;
     const ks = roughnessHeight(N, 1);
     const height = focalHeightIn(trout, 1);
     expect(height).toBe(trout.focalHeight);
@@ -153,10 +153,13 @@ describe("drift foraging (Hughes & Dill 1990; constants from memory)", () => {
     const expected = energyIntake(fish, height, columns) - swimmingCost(fish.weight, 12, focalSpeed[k]!);
     expect(net[k]! / expected).toBeCloseTo(1, 4);
     // The current may run any way: the columns lie across it.
-    const turned = water({ cell: 0.25, nx: 60, ny: 60, u: () => 0, v: () => 0.35 });
-    expect(netEnergy(turned, new Float64Array(3600).fill(1), fish, trout).net[k]! / net[k]!).toBeCloseTo(1, 6);
+    const turned = water({ cell: 0.25, nx: 36, ny: 24, u: () => 0, v: () => 0.35 });
+    expect(netEnergy(turned, new Float64Array(864).fill(1), fish, trout).net[12 * 36 + 18]! / net[k]!).toBeCloseTo(
+      1,
+      6,
+    );
     // Twice the drift on one side brings half as much again.
-    const richer = Float64Array.from({ length: 3600 }, (_, c) => (Math.floor(c / 60) > 30 ? 2 : 1));
+    const richer = Float64Array.from({ length: 864 }, (_, c) => (Math.floor(c / 24) > 18 ? 2 : 1));
     const gain = netEnergy(field, richer, fish, trout).net[k]! - net[k]!;
     expect(gain / energyIntake(fish, height, columns)).toBeGreaterThan(0.35);
     expect(gain / energyIntake(fish, height, columns)).toBeLessThan(0.55);
@@ -167,11 +170,11 @@ describe("drift foraging (Hughes & Dill 1990; constants from memory)", () => {
     const field = water({
       cell: 0.25,
       nx: 40,
-      ny: 60,
+      ny: 48,
       depth: (_, y) => (y < 5 ? 0 : y < 6 ? trout.leastDepth * 0.9 : 1),
       u: (x) => (x > 7 ? 4 : 0.35),
     });
-    const { net } = netEnergy(field, new Float64Array(2400).fill(1), fish, trout);
+    const { net } = netEnergy(field, new Float64Array(1920).fill(1), fish, trout);
     expect(net[at(field, 3, 4.5)]).toBeNaN();
     expect(net[at(field, 3, 5.5)]).toBeNaN();
     expect(net[at(field, 8.5, 10)]).toBeNaN();
@@ -431,13 +434,13 @@ describe("a made water read whole", () => {
   // Slack 0.15 m/s beside a run of 0.9 over half a metre, a stone in the slack; dry banks.
   const made = (depth = 0.9) =>
     water({
-      nx: 100,
+      nx: 64,
       ny: 40,
       cell: 0.25,
-      depth: (x, y) => (y < 1 || y > 9 ? 0 : Math.hypot(x - 12, y - 3.5) < 0.7 ? 0.05 : depth),
+      depth: (x, y) => (y < 1 || y > 9 ? 0 : Math.hypot(x - 8, y - 3.5) < 0.7 ? 0.05 : depth),
       u: (_, y) => 0.15 + 0.75 / (1 + Math.exp(-(y - 5) / 0.12)),
     });
-  const features = [{ kind: "boulder", x: 12, y: 3.5, diameter: 1.4, height: 1, name: "grey" }] as const;
+  const features = [{ kind: "boulder", x: 8, y: 3.5, diameter: 1.4, height: 1, name: "grey" }] as const;
   const options = (id: string): ReadOptions => ({
     species: speciesById(id),
     visibleDepth: 1,
@@ -470,7 +473,7 @@ describe("a made water read whole", () => {
         // The fastest water within an arm's length, 0.75 m.
         let fastest = 0;
         for (let c = 0; c < field.u.length; c++) {
-          const [x, y] = [((c % 100) + 0.5) * 0.25, (Math.floor(c / 100) + 0.5) * 0.25];
+          const [x, y] = [((c % 64) + 0.5) * 0.25, (Math.floor(c / 64) + 0.5) * 0.25];
           if (Math.hypot(x - lie.x, y - lie.y) <= 0.75 + 1e-6) fastest = Math.max(fastest, field.u[c]!);
         }
         expect(lie.adjacentSpeed).toBeCloseTo(fastest, 5);
@@ -481,10 +484,10 @@ describe("a made water read whole", () => {
         expect(kinds).toContain("depth");
         expect(kinds.includes("exposed")).toBe(lie.cover < 0.2);
         expect(kinds.includes("refuge")).toBe(lie.cover >= 0.2);
-        const stone = Math.max(0, Math.hypot(lie.x - 12, lie.y - 3.5) - 0.7);
+        const stone = Math.max(0, Math.hypot(lie.x - 8, lie.y - 3.5) - 0.7);
         expect(kinds.includes("break")).toBe(stone < 3);
         if (stone < 3) {
-          const above = -(lie.x - 12) / Math.hypot(lie.x - 12, lie.y - 3.5);
+          const above = -(lie.x - 8) / Math.hypot(lie.x - 8, lie.y - 3.5);
           expect(lie.place).toMatchObject({ kind: above > 0.6 ? "above" : above < -0.5 ? "below" : "beside" });
           expect(lie.reasons.find((one) => one.kind === "break")).toMatchObject({
             distance: expect.closeTo(stone, 1) as number,
@@ -515,7 +518,7 @@ describe("a made water read whole", () => {
     expect(two.filter((one) => one.score > 0 && one.kind !== "resting").length).toBeLessThanOrEqual(2);
     // None lies within two cells of the grid's edge.
     for (const lie of [...trouts, ...runners]) {
-      expect(lie.x > 0.5 && lie.x < 24.5 && lie.y > 0.5 && lie.y < 9.5).toBe(true);
+      expect(lie.x > 0.5 && lie.x < 15.5 && lie.y > 0.5 && lie.y < 9.5).toBe(true);
     }
   });
 });

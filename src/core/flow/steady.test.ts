@@ -59,6 +59,37 @@ test("behind a wall across part of the channel the water turns back over several
   expect(eddy!.returnSpeed).toBeGreaterThan(0.05);
 });
 
+/** 160 m by 44 m with a wall across a third of the channel and three stones: storage that creeps for minutes. */
+function walled(cell: number): Reach {
+  const [nx, ny] = [160 / cell, 44 / cell];
+  const z = Array.from({ length: nx * ny }, (_, k) => {
+    const [x, s] = [((k % nx) + 0.5) * cell, ((Math.floor(k / nx) + 0.5) * cell - 22) / 20];
+    return 0.003 * (160 - x) + (Math.abs(s) > 1 ? 2.5 : 0.6 * s * s);
+  });
+  return channel({
+    bed: { kind: "grid", nx, ny, cell, z },
+    roughness: 0.035,
+    features: [
+      { kind: "wall", x: 60, from: 0, to: 15, thickness: 2, height: 4 },
+      { kind: "boulder", x: 80, y: 28, diameter: 3, height: 1.5 },
+      { kind: "boulder", x: 95, y: 20, diameter: 3, height: 1.5 },
+      { kind: "boulder", x: 110, y: 25, diameter: 3, height: 1.2 },
+    ],
+  });
+}
+
+test.each([
+  [1, 8],
+  [1, 12],
+  [1, 24],
+  [0.5, 12],
+])("on %d m cells a walled reach settles at %d m3/s, and passes all but half a percent", (cell, discharge) => {
+  const field = solve(walled(cell), discharge);
+  expect(["converged", "shedding"]).toContain(field.verdict);
+  expect(field.unsettled).toBeUndefined();
+  expect(field.massError).toBeLessThan(0.005);
+});
+
 test("a neighbour's field is a start that leads to the same water", () => {
   const reach = channel();
   const cold = solve(reach, 9);

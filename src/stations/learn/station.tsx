@@ -10,7 +10,9 @@ import { Panel, Select } from "../../widgets/parts";
 import { useRiver } from "../../state/use-river";
 import { useSettings } from "../../state/settings";
 import { useBook } from "../../state/use-book";
-import { RateChart } from "./rate-chart";
+import { later } from "../../widgets/later";
+
+const RateChart = later(() => import("./rate-chart").then((one) => one.RateChart));
 
 interface RateRow extends RateClass {
   label: string;

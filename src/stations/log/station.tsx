@@ -8,10 +8,12 @@ import { useSafety } from "../../state/use-cautions";
 import { useRiver } from "../../state/use-river";
 import { Button } from "../../widgets/parts";
 import { Cautions } from "../cautions";
-import { CatchDialog } from "./catch-dialog";
 import { PastSession } from "./past-session";
 import { Running } from "./running";
 import { SessionRow } from "./session-row";
+import { later } from "../../widgets/later";
+
+const CatchDialog = later(() => import("./catch-dialog").then((one) => one.CatchDialog));
 
 /** Rows shown at first. */
 const SHORT = 25;

@@ -3,10 +3,12 @@ import { useState } from "react";
 import { useSettings } from "../../state/settings";
 import { Objects } from "./objects";
 import { type Place, ProbeWords } from "./probe";
-import { ReadingDialog } from "./reading-dialog";
 import { WadingKey } from "./status";
 import { StructureKey } from "./structure-marks";
 import type { ReachView } from "./use-reach-view";
+import { later } from "../../widgets/later";
+
+const ReadingDialog = later(() => import("./reading-dialog").then((one) => one.ReadingDialog));
 
 /** What stands under the plan while it is looked into or shaped: the probe, the objects, and the keys to its marks. */
 export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean }) {

@@ -9,7 +9,7 @@ import type { Reach } from "../../core/flow/reach-schema";
 import { message } from "../../core/quantity/message";
 import { type Approach, USUAL_ANGLER } from "../../scenario/approach";
 import { conditionsOf } from "../../scenario/conditions";
-import { solveField } from "../../scenario/field";
+import { solveField } from "../../scenario/solve";
 import { type Numbered, numberLies } from "../../scenario/lie-identity";
 import { runScenario, type Scenario } from "../../scenario/scenario";
 import type { Stage } from "../../state/query";

@@ -10,17 +10,19 @@ import { BedPanels } from "./bed-panels";
 import { FishPanel } from "./fish-panel";
 import { FlowSlider } from "./flow-slider";
 import { LieList } from "./lie-list";
-import { NewReach } from "./new-reach";
 import { Plan } from "./plan";
-import { ProfileDialog } from "./profile-dialog";
 import { SeasonLine } from "./season-line";
 import { SectionPanel } from "./section-panel";
-import { SoundingsDialog } from "./soundings-dialog";
 import { Status } from "./status";
 import { ReachToolbar } from "./toolbar";
 import { type ReachView, useReachView } from "./use-reach-view";
 import { WaterWords } from "./water-words";
 import { WhyPanel } from "./why-panel";
+import { later, laterDialog } from "../../widgets/later";
+
+const NewReach = laterDialog(() => import("./new-reach").then((one) => one.NewReach));
+const SoundingsDialog = laterDialog(() => import("./soundings-dialog").then((one) => one.SoundingsDialog));
+const ProfileDialog = later(() => import("./profile-dialog").then((one) => one.ProfileDialog));
 
 /** Reach: the river from above at a flow, its seams, its lies. */
 export function ReachStation() {

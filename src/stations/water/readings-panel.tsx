@@ -10,8 +10,10 @@ import { removeReading } from "../../store/gauges";
 import { Button, Panel } from "../../widgets/parts";
 import { act, perform } from "../../state/act";
 import { dayAndTime } from "../../words/river";
-import { ClarityDialog } from "./clarity-dialog";
-import { FloatDialog } from "./float-dialog";
+import { later } from "../../widgets/later";
+
+const ClarityDialog = later(() => import("./clarity-dialog").then((one) => one.ClarityDialog));
+const FloatDialog = later(() => import("./float-dialog").then((one) => one.FloatDialog));
 
 /** Readings taken by hand: how deep the bed is seen, and discharge by timed floats. */
 export function ReadingsPanel({

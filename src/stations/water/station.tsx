@@ -14,15 +14,18 @@ import { Button, FaultNote, Select } from "../../widgets/parts";
 import { tellFault } from "../../words/messages";
 import { nowWords } from "../../words/river";
 import { Cautions } from "../cautions";
-import { Chart } from "./chart";
 import { FallPanel } from "./fall-panel";
-import { ImportGauge } from "./import-gauge";
 import { NowFigures } from "./now-figures";
 import { ReadingsPanel } from "./readings-panel";
 import { SkyPanel } from "./sky-panel";
 import { SpotsPanel } from "./spots-panel";
 import { WarmthPanel } from "./warmth-panel";
-import { WaterDialog } from "./water-dialog";
+import { later, laterDialog } from "../../widgets/later";
+
+/** Charts are the heaviest part of the station: its figures are there before them. */
+const Chart = later(() => import("./chart").then((one) => one.Chart), <div className="h-[420px]" />);
+const ImportGauge = laterDialog(() => import("./import-gauge").then((one) => one.ImportGauge));
+const WaterDialog = later(() => import("./water-dialog").then((one) => one.WaterDialog));
 
 /** Water: what the river is doing, what it will do, and when to go. */
 export function WaterStation() {

@@ -5,9 +5,11 @@ import { loadDemo } from "../../state/demo";
 import { Button } from "../../widgets/parts";
 import { useDemoWanted } from "../../state/providers";
 import { useSettings } from "../../state/settings";
-import { ImportGauge } from "../water/import-gauge";
-import { NewReach } from "../reach/new-reach";
-import { SoundingsDialog } from "../reach/soundings-dialog";
+import { laterDialog } from "../../widgets/later";
+
+const ImportGauge = laterDialog(() => import("../water/import-gauge").then((one) => one.ImportGauge));
+const NewReach = laterDialog(() => import("../reach/new-reach").then((one) => one.NewReach));
+const SoundingsDialog = laterDialog(() => import("../reach/soundings-dialog").then((one) => one.SoundingsDialog));
 
 /** An empty book: start with the made-up river, a gauge file, or a reach. */
 export function Welcome() {
