@@ -31,7 +31,13 @@ const sizes = { desk: { width: 1280, height: 800 }, bank: { width: 390, height: 
 async function settled(page) {
   // The Reach and Rig stations show when the finest grid is done.
   await page.getByText(/^Settled|^Not settled/).waitFor({ timeout: 180_000 });
-  await page.waitForTimeout(1500);
+  // How sure each lie is comes after it.
+  await page
+    .getByText(/holds in/)
+    .first()
+    .waitFor({ timeout: 60_000 })
+    .catch(() => undefined);
+  await page.waitForTimeout(1000);
 }
 
 const views = [

@@ -14,7 +14,7 @@ import { rasteriseReach } from "../../src/core/flow/rasterise";
 import { checkReach } from "../../src/core/flow/reach";
 import { SINGLE } from "../../src/core/flow/kernel";
 import { flowsBetween, orderFrom, PRECOMPUTED_CELL } from "../../src/core/flow/precomputed";
-import { ShallowWater } from "../../src/core/flow/solver";
+import { type Crew, ShallowWater } from "../../src/core/flow/solver";
 import { outletLevel } from "../../src/core/flow/stage";
 import { firstGuess } from "../../src/core/flow/start";
 import { solveSteady } from "../../src/core/flow/steady";
@@ -57,10 +57,15 @@ function baseline(cells: number, rounds: number): number {
 }
 
 /** Seconds to a settled field and to the first picture of it. */
-function settle(grid: Grid, discharge: number, near?: Field): { field: Field; seconds: number; first: number } {
+function settle(
+  grid: Grid,
+  discharge: number,
+  near?: Field,
+  crew?: Crew,
+): { field: Field; seconds: number; first: number } {
   const start = performance.now();
   let first = 0;
-  const field = solveSteady(grid, { discharge, downstream: reach.downstream, near }, (step) => {
+  const field = solveSteady(grid, { discharge, downstream: reach.downstream, near, crew }, (step) => {
     if (step.picture && !first) first = performance.now() - start;
   });
   return { field, seconds: (performance.now() - start) / 1000, first: first / 1000 };
@@ -175,10 +180,11 @@ for (const cell of [1, 0.5]) {
   steps(cell);
   const grid = rasteriseReach(reach, cell);
   const cold = settle(grid, 12);
+  const both = settle(grid, 12, undefined, threadCrew(2));
   const warm = settle(grid, 14, cold.field);
   if (cell === 0.5) readings(cold.field);
   say(
-    `  cold in ${cold.seconds.toFixed(1)} s (${cold.field.verdict}; wanted ${cell === 1 ? 0.8 : 6}), first picture ${cold.first.toFixed(1)} s; a neighbouring flow in ${warm.seconds.toFixed(1)} s (${warm.field.verdict})`,
+    `  cold in ${cold.seconds.toFixed(1)} s on one thread, ${both.seconds.toFixed(1)} s on two (${cold.field.verdict}; wanted ${cell === 1 ? 0.8 : 6}), first picture ${cold.first.toFixed(1)} s; a neighbouring flow in ${warm.seconds.toFixed(1)} s (${warm.field.verdict})`,
   );
 }
 

@@ -11,3 +11,6 @@ export const doubtWords = ({ found, of }: Holds): string =>
 
 /** Two lies that change places too often to be ranked. */
 export const tieWords = (better: number): string => `About as good as lie ${better}: their order turns round.`;
+
+/** What the marks of the plan and the list mean by it. */
+export const HOLDS_KEY = "Faint on the plan: seldom there when what is not known is moved; the list says how often.";

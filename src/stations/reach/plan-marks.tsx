@@ -161,7 +161,7 @@ function FishingMarks({
 }
 
 /** How plainly something is drawn that was found so often: what wanders is soft, never gone. */
-const LEAST_PLAIN = 0.35;
+const LEAST_PLAIN = 0.5;
 const sureness = (holds: Holds | undefined): number =>
   holds ? LEAST_PLAIN + ((1 - LEAST_PLAIN) * holds.found) / holds.of : 1;
 

@@ -4,6 +4,7 @@ import { roundFlow } from "../../scenario/field";
 import { useSettings } from "../../state/settings";
 import { useFishes } from "../../state/use-fishes";
 import { showText } from "../../words/quantity";
+import { HOLDS_KEY } from "../../words/robustness";
 import { Panel } from "../../widgets/parts";
 import { Cautions } from "../cautions";
 import { BedPanels } from "./bed-panels";
@@ -132,6 +133,7 @@ function Lies({ view }: { view: ReachView }) {
             onChoose={({ x, y }) => set({ lie: { x, y } })}
             system={system}
           />
+          {view.robustness && <p className="mt-2 text-sm text-soft">{HOLDS_KEY}</p>}
         </Panel>
         <SectionPanel view={view} reading={reading} lie={lie} />
         <WhyPanel view={view} lie={lie} />
