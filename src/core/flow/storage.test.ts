@@ -54,7 +54,7 @@ test("the storage moved ahead lands near where waiting would have led, in a frac
   const mover = new StorageMover();
   let windows: Window[] = [];
   let moved: { before: number; after: number } | undefined;
-  run(water, 8, (window) => {
+  run(water, 12, (window) => {
     windows.push(window);
     const before = water.volume();
     if (!mover.moveAhead(water, windows, DISCHARGE)) return;
