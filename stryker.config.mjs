@@ -13,7 +13,7 @@ export default {
     `!src/core/${room}/**/*.test.ts`,
   ]),
   // Tables of species, schemas and messages are data, not models.
-  ignorePatterns: [".next", "docs", "e2e", "public", ".shots", "test-results"],
+  ignorePatterns: [".next", "docs", "e2e", "public", ".shots", "test-results", "src/core/flow/kernel"],
   mutator: { excludedMutations: ["StringLiteral", "ObjectLiteral", "ArrayDeclaration", "Regex"] },
   reporters: ["clear-text", "json", "progress-append-only"],
   jsonReporter: { fileName: "reports/mutants.json" },

@@ -17,6 +17,9 @@ export const roundFlow = (discharge: number): number => Number(discharge.toPreci
 /** Cell of a reach's finest field, m. */
 export const cellOf = (reach: Reach): number => (reach.bed.kind === "template" ? 0.5 : reach.bed.cell);
 
+/** Raised when the solver's answers change: fields that an older one has kept are not used. */
+const SCHEME = 2;
+
 /**
  * A short name for the bed's present state: fields of another state are not used. Names of objects and roofs over the
  * water do not change the flow.
@@ -28,7 +31,7 @@ export function bedKey(reach: Reach): string {
   const solid = (features ?? [])
     .filter((one) => one.kind !== "undercut" && one.kind !== "overhang")
     .map((one) => ({ ...one, name: undefined, id: undefined }));
-  const key = `${reach.id}-${shortName(JSON.stringify([bed, roughness, downstream, solid]))}`;
+  const key = `${reach.id}-${shortName(JSON.stringify([SCHEME, bed, roughness, downstream, solid]))}`;
   bedKeys.set(reach, key);
   return key;
 }
