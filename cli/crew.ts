@@ -1,29 +1,34 @@
 import { availableParallelism } from "node:os";
 import { Worker } from "node:worker_threads";
-import { THREADED } from "../src/core/flow/kernel-threaded";
-import type { Crew } from "../src/core/flow/solver";
+import { type Crew, crewOf, MOST_THREADS } from "../src/core/flow/crew";
 
-/** More than four gain little: bands get thin, and all wait for the slowest. */
-const MOST = 4;
-
-/** What each thread does: an instance of its own on the shared memory, serving until it is told to end. */
+/** What each thread does: serves its band with an instance of its own (workers/crew.worker.ts is the browser's). */
 const SERVE = `
 const { parentPort } = require("node:worker_threads");
-parentPort.on("message", ({ module, memory, thread }) => {
-  new WebAssembly.Instance(module, { env: { memory, abort() {} } }).exports.serve(thread);
+parentPort.on("message", ({ compiled, memory, thread }) => {
+  new WebAssembly.Instance(compiled, { env: { memory, abort() {} } }).exports.serve(thread);
 });`;
 
-/** Threads of this process for the solver, one for each core but the caller's own; undefined on a single core. */
+/**
+ * Threads of this process for the solver, one for each core but the caller's own; undefined on a single core. They are
+ * begun when a solve first wants them; Node starts them while the caller waits.
+ */
 export function threadCrew(cores = availableParallelism()): (Crew & { end: () => Promise<void> }) | undefined {
-  const size = Math.min(MOST, cores) - 1;
+  const size = Math.min(MOST_THREADS, cores) - 1;
   if (size < 1) return undefined;
-  const workers = Array.from({ length: size }, () => new Worker(SERVE, { eval: true }));
-  for (const worker of workers) worker.unref();
+  const workers: Worker[] = [];
+  const crew = crewOf(() => {
+    while (workers.length < size) {
+      const worker = new Worker(SERVE, { eval: true });
+      worker.unref();
+      workers.push(worker);
+    }
+    return workers;
+  });
   return {
     size,
-    kernel: THREADED,
-    serve: (module, memory, threads) =>
-      workers.slice(0, threads - 1).forEach((worker, k) => worker.postMessage({ module, memory, thread: k + 1 })),
+    kernel: crew.kernel,
+    serve: crew.serve,
     end: async () => {
       await Promise.all(workers.map((worker) => worker.terminate()));
     },

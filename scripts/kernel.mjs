@@ -2,7 +2,7 @@
  * Compiles the solver's kernel (src/core/flow/kernel, AssemblyScript) three times and writes each as a module of its
  * bytes: 32-bit lanes, the same on shared memory for several threads, and 64-bit lanes for the proof. Plain Node.
  */
-import { mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { mkdirSync, readdirSync, readFileSync, renameSync, statSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 
@@ -60,10 +60,13 @@ export async function ensureKernel() {
   mkdirSync(target, { recursive: true });
   for (const one of old) {
     const text = Buffer.from(await compile(one)).toString("base64");
+    // Written beside and moved, so that two commands at once never read half of it.
+    const part = `${one.file}.${process.pid}`;
     writeFileSync(
-      one.file,
+      part,
       `/** Made by scripts/kernel.mjs from src/core/flow/kernel. */\nexport const bytes =\n  "${text}";\n`,
     );
+    renameSync(part, one.file);
   }
 }
 

@@ -2,7 +2,7 @@ import type { Field } from "../core/flow/grid";
 import { liveField, liveGrid } from "../core/flow/live";
 import { rasteriseReach } from "../core/flow/rasterise";
 import { checkReach } from "../core/flow/reach";
-import type { Crew } from "../core/flow/solver";
+import type { Crew } from "../core/flow/crew";
 import { type Progress, steadyFlow } from "../core/flow/steady";
 import { covers, type FieldRequest } from "./field";
 

@@ -7,6 +7,7 @@ import { asFault } from "../core/quantity/answer";
 import type { FieldRequest } from "../scenario/field";
 import type { EnsembleRequest, Sighting } from "../scenario/robustness";
 import { type Client, clientOf } from "./client";
+import { helpersFor } from "./crew";
 import type { Outcome } from "./drive";
 import type { FlowApi } from "./flow.worker";
 import type { ReadApi } from "./read.worker";
@@ -36,13 +37,14 @@ type Solve = (
 ) => Promise<Outcome<Field>>;
 
 /** Solves in the worker; aborting the signal ends it within a slice. Never rejects. */
-export const solveInWorker: Solve = (...job) => solveIn(looking, false, ...job);
-/** The same in a worker of the background's own. */
+export const solveInWorker: Solve = (...job) =>
+  solveIn(looking, helpersFor(navigator.hardwareConcurrency || 1, window.crossOriginIsolated), ...job);
+/** The same in a worker of the background's own, on one thread: these share the cores a worker each. */
 export const solveInBackground = (lane: number, ...job: Parameters<Solve>): Promise<Outcome<Field>> =>
-  solveIn((background[lane] ??= newFlowClient()), true, ...job);
+  solveIn((background[lane] ??= newFlowClient()), 0, ...job);
 
-const solveIn = (client: Client<FlowApi>, alone: boolean, ...[request, near, onProgress, signal]: Parameters<Solve>) =>
-  untilAborted(client, signal, () => client.ask(async (api) => api.solve(request, near, alone, proxy(onProgress))));
+const solveIn = (client: Client<FlowApi>, threads: number, ...[request, near, onProgress, signal]: Parameters<Solve>) =>
+  untilAborted(client, signal, () => client.ask(async (api) => api.solve(request, near, threads, proxy(onProgress))));
 
 /** A quick picture of a bed that is being shaped, from the field before. Never rejects. */
 export async function followInWorker(request: FieldRequest, before: Field): Promise<Outcome<Field>> {

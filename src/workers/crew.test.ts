@@ -1,36 +1,50 @@
 import { SINGLE } from "../core/flow/kernel";
-import { crewOf } from "./crew";
-import type { Enlisted } from "./crew.worker";
-
-const made = () => {
-  const sent: Enlisted[][] = [];
-  const make = () => {
-    const own: Enlisted[] = [];
-    sent.push(own);
-    return { postMessage: (one: Enlisted) => own.push(one) } as unknown as Worker;
-  };
-  return { sent, make };
-};
+import type { Enlisted } from "../core/flow/crew";
+import { Helpers, helpersFor } from "./crew";
 
 test.each([
-  ["two cores: one solves, one is the page's", 2, true, undefined],
+  ["two cores: one solves, one is the page's", 2, true, 0],
   ["three cores: two solve", 3, true, 1],
   ["four: three solve", 4, true, 2],
   ["many: four solve", 16, true, 3],
-  ["one core", 1, true, undefined],
-  ["a page that may not share memory", 16, false, undefined],
-])("%s", (_, cores, isolated, size) => {
-  expect(crewOf(cores, isolated, made().make)?.size).toBe(size);
+  ["one core", 1, true, 0],
+  ["a page that may not share memory", 16, false, 0],
+])("%s", (_, cores, isolated, count) => {
+  expect(helpersFor(cores, isolated)).toBe(count);
 });
 
-test("threads are made when first wanted, as many as the solve takes, and kept for the next", () => {
-  const { sent, make } = made();
-  const crew = crewOf(16, true, make)!;
-  expect(sent).toHaveLength(0);
+/** Workers that say what they are told to say. */
+function made() {
+  const workers: { sent: Enlisted[]; say: (what: "message" | "error") => void }[] = [];
+  const make = () => {
+    const listeners = { message: [] as (() => void)[], error: [] as (() => void)[] };
+    const sent: Enlisted[] = [];
+    workers.push({ sent, say: (what) => listeners[what].splice(0).forEach((listener) => listener()) });
+    return {
+      postMessage: (one: Enlisted) => sent.push(one),
+      addEventListener: (what: "message" | "error", listener: () => void) => listeners[what].push(listener),
+    } as unknown as Worker;
+  };
+  return { workers, helpers: new Helpers(make) };
+}
+
+test("a helper counts from when it says that it runs: until then nobody waits for it", () => {
+  const { workers, helpers } = made();
+  expect(helpers.crew.size).toBe(0);
+  helpers.enlist(2);
+  helpers.enlist(2);
+  expect(workers).toHaveLength(2);
+  expect(helpers.crew.size).toBe(0);
+  workers[1]!.say("message");
+  expect(helpers.crew.size).toBe(1);
+  workers[0]!.say("message");
   const memory = new WebAssembly.Memory({ initial: 1, maximum: 2, shared: true });
   const compiled = new WebAssembly.Module(Uint8Array.from(atob(SINGLE.bytes), (letter) => letter.charCodeAt(0)));
-  crew.serve(compiled, memory, 3);
-  expect(sent.map((own) => own.map(({ thread }) => thread))).toEqual([[1], [2]]);
-  crew.serve(compiled, memory, 2);
-  expect(sent.map((own) => own.length)).toEqual([2, 1]);
+  helpers.crew.serve(compiled, memory, 3);
+  expect([...workers].reverse().map(({ sent }) => sent.map(({ thread }) => thread))).toEqual([[1], [2]]);
+  // One that breaks down is not counted on again.
+  workers[1]!.say("error");
+  expect(helpers.crew.size).toBe(1);
+  helpers.crew.serve(compiled, memory, 2);
+  expect(workers[0]!.sent.map(({ thread }) => thread)).toEqual([2, 1]);
 });

@@ -1,24 +1,27 @@
-import { THREADED } from "../core/flow/kernel-threaded";
-import type { Crew } from "../core/flow/solver";
-import type { Enlisted } from "./crew.worker";
+import { type Crew, crewOf, MOST_THREADS } from "../core/flow/crew";
 
-/** More than four gain little: bands get thin, and all wait for the slowest. */
-const MOST = 4;
+/** Threads beside the worker that asks: one core is left to the page. None where memory cannot be shared. */
+export const helpersFor = (cores: number, isolated: boolean): number =>
+  isolated ? Math.max(0, Math.min(MOST_THREADS, cores - 1) - 1) : 0;
 
 /**
- * Threads of the solver beside the worker that asks: one core is left to the page. None where memory cannot be shared
- * (a page that is not isolated), or where there is no core to spare.
+ * Helpers for the solver, begun when they are first wanted. One counts from when it says that it runs, and no more once
+ * it has broken down: a solve that begins before has fewer threads, and never waits for one that is not there.
  */
-export function crewOf(cores: number, isolated: boolean, make: () => Worker): Crew | undefined {
-  const size = isolated ? Math.min(MOST, cores - 1) - 1 : 0;
-  if (size < 1) return undefined;
-  const workers: Worker[] = [];
-  return {
-    size,
-    kernel: THREADED,
-    serve: (compiled, memory, threads) => {
-      for (let thread = 1; thread < threads; thread++)
-        (workers[thread] ??= make()).postMessage({ compiled, memory, thread } satisfies Enlisted);
-    },
-  };
+export class Helpers {
+  private readonly all: Worker[] = [];
+  private ready: Worker[] = [];
+  readonly crew: Crew = crewOf(() => this.ready);
+
+  constructor(private readonly make: () => Worker) {}
+
+  /** Sees to it that there are so many. */
+  enlist(count: number): void {
+    while (this.all.length < count) {
+      const worker = this.make();
+      this.all.push(worker);
+      worker.addEventListener("message", () => this.ready.push(worker), { once: true });
+      worker.addEventListener("error", () => (this.ready = this.ready.filter((one) => one !== worker)));
+    }
+  }
 }

@@ -9,28 +9,23 @@ import type { FieldRequest } from "../scenario/field";
 import { followField, solveField } from "../scenario/solve";
 import type { EnsembleRequest, Sighting } from "../scenario/robustness";
 import { sightings } from "../scenario/sightings";
-import { crewOf } from "./crew";
+import { Helpers } from "./crew";
 import { cancel, drive, giveWay, type Outcome } from "./drive";
 
-/** Threads for what is looked at; the precomputed flows share the cores among themselves, a worker each. */
-const crew = crewOf(
-  navigator.hardwareConcurrency || 1,
-  self.crossOriginIsolated,
-  () => new Worker(new URL("./crew.worker.ts", import.meta.url), { type: "module" }),
-);
+const helpers = new Helpers(() => new Worker(new URL("./crew.worker.ts", import.meta.url), { type: "module" }));
 
 const api = {
-  /** Solves a field, `alone` or with other threads. A newer call, or cancel(), ends an older one. */
+  /** Solves a field with so many threads besides its own. A newer call, or cancel(), ends an older one. */
   solve: (
     request: FieldRequest,
     near: Field | undefined,
-    alone: boolean,
+    threads: number,
     onProgress: (progress: Progress) => void,
-  ): Promise<Outcome<Field>> =>
-    drive(
-      solveField(request, near, alone ? undefined : crew),
-      (step, ends) => (ends || step.picture) && onProgress(step),
-    ),
+  ): Promise<Outcome<Field>> => {
+    helpers.enlist(threads);
+    const work = solveField(request, near, threads > 0 ? helpers.crew : undefined);
+    return drive(work, (step, ends) => (ends || step.picture) && onProgress(step));
+  },
   /** A quick picture of a bed that is being shaped: one slice of work. What is being solved waits meanwhile. */
   follow(request: FieldRequest, before: Field): Outcome<Field> {
     giveWay();

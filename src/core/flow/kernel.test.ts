@@ -1,4 +1,5 @@
 import { threadCrew } from "../../../cli/crew";
+import { crewOf } from "./crew";
 import type { Grid } from "./grid";
 import { type Kernel, SINGLE } from "./kernel";
 import { DOUBLE } from "./proof/double";
@@ -199,6 +200,38 @@ test("several threads give the field of one, to the last bit", async () => {
   expect(Array.from(three.h)).toEqual(Array.from(one.h));
   expect(Array.from(three.means[1]!)).toEqual(Array.from(one.means[1]!));
   expect([three.volumeIn, three.time, three.averaged]).toEqual([one.volumeIn, one.time, one.averaged]);
+});
+
+test("a thread that never comes is given up: the solve ends with a fault, and hangs nobody", () => {
+  const grid = strip(new Array(100).fill(0), 48, 0.03);
+  const absent = crewOf(() => [{ postMessage: () => undefined }]);
+  const water = new ShallowWater(grid, { upstream: WALL, downstream: WALL, patience: 3 }, SINGLE, absent);
+  expect(water.threads).toBe(2);
+  water.setState(new Array(4800).fill(1));
+  expect(() => water.run(1, 1)).toThrow(
+    expect.objectContaining({ fault: expect.objectContaining({ code: "worker-lost" }) as object }) as Error,
+  );
+  // Its memory is left to it: the next solve has one of its own, and is sound.
+  water.release();
+  const next = new ShallowWater(grid, { upstream: WALL, downstream: WALL }, SINGLE);
+  next.setState(new Array(4800).fill(1));
+  next.run(2, 1);
+  expect(next.volume()).toBeCloseTo(4800, 2);
+});
+
+test("threads that have ended give their memory back, again and again", async () => {
+  const crew = threadCrew(2)!;
+  const grid = strip(new Array(100).fill(0), 48, 0.03);
+  const volumes = Array.from({ length: 6 }, (_, k) => {
+    const water = new ShallowWater(grid, { upstream: WALL, downstream: WALL }, SINGLE, crew);
+    water.setState(new Array(4800).fill(1 + k));
+    water.run(3, 1);
+    const volume = water.volume();
+    water.release();
+    return Math.round(volume);
+  });
+  await crew.end();
+  expect(volumes).toEqual([4800, 9600, 14400, 19200, 24000, 28800]);
 });
 
 test("nothing is left behind where water falls back: dry ground holds none and adds none", () => {

@@ -45,6 +45,10 @@ const SLOTS = 8192;
 const SLOT = 128;
 const CLIPPED = 72;
 const GO = 4096;
+const LOST = GO + 384;
+const ENDED = GO + 512;
+/** A thread that has been told to end is waited for so long, ms, before its memory is left to it. */
+const FAREWELL = 5;
 const FIRST = 32768;
 const MARGIN = 128;
 const STATE_PARTS = 4;
@@ -151,14 +155,32 @@ export class KernelMemory {
     return sum;
   }
 
-  /** Gives the memory back for another solve; the views on it are not to be used any more. */
+  /** Has a thread been given up? */
+  get lost(): boolean {
+    return this.kernel.shared && Atomics.load(new Int32Array(this.memory.buffer, LOST, 1), 0) !== 0;
+  }
+
+  /**
+   * Ends the other threads' service and gives the memory back for another solve, unless one of them may still look at
+   * it; the views on it are not to be used any more.
+   */
   giveBack(): void {
+    if (this.threads > 1) {
+      this.tell(-1);
+      const ended = new Int32Array(this.memory.buffer, ENDED, 1);
+      const until = performance.now() + FAREWELL;
+      for (let count = Atomics.load(ended, 0); count < this.threads - 1; count = Atomics.load(ended, 0)) {
+        const left = until - performance.now();
+        if (left <= 0) return;
+        Atomics.wait(ended, 0, count, left);
+      }
+    }
     spare.push({ memory: this.memory, shared: this.kernel.shared });
     if (spare.length > MOST_SPARE) spare.shift();
   }
 
-  /** Asks the other threads for something: so many steps, none (they read the settings anew) or to end (-1). */
-  tell(steps: number): void {
+  /** Asks the other threads for so many steps, or to end (-1). */
+  private tell(steps: number): void {
     const words = new Int32Array(this.memory.buffer, GO, 16);
     words[4] = steps;
     Atomics.add(words, 0, 1);

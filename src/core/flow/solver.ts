@@ -1,5 +1,7 @@
 import { ghostIndex, LEFT, padWithGhosts, strideOf } from "./ghosts";
+import { InputError } from "../quantity/fault";
 import type { Grid } from "./grid";
+import type { Crew } from "./crew";
 import { type Calls, instanceOn, type Kernel, KernelMemory, moduleOf, type Reals, SINGLE } from "./kernel";
 
 export type Edge =
@@ -25,17 +27,12 @@ export interface SolverOptions {
   courant?: number;
   /** Longest step, s: needed where a dry bed sets none. */
   longestStep?: number;
+  /** Waits of 10 ms after which a thread that does not come is given up. */
+  patience?: number;
 }
 
-/** Other threads that can take part in a solve, each with an instance of its own on the shared memory. */
-export interface Crew {
-  /** How many, besides the one that calls. */
-  readonly size: number;
-  /** The kernel that they share memory by. */
-  readonly kernel: Kernel;
-  /** Has each serve its band, from thread 1, until it is told to end. */
-  serve: (module: WebAssembly.Module, memory: WebAssembly.Memory, threads: number) => void;
-}
+/** Ten seconds: no step takes so long. */
+const PATIENCE = 1000;
 
 /** Rows that a thread must have to be worth its meetings, and cells. */
 const LEAST_ROWS = 12;
@@ -92,6 +89,7 @@ export class ShallowWater {
       up.kind === "inflow" ? up.discharge : 0,
       levelOf(up),
       levelOf(down),
+      options.patience ?? PATIENCE,
     ]);
     const compiled = moduleOf(used);
     this.calls = instanceOn(compiled, this.own.memory);
@@ -165,16 +163,16 @@ export class ShallowWater {
   /** At most `steps` steps or `seconds`; every `every` of them, and at the end, the state is added to the means. */
   run(steps: number, seconds: number, every = 0): void {
     this.calls.run(steps, seconds, every);
+    if (this.own.lost) throw new InputError("worker-lost");
   }
 
   clearMeans(): void {
     this.own.clearMeans();
   }
 
-  /** Lets the other threads go, and the memory where no thread may still look at it. It is not to be used after. */
+  /** Lets the other threads and the memory go. It is not to be used after. */
   release(): void {
-    if (this.threads > 1) this.own.tell(-1);
-    else this.own.giveBack();
+    this.own.giveBack();
   }
 }
 

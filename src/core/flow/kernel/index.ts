@@ -20,6 +20,7 @@ import {
   cell,
   configure as readHead,
   COUNT,
+  ENDED,
   courant,
   fastestOf,
   firstWet,
@@ -30,12 +31,14 @@ import {
   lastWet,
   LEFT,
   longest,
+  LOST,
   lowAt,
   means,
   nx,
   ny,
   OUT,
   outOf,
+  patience,
   PHASE,
   pitch,
   RATE,
@@ -64,7 +67,7 @@ export function configure(): void {
 // @ts-ignore: decorator
 @inline const lastColumn = (): i32 => LEFT + ((nx - 1) & ~(LANES - 1));
 
-/** All threads meet here. */
+/** All threads meet here; one that does not come in good time is given up, and so is the solve. */
 function meet(): void {
   if (SHARED) {
     if (threads == 1) return;
@@ -76,7 +79,11 @@ function meet(): void {
       return;
     }
     for (let turn = 0; turn < 4000; turn++) if (atomic.load<i32>(PHASE) != phase) return;
-    while (atomic.load<i32>(PHASE) == phase) atomic.wait<i32>(PHASE, phase, 10_000_000);
+    for (let waited = 0; atomic.load<i32>(PHASE) == phase; waited++) {
+      if (waited > patience) atomic.store<i32>(LOST, 1);
+      if (atomic.load<i32>(LOST) != 0) return;
+      atomic.wait<i32>(PHASE, phase, 10_000_000);
+    }
   }
 }
 
@@ -209,6 +216,7 @@ function advanceBand(thread: i32, steps: i32, seconds: f64, every: i32): void {
   let gone: f64 = 0;
   let unsampled: f64 = 0;
   for (let k = 0; k < steps && gone < seconds; k++) {
+    if (SHARED && atomic.load<i32>(LOST) != 0) return;
     let wave: f64 = 0;
     for (let other = 0; other < threads; other++) wave = max(wave, fastestOf(other));
     const dt = min(min(seconds - gone, wave > 0 ? (courant * cell) / wave : Infinity), longest);
@@ -256,7 +264,7 @@ export function run(steps: i32, seconds: f64, every: i32): void {
   meet();
 }
 
-/** The life of another thread: it waits for work until it is asked for fewer than no steps. */
+/** The service of another thread: it waits for work until it is asked for fewer than no steps. */
 export function serve(thread: i32): void {
   if (SHARED) {
     readHead();
@@ -266,10 +274,11 @@ export function serve(thread: i32): void {
       while (atomic.load<i32>(goAt) == seen) atomic.wait<i32>(goAt, seen, -1);
       seen++;
       const steps = askedSteps();
-      if (steps < 0) return;
-      if (steps == 0) readHead();
+      if (steps < 0 || atomic.load<i32>(LOST) != 0) break;
       advanceBand(thread, steps, askedSeconds(), askedSample());
       meet();
     }
+    atomic.add<i32>(ENDED, 1);
+    atomic.notify(ENDED, 1);
   }
 }

@@ -55,6 +55,8 @@ export let longest: f64 = 5;
 export let discharge: f64 = 0;
 export let upLevel: f64 = 0;
 export let downLevel: f64 = 0;
+/** Waits of 10 ms after which a thread that does not come is given up. */
+export let patience: i32 = 1000;
 
 /** Bytes of one array, and of one row. */
 export let bytes: usize = 0;
@@ -89,6 +91,7 @@ export function configure(): void {
   discharge = number(4);
   upLevel = number(5);
   downLevel = number(6);
+  patience = <i32>number(7);
   pitch = SIZE * stride;
   bytes = pitch * (ny + 2 * RINGS);
 }
@@ -138,6 +141,11 @@ export const STEPS: usize = 4;
 export const AVERAGED: usize = 5;
 export const addTotal = (k: usize, value: f64): void => store<f64>(total(k), load<f64>(total(k)) + value);
 export const setTotal = (k: usize, value: f64): void => store<f64>(total(k), value);
+
+/** Set when a thread has been given up: what is in the state is worth nothing then. */
+export const LOST: usize = GO + 384;
+/** Threads that have ended their service. */
+export const ENDED: usize = GO + 512;
 
 /** What the threads are asked to do: a counter that they wait on, the number of steps, seconds, and steps a sample. */
 export const goAt: usize = GO;
