@@ -1,12 +1,14 @@
 import { availableParallelism } from "node:os";
 import { Worker } from "node:worker_threads";
 import { type Crew, crewOf, MOST_THREADS } from "../src/core/flow/crew";
+import { hostOf } from "../src/core/flow/kernel";
 
 /** What each thread does: serves its band with an instance of its own (workers/crew.worker.ts is the browser's). */
 const SERVE = `
 const { parentPort } = require("node:worker_threads");
+const hostOf = ${hostOf.toString()};
 parentPort.on("message", ({ compiled, memory, thread }) => {
-  new WebAssembly.Instance(compiled, { env: { memory, abort() {} } }).exports.serve(thread);
+  new WebAssembly.Instance(compiled, hostOf(memory)).exports.serve(thread);
 });`;
 
 /**

@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, test, type Worker } from "@playwright/test";
 import { loadDemo, makeSmallReach, noFaults, settled } from "./parts";
 
 test("a reach from soundings: a bad file is told, a made-up boat's log shown with what stands out, laid the other way round, and made", async ({
@@ -166,4 +166,22 @@ test("a new angler shapes a reach with three stones and a wall, by handles and m
   }
   expect(seams.size).toBe(3);
   expect(Date.now() - start).toBeLessThan(120_000);
+});
+
+test("a machine of several cores: the water is solved on several threads, and settles", async ({ page }) => {
+  await page.addInitScript(() => {
+    Object.defineProperty(Navigator.prototype, "hardwareConcurrency", { get: () => 4 });
+  });
+  const workers: Worker[] = [];
+  page.on("worker", (worker) => workers.push(worker));
+  await loadDemo(page);
+  await page.goto("/reach");
+  await settled(page);
+  const first = await page.getByText(/^Look at/).textContent();
+  // Another flow: by now the solver's helpers have begun.
+  for (let press = 0; press < 4; press++) await page.keyboard.press("]");
+  await expect(page.getByText(/^Look at/)).not.toHaveText(first!);
+  await settled(page);
+  const names = await Promise.all(workers.map((worker) => worker.evaluate(() => self.name).catch(() => "ended")));
+  expect(names.filter((name) => name === "solver helper")).toHaveLength(2);
 });

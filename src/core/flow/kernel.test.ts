@@ -1,9 +1,12 @@
 import { threadCrew } from "../../../cli/crew";
-import { crewOf } from "./crew";
+import { type Crew, crewOf } from "./crew";
 import type { Grid } from "./grid";
 import { type Kernel, SINGLE } from "./kernel";
 import { DOUBLE } from "./proof/double";
+import { rasteriseReach } from "./rasterise";
+import { checkReach } from "./reach";
 import { type Edge, ShallowWater } from "./solver";
+import { solveSteady } from "./steady";
 
 const g = 9.81;
 const WALL: Edge = { kind: "wall" };
@@ -201,6 +204,61 @@ test("several threads give the field of one, to the last bit", async () => {
   expect(Array.from(three.means[1]!)).toEqual(Array.from(one.means[1]!));
   expect([three.volumeIn, three.time, three.averaged]).toEqual([one.volumeIn, one.time, one.averaged]);
 });
+
+test("a thread does what it is asked and no more: with idle spells between short runs nothing is ahead", async () => {
+  const crew = threadCrew(2)!;
+  const grid = strip(
+    Array.from({ length: 100 }, (_, i) => 0.3 * Math.sin(i / 5)),
+    48,
+    0.03,
+  );
+  // Runs that end on a time, the state set anew between: work begun too early would show in what comes next.
+  const solve = async (own?: typeof crew) => {
+    const edges = { upstream: { kind: "inflow", discharge: 20 }, downstream: { kind: "level", level: 0.8 } } as const;
+    const water = new ShallowWater(grid, edges, SINGLE, own);
+    const depths = [];
+    for (let k = 0; k < 12; k++) {
+      water.setState(grid.z.map((bed) => Math.max(0, 0.8 + 0.02 * k - bed)));
+      water.run(50, 0.7 + 0.1 * k, 4);
+      depths.push(Array.from(water.h), water.volumeOut, water.time);
+      // Long enough for a helper to fall asleep.
+      await new Promise((go) => setTimeout(go, 15));
+    }
+    const { threads } = water;
+    water.release();
+    return { threads, depths };
+  };
+  const [one, two] = [await solve(), await solve(crew)];
+  await crew.end();
+  expect([one.threads, two.threads]).toEqual([1, 2]);
+  expect(two.depths).toEqual(one.depths);
+});
+
+test("a whole solve is the same to the last figure on one, two and three threads, every time", async () => {
+  const reach = checkReach({
+    schema: "low-heron/reach@1",
+    id: "threads",
+    name: "Threads",
+    bed: {
+      kind: "template",
+      template: "riffle-run-pool",
+      length: 60,
+      width: 14,
+      poolDepth: 1.2,
+      slope: 0.003,
+      cell: 0.5,
+    },
+    roughness: 0.035,
+    downstream: { kind: "normal", slope: 0.003 },
+    features: [{ kind: "boulder", id: "stone", x: 26, y: 8, diameter: 2, height: 1 }],
+  });
+  const grid = rasteriseReach(reach);
+  const crews = [2, 3].map((cores) => threadCrew(cores)!);
+  const solve = (crew?: Crew) => solveSteady(grid, { discharge: 5, downstream: reach.downstream, crew });
+  const alone = solve();
+  for (const crew of [...crews, ...crews]) expect(solve(crew)).toEqual(alone);
+  await Promise.all(crews.map((one) => one.end()));
+}, 60_000);
 
 test("a thread that never comes is given up: the solve ends with a fault, and hangs nobody", () => {
   const grid = strip(new Array(100).fill(0), 48, 0.03);

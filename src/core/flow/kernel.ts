@@ -33,17 +33,37 @@ export function moduleOf(kernel: Kernel): WebAssembly.Module {
   return made;
 }
 
+/**
+ * What an instance is given by its host. Waiting is among it: WebAssembly's own memory.atomic.wait32 loses a local
+ * variable in Node 20 now and then, so that a thread began work that nobody had asked for (seen as solves that differed
+ * from run to run, and waits of ten seconds). Whole in itself: a thread of the command line is begun from its text.
+ */
+export function hostOf(memory: WebAssembly.Memory) {
+  const words = new Int32Array(memory.buffer);
+  return {
+    env: {
+      memory,
+      abort() {},
+      rest(word: number, value: number, most: number) {
+        Atomics.wait(words, word >> 2, value, most);
+      },
+      wake(word: number) {
+        Atomics.notify(words, word >> 2);
+      },
+    },
+  };
+}
+
 /** An instance of the kernel on a memory: one for each thread. */
 export const instanceOn = (module: WebAssembly.Module, memory: WebAssembly.Memory): Calls =>
-  new WebAssembly.Instance(module, { env: { memory, abort: () => undefined } }).exports as unknown as Calls;
+  new WebAssembly.Instance(module, hostOf(memory)).exports as unknown as Calls;
 
 // Places in memory, the same as in kernel/memory.ts.
 const HEAD = 1024;
 const NUMBERS = HEAD + 256;
 const TOTALS = HEAD + 512;
-const SLOTS = 8192;
-const SLOT = 128;
-const CLIPPED = 72;
+const LEDGER_KINDS = 9;
+const CLIPPED = 8;
 const GO = 4096;
 const LOST = GO + 384;
 const ENDED = GO + 512;
@@ -87,6 +107,8 @@ export class KernelMemory {
   private readonly whole: Int32Array;
   private readonly numbers: Float64Array;
   private readonly totals: Float64Array;
+  /** m3 clipped, by row. */
+  private readonly clips: Float64Array;
 
   constructor(
     grid: Grid,
@@ -94,7 +116,8 @@ export class KernelMemory {
     readonly threads: number,
   ) {
     const stride = strideOf(grid);
-    const count = stride * (grid.ny + 2 * RINGS);
+    const rows = grid.ny + 2 * RINGS;
+    const count = stride * rows;
     const size = kernel.bits / 8;
     const array = count * size + MARGIN;
     const row = stride * size + MARGIN;
@@ -107,9 +130,10 @@ export class KernelMemory {
     const [z, n] = [take(array), take(array)];
     const masks = [take(row), take(row)];
     const states = take(2 * STATE_PARTS * array);
-    const spans = take(2 * 8 * (grid.ny + 2 * RINGS));
+    const spans = take(2 * 8 * rows);
     const buffers = take(BUFFER_ROWS * threads * row);
     const means = take(MEANS * array);
+    const ledger = take(8 * LEDGER_KINDS * rows);
     const pages = Math.ceil((next + PAGE) / PAGE);
     this.memory = memoryOf(pages, kernel.shared);
     const { buffer } = this.memory;
@@ -122,7 +146,8 @@ export class KernelMemory {
     this.whole = new Int32Array(buffer, HEAD, 32);
     this.numbers = new Float64Array(buffer, NUMBERS, 16);
     this.totals = new Float64Array(buffer, TOTALS, 16);
-    this.whole.set([grid.nx, grid.ny, stride, threads, 0, 0, z, n, ...masks, states, spans, buffers, means]);
+    this.whole.set([grid.nx, grid.ny, stride, threads, 0, 0, z, n, ...masks, states, spans, buffers, means, ledger]);
+    this.clips = new Float64Array(buffer, ledger + 8 * CLIPPED * rows, rows);
   }
 
   /** Column masks: bytes of ones in columns from..to (excluded) of mask 0 (inner cells) or 1 (faces with stress). */
@@ -147,11 +172,10 @@ export class KernelMemory {
     this.totals[5] = 0;
   }
 
-  /** m2 of depth made by holding depths at zero, times the area of a cell: m3. */
+  /** Volume made by holding depths at zero, m3. */
   clipped(): number {
     let sum = 0;
-    for (let thread = 0; thread < this.threads; thread++)
-      sum += new Float64Array(this.memory.buffer, SLOTS + SLOT * thread + CLIPPED, 1)[0]!;
+    for (const volume of this.clips) sum += volume;
     return sum;
   }
 

@@ -6,9 +6,10 @@
 import { real } from "./build";
 import { add, all, constant, FOUR_G, HALF, inverseCubeRoot, mul, ONE, sub, sum, THIN, TWO } from "./lanes";
 import {
-  addClipped,
+  addEntry,
   alpha,
   cell,
+  CLIPPED,
   firstWet,
   g,
   inside,
@@ -168,7 +169,7 @@ export function advanceRow(
   clearOutside(to, row, first, last);
   store<i32>(lowAt(to, row), low);
   store<i32>(lowAt(to, row), high, 4);
-  if (v128.any_true(clipped)) addClipped(thread, 0.5 * sum(clipped) * cell * cell);
+  if (v128.any_true(clipped)) addEntry(CLIPPED, row, 0.5 * sum(clipped) * cell * cell);
 }
 
 /** What an earlier state left beyond the columns now written is dry. */

@@ -18,6 +18,7 @@ import {
   AVERAGED,
   bytes,
   cell,
+  COME,
   configure as readHead,
   COUNT,
   ENDED,
@@ -25,8 +26,8 @@ import {
   fastestOf,
   firstWet,
   goAt,
+  GONE,
   IN,
-  inOf,
   LANES,
   lastWet,
   LEFT,
@@ -37,19 +38,18 @@ import {
   nx,
   ny,
   OUT,
-  outOf,
   patience,
   PHASE,
   pitch,
   RATE,
   RINGS,
+  setEntry,
   setFastest,
-  setIn,
-  setOut,
   setTotal,
   SIZE,
   stateArray,
   STEPS,
+  sumOf,
   threads,
   TIME,
 } from "./memory";
@@ -67,6 +67,15 @@ export function configure(): void {
 // @ts-ignore: decorator
 @inline const lastColumn = (): i32 => LEFT + ((nx - 1) & ~(LANES - 1));
 
+/** Waits until it is woken, the word has changed, or so many ms are gone. */
+// @ts-ignore: decorator
+@external("env", "rest")
+declare function rest(word: usize, value: i32, most: f64): void;
+/** Wakes all who wait at a word. */
+// @ts-ignore: decorator
+@external("env", "wake")
+declare function wake(word: usize): void;
+
 /** All threads meet here; one that does not come in good time is given up, and so is the solve. */
 function meet(): void {
   if (SHARED) {
@@ -75,14 +84,14 @@ function meet(): void {
     if (atomic.add<i32>(COUNT, 1) == threads - 1) {
       atomic.store<i32>(COUNT, 0);
       atomic.add<i32>(PHASE, 1);
-      atomic.notify(PHASE, threads);
+      wake(PHASE);
       return;
     }
     for (let turn = 0; turn < 4000; turn++) if (atomic.load<i32>(PHASE) != phase) return;
     for (let waited = 0; atomic.load<i32>(PHASE) == phase; waited++) {
       if (waited > patience) atomic.store<i32>(LOST, 1);
       if (atomic.load<i32>(LOST) != 0) return;
-      atomic.wait<i32>(PHASE, phase, 10_000_000);
+      rest(PHASE, phase, 10);
     }
   }
 }
@@ -109,8 +118,6 @@ function stage(thread: i32, from: i32, to: i32, dt: f64, average: bool, which: i
   const start = bandStart(thread) + RINGS;
   const end = bandStart(thread + 1) + RINGS;
   const share = inletShare(from);
-  let come: f64 = 0;
-  let gone: f64 = 0;
   resetFastest();
   // The row before the band only lends its far side; a row is finished when the faces behind it are known.
   for (let row = start - 1; row <= end; row++) {
@@ -121,30 +128,35 @@ function stage(thread: i32, from: i32, to: i32, dt: f64, average: bool, which: i
     const inner = row > RINGS && row < ny + RINGS;
     if (last >= first) sweepY(thread, from, row, first, last, v128.splat<i32>(inner ? -1 : 0));
     if (row <= start) continue;
-    finishRow(thread, from, to, row - 1, dt, average, share);
-    come += comeIn;
-    gone += goneOut;
+    finishRow(thread, from, to, row - 1, dt, average, share, which);
   }
-  setIn(thread, which, come * cell);
-  setOut(thread, which, gone * cell);
   if (average) setFastest(thread, greatest(fastest));
 }
 
-let comeIn: f64 = 0;
-let goneOut: f64 = 0;
-
 /** Faces in x and the step of one row, its faces in y being known. */
-function finishRow(thread: i32, from: i32, to: i32, row: i32, dt: f64, average: bool, share: f64): void {
-  comeIn = goneOut = 0;
+function finishRow(
+  thread: i32,
+  from: i32,
+  to: i32,
+  row: i32,
+  dt: f64,
+  average: bool,
+  share: f64,
+  which: i32,
+): void {
+  let come: f64 = 0;
+  let gone: f64 = 0;
   reset();
   for (let near = row - 1; near <= row + 1; near++) include(from, near);
   if (average) include(to, row);
   widen();
   if (last >= first) {
     sweepX(thread, from, row, first, last);
-    if (first == LEFT) comeIn = inletFace(thread, from, row, share);
-    if (last == lastColumn()) goneOut = outletFace(thread, from, row);
+    if (first == LEFT) come = inletFace(thread, from, row, share);
+    if (last == lastColumn()) gone = outletFace(thread, from, row);
   }
+  setEntry(COME + which, row, come);
+  setEntry(GONE + which, row, gone);
   advanceRow(thread, from, to, row, first, last, dt, average);
   fillEnds(to, row);
   fillSides(to, row);
@@ -236,14 +248,10 @@ function advanceBand(thread: i32, steps: i32, seconds: f64, every: i32): void {
   }
 }
 
-/** Volumes and time of a whole step, from what the threads' stages let in and out. */
+/** Volumes and time of a whole step, from what the rows let in and out. */
 function settleTotals(dt: f64, turn: i32): void {
-  let come: f64 = 0;
-  let rate: f64 = 0;
-  for (let thread = 0; thread < threads; thread++) {
-    come += 0.5 * (inOf(thread, turn) + inOf(thread, turn + 1));
-    rate += 0.5 * (outOf(thread, turn) + outOf(thread, turn + 1));
-  }
+  const come = 0.5 * cell * (sumOf(COME + turn) + sumOf(COME + turn + 1));
+  const rate = 0.5 * cell * (sumOf(GONE + turn) + sumOf(GONE + turn + 1));
   addTotal(IN, come * dt);
   addTotal(OUT, rate * dt);
   setTotal(RATE, rate);
@@ -258,7 +266,7 @@ export function run(steps: i32, seconds: f64, every: i32): void {
     store<f64>(goAt + 24, seconds);
     store<i32>(goAt + 32, every);
     atomic.add<i32>(goAt, 1);
-    atomic.notify(goAt, threads);
+    wake(goAt);
   }
   advanceBand(0, steps, seconds, every);
   meet();
@@ -271,7 +279,7 @@ export function serve(thread: i32): void {
     let seen = 0;
     for (;;) {
       for (let turn = 0; turn < 4000 && atomic.load<i32>(goAt) == seen; turn++) {}
-      while (atomic.load<i32>(goAt) == seen) atomic.wait<i32>(goAt, seen, -1);
+      while (atomic.load<i32>(goAt) == seen) rest(goAt, seen, Infinity);
       seen++;
       const steps = askedSteps();
       if (steps < 0 || atomic.load<i32>(LOST) != 0) break;
@@ -279,6 +287,6 @@ export function serve(thread: i32): void {
       meet();
     }
     atomic.add<i32>(ENDED, 1);
-    atomic.notify(ENDED, 1);
+    wake(ENDED);
   }
 }

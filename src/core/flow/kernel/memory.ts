@@ -65,6 +65,7 @@ export let pitch: usize = 0;
 let states: usize = 0;
 let spans: usize = 0;
 let buffers: usize = 0;
+let ledger: usize = 0;
 const PARTS: usize = 4;
 const ROWS: usize = 20;
 
@@ -84,6 +85,7 @@ export function configure(): void {
   spans = whole(11);
   buffers = whole(12);
   means = whole(13);
+  ledger = whole(14);
   cell = number(0);
   alpha = number(1);
   courant = number(2);
@@ -122,13 +124,24 @@ export const lastWet = (state: i32, row: i32): i32 => load<i32>(lowAt(state, row
 @inline const slot = (thread: i32): usize => SLOTS + SLOT * thread;
 export const fastestOf = (thread: i32): f64 => load<f64>(slot(thread));
 export const setFastest = (thread: i32, value: f64): void => store<f64>(slot(thread), value);
-export const inOf = (thread: i32, stage: i32): f64 => load<f64>(slot(thread) + 8 + 8 * stage);
-export const setIn = (thread: i32, stage: i32, value: f64): void => store<f64>(slot(thread) + 8 + 8 * stage, value);
-export const outOf = (thread: i32, stage: i32): f64 => load<f64>(slot(thread) + 40 + 8 * stage);
-export const setOut = (thread: i32, stage: i32, value: f64): void => store<f64>(slot(thread) + 40 + 8 * stage, value);
-const clippedOf = (thread: i32): f64 => load<f64>(slot(thread) + 72);
-export const addClipped = (thread: i32, value: f64): void =>
-  store<f64>(slot(thread) + 72, clippedOf(thread) + value);
+
+/**
+ * What each row lets in (0..3, by stage) and out (4..7), m2/s, and has clipped (8), m3: kept by row and added up in their
+ * order, so that the sums, and all that hangs on them, are the same to the last bit on any number of threads.
+ */
+export const COME: i32 = 0;
+export const GONE: i32 = 4;
+export const CLIPPED: i32 = 8;
+// @ts-ignore: decorator
+@inline const entry = (kind: i32, row: i32): usize => ledger + 8 * (kind * (ny + 2 * RINGS) + row);
+export const setEntry = (kind: i32, row: i32, value: f64): void => store<f64>(entry(kind, row), value);
+export const addEntry = (kind: i32, row: i32, value: f64): void =>
+  store<f64>(entry(kind, row), load<f64>(entry(kind, row)) + value);
+export function sumOf(kind: i32): f64 {
+  let sum: f64 = 0;
+  for (let row = RINGS; row < ny + RINGS; row++) sum += load<f64>(entry(kind, row));
+  return sum;
+}
 
 /** Running totals, kept by the first thread: time, volumes in and out, rate out, steps, seconds averaged. */
 // @ts-ignore: decorator
