@@ -1,5 +1,6 @@
 import type { Field } from "../src/core/flow/grid";
 import { readReach } from "../src/core/flow/reach";
+import { finish } from "../src/core/flow/steps";
 import type { Reach } from "../src/core/flow/reach-schema";
 import { wayIn } from "../src/core/fish/season";
 import { speciesById } from "../src/core/fish/species";
@@ -11,8 +12,8 @@ import { positionOf, USUAL_ANGLER } from "../src/scenario/approach";
 import { type Conditions, conditionsOf, USUAL } from "../src/scenario/conditions";
 import type { SeasonChoice } from "../src/scenario/fish";
 import { readingRequest } from "../src/scenario/reading";
-import { flowBandOf, type Robustness, robustnessOf } from "../src/scenario/robustness";
-import { sightings } from "../src/scenario/sightings";
+import { flowBandOf, type Robustness } from "../src/scenario/robustness";
+import { robustness } from "../src/scenario/sightings";
 import { runScenario, type Scenario } from "../src/scenario/scenario";
 import { tell } from "../src/words/messages";
 import { placeWords } from "../src/words/place";
@@ -92,11 +93,9 @@ stands, boat, timing and rig are for the first lie; shadows need the reach's lat
 function surenessOf(reach: Reach, field: Field, { fish, reading }: Scenario, conditions: Conditions): Robustness {
   const { discharge } = field;
   const request = readingRequest(fish.species, conditions, reach.features);
-  const work = sightings({ reach, discharge, band: flowBandOf(discharge, undefined), reading: request }, field);
-  for (;;) {
-    const step = work.next();
-    if (step.done) return robustnessOf(reading, step.value);
-  }
+  return finish(
+    robustness({ discharge, reach, band: flowBandOf(discharge, undefined), reading: request }, reading, field),
+  );
 }
 
 /** What was found, by the names of the contract. */

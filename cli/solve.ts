@@ -1,4 +1,5 @@
 import type { Field } from "../src/core/flow/grid";
+import { finish } from "../src/core/flow/steps";
 import type { FieldRequest } from "../src/scenario/field";
 import { solveField } from "../src/scenario/solve";
 import { threadCrew } from "./crew";
@@ -6,14 +7,11 @@ import { type Arguments, boundedOption } from "./arguments";
 
 /** Solves a reach at a discharge, telling progress on standard error when asked. */
 export function solveReach(request: FieldRequest, args: Arguments): Field {
-  const work = solveField(request, undefined, threadCrew());
   let said = -1;
-  for (;;) {
-    const step = work.next();
-    if (step.done) return step.value;
-    const percent = Math.floor(step.value.done * 20) * 5;
+  return finish(solveField(request, undefined, threadCrew()), ({ done }) => {
+    const percent = Math.floor(done * 20) * 5;
     if (args.flags.has("progress") && percent > said) process.stderr.write(`${(said = percent)} %\n`);
-  }
+  });
 }
 
 /** The cell asked for, m; the reach's own where none is. */

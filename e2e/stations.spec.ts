@@ -280,6 +280,12 @@ test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged,
   await expect(page.getByText(/^Under your hand: quick pictures/)).toBeVisible();
   await page.mouse.up();
   await expect(page.getByText(/^Under your hand/)).toBeHidden();
+  // And leaves it when the bed is changed by other means, or a handle is only pressed.
+  await stone.focus();
+  await page.keyboard.press("ArrowDown");
+  await page.getByRole("button", { name: /^Width of the channel/ }).click({ force: true });
+  await expect(page.getByText(/^Solving|^First picture|^Settled/).first()).toBeVisible();
+  await expect(page.getByText(/^Under your hand/)).toBeHidden();
   await expect(stone).not.toHaveAttribute("aria-label", /^Stone, 27\.0 m/);
   await page.getByLabel("Across", { exact: true }).fill("small");
   await page.getByLabel("Across", { exact: true }).press("Enter");

@@ -3,10 +3,11 @@ import type { Field } from "../core/flow/grid";
 import { rasteriseReach } from "../core/flow/rasterise";
 import { checkReach } from "../core/flow/reach";
 import { steadyFlow } from "../core/flow/steady";
+import { telling } from "../core/flow/steps";
 import { cellOf, covers } from "./field";
 import { readReach } from "./read";
 import type { ReachReading } from "./reading";
-import type { EnsembleRequest, Sighting } from "./robustness";
+import { type EnsembleRequest, type Robustness, robustnessOf, type Sighting } from "./robustness";
 
 /** Cells of the members, m: 1 m, where depths are near converged, to a quarter more. */
 const CELLS = [1, 1.25] as const;
@@ -30,14 +31,7 @@ export function* sightings(request: EnsembleRequest, near?: Field): Generator<nu
       levelShift: member.level,
       near: before && covers(before, grid) ? before : undefined,
     });
-    for (;;) {
-      const step = work.next();
-      if (step.done) {
-        before = step.value;
-        break;
-      }
-      yield (index + step.value.done) / members.length;
-    }
+    before = yield* telling(work, (step) => (index + step.done) / members.length);
     seen.push(sightingOf(readReach(before, request.reading)));
   }
   return seen;
@@ -47,3 +41,12 @@ const sightingOf = ({ lies, seams }: ReachReading): Sighting => ({
   lies: lies.map(({ x, y, score }) => ({ x, y, score })),
   seams: seams.map(({ points }) => points.map(([x, y]) => [x, y] as const)),
 });
+
+/** How often each lie and seam of a reading is there, worked out whole. */
+export function* robustness(
+  request: EnsembleRequest,
+  reading: Pick<ReachReading, "lies" | "seams">,
+  near?: Field,
+): Generator<number, Robustness> {
+  return robustnessOf(reading, yield* sightings(request, near));
+}

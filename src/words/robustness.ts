@@ -7,7 +7,7 @@ export const holdsWords = ({ found, of }: Holds): string => `holds in ${found} o
 export const doubtWords = ({ found, of }: Holds): string =>
   `${
     found === of ? "It is there in all of" : found === 0 ? "It is there in none of" : `It is there in ${found} of`
-  } ${of} tries with the bed's roughness, the flow, the level at its foot and the cells moved within what is not known.`;
+  } ${of} tries with the bed’s roughness, the flow, the level at its foot and the cells moved within what is not known.`;
 
 /** Two lies that change places too often to be ranked. */
 export const tieWords = (better: number): string => `About as good as lie ${better}: their order turns round.`;

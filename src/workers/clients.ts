@@ -5,7 +5,8 @@ import type { Reach } from "../core/flow/reach-schema";
 import type { Progress } from "../core/flow/steady";
 import { asFault } from "../core/quantity/answer";
 import type { FieldRequest } from "../scenario/field";
-import type { EnsembleRequest, Sighting } from "../scenario/robustness";
+import type { ReachReading } from "../scenario/reading";
+import type { EnsembleRequest, Robustness } from "../scenario/robustness";
 import { type Client, clientOf } from "./client";
 import { helpersFor } from "./crew";
 import type { Outcome } from "./drive";
@@ -65,13 +66,13 @@ export const calibrateInWorker = (
   untilAborted(fitting, signal, () => fitting.ask(async (api) => api.calibrate(reach, cell, proxy(onProgress))));
 
 /** How often what a field shows is there when all that is not known is moved. Never rejects. */
-export const sightingsInWorker = (
+export const robustnessInWorker = (
   request: EnsembleRequest,
-  near: Field | undefined,
-  onProgress: (done: number) => void,
+  reading: Pick<ReachReading, "lies" | "seams">,
+  near: Field,
   signal: AbortSignal,
-): Promise<Outcome<Sighting[]>> =>
-  untilAborted(doubting, signal, () => doubting.ask(async (api) => api.sightings(request, near, proxy(onProgress))));
+): Promise<Outcome<Robustness>> =>
+  untilAborted(doubting, signal, () => doubting.ask(async (api) => api.robustness(request, reading, near)));
 
 async function untilAborted<T>(
   client: Client<FlowApi>,

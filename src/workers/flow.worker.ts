@@ -7,12 +7,15 @@ import type { Progress } from "../core/flow/steady";
 import { asFault } from "../core/quantity/answer";
 import type { FieldRequest } from "../scenario/field";
 import { followField, solveField } from "../scenario/solve";
-import type { EnsembleRequest, Sighting } from "../scenario/robustness";
-import { sightings } from "../scenario/sightings";
+import type { EnsembleRequest, Robustness } from "../scenario/robustness";
+import { robustness } from "../scenario/sightings";
+import type { ReachReading } from "../scenario/reading";
 import { Helpers } from "./crew";
 import { cancel, drive, giveWay, type Outcome } from "./drive";
 
-const helpers = new Helpers(() => new Worker(new URL("./crew.worker.ts", import.meta.url), { type: "module" }));
+const helpers = new Helpers(
+  () => new Worker(new URL("./crew.worker.ts", import.meta.url), { type: "module", name: "solver helper" }),
+);
 
 const api = {
   /** Solves a field with so many threads besides its own. A newer call, or cancel(), ends an older one. */
@@ -43,12 +46,12 @@ const api = {
     }
     return drive(work(), (done, ends) => ends && onProgress(done));
   },
-  /** How often what a field shows is seen where all that is not known is moved; `onProgress` hears 0..1. */
-  sightings: (
+  /** How often what a field shows is there where all that is not known is moved. */
+  robustness: (
     request: EnsembleRequest,
-    near: Field | undefined,
-    onProgress: (done: number) => void,
-  ): Promise<Outcome<Sighting[]>> => drive(sightings(request, near), (done, ends) => ends && onProgress(done)),
+    reading: Pick<ReachReading, "lies" | "seams">,
+    near: Field,
+  ): Promise<Outcome<Robustness>> => drive(robustness(request, reading, near), () => undefined),
   cancel,
 };
 

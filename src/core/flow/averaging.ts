@@ -2,11 +2,9 @@ import type { ShallowWater } from "./solver";
 
 /** Steps between two samples of the state: wakes take 15-20 s to shed, steps a tenth of a second. */
 const EVERY = 4;
-/** Steps without a pause. */
-const MANY = 1000;
 
 /** Time means of a running solver over a window: depth, unit discharge, and the spread of speed. Row-major. */
-export class Window {
+export class AveragingWindow {
   seconds: number;
   outflow: number;
   /** Volume clipped meanwhile, m3. */
@@ -60,23 +58,14 @@ export interface Before {
 }
 
 /** Runs the solver over a window of so many seconds; yields after every `slice` steps the share that is done. */
-export function* overWindow(water: ShallowWater, seconds: number, slice: number): Generator<number, Window> {
+export function* overWindow(water: ShallowWater, seconds: number, slice: number): Generator<number, AveragingWindow> {
   const before = { time: water.time, volumeOut: water.volumeOut, clipped: water.volumeClipped };
   water.clearMeans();
   for (;;) {
     const left = seconds - (water.time - before.time);
-    if (left <= 1e-6) return new Window(water, before);
+    if (left <= 1e-6) return new AveragingWindow(water, before);
     water.run(slice, left, EVERY);
     yield 1 - left / seconds;
-  }
-}
-
-/** The same without a pause. */
-export function averageOver(water: ShallowWater, seconds: number): Window {
-  const work = overWindow(water, seconds, MANY);
-  for (;;) {
-    const step = work.next();
-    if (step.done) return step.value;
   }
 }
 
@@ -88,7 +77,7 @@ export interface Change {
 }
 
 /** How far the means of two windows differ. */
-export function changeBetween(a: Window, b: Window): Change {
+export function changeBetween(a: AveragingWindow, b: AveragingWindow): Change {
   let [dq, q, dh, h] = [0, 0, 0, 0];
   for (let c = 0; c < a.h.length; c++) {
     const [ha, hb] = [a.h[c]! / a.seconds, b.h[c]! / b.seconds];
@@ -104,7 +93,7 @@ export function changeBetween(a: Window, b: Window): Change {
 }
 
 /** Change of the mean depth of all cells from some windows to others of the same number, as a share of it. */
-export function driftOf(before: readonly Window[], after: readonly Window[]): number {
+export function driftOf(before: readonly AveragingWindow[], after: readonly AveragingWindow[]): number {
   let [a, b] = [0, 0];
   for (const one of before) for (const h of one.h) a += h;
   for (const one of after) for (const h of one.h) b += h;
@@ -112,13 +101,13 @@ export function driftOf(before: readonly Window[], after: readonly Window[]): nu
 }
 
 /** One window as the sum of several, made of the first. */
-export function merge(windows: readonly Window[]): Window {
+export function merge(windows: readonly AveragingWindow[]): AveragingWindow {
   const [first, ...rest] = windows;
   for (const one of rest) addTo(first!, one);
   return first!;
 }
 
-function addTo(a: Window, b: Window): void {
+function addTo(a: AveragingWindow, b: AveragingWindow): void {
   a.seconds += b.seconds;
   a.outflow += b.outflow;
   a.clipped += b.clipped;

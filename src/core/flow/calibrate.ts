@@ -5,6 +5,7 @@ import type { Field } from "./grid";
 import { rasteriseReach } from "./rasterise";
 import { probeAt } from "./probe";
 import { steadyFlow } from "./steady";
+import { telling } from "./steps";
 
 /**
  * How well a depth by stick and a timed float can be read: standard errors, m, and share of the speed with a least,
@@ -112,15 +113,11 @@ export function* calibrate(
     const out: (number | null)[] = readings.map(() => null);
     for (const discharge of flows) {
       const work = steadyFlow(grid, { discharge, downstream: changedReach.downstream, near: near.get(discharge) });
-      let next = work.next();
-      while (!next.done) {
-        yield Math.min(0.99, (done + next.value.done) / solves);
-        next = work.next();
-      }
+      const field = yield* telling(work, (step) => Math.min(0.99, (done + step.done) / solves));
       done++;
-      near.set(discharge, next.value);
+      near.set(discharge, field);
       readings.forEach((reading, k) => {
-        if (reading.discharge === discharge) out[k] = modelled(next.value as Field, reading);
+        if (reading.discharge === discharge) out[k] = modelled(field, reading);
       });
     }
     return out;

@@ -1,10 +1,11 @@
-import { averageOver } from "./averaging";
+import { overWindow } from "./averaging";
 import type { Field, Grid } from "./grid";
 import { liveField, liveGrid } from "./live";
 import { rasteriseReach } from "./rasterise";
 import type { Reach } from "./reach-schema";
 import { ShallowWater } from "./solver";
 import { solveSteady } from "./steady";
+import { finish } from "./steps";
 
 const reach = (x: number, cell = 0.5, width = 24): Reach => ({
   schema: "low-heron/reach@1",
@@ -87,7 +88,7 @@ test("a memory that has been given back and taken again starts empty", () => {
   const edges = { upstream: { kind: "wall" }, downstream: { kind: "wall" } } as const;
   const used = new ShallowWater(grid, edges);
   used.setState(new Array(grid.nx * grid.ny).fill(3));
-  averageOver(used, 2);
+  finish(overWindow(used, 2, 100));
   used.release();
   const next = new ShallowWater(grid, edges);
   expect([next.volume(), next.time, next.steps, next.averaged]).toEqual([0, 0, 0, 0]);

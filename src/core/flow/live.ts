@@ -1,10 +1,11 @@
-import { averageOver } from "./averaging";
+import { overWindow } from "./averaging";
 import { coarsen, type Field, type Grid } from "./grid";
 import type { Downstream } from "./reach-schema";
 import { ShallowWater } from "./solver";
 import { outletLevel } from "./stage";
 import { interpolateState, scaled } from "./start";
 import { fieldOf, stateOf } from "./steady";
+import { finish } from "./steps";
 
 /** Cell of the picture that follows a hand, m: coarse enough for many a second. */
 const LIVE_CELL = 2;
@@ -42,7 +43,7 @@ export function liveField(grid: Grid, options: { discharge: number; downstream: 
   try {
     water.setState(start.depth, start.u, start.v);
     water.run(MOST_STEPS, AHEAD - AVERAGED);
-    const window = averageOver(water, AVERAGED);
+    const window = finish(overWindow(water, AVERAGED, MOST_STEPS));
     return fieldOf(grid, window, discharge, "not-converged", water.steps);
   } finally {
     water.release();

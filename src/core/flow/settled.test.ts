@@ -1,8 +1,8 @@
-import type { Window } from "./averaging";
+import type { AveragingWindow } from "./averaging";
 import { judge, whyUnsettled } from "./settled";
 
 /** A window by its imbalance, depth and pulse: ten cells. */
-function windowOf(imbalance: number, depth = 1, pulse = 0, clipped = 0): Window {
+function windowOf(imbalance: number, depth = 1, pulse = 0, clipped = 0): AveragingWindow {
   const fill = (value: number) => new Float32Array(10).fill(20 * value);
   return {
     seconds: 20,

@@ -1,4 +1,4 @@
-import { changeBetween, driftOf, type Window } from "./averaging";
+import { changeBetween, driftOf, type AveragingWindow } from "./averaging";
 import type { Unsettled, Verdict } from "./grid";
 
 /** Windows over which water that pulses is averaged: 80 s are several periods of a wake. */
@@ -14,10 +14,10 @@ const PULSING = 0.8;
  * fewest last ones whose mean passes what comes in and whose halves stand at the same depth.
  */
 export function judge(
-  windows: readonly Window[],
+  windows: readonly AveragingWindow[],
   discharge: number,
   slack: number,
-): { verdict: Verdict; windows: Window[] } | undefined {
+): { verdict: Verdict; windows: AveragingWindow[] } | undefined {
   const [before, now] = windows.slice(-2);
   if (!before || !now) return undefined;
   const most = LIMITS.outflow * slack;
@@ -31,7 +31,7 @@ export function judge(
   for (let count = FEWEST_WINDOWS; count <= windows.length; count += 2) {
     const [first, second] = [windows.slice(-count, -count / 2), windows.slice(-count / 2)];
     const both = [...first, ...second];
-    const mean = (of: (window: Window) => number) => both.reduce((sum, one) => sum + of(one), 0) / count;
+    const mean = (of: (window: AveragingWindow) => number) => both.reduce((sum, one) => sum + of(one), 0) / count;
     const error =
       Math.abs(mean((one) => one.imbalance(discharge))) + mean((one) => one.clipped / (one.seconds * discharge));
     if (error < PULSING * most && driftOf(first, second) < LIMITS.depth * slack)
@@ -41,7 +41,7 @@ export function judge(
 }
 
 /** What keeps water that has not settled in its time from doing so. */
-export function whyUnsettled(windows: readonly Window[], discharge: number): Unsettled {
+export function whyUnsettled(windows: readonly AveragingWindow[], discharge: number): Unsettled {
   const imbalance = windows.reduce((sum, one) => sum + one.imbalance(discharge), 0) / windows.length;
   if (Math.abs(imbalance) < LIMITS.outflow) return "pulsing";
   return imbalance < 0 ? "filling" : "emptying";

@@ -1,6 +1,6 @@
 import type { Downstream } from "./reach-schema";
 import { InputError } from "../quantity/fault";
-import { merge, overWindow, type Window } from "./averaging";
+import { merge, overWindow, type AveragingWindow } from "./averaging";
 import { checkGrid, coarsen, DRY, type Field, type Grid, type Verdict } from "./grid";
 import type { Kernel } from "./kernel";
 import type { Crew } from "./crew";
@@ -9,6 +9,7 @@ import { judge, MOST_WINDOWS, whyUnsettled } from "./settled";
 import { StorageMover } from "./storage";
 import { columnRange, outletLevel } from "./stage";
 import { interpolateState, firstGuess, scaled, type State } from "./start";
+import { finish, telling } from "./steps";
 
 export interface SteadyOptions {
   discharge: number;
@@ -93,14 +94,8 @@ export function* steadyFlow(grid: Grid, options: SteadyOptions): Generator<Progr
 }
 
 /** Runs steadyFlow to its end without a pause: for tests and the command line. */
-export function solveSteady(grid: Grid, options: SteadyOptions, onProgress?: (progress: Progress) => void): Field {
-  const work = steadyFlow(grid, options);
-  for (;;) {
-    const step = work.next();
-    if (step.done) return step.value;
-    onProgress?.(step.value);
-  }
-}
+export const solveSteady = (grid: Grid, options: SteadyOptions, onProgress?: (progress: Progress) => void): Field =>
+  finish(steadyFlow(grid, options), onProgress);
 
 function demandInlet(start: State, grid: Grid): void {
   for (let j = 0; j < grid.ny; j++) if (start.depth[j * grid.nx]! > DRY) return;
@@ -123,18 +118,17 @@ function* settle(
     water.setState(start.depth, start.u, start.v);
     const mover = new StorageMover();
     // Windows since the storage was last moved ahead, the newest last.
-    let windows: Window[] = [];
+    let windows: AveragingWindow[] = [];
     for (let count = 0; ; count++) {
       // How many windows it will take nobody knows: each is given a fifth of what is left.
       const [from, span] = [1 - 0.8 ** count, 0.2 * 0.8 ** count];
       const work = overWindow(water, WINDOW, Math.max(1, Math.round(SLICE / (grid.nx * grid.ny))));
-      let slice = work.next();
-      for (; !slice.done; slice = work.next()) {
+      const window = yield* telling(work, (part): Progress => {
         if (!Number.isFinite(water.outflowRate)) throw new InputError("unstable", {}, { path: "bed" });
-        const done = share.from + (share.to - share.from) * (from + span * slice.value);
-        yield { done, cell: 0, seconds: water.time };
-      }
-      windows = [...windows, slice.value].slice(-MOST_WINDOWS);
+        const done = share.from + (share.to - share.from) * (from + span * part);
+        return { done, cell: 0, seconds: water.time };
+      });
+      windows = [...windows, window].slice(-MOST_WINDOWS);
       const found = judge(windows, discharge, finest ? 1 : COARSE);
       if (found) return fieldOf(grid, merge(found.windows), discharge, found.verdict, water.steps);
       if (water.time > (finest ? LONGEST.finest : LONGEST.coarse))
@@ -149,7 +143,13 @@ function* settle(
   }
 }
 
-export function fieldOf(grid: Grid, averaging: Window, discharge: number, verdict: Verdict, steps: number): Field {
+export function fieldOf(
+  grid: Grid,
+  averaging: AveragingWindow,
+  discharge: number,
+  verdict: Verdict,
+  steps: number,
+): Field {
   const cells = grid.nx * grid.ny;
   const make = () => new Float32Array(cells);
   const field: Field = {

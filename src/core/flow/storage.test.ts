@@ -1,6 +1,7 @@
-import { overWindow, type Window } from "./averaging";
+import { overWindow, type AveragingWindow } from "./averaging";
 import type { Grid } from "./grid";
 import { ShallowWater } from "./solver";
+import { finish } from "./steps";
 import { StorageMover } from "./storage";
 
 const [NX, NY, DISCHARGE] = [160, 12, 9];
@@ -29,12 +30,9 @@ function hand(from: ShallowWater, to: ShallowWater): ShallowWater {
   return to;
 }
 
-function run(water: ShallowWater, windows: number, each: (window: Window) => void): void {
+function run(water: ShallowWater, windows: number, each: (window: AveragingWindow) => void): void {
   for (let k = 0; k < windows; k++) {
-    const work = overWindow(water, 20, 50);
-    let step = work.next();
-    while (!step.done) step = work.next();
-    each(step.value);
+    each(finish(overWindow(water, 20, 1000)));
   }
 }
 
@@ -52,7 +50,7 @@ test("the storage moved ahead lands near where waiting would have led, in a frac
   const end = waited.volume();
   const water = start();
   const mover = new StorageMover();
-  let windows: Window[] = [];
+  let windows: AveragingWindow[] = [];
   let moved: { before: number; after: number } | undefined;
   run(water, 12, (window) => {
     windows.push(window);
@@ -68,13 +66,13 @@ test("the storage moved ahead lands near where waiting would have led, in a frac
 
 test("water at rest, and the waves of a start, are left alone", () => {
   const water = start();
-  const windows: Window[] = [];
+  const windows: AveragingWindow[] = [];
   run(water, 3, (window) => {
     windows.push(window);
     expect(new StorageMover().moveAhead(water, windows, DISCHARGE)).toBe(false);
   });
   run(water, 30, () => undefined);
-  const settled: Window[] = [];
+  const settled: AveragingWindow[] = [];
   run(water, 5, (window) => settled.push(window));
   expect(new StorageMover().moveAhead(water, settled, DISCHARGE)).toBe(false);
 });

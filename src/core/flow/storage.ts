@@ -1,4 +1,4 @@
-import type { Window } from "./averaging";
+import type { AveragingWindow } from "./averaging";
 import type { ShallowWater } from "./solver";
 
 /**
@@ -33,7 +33,7 @@ export class StorageMover {
    * Moves the level to where its creep would end, discharge kept; says whether it did.
    * @param windows those since the start or the last move: the first is still full of its waves
    */
-  moveAhead(water: ShallowWater, windows: readonly Window[], discharge: number): boolean {
+  moveAhead(water: ShallowWater, windows: readonly AveragingWindow[], discharge: number): boolean {
     const [oldest, before, now] = windows.slice(1).slice(-3);
     if (!oldest || !before || !now) return false;
     const [first, second, third] = [oldest, before, now].map((one) => one.imbalance(discharge)) as [
@@ -88,7 +88,7 @@ function eachWet(water: ShallowWater, look: (i: number, c: number) => void): voi
 }
 
 /** Mean change of depth from one window to the next in each column's water, m, smoothed along the reach. */
-function creepByColumn(water: ShallowWater, before: Window, now: Window): Float64Array {
+function creepByColumn(water: ShallowWater, before: AveragingWindow, now: AveragingWindow): Float64Array {
   const [sum, count] = [new Float64Array(water.nx), new Float64Array(water.nx)];
   eachWet(water, (i, c) => {
     sum[i]! += now.h[c]! / now.seconds - before.h[c]! / before.seconds;

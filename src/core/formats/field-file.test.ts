@@ -31,6 +31,12 @@ test("a field comes back from its file to a tenth of a millimetre, dry cells nul
   expect(back).toMatchObject({ nx: 40, ny: 12, cell: 1, discharge: 5, verdict: field.verdict });
 });
 
+test("why a field has not settled comes back with it", () => {
+  const rough = { ...field, verdict: "not-converged", unsettled: "filling" } as const;
+  expect(readField(writeField(rough), 0.05)).toMatchObject({ verdict: "not-converged", unsettled: "filling" });
+  expect(readField(writeField(field), 0.05)).not.toHaveProperty("unsettled");
+});
+
 test("roughness is the reach's own where the file gives none", () => {
   const raw = JSON.parse(writeField(field)) as Record<string, unknown>;
   delete raw.roughness;

@@ -19,6 +19,7 @@ const fieldSchema = z.object({
   v: wetNumbers,
   speedDeviation: wetNumbers.optional(),
   verdict: z.enum(["converged", "shedding", "not-converged"]).default("converged"),
+  unsettled: z.enum(["filling", "emptying", "pulsing"]).optional(),
   massError: z.number().min(0).default(0),
 });
 
@@ -32,6 +33,7 @@ export function writeField(field: Field): string {
     discharge: field.discharge,
     origin: { x: 0, y: 0 },
     verdict: field.verdict,
+    unsettled: field.unsettled,
     massError: field.massError,
     bed: Array.from(field.bed, round),
     roughness: Array.from(field.roughness, round),
@@ -92,6 +94,7 @@ export function readField(text: string, roughness: number, file?: string): Field
     v: dense(field.v),
     speedDeviation: dense(field.speedDeviation),
     verdict: field.verdict,
+    ...(field.unsettled && { unsettled: field.unsettled }),
     massError: field.massError,
     steps: 0,
   };

@@ -2,12 +2,17 @@ import { create } from "zustand";
 import type { Reach } from "../../core/flow/reach-schema";
 
 /**
- * A bed under the hand: what the reach would be if the stone, wall or bank were let go where it is now. Nothing of it
- * is in the book.
+ * A bed under the hand: what the reach would be if the stone, wall or bank were let go where it is now, and the reach
+ * of the book that the hand works on. Nothing of it is in the book.
  */
-export const useDraft = create<{ reach: Reach | undefined }>(() => ({ reach: undefined }));
+export interface Draft {
+  reach: Reach;
+  over: Reach;
+}
 
-export const setDraft = (reach: Reach): void => useDraft.setState({ reach });
+export const useDraft = create<{ draft: Draft | undefined }>(() => ({ draft: undefined }));
 
-/** The hand has gone elsewhere, or what it let go of could not be kept. */
-export const dropDraft = (): void => useDraft.setState({ reach: undefined });
+export const setDraft = (draft: Draft): void => useDraft.setState({ draft });
+
+/** The hand has gone elsewhere, or what it let go of is in the book, or could not be kept. */
+export const dropDraft = (): void => useDraft.setState({ draft: undefined });

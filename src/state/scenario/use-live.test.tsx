@@ -5,7 +5,7 @@ import { message } from "../../core/quantity/message";
 import type { FieldRequest } from "../../scenario/field";
 import type { Outcome } from "../../workers/drive";
 import type { NamedField } from "./kept-fields";
-import { dropDraft, setDraft } from "./shaping";
+import { dropDraft, setDraft, useDraft } from "./shaping";
 import type { NumberedReading } from "./use-reading";
 import { useDraftOf, useLive } from "./use-live";
 
@@ -91,11 +91,15 @@ test("without a field to start from nothing is asked", () => {
 test("the bed under the hand is one of this reach, and other than the book's", () => {
   const { result, rerender } = renderHook(({ reach }) => useDraftOf(reach), { initialProps: { reach: reachOf(60) } });
   expect(result.current).toBeUndefined();
-  act(() => setDraft(reachOf(66)));
+  act(() => setDraft({ reach: reachOf(66), over: reachOf(60) }));
   expect(result.current).toMatchObject({ bed: { length: 66 } });
-  // Kept: the book has it now.
-  rerender({ reach: reachOf(66) });
-  expect(result.current).toBeUndefined();
+  // Kept: the book has it now. What is changed afterwards is no longer under the hand, nor is the bed of before.
+  for (const length of [66, 70, 60]) {
+    rerender({ reach: reachOf(length) });
+    expect(result.current).toBeUndefined();
+  }
+  expect(useDraft.getState().draft).toBeUndefined();
+  act(() => setDraft({ reach: reachOf(66), over: reachOf(60) }));
   rerender({ reach: reachOf(60, "another") });
   expect(result.current).toBeUndefined();
 });

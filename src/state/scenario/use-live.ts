@@ -6,7 +6,7 @@ import { bedKey, fieldKey, roundFlow } from "../../scenario/field";
 import { followInWorker } from "../../workers/clients";
 import { act } from "../act";
 import type { NamedField } from "./kept-fields";
-import { useDraft } from "./shaping";
+import { dropDraft, useDraft } from "./shaping";
 import { rememberShown } from "./use-field";
 import type { NumberedReading } from "./use-reading";
 
@@ -19,10 +19,17 @@ export interface LivePicture {
   reading: NumberedReading | undefined;
 }
 
-/** The bed under the hand, if it is one of this reach and not what the book has. */
+/**
+ * The bed under the hand, if it is one of this reach. It stands only over the very bed that the hand has worked on:
+ * when the book has another, by what was let go of or by anything else, it is over.
+ */
 export function useDraftOf(reach: Reach | undefined): Reach | undefined {
-  const draft = useDraft((state) => state.reach);
-  return draft && reach && draft.id === reach.id && bedKey(draft) !== bedKey(reach) ? draft : undefined;
+  const draft = useDraft((state) => state.draft);
+  const stands = draft !== undefined && reach !== undefined && bedKey(draft.over) === bedKey(reach);
+  useEffect(() => {
+    if (draft && reach && !stands) dropDraft();
+  }, [draft, reach, stands]);
+  return stands && bedKey(draft.reach) !== bedKey(reach) ? draft.reach : undefined;
 }
 
 /**

@@ -3,14 +3,8 @@ import { useMemo } from "react";
 import type { Outlook } from "../../core/gauge/outlook";
 import type { Reach } from "../../core/flow/reach-schema";
 import type { ReadingRequest } from "../../scenario/reading";
-import {
-  ensembleKey,
-  type EnsembleRequest,
-  flowBandOf,
-  type Robustness,
-  robustnessOf,
-} from "../../scenario/robustness";
-import { sightingsInWorker } from "../../workers/clients";
+import { ensembleKey, type EnsembleRequest, flowBandOf, type Robustness } from "../../scenario/robustness";
+import { robustnessInWorker } from "../../workers/clients";
 import { pause } from "../pause";
 import { type Stage, useStage, valueOf } from "../query";
 import type { NumberedReading } from "./use-reading";
@@ -26,13 +20,15 @@ export function useRobustness(
   reach: Reach | undefined,
   settled: NumberedReading | undefined,
   request: ReadingRequest,
-  outlook: Outlook | null | undefined,
+  outlook: Stage<Outlook | null>,
   isNow: boolean,
 ): Stage<Robustness> {
-  const first = isNow ? outlook?.flow?.points[0] : undefined;
+  const first = isNow ? outlook.value?.flow?.points[0] : undefined;
+  // Begun with one band and then another, all of it would be done twice.
+  const known = !isNow || !outlook.pending;
   const ask = useMemo(
     (): EnsembleRequest | undefined =>
-      reach && settled?.of.origin === "solved"
+      reach && known && settled?.of.origin === "solved"
         ? {
             reach,
             discharge: settled.of.field.discharge,
@@ -40,12 +36,13 @@ export function useRobustness(
             reading: request,
           }
         : undefined,
-    [reach, settled, request, first],
+    [reach, settled, request, first, known],
   );
   return useStage("ensemble", ask && ensembleKey(settled!.of.key, ask), async (signal) => {
     await pause(MOMENT, signal);
-    const outcome = await sightingsInWorker(ask!, settled!.of.field, () => undefined, signal);
+    const { lies, seams, of } = settled!;
+    const outcome = await robustnessInWorker(ask!, { lies, seams }, of.field, signal);
     if (!outcome.ok && outcome.cancelled) throw new DOMException("", "AbortError");
-    return robustnessOf(settled!, valueOf(outcome));
+    return valueOf(outcome);
   });
 }

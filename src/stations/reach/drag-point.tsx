@@ -45,6 +45,7 @@ export function DragPoint({
   label,
   onDrag,
   onDrop,
+  onCancel,
   children,
 }: {
   place: readonly [number, number];
@@ -53,6 +54,8 @@ export function DragPoint({
   /** Where it is while it is dragged; by keys too. */
   onDrag?: (place: [number, number]) => void;
   onDrop?: (place: [number, number]) => void;
+  /** It was only pressed, or the drag was broken off; without it, it is where it was. */
+  onCancel?: () => void;
   children: ReactNode;
 }) {
   const bind = useDrag(
@@ -60,8 +63,10 @@ export function DragPoint({
       event.stopPropagation();
       const from = (memo as readonly [number, number] | undefined) ?? place;
       const at: [number, number] = [from[0] + dx / scale, from[1] + dy / scale];
-      if (canceled || tap) onDrag?.([...from]);
-      else if (last) {
+      if (canceled || tap) {
+        if (onCancel) onCancel();
+        else onDrag?.([...from]);
+      } else if (last) {
         onDrag?.(at);
         onDrop?.(at);
       } else onDrag?.(at);

@@ -39,7 +39,10 @@ export function ReachStation() {
         river={river}
         fish={fish.id}
         shaping={shaping}
-        onShape={() => setShaping(!shaping)}
+        onShape={() => {
+          view.editor?.endPreview();
+          setShaping(!shaping);
+        }}
         onMake={() => setMaking("reach")}
       />
       {river.reach ? (

@@ -80,6 +80,10 @@ export function TemplateHandles({
             setDraft(next);
             editor.preview({ [key]: next[key] });
           }}
+          onCancel={() => {
+            setDraft(undefined);
+            editor.endPreview();
+          }}
           onDrop={(at) => {
             setDraft(undefined);
             editor.reshape({ [key]: changed(key, value(at))[key] });

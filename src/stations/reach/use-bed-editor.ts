@@ -1,5 +1,5 @@
 "use client";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import type { ReachRecord } from "../../core/book/records";
 import { identified, type Identified } from "../../core/flow/feature-ids";
 import { moved } from "../../core/flow/features";
@@ -91,7 +91,6 @@ function useSteps(id: string | undefined) {
     last &&
     (() => {
       drop(last);
-      dropDraft();
       setFault(undefined);
       act(last);
     });
@@ -121,6 +120,8 @@ function previewed(
 export function useBedEditor(record: ReachRecord | undefined): BedEditor | undefined {
   const [chosen, choose] = useState<string | undefined>();
   const { keep, undo, fault } = useSteps(record?.id);
+  // Nothing stays under a hand that has left.
+  useEffect(() => dropDraft, []);
   const features = useMemo(() => identified(record?.reach.features ?? []), [record]);
   if (!record) return undefined;
   const { reach, id } = record;
@@ -132,7 +133,7 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
     choose,
     preview: (change) => {
       const next = previewed(reach, features, change);
-      if (next) setDraft(next);
+      if (next) setDraft({ reach: next, over: reach });
     },
     endPreview: dropDraft,
     move: (feature, by) => keep(() => moveFeature(db, id, feature, by)),

@@ -69,12 +69,13 @@ export function useReachView(): ReachView {
     const sun = sunFor({ at: minute }, positionOf(reach) ?? river.place, reach.bearing);
     return { lie, reading: request, angler: { height, fall, style }, base: fish.base, sun, leave };
   }, [reach, lie, minute, river.place, request, height, fall, style, fish.base, leave]);
-  const settledReading = reading.earlier ? undefined : reading.value;
+  // Neither an earlier one nor a quick picture under the hand: what hangs on it would be asked ten times a second.
+  const settledReading = reading.earlier || reading.value?.of.origin === "live" ? undefined : reading.value;
   const approach = useApproach(reach, settledReading, ask);
   const last = river.gauge ? (lastInstant(river.gauge) ?? undefined) : undefined;
   const outlook = useOutlook(river.gauge, last, river.atReach);
-  const robustness = useRobustness(reach, settledReading, request, outlook.value, isNow);
-  const precomputed = usePrecomputed(reach, scale.own, flow, !field.settled || robustness.pending);
+  const robustness = useRobustness(reach, settledReading, request, outlook, isNow);
+  const precomputed = usePrecomputed(reach, scale.own, flow, !field.settled || reading.pending || robustness.pending);
   const bands = useBands(reach, precomputed, request, settledReading?.lies);
   const fishHere = useMemo(() => {
     const sessions = new Set(book.sessions.filter((one) => one.reach === reach?.id).map((one) => one.id));

@@ -127,7 +127,7 @@ export const CASES: readonly Case[] = [
     "symmetry",
     "greatest difference, m and m/s, 400 steps",
     1e-9,
-    1e-4,
+    1e-6,
     (kernel) => mirrorDifference(kernel, 400),
   ),
   nothing(
@@ -135,7 +135,7 @@ export const CASES: readonly Case[] = [
     "symmetry",
     "greatest difference of depth, m, 300 steps",
     1e-9,
-    1e-4,
+    1e-6,
     (kernel) => quarterTurnDifference(kernel, 300),
   ),
   nothing(
@@ -143,7 +143,7 @@ export const CASES: readonly Case[] = [
     "conservation of mass",
     "relative, 600 steps",
     1e-10,
-    1e-6,
+    1e-7,
     (kernel) => massError(kernel, 600).error,
   ),
   {
