@@ -4,7 +4,7 @@
  */
 export default {
   testRunner: "jest",
-  jest: { projectType: "custom", configFile: "jest.mutants.config.mjs", enableFindRelatedTests: true },
+  jest: { projectType: "custom", configFile: "jest.mutants.config.mjs", enableFindRelatedTests: false },
   coverageAnalysis: "perTest",
   // Constants at the head of a module would each need the whole suite; they are held to their sources by tests.
   ignoreStatic: true,
