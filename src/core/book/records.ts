@@ -132,8 +132,7 @@ export const sessionSchema = z
     river: riverStateSchema.nullable(),
   })
   .refine(
-    (session) =>
-      session.end === null || session.end >= session.start || Date.parse(session.end) >= Date.parse(session.start),
+    (session) => session.end === null || Date.parse(session.end) >= Date.parse(session.start),
     rule("ends-before-it-begins", ["end"]),
   );
 export type Session = z.infer<typeof sessionSchema>;
