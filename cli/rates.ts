@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import { ratesIn, rateKind } from "../src/core/book/classes";
 import { effortOf } from "../src/core/book/effort";
 import { readArchive } from "../src/core/formats/archive";
+import { setAsideWords } from "../src/words/archive";
 import { rateLabel } from "../src/words/rates";
 import { only, readBytes } from "./arguments";
 import type { Command } from "./command";
@@ -17,7 +18,8 @@ A session that still runs counts to its last catch. Classes with no effort have 
   run: async (args) => {
     const file = only(args, "an archive");
     const kind = rateKind(args.values.by ?? "flow");
-    const book = await readArchive(readBytes(file), sha256, file);
+    const { book, setAside } = await readArchive(readBytes(file), sha256, file);
+    for (const one of setAside) process.stderr.write(`${setAsideWords(one)}\n`);
     const last = book.catches.reduce((latest, one) => Math.max(latest, Date.parse(one.at)), 0);
     const { classes, total } = ratesIn(kind, effortOf(book.sessions, book.catches, last, args.values.species));
     return { classes: classes.map((one) => ({ label: rateLabel(one, kind, "metric"), ...one })), total };

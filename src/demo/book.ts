@@ -85,7 +85,7 @@ export function demoBook(now: number): Book {
       );
   }
   const series = gauge.series.map((one): SeriesRecord => ({
-    schema: "low-heron/series@1",
+    schema: "low-heron/series@2",
     id: `${DEMO_STATION.id}-${one.parameter}`,
     ...mark,
     station: DEMO_STATION.id,
@@ -93,6 +93,8 @@ export function demoBook(now: number): Book {
     unit: one.unit,
     times: Array.from(one.times),
     values: Array.from(one.values, (value) => (Number.isNaN(value) ? null : value)),
+    stamps: [updatedAt],
+    marks: Array.from(one.times, () => 0),
   }));
   return {
     stations: [{ schema: "low-heron/station@1", ...DEMO_STATION, ...mark, source: "stand-in" }],

@@ -1,36 +1,49 @@
 "use client";
 import { Download, Upload } from "lucide-react";
 import { useState } from "react";
-import { readArchive, writeArchive } from "../core/formats/archive";
+import { readArchive, type SetAside, writeArchive } from "../core/formats/archive";
 import { PART_NAMES } from "../core/book/records";
 import { act, faultText } from "../state/act";
 import { recogniseDemo } from "../state/demo";
 import { saveFile, sha256 } from "../state/files";
-import { say } from "../state/notices";
+import { say, useNotices } from "../state/notices";
 import { applyPlan, type MergePlan, planMerge, readBook } from "../store/book";
 import { database } from "../store/database";
 import { PickFile } from "../widgets/file-field";
 import { Button, FaultNote } from "../widgets/parts";
+import { setAsideWords } from "../words/archive";
 import { count } from "../words/text";
 
+/** Saves the book, and reads the file back: what it could not give again is told. */
 const save = () =>
   act(async () => {
     const at = new Date().toISOString();
-    const book = await readBook(database());
-    saveFile(`low-heron-${at.slice(0, 10)}.zip`, await writeArchive(book, at, sha256), "application/zip");
+    const bytes = await writeArchive(await readBook(database()), at, sha256);
+    saveFile(`low-heron-${at.slice(0, 10)}.zip`, bytes, "application/zip");
+    const { setAside } = await readArchive(bytes, sha256);
+    const [first] = setAside;
+    if (first)
+      useNotices
+        .getState()
+        .say(
+          `The archive is saved, but ${count(setAside.length, "record")} of it cannot be taken in again. ${setAsideWords(first)}`,
+          undefined,
+          true,
+        );
+    else say("The archive is saved; read back, all of it is there.");
   });
 
 /** The book out as one file, and in again: shown what it would do before anything is done. */
 export function Archive() {
-  const [opened, setOpened] = useState<{ name: string; plan: MergePlan } | undefined>();
+  const [opened, setOpened] = useState<{ name: string; plan: MergePlan; setAside: SetAside[] } | undefined>();
   const [fault, setFault] = useState<string | undefined>();
 
   const take = async (file: File) => {
     setFault(undefined);
     setOpened(undefined);
     try {
-      const book = await readArchive(new Uint8Array(await file.arrayBuffer()), sha256, file.name);
-      setOpened({ name: file.name, plan: await planMerge(database(), book) });
+      const { book, setAside } = await readArchive(new Uint8Array(await file.arrayBuffer()), sha256, file.name);
+      setOpened({ name: file.name, plan: await planMerge(database(), book), setAside });
     } catch (error) {
       setFault(faultText(error));
     }
@@ -39,7 +52,9 @@ export function Archive() {
   return (
     <section>
       <h3 className="mb-1">Archive</h3>
-      <p className="mb-2 text-soft">Everything in one file. Taking one in merges it: the newer of two records wins.</p>
+      <p className="mb-2 text-soft">
+        Everything in one file. Taking one in merges it: the later of two records stands, gauge records join.
+      </p>
       <div className="flex flex-wrap gap-2">
         <Button onClick={save}>
           <Download size={18} aria-hidden />
@@ -60,15 +75,38 @@ export function Archive() {
   );
 }
 
+/** Records told before the rest of them is only counted. */
+const MOST_TOLD = 12;
+
+/** What the archive holds that cannot be taken. */
+function SetAsideList({ of }: { of: readonly SetAside[] }) {
+  if (of.length === 0) return null;
+  return (
+    <div className="my-2" role="note">
+      <p className="font-semibold">{count(of.length, "record")} of it cannot be taken, and stay out:</p>
+      <ul className="text-soft">
+        {of.slice(0, MOST_TOLD).map((one, index) => (
+          <li key={index} className="break-words">
+            {setAsideWords(one)}
+          </li>
+        ))}
+        {of.length > MOST_TOLD && <li>and {of.length - MOST_TOLD} more</li>}
+      </ul>
+    </div>
+  );
+}
+
 /** What taking an archive in would do. */
 function Plan({
   name,
   plan,
+  setAside,
   onFault,
   onDone,
 }: {
   name: string;
   plan: MergePlan;
+  setAside: readonly SetAside[];
   onFault: (fault: string | undefined) => void;
   onDone: () => void;
 }) {
@@ -89,12 +127,15 @@ function Plan({
     <div className="mt-3 rounded-md border border-line p-3">
       <p className="font-semibold">{name} would do this:</p>
       <ul className="my-2">
-        {Object.entries(plan.parts).map(([part, { added, replaced, kept }]) => (
+        {Object.entries(plan.parts).map(([part, { added, replaced, joined, gone, kept }]) => (
           <li key={part}>
-            {part}: {added} new, {replaced} newer than yours, {kept} left as they are
+            {part}: {added} new, {replaced} newer than yours, {joined > 0 && `${joined} joined with yours, `}
+            {gone > 0 && `${gone} removed there since, `}
+            {kept} left as they are
           </li>
         ))}
       </ul>
+      <SetAsideList of={setAside} />
       {removed > 0 && (
         <label className="mb-2 flex min-h-11 items-center gap-3">
           <input

@@ -1,33 +1,18 @@
-import { type Book, emptyBook, PART_NAMES, type SeriesRecord } from "../core/book/records";
+import { compareStates, mergeRecords, renewed, stampAfter } from "../core/book/merge";
+import {
+  type Book,
+  emptyBook,
+  PART_NAMES,
+  type PartName,
+  type ReachRecord,
+  type SeriesRecord,
+} from "../core/book/records";
+import { sameReadings } from "../core/book/series-join";
 import { withFeatureIds } from "../core/flow/feature-ids";
 import type { Database, StoredSeries } from "./database";
+import { joinStored, renewedStored, storedTombstone, toRecord, toStored } from "./series-stored";
 
 /** Moving whole books in and out of the browser: archive, demo, merge. */
-
-export const toStored = (record: SeriesRecord): StoredSeries => ({
-  id: record.id,
-  station: record.station,
-  parameter: record.parameter,
-  unit: record.unit,
-  updatedAt: record.updatedAt,
-  ...(record.deleted === undefined ? {} : { deleted: record.deleted }),
-  demo: record.demo,
-  times: Float64Array.from(record.times),
-  values: Float64Array.from(record.values, (value) => value ?? NaN),
-});
-
-const toRecord = (stored: StoredSeries): SeriesRecord => ({
-  schema: "low-heron/series@1",
-  id: stored.id,
-  station: stored.station,
-  parameter: stored.parameter,
-  unit: stored.unit,
-  updatedAt: stored.updatedAt,
-  ...(stored.deleted === undefined ? {} : { deleted: stored.deleted }),
-  ...(stored.demo === undefined ? {} : { demo: stored.demo }),
-  times: Array.from(stored.times),
-  values: Array.from(stored.values, (value) => (Number.isNaN(value) ? null : value)),
-});
 
 const bookTables = (db: Database) => [
   db.stations,
@@ -54,85 +39,103 @@ export async function readBook(db: Database): Promise<Book> {
 }
 
 export interface MergePlan {
-  /** Records that are new here, newer than ours, or older than ours (left alone), by part. */
-  parts: Record<string, { added: number; replaced: number; kept: number }>;
+  /**
+   * Records by part: new here, later than ours, joined with ours (series), taken out there since, or left as they are
+   * since ours stand.
+   */
+  parts: Record<string, { added: number; replaced: number; joined: number; gone: number; kept: number }>;
   take: Book;
   /** What the archive holds that was removed here since: left out, unless it is wanted back. */
   removed: Book;
 }
 
-/** What an import would do, before it is done: newest wins per record. */
+/** A record of a part as its table keeps it. */
+interface Kept {
+  id: string;
+  updatedAt: string;
+  deleted?: boolean;
+}
+
+const isSeries = (part: PartName, one: Kept): one is StoredSeries => part === "series" && "marks" in one;
+
+function asKept(part: PartName, record: unknown): Kept {
+  if (part === "series") return toStored(record as SeriesRecord);
+  if (part !== "reaches") return record as Kept;
+  const reach = record as ReachRecord;
+  return { ...reach, reach: withFeatureIds(reach.reach) } as Kept;
+}
+
+const mergeKept = (part: PartName, a: Kept, b: Kept): Kept =>
+  isSeries(part, a) && isSeries(part, b) ? joinStored(a, b) : mergeRecords(part, a, b);
+
+const renewKept = (part: PartName, one: Kept, at: string): Kept =>
+  isSeries(part, one) ? renewedStored(one, at) : renewed(one, at);
+
+const sameKept = (part: PartName, a: Kept, b: Kept): boolean =>
+  isSeries(part, a) && isSeries(part, b)
+    ? a.updatedAt === b.updatedAt && sameReadings(a, b)
+    : compareStates(a, b) === 0;
+
+/** The book's own states of records of a part, in the order of theirs. */
+const ownStates = (db: Database, part: PartName, records: readonly Kept[]): Promise<(Kept | undefined)[]> =>
+  db.table<Kept, string>(part).bulkGet(records.map((one) => one.id));
+
+/** What an import would do, before it is done: the later state of each record stands, series join. */
 export async function planMerge(db: Database, incoming: Book): Promise<MergePlan> {
   const plan: MergePlan = { parts: {}, take: emptyBook(), removed: emptyBook() };
-  for (const name of PART_NAMES) {
-    const own = new Map<string, { updatedAt: string; deleted?: boolean }>();
-    await db
-      .table(name)
-      .each(({ id, updatedAt, deleted }: { id: string; updatedAt: string; deleted?: boolean }) =>
-        own.set(id, { updatedAt, deleted }),
-      );
-    const count = { added: 0, replaced: 0, kept: 0 };
-    for (const record of incoming[name]) {
-      const ours = own.get(record.id);
-      const newer = ours === undefined || Date.parse(record.updatedAt) > Date.parse(ours.updatedAt);
-      if (ours === undefined) count.added++;
-      else if (newer) count.replaced++;
-      else count.kept++;
-      if (newer) (plan.take[name] as unknown[]).push(record);
-      else if (ours.deleted && !record.deleted) (plan.removed[name] as unknown[]).push(record);
-    }
-    plan.parts[name] = count;
+  for (const part of PART_NAMES) {
+    const count = { added: 0, replaced: 0, joined: 0, gone: 0, kept: 0 };
+    const states = await ownStates(db, part, incoming[part]);
+    incoming[part].forEach((record, index) => {
+      const [ours, theirs] = [states[index], asKept(part, record)];
+      const merged = ours ? mergeKept(part, ours, theirs) : theirs;
+      const takes = !ours || !sameKept(part, merged, ours);
+      if (takes) (plan.take[part] as unknown[]).push(record);
+      else if (ours.deleted && !record.deleted) (plan.removed[part] as unknown[]).push(record);
+      if (!takes) count.kept++;
+      else if (merged.deleted) count.gone += ours && !ours.deleted ? 1 : 0;
+      else if (!ours || ours.deleted) count.added++;
+      else if (part === "series" && !sameKept(part, merged, theirs)) count.joined++;
+      else count.replaced++;
+    });
+    plan.parts[part] = count;
   }
   return plan;
 }
 
-/** Does what a plan says, in one transaction; with `back` also what was removed here, newer than its tombstones. */
+/** Does what a plan says, in one transaction; with `back` also what was removed here, later than its tombstones. */
 export async function applyPlan(
   db: Database,
   { take, removed }: MergePlan,
   back: boolean,
   now: number = Date.now(),
 ): Promise<void> {
-  await writeBook(db, back ? joined(take, renewed(removed, now)) : take);
-}
-
-const joined = (one: Book, other: Book): Book =>
-  Object.fromEntries(PART_NAMES.map((name) => [name, [...one[name], ...other[name]]])) as unknown as Book;
-
-const renewed = (book: Book, now: number): Book => {
-  const updatedAt = new Date(now).toISOString();
-  return Object.fromEntries(
-    PART_NAMES.map((name) => [name, book[name].map((record) => ({ ...record, updatedAt }))]),
-  ) as unknown as Book;
-};
-
-/** Writes a book in one transaction: all of it or nothing. */
-export async function writeBook(db: Database, book: Book): Promise<void> {
   await db.transaction("rw", bookTables(db), async () => {
-    await db.stations.bulkPut(book.stations);
-    await db.series.bulkPut(book.series.map(toStored));
-    await db.reaches.bulkPut(book.reaches.map((record) => ({ ...record, reach: withFeatureIds(record.reach) })));
-    await db.sessions.bulkPut(book.sessions);
-    await db.catches.bulkPut(book.catches);
-    await db.waters.bulkPut(book.waters);
-    await db.readings.bulkPut(book.readings);
-    await db.profiles.bulkPut(book.profiles);
+    await takeIn(db, take);
+    if (back) await takeIn(db, removed, now);
   });
 }
 
-/** A record that stays as a mark of its removal, so that a merge does not bring it back. */
-const tombstone = <T extends { updatedAt: string }>(record: T, at: string): T => ({
-  ...record,
-  updatedAt: at,
-  deleted: true,
-});
+/** Takes a book in, merged with what is there, in one transaction: all of it or nothing. */
+export const writeBook = (db: Database, book: Book): Promise<void> => takeIn(db, book);
 
-/** The same for a series: its readings go, since they are long; undo has them. */
-export const seriesTombstone = (stored: StoredSeries, at: string): StoredSeries => ({
-  ...tombstone(stored, at),
-  times: new Float64Array(0),
-  values: new Float64Array(0),
-});
+/** Brings back what was taken out, later than its tombstones. */
+export const restoreBook = (db: Database, book: Book, now: number = Date.now()): Promise<void> => takeIn(db, book, now);
+
+/** Merges a book in; with `now` each record comes later than what is there. */
+async function takeIn(db: Database, book: Book, now?: number): Promise<void> {
+  await db.transaction("rw", bookTables(db), async () => {
+    for (const part of PART_NAMES) {
+      const states = await ownStates(db, part, book[part]);
+      const merged = book[part].map((record, index) => {
+        const [ours, theirs] = [states[index], asKept(part, record)];
+        const given = now === undefined ? theirs : renewKept(part, theirs, stampAfter(now, ours?.updatedAt));
+        return ours ? mergeKept(part, ours, given) : given;
+      });
+      await db.table(part).bulkPut(merged);
+    }
+  });
+}
 
 /**
  * Takes every made-up record out, in one transaction; tombstones stay. Own sessions on made-up reaches go with them.
@@ -144,8 +147,7 @@ export async function removeDemo(db: Database, now: number = Date.now()): Promis
     const alive = (record: { deleted?: boolean }) => !record.deleted;
     const isDemo = (record: { demo?: boolean; deleted?: boolean }) => record.demo === true && alive(record);
     book.stations = await db.stations.filter(isDemo).toArray();
-    const series = await db.series.filter(isDemo).toArray();
-    book.series = series.map(toRecord);
+    book.series = (await db.series.filter(isDemo).toArray()).map(toRecord);
     book.reaches = await db.reaches.filter(isDemo).toArray();
     const reaches = new Set(book.reaches.map((record) => record.id));
     book.sessions = await db.sessions
@@ -165,17 +167,13 @@ export async function removeDemo(db: Database, now: number = Date.now()): Promis
             ((one.station !== null && stations.has(one.station)) || (one.reach !== null && reaches.has(one.reach)))),
       )
       .toArray();
-    const at = new Date(now).toISOString();
-    await db.series.bulkPut(series.map((one) => seriesTombstone(one, at)));
-    for (const name of PART_NAMES) {
-      if (name === "series") continue;
-      await db.table(name).bulkPut(book[name].map((record) => tombstone(record, at)));
+    for (const part of PART_NAMES) {
+      const gone = book[part].map((record): Kept => {
+        const [one, at] = [asKept(part, record), stampAfter(now, record.updatedAt)];
+        return isSeries(part, one) ? storedTombstone(one, at) : { ...one, updatedAt: at, deleted: true };
+      });
+      await db.table(part).bulkPut(gone);
     }
     return book;
   });
-}
-
-/** Brings back what was taken out, newer than its tombstones. */
-export async function restoreBook(db: Database, book: Book, now: number = Date.now()): Promise<void> {
-  await writeBook(db, renewed(book, now));
 }

@@ -1,4 +1,5 @@
 import type { EntityTable } from "dexie";
+import { stampAfter } from "../core/book/merge";
 import { InputError } from "../core/quantity/fault";
 import type { Database } from "./database";
 
@@ -10,8 +11,6 @@ interface Kept {
   updatedAt: string;
   deleted?: boolean;
 }
-
-const stamp = (): string => new Date().toISOString();
 
 /**
  * Changes one record by a function of what it is now, within a transaction: two panels, two tabs or a held key never
@@ -29,7 +28,7 @@ export async function change<T extends Kept>(
     db.transaction("rw", table, async () => {
       const record = await table.get(id as never);
       if (!record) throw new InputError("record-gone");
-      await table.put({ ...make(record), updatedAt: stamp() });
+      await table.put({ ...make(record), updatedAt: stampAfter(Date.now(), record.updatedAt) });
       return record;
     });
   const before = await write(by);

@@ -10,16 +10,17 @@ import type {
 } from "../core/book/records";
 import type { PackedField } from "../core/flow/precomputed";
 import { withFeatureIds } from "../core/flow/feature-ids";
+import type { DatedReadings } from "../core/book/series-join";
 import type { Parameter } from "../core/gauge/series";
+import { clampOld } from "./clamp-old";
+import { gate } from "./gate";
 
 /** A series as the browser keeps it: typed arrays, NaN for gaps. */
-export interface StoredSeries {
+export interface StoredSeries extends DatedReadings {
   id: string;
   station: string;
   parameter: Parameter;
   unit: string;
-  times: Float64Array;
-  values: Float64Array;
   updatedAt: string;
   deleted?: boolean;
   demo?: boolean;
@@ -77,6 +78,10 @@ export class Database extends Dexie {
         // Kept fields have a part by another name; they are worked out again when they are wanted.
         await transaction.table("fields").clear();
       });
+    // Readings of a series know when they came in, so that those of two devices join; and nothing is kept from here on
+    // that an archive could not hold.
+    this.version(5).stores({}).upgrade(clampOld);
+    this.use(gate);
   }
 }
 

@@ -1,10 +1,11 @@
 import type { FieldReading, ReachRecord, StationRecord, WaterRecord } from "../core/book/records";
 import type { GaugeFile } from "../core/formats/gauge-text";
-import { mergeSeries } from "../core/gauge/series";
-import { seriesTombstone } from "./book";
+import { stampAfter } from "../core/book/merge";
+import { datedAt } from "../core/book/series-join";
 import { add, patch, setDeleted, type Undo } from "./change";
 import type { Database, StoredSeries } from "./database";
 import { newId } from "./identity";
+import { joinStored, renewedStored, storedTombstone } from "./series-stored";
 
 export interface GaugeTarget {
   /** An existing station's id, or undefined for a new one. */
@@ -17,18 +18,19 @@ export interface GaugeTarget {
 
 /** Keeps an imported gauge file: a new station, or joined to one without duplicates. All in one transaction. */
 export async function keepGauge(db: Database, file: GaugeFile, target: GaugeTarget): Promise<string> {
-  const updatedAt = new Date().toISOString();
+  const now = Date.now();
   const id = target.station ?? newId();
   await db.transaction("rw", [db.stations, db.series], async () => {
     const own = target.station ? await db.stations.get(id) : undefined;
+    // Words of a file may be longer than an archive takes.
     const station: StationRecord = own
-      ? { ...own, updatedAt }
+      ? { ...own, updatedAt: stampAfter(now, own.updatedAt) }
       : {
           schema: "low-heron/station@1",
           id,
-          updatedAt,
-          name: target.name,
-          code: file.station.id,
+          updatedAt: stampAfter(now, undefined),
+          name: target.name.slice(0, 120),
+          code: file.station.id.slice(0, 40),
           source: "file",
           zone: target.zone,
           latitude: target.latitude,
@@ -38,17 +40,17 @@ export async function keepGauge(db: Database, file: GaugeFile, target: GaugeTarg
     for (const one of file.series) {
       const key = `${id}-${one.parameter}`;
       const before = await db.series.get(key);
-      const joined = before && !before.deleted ? mergeSeries(before, one) : one;
-      await db.series.put({
+      const updatedAt = stampAfter(now, before?.updatedAt);
+      const given: StoredSeries = {
         id: key,
         station: id,
         parameter: one.parameter,
         unit: one.unit,
-        times: joined.times,
-        values: joined.values,
         updatedAt,
-        demo: own?.demo,
-      } satisfies StoredSeries);
+        ...(own?.demo === undefined ? {} : { demo: own.demo }),
+        ...datedAt(updatedAt, one.times, one.values),
+      };
+      await db.series.put(before ? joinStored(before, given) : given);
     }
   });
   return id;
@@ -113,7 +115,7 @@ export const removeReading = (db: Database, id: string): Promise<Undo> => setDel
 /** Takes a gauge, its record and what is known of its water out, in one transaction, leaving tombstones. */
 export async function removeGauge(db: Database, id: string): Promise<Undo> {
   const tables = [db.stations, db.series, db.waters, db.readings];
-  const at = new Date().toISOString();
+  const now = Date.now();
   return db.transaction("rw", tables, async () => {
     const readings = await db.readings
       .where("station")
@@ -121,15 +123,18 @@ export async function removeGauge(db: Database, id: string): Promise<Undo> {
       .filter((one) => !one.deleted)
       .primaryKeys();
     const series = await db.series.where("station").equals(id).toArray();
-    await db.series.bulkPut(series.map((one) => seriesTombstone(one, at)));
+    await db.series.bulkPut(series.map((one) => storedTombstone(one, stampAfter(now, one.updatedAt))));
     const undos = [await setDeleted(db, db.stations, id, true)];
     if (await db.waters.get(id)) undos.push(await setDeleted(db, db.waters, id, true));
     for (const reading of readings) undos.push(await setDeleted(db, db.readings, reading, true));
     return () =>
       db.transaction("rw", tables, async () => {
         for (const undo of undos) await undo();
-        const updatedAt = new Date().toISOString();
-        await db.series.bulkPut(series.map((one) => ({ ...one, updatedAt })));
+        for (const one of series) {
+          const there = await db.series.get(one.id);
+          const back = renewedStored(one, stampAfter(Date.now(), there?.updatedAt));
+          await db.series.put(there ? joinStored(there, back) : back);
+        }
       });
   });
 }

@@ -1,6 +1,8 @@
 import "fake-indexeddb/auto";
+import { createHash } from "node:crypto";
 import Dexie from "dexie";
 import type { Profile } from "../core/book/records";
+import { readArchive, writeArchive } from "../core/formats/archive";
 import { speciesById } from "../core/fish/species";
 import { demoBook } from "../demo/book";
 import { readBook } from "./book";
@@ -122,5 +124,70 @@ test("a browser that holds schema 3 opens with all it had, and every object of a
   }
   expect(back.reaches.some(({ reach }) => (reach.features?.length ?? 0) > 1)).toBe(true);
   expect(await opened.fields.count()).toBe(0);
+  await opened.delete();
+});
+
+test("a browser that holds schema 4 opens with all it had: readings know when they came, and what no archive could hold is made to fit", async () => {
+  const name = `old-${count++}`;
+  const old = new Dexie(name);
+  old.version(1).stores({
+    stations: "id",
+    series: "id, station",
+    reaches: "id, station",
+    sessions: "id, reach, start",
+    catches: "id, session, at",
+    fields: "id, bed, solvedAt",
+  });
+  old
+    .version(2)
+    .stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" });
+  old.version(3).stores({ profiles: "id" });
+  old.version(4).stores({});
+  const [station] = book.stations;
+  const series = (id: string, deleted?: boolean) => ({
+    id,
+    station: station!.id,
+    parameter: "stage",
+    unit: "m",
+    times: Float64Array.from(deleted ? [] : [1, 2]),
+    values: Float64Array.from(deleted ? [] : [0.5, NaN]),
+    updatedAt: "2026-01-01T02:00:00+02:00",
+    ...(deleted ? { deleted } : {}),
+  });
+  await old
+    .table("stations")
+    .bulkAdd([
+      station!,
+      { ...station!, id: "long", name: "N".repeat(300), code: "9".repeat(70), zone: "Z".repeat(90) },
+      { ...station!, id: "blank", name: "" },
+    ]);
+  await old.table("series").bulkAdd([series("kept"), series("gone", true)]);
+  await old.table("reaches").bulkAdd(book.reaches);
+  await old
+    .table("sessions")
+    .bulkAdd([
+      { ...book.sessions[0]!, end: new Date(Date.parse(book.sessions[0]!.start) - 1).toISOString() },
+      ...book.sessions.slice(1),
+    ]);
+  old.close();
+  const opened = new Database(name);
+  const back = await readBook(opened);
+  const at = "2026-01-01T00:00:00.000Z";
+  expect(back.series.find((one) => one.id === "kept")).toMatchObject({
+    stamps: [at],
+    marks: [0, 0],
+    values: [0.5, null],
+  });
+  expect(back.series.find((one) => one.id === "gone")).toMatchObject({ stamps: [], cleared: at, deleted: true });
+  const long = back.stations.find((one) => one.id === "long")!;
+  expect([long.name.length, long.code.length, long.zone.length]).toEqual([120, 40, 60]);
+  expect(back.stations.find((one) => one.id === "blank")!.name).toBe("Gauge");
+  expect(back.stations.find((one) => one.id === station!.id)).toEqual(station);
+  expect(back.sessions.find((one) => one.id === book.sessions[0]!.id)!.end).toBe(book.sessions[0]!.start);
+  expect(back.sessions).toHaveLength(book.sessions.length);
+  // And all of it can go out and come in again.
+  const digest = (bytes: Uint8Array) => Promise.resolve(createHash("sha256").update(bytes).digest("hex"));
+  const read = await readArchive(await writeArchive(back, at, digest), digest);
+  expect(read.setAside).toEqual([]);
   await opened.delete();
 });

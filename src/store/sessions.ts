@@ -1,4 +1,5 @@
 import type { Catch, Session } from "../core/book/records";
+import { InputError } from "../core/quantity/fault";
 import { add, patch, setDeleted, type Undo } from "./change";
 import type { Database } from "./database";
 import { newId } from "./identity";
@@ -7,7 +8,11 @@ import { stateFor } from "./river";
 const iso = (time: number): string => new Date(time).toISOString();
 const stamp = (): string => iso(Date.now());
 
-/** Starts a session at `now`, ms by the application's clock. */
+/**
+ * Starts a session at `now`, ms by the application's clock. One runs at a time: pressed twice, or in two tabs at once,
+ * it is started once.
+ * @throws InputError "session-runs" when one runs on another reach
+ */
 export async function startSession(db: Database, reach: string, species: string, now: number): Promise<Undo> {
   const session: Session = {
     schema: "low-heron/session@1",
@@ -21,7 +26,12 @@ export async function startSession(db: Database, reach: string, species: string,
     notes: "",
     river: await stateFor(db, reach, now),
   };
-  return add(db, db.sessions, session);
+  return db.transaction("rw", db.sessions, async () => {
+    const running = await db.sessions.filter((one) => one.end === null && !one.deleted).first();
+    if (!running) return add(db, db.sessions, session);
+    if (running.reach !== reach) throw new InputError("session-runs");
+    return () => Promise.resolve();
+  });
 }
 
 /** Ends a session; never before it began. */

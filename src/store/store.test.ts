@@ -63,7 +63,7 @@ test("merging: newer wins, older is left alone, and the plan says so before anyt
       c!,
     ],
   });
-  expect(plan.parts.sessions).toEqual({ added: 1, replaced: 1, kept: 1 });
+  expect(plan.parts.sessions).toEqual({ added: 1, replaced: 1, joined: 0, gone: 0, kept: 1 });
   expect((await db.sessions.get(a!.id))!.notes).toBe("");
   await writeBook(db, plan.take);
   expect((await db.sessions.get(a!.id))!.notes).toBe("newer");
@@ -184,7 +184,7 @@ test("fields are kept by bed and flow, and another bed does not see them", async
   ).toBe(bedKey(reach));
 });
 
-test("own profiles and places of fish go through an archive and back; a broken profile is refused by its line, and one that names another fish", async () => {
+test("own profiles and places of fish go through an archive and back; a broken profile is set aside by its line, and one that names another fish", async () => {
   const digest = async (bytes: Uint8Array) => createHash("sha256").update(bytes).digest("hex");
   const placed = { ...book.catches[0]!, place: { x: 12.5, y: 8 } };
   const own = {
@@ -194,7 +194,7 @@ test("own profiles and places of fish go through an archive and back; a broken p
     catches: [placed],
     profiles: [profile],
   };
-  const back = await readArchive(await writeArchive(own, "2026-10-01T00:00:00Z", digest), digest);
+  const { book: back } = await readArchive(await writeArchive(own, "2026-10-01T00:00:00Z", digest), digest);
   expect(back.profiles).toEqual([profile]);
   expect(back.catches[0]!.place).toEqual({ x: 12.5, y: 8 });
   for (const wrong of [
@@ -202,9 +202,9 @@ test("own profiles and places of fish go through an archive and back; a broken p
     { ...profile, id: "other" },
   ]) {
     const bytes = await writeArchive({ ...own, profiles: [wrong as typeof profile] }, "2026-10-01T00:00:00Z", digest);
-    await expect(readArchive(bytes, digest)).rejects.toMatchObject({
-      fault: { code: "bad-record", line: 1, path: "profiles.jsonl" },
-    });
+    const read = await readArchive(bytes, digest);
+    expect(read.setAside).toMatchObject([{ path: "profiles.jsonl", line: 1, why: { code: "bad-record" } }]);
+    expect([read.book.profiles.length, read.book.catches.length]).toEqual([0, 1]);
   }
 });
 

@@ -1,10 +1,16 @@
 import { z } from "zod";
+import { InputError } from "../quantity/fault";
+import { messageOf, pathOf } from "../quantity/issue";
 import { above, between, finite, instant, latitude, longitude, positive, rule } from "../quantity/checks";
+import { unfitReach } from "../flow/reach";
 import { reachSchema } from "../flow/reach-schema";
 import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/constituent";
 import { speciesSchema } from "../fish/species-schema";
+
+/** Most instants that a series tells apart. */
+export const MOST_STAMPS = 1000;
 
 /**
  * Records of the book, one schema per kind, versioned. The same shapes are used by the browser's database, the archive
@@ -40,38 +46,75 @@ export const stationRecordSchema = z.strictObject({
 });
 export type StationRecord = z.infer<typeof stationRecordSchema>;
 
+const ascends = (values: readonly (number | string)[]): boolean =>
+  values.every((value, k) => k === 0 || value > values[k - 1]!);
+
+const series = {
+  ...base,
+  station: id,
+  parameter: z.enum(PARAMETERS),
+  unit: z.string().max(20),
+  /** ms since 1970 UTC, ascending; and values, null where the gauge gave none. */
+  times: z.array(finite),
+  values: z.array(finite.nullable()),
+};
+/** As series were written before their readings knew when they came in: all at the record's own instant. */
+const undatedSeriesSchema = z
+  .strictObject({ schema: z.literal("low-heron/series@1"), ...series })
+  .transform(({ schema: _, ...record }) => {
+    const stamp = new Date(record.updatedAt).toISOString();
+    return {
+      schema: "low-heron/series@2" as const,
+      ...record,
+      stamps: record.times.length > 0 ? [stamp] : [],
+      marks: record.times.map(() => 0),
+      cleared: record.deleted ? stamp : undefined,
+    };
+  });
+const datedSeriesSchema = z.strictObject({
+  schema: z.literal("low-heron/series@2"),
+  ...series,
+  /** Instants at which readings came in, ascending; and for each reading which of them (series-join.ts). */
+  stamps: z.array(instant).max(MOST_STAMPS),
+  marks: z.array(z.int().min(0)),
+  /** All that came until then was cleared out. */
+  cleared: instant.optional(),
+});
 export const seriesRecordSchema = z
-  .strictObject({
-    schema: z.literal("low-heron/series@1"),
-    ...base,
-    station: id,
-    parameter: z.enum(PARAMETERS),
-    unit: z.string().max(20),
-    /** ms since 1970 UTC, ascending; and values, null where the gauge gave none. */
-    times: z.array(finite),
-    values: z.array(finite.nullable()),
-  })
-  .refine((record) => record.times.length === record.values.length, rule("times-and-values", ["values"]))
-  .refine(
-    (record) => record.times.every((time, k) => k === 0 || time > record.times[k - 1]!),
-    rule("must-ascend", ["times"]),
-  );
+  .discriminatedUnion("schema", [undatedSeriesSchema, datedSeriesSchema])
+  .refine(({ times, values }) => times.length === values.length, rule("times-and-values", ["values"]))
+  .refine(({ times, marks }) => times.length === marks.length, rule("times-and-values", ["marks"]))
+  .refine(({ times }) => ascends(times), rule("must-ascend", ["times"]))
+  .refine(({ stamps }) => ascends(stamps), rule("must-ascend", ["stamps"]))
+  .refine(({ marks, stamps }) => marks.every((mark) => mark < stamps.length), rule("no-such-stamp", ["marks"]));
 export type SeriesRecord = z.infer<typeof seriesRecordSchema>;
 
-export const reachRecordSchema = z.strictObject({
-  schema: z.literal("low-heron/reach-record@1"),
-  ...base,
-  station: id.nullable(),
-  reach: reachSchema,
-  /** How an ungauged reach takes its flow from the gauge: ratio of the catchments, and lag, h. */
-  transfer: z
-    .strictObject({
-      areaRatio: positive.lt(1000),
-      lag: between(-240, 240),
-    })
-    .nullable()
-    .optional(),
-});
+export const reachRecordSchema = z
+  .strictObject({
+    schema: z.literal("low-heron/reach-record@1"),
+    ...base,
+    station: id.nullable(),
+    reach: reachSchema,
+    /** How an ungauged reach takes its flow from the gauge: ratio of the catchments, and lag, h. */
+    transfer: z
+      .strictObject({
+        areaRatio: positive.lt(1000),
+        lag: between(-240, 240),
+      })
+      .nullable()
+      .optional(),
+  })
+  .refine((record) => record.reach.id === record.id, rule("not-the-reach", ["reach", "id"]))
+  // A bed whose heights do not match its cells, and the like.
+  .superRefine((record, context) => {
+    const fault = unfitReach(record.reach);
+    if (fault)
+      context.addIssue({
+        code: "custom",
+        path: ["reach", fault.path],
+        params: { rule: fault.code, values: fault.values },
+      });
+  });
 export type ReachRecord = z.infer<typeof reachRecordSchema>;
 
 /** What the angler knows of a gauge's water beyond its record. One for each station, under the station's id. */
@@ -190,6 +233,14 @@ export interface Book {
   readings: FieldReading[];
   profiles: Profile[];
 }
+/** @throws InputError "unsound-record" where the schema of a part does not hold a record */
+export function checkRecord(part: PartName, record: unknown): void {
+  const parsed = PARTS[part].safeParse(record);
+  if (parsed.success) return;
+  const issue = parsed.error.issues[0]!;
+  throw new InputError("unsound-record", { part, field: pathOf(issue), issue: messageOf(issue) });
+}
+
 export const PART_NAMES = Object.keys(PARTS) as PartName[];
 export const emptyBook = (): Book => ({
   stations: [],

@@ -1,5 +1,6 @@
 import { InputError } from "../quantity/fault";
 import { refuse } from "../quantity/issue";
+import type { Message } from "../quantity/message";
 import { type Reach, reachSchema } from "./reach-schema";
 
 /** Reads a reach from its JSON text; every fault is located by its path. */
@@ -30,35 +31,26 @@ export function checkReach(data: unknown, file?: string): Reach {
   }
   const parsed = reachSchema.safeParse(data);
   if (!parsed.success) refuse(parsed.error, "bad-reach", { file });
-  const reach = parsed.data;
-  if (reach.bed.kind === "grid") {
-    const cells = reach.bed.nx * reach.bed.ny;
-    if (reach.bed.z.length !== cells)
-      throw new InputError(
-        "bed-count",
-        { length: reach.bed.z.length, nx: reach.bed.nx, ny: reach.bed.ny, cells },
-        { file, path: "bed.z" },
-      );
-    if (Array.isArray(reach.roughness) && reach.roughness.length !== cells)
-      throw new InputError("roughness-count", { length: reach.roughness.length, cells }, { file, path: "roughness" });
-  } else if (Array.isArray(reach.roughness)) {
-    throw new InputError(
-      "roughness-array",
-      {},
-      {
-        file,
-        path: "roughness",
-      },
-    );
-  }
-  if (reach.bed.kind === "template" && (2 * Math.PI * reach.bed.wiggle) / reach.bed.length > STEEPEST_SWING) {
-    throw new InputError(
-      "swing-folds",
-      { wiggle: reach.bed.wiggle, length: reach.bed.length },
-      { file, path: "bed.wiggle" },
-    );
-  }
-  return reach;
+  const unfit = unfitReach(parsed.data);
+  if (unfit) throw new InputError(unfit.code, unfit.values, { file, path: unfit.path });
+  return parsed.data;
+}
+
+/** What does not fit together in a reach whose fields are each as they should be; null where all does. */
+export function unfitReach({
+  bed,
+  roughness,
+}: Reach): { code: string; values: Message["values"]; path: string } | null {
+  if (bed.kind === "grid") {
+    const cells = bed.nx * bed.ny;
+    if (bed.z.length !== cells)
+      return { code: "bed-count", values: { length: bed.z.length, nx: bed.nx, ny: bed.ny, cells }, path: "bed.z" };
+    if (Array.isArray(roughness) && roughness.length !== cells)
+      return { code: "roughness-count", values: { length: roughness.length, cells }, path: "roughness" };
+  } else if (Array.isArray(roughness)) return { code: "roughness-array", values: {}, path: "roughness" };
+  if (bed.kind === "template" && (2 * Math.PI * bed.wiggle) / bed.length > STEEPEST_SWING)
+    return { code: "swing-folds", values: { wiggle: bed.wiggle, length: bed.length }, path: "bed.wiggle" };
+  return null;
 }
 
 function lineOfJsonError(text: string, error: Error): number | undefined {

@@ -3,21 +3,42 @@ import { z } from "zod";
 import { type Book, emptyBook, LATER_PARTS, PART_NAMES, type PartName, PARTS } from "../book/records";
 import { InputError } from "../quantity/fault";
 import { messageOf, pathOf, refuse } from "../quantity/issue";
+import { type Message, message } from "../quantity/message";
 
 /** The archive: a zip of JSON-lines parts with a manifest of counts and SHA-256 sums. One file holds everything. */
 
 /** SHA-256 of bytes as lower-case hex; handed in, since it differs by house (browser or Node). */
 export type Digest = (bytes: Uint8Array<ArrayBuffer>) => Promise<string>;
 
+const SCHEMA = "low-heron/archive@1";
 const manifestSchema = z.object({
-  schema: z.literal("low-heron/archive@1"),
+  schema: z.literal(SCHEMA),
   written: z.iso.datetime({ offset: true }),
   parts: z.record(z.string(), z.object({ count: z.int().min(0), sha256: z.string().regex(/^[0-9a-f]{64}$/) })),
 });
 
-/** Bounds against bombs, bytes. */
-const LARGEST_PART = 200 * 1024 * 1024;
-const LARGEST_ARCHIVE = 100 * 1024 * 1024;
+/** Bounds against bombs, bytes: packed, and unpacked in all. */
+const LARGEST_ARCHIVE = 50 * 1024 * 1024;
+const LARGEST_UNPACKED = 150 * 1024 * 1024;
+/** Entries of a zip that are looked at. */
+const MOST_ENTRIES = 100;
+
+/** What an archive holds that is not taken: where it stands, and why. The rest of the book is read all the same. */
+export interface SetAside {
+  /** "catches.jsonl" */
+  path: string;
+  /** Line of the part, from 1; undefined for a whole part. */
+  line: number | undefined;
+  why: Message;
+}
+
+export interface ArchiveRead {
+  book: Book;
+  setAside: SetAside[];
+}
+
+/** Line of each record of a part, by its id. */
+type Lines = Map<string, number>;
 
 export async function writeArchive(book: Book, written: string, digest: Digest): Promise<Uint8Array<ArrayBuffer>> {
   const files: Record<string, Uint8Array<ArrayBuffer>> = {};
@@ -30,41 +51,61 @@ export async function writeArchive(book: Book, written: string, digest: Digest):
     parts[name] = { count: book[name].length, sha256: await digest(bytes) };
   }
   files["manifest.json"] = strToU8(
-    JSON.stringify({ schema: "low-heron/archive@1", written, parts }, null, 2),
+    JSON.stringify({ schema: SCHEMA, written, parts }, null, 2),
   ) as Uint8Array<ArrayBuffer>;
   return zipSync(files, { level: 6 }) as Uint8Array<ArrayBuffer>;
 }
 
-/** Reads a whole archive or throws a located fault: nothing is half read. */
-export async function readArchive(bytes: Uint8Array, digest: Digest, file?: string): Promise<Book> {
+/**
+ * Reads an archive. A record that is not sound is set aside and told; a file that is damaged, or made by a newer
+ * application, is refused whole with a located fault.
+ */
+export async function readArchive(bytes: Uint8Array, digest: Digest, file?: string): Promise<ArchiveRead> {
   if (bytes.length === 0) throw new InputError("empty-file", {}, { file });
   if (bytes.length > LARGEST_ARCHIVE) throw new InputError("archive-too-large", {}, { file });
-  const files = unzip(bytes, file);
+  const read: ArchiveRead = { book: emptyBook(), setAside: [] };
+  const files = unzip(bytes, file, read.setAside);
   const manifestBytes = files["manifest.json"];
   if (!manifestBytes) throw new InputError("no-manifest", {}, { file });
-  const manifest = manifestSchema.safeParse(parseJson(strFromU8(manifestBytes), file, "manifest.json"));
-  if (!manifest.success) refuse(manifest.error, "bad-manifest", { file });
-  const book = emptyBook();
+  const manifest = readManifest(parseJson(strFromU8(manifestBytes), file, "manifest.json"), file);
+  const lines: Partial<Record<PartName, Lines>> = {};
   for (const name of PART_NAMES)
-    await readPart(name, files[`${name}.jsonl`], manifest.data.parts[name], book, digest, file);
-  checkLinks(book, file);
-  return book;
+    lines[name] = await readPart(name, files[`${name}.jsonl`], manifest.parts[name], read, digest, file);
+  setOrphansAside(read, lines);
+  return read;
 }
 
-function unzip(bytes: Uint8Array, file: string | undefined): Record<string, Uint8Array> {
+function readManifest(data: unknown, file: string | undefined): z.infer<typeof manifestSchema> {
+  const named = /^low-heron\/archive@(\d{1,6})$/.exec(
+    String((data as { schema?: unknown } | null)?.schema).slice(0, 100),
+  );
+  if (named && Number(named[1]) > 1) throw new InputError("newer-archive", { version: Number(named[1]) }, { file });
+  const manifest = manifestSchema.safeParse(data);
+  if (!manifest.success) refuse(manifest.error, "bad-manifest", { file });
+  return manifest.data;
+}
+
+const isKnown = (name: string): boolean =>
+  name === "manifest.json" || PART_NAMES.some((part) => name === `${part}.jsonl`);
+
+function unzip(bytes: Uint8Array, file: string | undefined, setAside: SetAside[]): Record<string, Uint8Array> {
+  const seen = new Set<string>();
+  let unpacked = 0;
+  let entries = 0;
   try {
     return unzipSync(bytes, {
-      filter: (entry) => {
-        if (entry.originalSize > LARGEST_PART)
-          throw new InputError(
-            "part-too-large",
-            { name: entry.name },
-            {
-              file,
-              path: entry.name,
-            },
-          );
-        return entry.name === "manifest.json" || PART_NAMES.some((name) => entry.name === `${name}.jsonl`);
+      // Heard before anything is unpacked.
+      filter: ({ name, originalSize }) => {
+        if (++entries > MOST_ENTRIES) throw new InputError("too-many-entries", { most: MOST_ENTRIES }, { file });
+        if (!isKnown(name)) {
+          setAside.push({ path: name.slice(0, 100), line: undefined, why: message("unknown-part") });
+          return false;
+        }
+        if (seen.has(name)) throw new InputError("part-twice", { name }, { file, path: name });
+        seen.add(name);
+        unpacked += originalSize;
+        if (!(unpacked <= LARGEST_UNPACKED)) throw new InputError("part-too-large", { name }, { file, path: name });
+        return true;
       },
     });
   } catch (error) {
@@ -77,12 +118,13 @@ async function readPart(
   name: PartName,
   bytes: Uint8Array | undefined,
   stated: { count: number; sha256: string } | undefined,
-  book: Book,
+  { book, setAside }: ArchiveRead,
   digest: Digest,
   file: string | undefined,
-): Promise<void> {
+): Promise<Lines> {
+  const ids: Lines = new Map();
   const path = `${name}.jsonl`;
-  if (!bytes && !stated && LATER_PARTS.includes(name)) return;
+  if (!bytes && !stated && LATER_PARTS.includes(name)) return ids;
   if (!bytes || !stated) throw new InputError("missing-part", { path }, { file, path });
   if ((await digest(Uint8Array.from(bytes))) !== stated.sha256)
     throw new InputError(
@@ -98,44 +140,58 @@ async function readPart(
     .filter((line) => line !== "");
   if (lines.length !== stated.count)
     throw new InputError("bad-count", { path, length: lines.length, count: stated.count }, { file, path });
-  lines.forEach((line, index) => {
-    const parsed = PARTS[name].safeParse(parseJson(line, file, path, index + 1));
-    if (!parsed.success) {
-      const issue = parsed.error.issues[0]!;
-      throw new InputError(
-        "bad-record",
-        { path, line: index + 1, field: pathOf(issue), issue: messageOf(issue) },
-        { file, line: index + 1, path },
-      );
-    }
-    (book[name] as unknown[]).push(parsed.data);
+  lines.forEach((text, index) => {
+    const record = readRecord(name, text, ids);
+    if ("why" in record) return void setAside.push({ path, line: index + 1, why: record.why });
+    ids.set(record.id, index + 1);
+    (book[name] as unknown[]).push(record);
   });
+  return ids;
 }
 
-function parseJson(text: string, file: string | undefined, path: string, line?: number): unknown {
+/** A record of a line, or why there is none. */
+function readRecord(name: PartName, text: string, ids: Lines): { id: string } | { why: Message } {
+  const data = jsonOf(text);
+  if (data === undefined) return { why: message("record-not-json") };
+  const parsed = PARTS[name].safeParse(data);
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0]!;
+    return { why: message("bad-record", { field: pathOf(issue), issue: messageOf(issue) }) };
+  }
+  const { id } = parsed.data;
+  return ids.has(id) ? { why: message("record-twice", { id }) } : parsed.data;
+}
+
+const jsonOf = (text: string): unknown => {
   try {
     return JSON.parse(text) as unknown;
   } catch {
-    throw new InputError("part-not-json", { path, line }, { file, line, path });
+    return undefined;
   }
+};
+
+function parseJson(text: string, file: string | undefined, path: string): unknown {
+  const data = jsonOf(text);
+  if (data === undefined) throw new InputError("part-not-json", { path }, { file, path });
+  return data;
 }
 
 /** Every catch must have its session, and every session its reach. */
-function checkLinks(book: Book, file: string | undefined): void {
-  const reaches = new Set(book.reaches.map((record) => record.id));
-  const sessions = new Set(book.sessions.map((record) => record.id));
-  const orphanSession = book.sessions.findIndex((session) => !reaches.has(session.reach));
-  if (orphanSession >= 0)
-    throw new InputError(
-      "reach-missing",
-      { id: book.sessions[orphanSession]!.id },
-      { file, line: orphanSession + 1, path: "sessions.jsonl" },
-    );
-  const orphanCatch = book.catches.findIndex((one) => !sessions.has(one.session));
-  if (orphanCatch >= 0)
-    throw new InputError(
-      "session-missing",
-      { id: book.catches[orphanCatch]!.id },
-      { file, line: orphanCatch + 1, path: "catches.jsonl" },
-    );
+function setOrphansAside({ book, setAside }: ArchiveRead, lines: Partial<Record<PartName, Lines>>): void {
+  const keep = <T extends { id: string }>(
+    part: PartName,
+    records: T[],
+    of: (one: T) => string,
+    known: Set<string>,
+    code: string,
+  ) =>
+    records.filter((one) => {
+      if (known.has(of(one))) return true;
+      setAside.push({ path: `${part}.jsonl`, line: lines[part]?.get(one.id), why: message(code, { id: one.id }) });
+      return false;
+    });
+  const reaches = new Set(book.reaches.map((one) => one.id));
+  book.sessions = keep("sessions", book.sessions, (one) => one.reach, reaches, "reach-missing");
+  const sessions = new Set(book.sessions.map((one) => one.id));
+  book.catches = keep("catches", book.catches, (one) => one.session, sessions, "session-missing");
 }

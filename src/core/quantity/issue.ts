@@ -11,6 +11,9 @@ export const pathOf = (issue: Pick<Issue, "path">): string =>
     .join("")
     .replace(/^\./, "");
 
+/** A rule's name, and what its sentence tells. */
+type Custom = { rule?: string; values?: Message["values"] } | undefined;
+
 /** What a schema found wrong with one value, as a message. */
 export function messageOf(issue: Issue): Message {
   switch (issue.code) {
@@ -27,7 +30,7 @@ export function messageOf(issue: Issue): Message {
     case "invalid_format":
       return message("wrong-format", { format: issue.format });
     case "custom":
-      return message(String((issue.params as { rule?: string } | undefined)?.rule ?? "not-valid"));
+      return message(String((issue.params as Custom)?.rule ?? "not-valid"), (issue.params as Custom)?.values);
     default:
       return message("not-valid");
   }

@@ -187,7 +187,7 @@ test("the book is newest first by instant, and what is removed is not in it", as
     ...book,
     catches: [],
     sessions: [
-      { ...a!, start: "2026-05-08T12:30:00+02:00" },
+      { ...a!, start: "2026-05-08T12:30:00+02:00", end: "2026-05-08T14:00:00+02:00" },
       { ...b!, start: "2026-05-08T11:00:00Z", end: null },
       { ...c!, deleted: true },
     ],

@@ -1,5 +1,9 @@
 import "fake-indexeddb/auto";
-import { act, renderHook, waitFor } from "@testing-library/react";
+import { act, configure, renderHook, waitFor } from "@testing-library/react";
+
+// Each step lays the bed anew, which takes its time in here.
+configure({ asyncUtilTimeout: 20_000 });
+jest.setTimeout(60_000);
 import { useLiveQuery } from "dexie-react-hooks";
 import { demoBook } from "../../demo/book";
 import { DEMO_HOUR } from "../../demo/hour";

@@ -20,6 +20,9 @@ export const COMMANDS: Words = {
   "unknown-season": (p) => `“${p.season}” is no time of the year of this fish. Known: ${listed(p.known)}.`,
   internal: (p) => `Something went wrong inside: ${p.detail}`,
   "worker-lost": () => "The part that works this out broke down. It is started anew: try again.",
+  "session-runs": () => "A session runs on another reach: end it first.",
+  "unsound-record": (p, say) =>
+    `This cannot be kept, since no archive could hold it: ${p.field || "the record"} ${say.tell(p.issue)}. Nothing was changed.`,
   "not-kept": (p) => `The browser could not keep this: ${p.detail}. Nothing was changed.`,
   "disk-full": () => "The disk that the browser may use is full: nothing was kept. Save an archive and make room.",
   "file-lost": (p) => `${p.name} could not be read from the disk.`,

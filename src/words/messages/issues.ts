@@ -29,5 +29,7 @@ export const ISSUES: Words = {
   "must-ascend": () => "must ascend",
   "times-and-values": () => "times and values must be of one length",
   "ends-before-it-begins": () => "must not end before it begins",
+  "no-such-stamp": () => "names an instant that the series does not have",
+  "not-the-reach": () => "must be the reach's own id",
   "not-the-profile": () => "must be the profile's own id",
 };

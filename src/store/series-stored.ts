@@ -1,0 +1,49 @@
+import type { SeriesRecord } from "../core/book/records";
+import { asRecorded, datedAt, joinHeads, joinReadings, readingsOf } from "../core/book/series-join";
+import type { StoredSeries } from "./database";
+
+/** Series as the browser keeps them, and as records of the book. */
+
+export function toStored(record: SeriesRecord): StoredSeries {
+  const { id, station, parameter, unit, updatedAt, deleted, demo } = record;
+  return {
+    ...{ id, station, parameter, unit, updatedAt },
+    ...(deleted === undefined ? {} : { deleted }),
+    ...(demo === undefined ? {} : { demo }),
+    ...readingsOf(record),
+  };
+}
+
+export function toRecord(stored: StoredSeries): SeriesRecord {
+  const { id, station, parameter, unit, updatedAt, deleted, demo } = stored;
+  return {
+    schema: "low-heron/series@2",
+    ...{ id, station, parameter, unit, updatedAt },
+    ...(deleted === undefined ? {} : { deleted }),
+    ...(demo === undefined ? {} : { demo }),
+    ...asRecorded(stored),
+  };
+}
+
+/** A series brought back at an instant (merge.ts): alive, all its readings come in anew. */
+export const renewedStored = ({ cleared: _, deleted: __, ...series }: StoredSeries, at: string): StoredSeries => ({
+  ...series,
+  updatedAt: at,
+  ...datedAt(at, series.times, series.values),
+});
+
+/** What stays of a series that was taken out: its readings go. */
+export const storedTombstone = (series: StoredSeries, at: string): StoredSeries => ({
+  ...series,
+  updatedAt: at,
+  deleted: true,
+  ...datedAt(at, new Float64Array(0), new Float64Array(0)),
+  cleared: at,
+});
+
+/** Two states of a stored series as one. */
+export function joinStored(a: StoredSeries, b: StoredSeries): StoredSeries {
+  const readings = joinReadings(a, b);
+  const { id, station, parameter } = a;
+  return { id, station, parameter, ...joinHeads(a, b, readings), ...readings };
+}
