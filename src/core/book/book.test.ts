@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
 import { demoBook } from "../../demo/book";
+import { sampleCatch } from "./samples";
 import { readArchive, writeArchive } from "../formats/archive";
 import { strToU8, unzipSync, zipSync } from "fflate";
 import { ratesIn } from "./classes";
@@ -34,20 +35,8 @@ const session = (id: string, hours: number, discharge: number | null, change: Pa
         },
   ...change,
 });
-const fish = (id: string, of: string, change: Partial<Catch> = {}): Catch => ({
-  schema: "low-heron/catch@1",
-  id,
-  updatedAt: "2026-09-01T00:00:00Z",
-  session: of,
-  at: "2026-09-01T09:00:00Z",
-  species: "brown-trout",
-  length: null,
-  lie: "",
-  lure: "",
-  notes: "",
-  river: null,
-  ...change,
-});
+const fish = (id: string, of: string, change: Partial<Catch> = {}) =>
+  sampleCatch(id, of, { at: "2026-09-01T09:00:00Z", ...change });
 
 test("exact Poisson limits (Garwood 1936): 10 events 4.795 to 18.39 at 95 %; 0 events 3.689", () => {
   const [low, high] = garwood(10, 0.95);

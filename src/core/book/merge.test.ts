@@ -1,13 +1,6 @@
-import {
-  type Book,
-  type Catch,
-  emptyBook,
-  MOST_STAMPS,
-  seriesRecordSchema,
-  type SeriesRecord,
-  type Session,
-} from "./records";
+import { type Book, emptyBook, MOST_STAMPS, seriesRecordSchema, type SeriesRecord } from "./records";
 import { compareStates, mergeBooks, mergeRecords, renewed, stampAfter } from "./merge";
+import { sampleCatch, sampleSession } from "./samples";
 import { asRecorded, datedAt, joinReadings, joinSeries, readingsOf, unsoundReadings } from "./series-join";
 
 const HOUR = 3_600_000;
@@ -208,31 +201,8 @@ describe("series", () => {
 });
 
 describe("books that have gone apart", () => {
-  const session = (id: string, updatedAt: string): Session => ({
-    schema: "low-heron/session@1",
-    id,
-    updatedAt,
-    reach: "r",
-    start: iso(T0),
-    end: null,
-    rods: 1,
-    species: "brown-trout",
-    notes: "",
-    river: null,
-  });
-  const fish = (id: string, updatedAt: string): Catch => ({
-    schema: "low-heron/catch@1",
-    id,
-    updatedAt,
-    session: "s0",
-    at: iso(T0),
-    species: "brown-trout",
-    length: null,
-    lie: "",
-    lure: "",
-    notes: "",
-    river: null,
-  });
+  const session = (id: string, updatedAt: string) => sampleSession(id, { updatedAt, reach: "r" });
+  const fish = (id: string, updatedAt: string) => sampleCatch(id, "s0", { updatedAt });
 
   /** A device's book after so many made-up edits, its clock wrong by `skew` and jumping now and then. */
   function edited(book: Book, next: () => number, device: string, edits: number, skew: number): Book {

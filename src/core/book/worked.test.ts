@@ -4,7 +4,6 @@ import { ratesIn } from "./classes";
 import { effortOf, rodHours } from "./effort";
 import { bandsBetween, flowBands, garwood, posterior, ratesBy, ratesByLabel } from "./rates";
 import {
-  type Catch,
   catchSchema,
   type FieldReading,
   profileSchema,
@@ -14,6 +13,7 @@ import {
   sessionSchema,
   type WaterRecord,
 } from "./records";
+import { sampleCatch, sampleSession } from "./samples";
 import { recordAtReach, riverRecord } from "./river-record";
 import { speciesById } from "../fish/species";
 
@@ -21,33 +21,9 @@ import { speciesById } from "../fish/species";
 
 const T0 = Date.UTC(2026, 4, 1);
 const at = (hours: number) => new Date(T0 + hours * HOUR).toISOString();
-const session = (id: string, change: Partial<Session> = {}): Session => ({
-  schema: "low-heron/session@1",
-  id,
-  updatedAt: at(0),
-  reach: "reach",
-  start: at(1),
-  end: at(3),
-  rods: 1,
-  species: "brown-trout",
-  notes: "",
-  river: null,
-  ...change,
-});
-const fish = (id: string, of: string, change: Partial<Catch> = {}): Catch => ({
-  schema: "low-heron/catch@1",
-  id,
-  updatedAt: at(0),
-  session: of,
-  at: at(2),
-  species: "brown-trout",
-  length: null,
-  lie: "",
-  lure: "",
-  notes: "",
-  river: null,
-  ...change,
-});
+const session = (id: string, change: Partial<Session> = {}) =>
+  sampleSession(id, { start: at(1), end: at(3), ...change });
+const fish = sampleCatch;
 const river = (discharge: number | null) => ({
   at: at(1),
   discharge,

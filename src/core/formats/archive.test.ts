@@ -1,7 +1,8 @@
 import { createHash } from "node:crypto";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { DEMO_REACHES } from "../../demo/river";
-import { type Book, type Catch, emptyBook, type ReachRecord, type Session } from "../book/records";
+import { type Book, emptyBook, type ReachRecord } from "../book/records";
+import { sampleCatch, sampleSession } from "../book/samples";
 import type { InputError } from "../quantity/fault";
 import { readArchive, writeArchive } from "./archive";
 
@@ -14,31 +15,8 @@ const reach: ReachRecord = {
   station: null,
   reach: DEMO_REACHES[0]!,
 };
-const session = (id: string): Session => ({
-  schema: "low-heron/session@1",
-  id,
-  updatedAt: AT,
-  reach: reach.id,
-  start: AT,
-  end: null,
-  rods: 1,
-  species: "brown-trout",
-  notes: "",
-  river: null,
-});
-const fish = (id: string, of = "s"): Catch => ({
-  schema: "low-heron/catch@1",
-  id,
-  updatedAt: AT,
-  session: of,
-  at: AT,
-  species: "brown-trout",
-  length: null,
-  lie: "",
-  lure: "",
-  notes: "",
-  river: null,
-});
+const session = (id: string) => sampleSession(id, { reach: reach.id });
+const fish = (id: string, of = "s") => sampleCatch(id, of);
 const book: Book = { ...emptyBook(), reaches: [reach], sessions: [session("s")], catches: [fish("a"), fish("b")] };
 const packed = (own: Book = book) => writeArchive(own, AT, digest);
 

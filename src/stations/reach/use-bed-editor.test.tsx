@@ -1,9 +1,5 @@
 import "fake-indexeddb/auto";
 import { act, configure, renderHook, waitFor } from "@testing-library/react";
-
-// Each step lays the bed anew, which takes its time in here.
-configure({ asyncUtilTimeout: 20_000 });
-jest.setTimeout(60_000);
 import { useLiveQuery } from "dexie-react-hooks";
 import { demoBook } from "../../demo/book";
 import { DEMO_HOUR } from "../../demo/hour";
@@ -13,7 +9,9 @@ import { database } from "../../store/database";
 import { patchFeature } from "../../store/reaches";
 import { useBedEditor } from "./use-bed-editor";
 
-jest.setTimeout(30_000);
+// Each step lays the bed anew, which takes its time in here.
+configure({ asyncUtilTimeout: 20_000 });
+jest.setTimeout(60_000);
 const book = demoBook(DEMO_HOUR);
 const id = book.reaches[0]!.id;
 
