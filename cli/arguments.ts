@@ -1,4 +1,4 @@
-import { readFileSync, statSync } from "node:fs";
+import { closeSync, openSync, readSync, statSync } from "node:fs";
 import { parseArgs } from "node:util";
 import { InputError } from "../src/core/quantity/fault";
 import { parseNumber } from "../src/core/quantity/number";
@@ -95,25 +95,57 @@ export function instantOption(args: Arguments, name: string): number | undefined
   return time;
 }
 
-const LARGEST = 256 * 1024 * 1024;
+/** A field of a million cells is about 100 MB. */
+const LARGEST = 128 * 1024 * 1024;
+const CHUNK = 1 << 20;
+/** Most of a name that a message repeats. */
+const TOLD = 100;
 
-/** Bytes of a file, or of standard input for "-". */
+/** Bytes of a file, or of standard input for "-": no more than are allowed are ever held. */
 export function readBytes(path: string): Buffer {
+  const file = path.slice(0, TOLD);
   try {
-    if (path !== "-") {
-      const stat = statSync(path);
-      if (stat.isDirectory()) throw new InputError("a-folder", { path }, { file: path });
-      if (stat.size > LARGEST)
-        throw new InputError("input-too-large", { path, megabytes: LARGEST / 1048576 }, { file: path });
-    }
-    return readFileSync(path === "-" ? 0 : path);
+    if (path !== "-" && statSync(path).isDirectory()) throw new InputError("a-folder", { path: file }, { file });
+    return readAll(path === "-" ? 0 : openSync(path, "r"), file);
   } catch (error) {
     if (error instanceof InputError) throw error;
     throw new InputError(
       "unreadable",
-      { path, code: (error as NodeJS.ErrnoException).code ?? "unknown" },
-      { file: path },
+      { path: file, code: (error as NodeJS.ErrnoException).code ?? "unknown" },
+      { file },
     );
+  }
+}
+
+function readAll(descriptor: number, file: string): Buffer {
+  const parts: Buffer[] = [];
+  let size = 0;
+  try {
+    for (;;) {
+      const part = Buffer.allocUnsafe(CHUNK);
+      const read = readSome(descriptor, part);
+      if (read === 0) return Buffer.concat(parts, size);
+      size += read;
+      if (size > LARGEST)
+        throw new InputError("input-too-large", { path: file, megabytes: LARGEST / 1048576 }, { file });
+      parts.push(part.subarray(0, read));
+    }
+  } finally {
+    if (descriptor !== 0) closeSync(descriptor);
+  }
+}
+
+/** Standard input may have nothing yet, or its end said by an error. */
+function readSome(descriptor: number, into: Buffer): number {
+  for (;;) {
+    try {
+      return readSync(descriptor, into);
+    } catch (error) {
+      const { code } = error as NodeJS.ErrnoException;
+      if (code === "EOF") return 0;
+      if (code !== "EAGAIN") throw error;
+      Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 10);
+    }
   }
 }
 

@@ -1,4 +1,5 @@
 import { InputError } from "../src/core/quantity/fault";
+import { addLines } from "../src/core/formats/tally";
 import { addCounts } from "../src/core/formats/gauge-text";
 import { GAUGE_FORMATS, readGaugeFile } from "../src/core/formats/gauge-file";
 import { backtest } from "../src/core/gauge/backtest";
@@ -9,10 +10,10 @@ import type { Command } from "./command";
 
 export const gauge: Command = {
   usage: "FILE… [--format auto|csv|rdb|waterml2] [--at ISO] [--zone IANA] [--backtest]",
-  about: `Reads a gauge file and says what the river is doing. Output: station, series[], rejected[], codes, notes, now, recession.
+  about: `Reads a gauge file and says what the river is doing. Output: station, series[], rejected[], lines, codes, notes, now, recession.
 exceedance is the fraction (0..1) of the season's record at or above the discharge; ratePerHour is d(ln Q)/dt, 1/h.
 --backtest adds backtest[]: the five-day forecast tried on the held-out last year (errors are medians of |forecast - truth|/truth).
-Times without an offset are read in --zone, or as UTC. Several files are joined into one record; of two readings at one instant the later file wins. Bad lines are listed in rejected; agency codes such as Ice count as missing.`,
+Times without an offset are read in --zone, or as UTC. Several files are joined into one record; of two readings at one instant the later file wins. Each data line is read, a gap or rejected: lines counts them; rejected lists the bad ones with their reasons (5000 at most); agency codes such as Ice count as missing.`,
   options: { format: true, at: true, zone: true, backtest: false },
   run: (args) => {
     if (args.positional.length === 0)
@@ -33,6 +34,7 @@ Times without an offset are read in --zone, or as UTC. Several files are joined 
       rejected: files.flatMap(({ file, record }) =>
         record.rejected.map(({ line, reason }) => ({ line, reason: tell(reason), ...named(file) })),
       ),
+      lines: files.map(({ record }) => record.lines).reduce(addLines),
       codes: files.reduce<Record<string, number>>((sum, { record }) => addCounts(sum, record.codes), {}),
       notes: [...new Set(files.flatMap(({ record }) => record.notes.map((note) => tell(note))))],
       now,

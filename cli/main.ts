@@ -27,6 +27,11 @@ export async function main(args: readonly string[]): Promise<number> {
   }
 }
 
+/** A reader that has gone away wants no more: that ends quietly. */
+process.stdout.on("error", (error: NodeJS.ErrnoException) => {
+  if (error.code !== "EPIPE") throw error;
+});
+
 const write = (text: string): Promise<void> => new Promise((done) => process.stdout.write(text, () => done()));
 
 /** A fault as the contract has it: code, message, and where. */

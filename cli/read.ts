@@ -1,4 +1,5 @@
-import type { Field } from "../src/core/flow/grid";
+import type { Field, Grid } from "../src/core/flow/grid";
+import { rasteriseReach } from "../src/core/flow/rasterise";
 import { readReach } from "../src/core/flow/reach";
 import { finish } from "../src/core/flow/steps";
 import type { Reach } from "../src/core/flow/reach-schema";
@@ -143,8 +144,15 @@ function fieldAsked(args: Arguments, reach: Reach, discharge: number) {
   const field = readField(readText(file), roughness, file);
   if (args.values.discharge !== undefined && Math.abs(field.discharge / discharge - 1) > 0.01)
     throw new InputError("other-discharge", { solved: field.discharge, asked: discharge }, { file, path: "discharge" });
+  if (!isOf(field, rasteriseReach(reach, field.cell))) throw new InputError("other-field", {}, { file });
   return field;
 }
+
+/** Is a field on the cells and the bed of a grid, within what files round? */
+const isOf = (field: Field, { nx, ny, z }: Grid): boolean =>
+  field.nx === nx &&
+  field.ny === ny &&
+  field.bed.every((height, k) => Math.abs(height - z[k]!) < 1e-3 * (1 + Math.abs(height)));
 
 function seasonAsked(args: Arguments, species: Species): SeasonChoice {
   const season = args.values.season;

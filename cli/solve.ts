@@ -8,10 +8,13 @@ import { type Arguments, boundedOption } from "./arguments";
 /** Solves a reach at a discharge, telling progress on standard error when asked. */
 export function solveReach(request: FieldRequest, args: Arguments): Field {
   let said = -1;
-  return finish(solveField(request, undefined, threadCrew()), ({ done }) => {
+  const field = finish(solveField(request, undefined, threadCrew()), ({ done }) => {
     const percent = Math.floor(done * 20) * 5;
     if (args.flags.has("progress") && percent > said) process.stderr.write(`${(said = percent)} %\n`);
   });
+  if (field.verdict === "not-converged")
+    process.stderr.write(`not-converged${field.unsettled ? `: ${field.unsettled}` : ""}\n`);
+  return field;
 }
 
 /** The cell asked for, m; the reach's own where none is. */

@@ -9,7 +9,7 @@ import type { Command } from "./command";
 export const soundings: Command = {
   usage:
     "FILE [--slope M_PER_M] [--heading DEGREES] [--draft M] [--max-edge M] [--cell M] [--roughness N] [--keep-outliers]",
-  about: `Lays soundings (CSV, GPX, GeoJSON or an NMEA 0183 log) out as a reach. Output: reach (low-heron/reach@1, its bed of kind soundings), heading, length, breadth, spacing, density, maximumEdge, gapShare, outliers, rejected[], notes.
+  about: `Lays soundings (CSV, GPX, GeoJSON or an NMEA 0183 log) out as a reach. Output: reach (low-heron/reach@1, its bed of kind soundings), heading, length, breadth, spacing, density, maximumEdge, gapShare, outliers, rejected[], lines, notes.
 --slope is that of the water's surface, m per m (0.002 where not given); --heading is where the river runs to, degrees from north (without it the longest axis, from the first sounding to the last); --draft is the depth of the transducer under the surface, m; --max-edge is the longest side of a triangle that is believed, m; --keep-outliers keeps soundings that stand out from their neighbours.`,
   options: {
     slope: true,
@@ -55,6 +55,7 @@ export const soundings: Command = {
       maximumEdge,
       gapShare: gaps.share,
       outliers,
+      lines: read.lines,
       rejected: read.rejected.map(({ line, reason }) => ({ line, reason: tell(reason) })),
       notes: read.notes.map((note) => tell(note)),
     };

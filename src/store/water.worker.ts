@@ -3,7 +3,8 @@ import { type Answer, answer, answerLater } from "../core/quantity/answer";
 import { InputError } from "../core/quantity/fault";
 import { type CsvOptions, previewCsv } from "../core/formats/gauge-csv";
 import { readGaugeFile } from "../core/formats/gauge-file";
-import { addCounts, type GaugeFile, LARGEST_FILE, type Rejection } from "../core/formats/gauge-text";
+import { addCounts, type GaugeFile, LARGEST_FILE } from "../core/formats/gauge-text";
+import { addLines, type LineCounts, type Rejection } from "../core/formats/tally";
 import type { ForecastSkill } from "../core/gauge/backtest";
 import { type Outlook, outlookOf, forecastSkill } from "../core/gauge/outlook";
 import { type GaugeSummary, joinRecords, summariseGauge } from "../core/gauge/summary";
@@ -14,6 +15,8 @@ import { gaugeAtReach, gaugeOf } from "./river";
 /** What an import would bring, without the readings: those stay here until they are kept. */
 export interface GaugeImport extends Pick<GaugeFile, "codes" | "notes"> {
   summary: GaugeSummary;
+  /** What became of all their data lines. */
+  lines: LineCounts;
   /** Refused lines, with their file where there are several. */
   rejected: (Rejection & { file: string })[];
 }
@@ -42,10 +45,12 @@ const api = {
       });
       const codes = read.reduce<Record<string, number>>((sum, { record }) => addCounts(sum, record.codes), {});
       const notes = [...new Set(read.flatMap(({ record }) => record.notes))];
-      opened = { ...joinRecords(read.map(({ record }) => record)), rejected: [], codes, notes };
+      const lines = read.map(({ record }) => record.lines).reduce(addLines);
+      opened = { ...joinRecords(read.map(({ record }) => record)), rejected: [], lines, codes, notes };
       return {
         codes,
         notes,
+        lines,
         summary: summariseGauge(opened),
         rejected: read.flatMap(({ name, record }) =>
           record.rejected.map((one) => ({ ...one, file: read.length > 1 ? name : "" })),

@@ -22,12 +22,13 @@ test("files chosen are handed over, and the same file, mended, can be chosen aga
 
 test("refused lines are told with their reasons; of very many the first, and how many more there are", () => {
   const rejected = (n: number) => Array.from({ length: n }, (_, k) => ({ line: k + 2, reason: message("no-place") }));
-  const { rerender, container } = render(<Refused rejected={[]} system="metric" />);
-  expect(container).toBeEmptyDOMElement();
-  rerender(<Refused rejected={rejected(1)} system="metric" />);
-  expect(screen.getByText("1 line refused")).toBeInTheDocument();
+  const lines = (refused: number) => ({ read: 10, gaps: 2, rejected: refused });
+  const { rerender } = render(<Refused rejected={[]} lines={lines(0)} system="metric" />);
+  expect(screen.getByText("Of 12 data lines 10 read, 2 without a reading, 0 refused.")).toBeInTheDocument();
+  rerender(<Refused rejected={rejected(1)} lines={lines(1)} system="metric" />);
+  expect(screen.getByText("Of 13 data lines 10 read, 2 without a reading, 1 refused.")).toBeInTheDocument();
   expect(screen.getByRole("listitem")).toHaveTextContent(`line 2: ${tell(message("no-place"))}`);
-  rerender(<Refused rejected={rejected(203)} system="metric" />);
+  rerender(<Refused rejected={rejected(203)} lines={lines(203)} system="metric" />);
   expect(screen.getAllByRole("listitem")).toHaveLength(200);
   expect(screen.getByText("and 3 more")).toBeInTheDocument();
 });

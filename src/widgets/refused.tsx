@@ -1,3 +1,4 @@
+import type { LineCounts } from "../core/formats/tally";
 import type { Message } from "../core/quantity/message";
 import type { UnitSystem } from "../words/quantity";
 import { tell } from "../words/messages";
@@ -6,18 +7,22 @@ import { count } from "../words/text";
 /** Lines of them drawn at most; how many more there are is said. */
 const MOST = 200;
 
-/** Lines of a file that were refused, each with its reason. */
+/** What became of the lines of a file: read, gaps, and refused, each of those with its reason. */
 export function Refused({
   rejected,
+  lines,
   system,
 }: {
   rejected: readonly { line: number; reason: Message; file?: string }[];
+  lines: LineCounts;
   system: UnitSystem;
 }) {
-  if (rejected.length === 0) return null;
+  const all = lines.read + lines.gaps + lines.rejected;
+  const sum = `Of ${count(all, "data line")} ${lines.read} read, ${lines.gaps} without a reading, ${lines.rejected} refused.`;
+  if (rejected.length === 0) return <p className="text-soft">{sum}</p>;
   return (
     <details className="rounded-md border border-clay p-3" open={rejected.length <= 5}>
-      <summary className="font-semibold">{count(rejected.length, "line")} refused</summary>
+      <summary className="font-semibold">{sum}</summary>
       <ul className="mt-2 max-h-40 overflow-auto text-sm">
         {rejected.slice(0, MOST).map((one, k) => (
           <li key={k}>

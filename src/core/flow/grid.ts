@@ -1,3 +1,4 @@
+import { HIGHEST } from "../quantity/bounds";
 import { InputError } from "../quantity/fault";
 
 /**
@@ -57,6 +58,11 @@ export function cellsOf<T extends Float64Array | Float32Array | Uint8Array>(out:
   return out;
 }
 
+/** Demands a number of cells that can be solved: asked before any of them is made. */
+export function demandCells(nx: number, ny: number): void {
+  if (!(nx * ny <= MOST_CELLS)) throw new InputError("too-many-cells", { nx, ny, most: MOST_CELLS }, { path: "bed" });
+}
+
 /** Demands finite beds and a size that can be solved. */
 export function checkGrid(grid: Grid): void {
   const { nx, ny, cell } = grid;
@@ -69,9 +75,9 @@ export function checkGrid(grid: Grid): void {
         path: "bed",
       },
     );
-  if (nx * ny > MOST_CELLS) throw new InputError("too-many-cells", { nx, ny, most: MOST_CELLS }, { path: "bed" });
+  demandCells(nx, ny);
   for (let k = 0; k < nx * ny; k++) {
-    if (!Number.isFinite(grid.z[k]!))
+    if (!(Math.abs(grid.z[k]!) <= HIGHEST))
       throw new InputError(
         "bad-bed",
         { column: k % nx, row: Math.floor(k / nx) },
@@ -132,6 +138,7 @@ export function resample(grid: Grid, cell: number): Grid {
   if (Math.abs(factor - Math.round(factor)) < 1e-9) return coarsen(grid, Math.round(factor));
   const nx = Math.max(1, Math.round((grid.nx * grid.cell) / cell));
   const ny = Math.max(1, Math.round((grid.ny * grid.cell) / cell));
+  demandCells(nx, ny);
   const at = (values: Float64Array) =>
     Float64Array.from({ length: nx * ny }, (_, k) =>
       sample(values, grid.nx, grid.ny, grid.cell, ((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell),

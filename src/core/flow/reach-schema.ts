@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { above, between, finite, instant, latitude, longitude, positive, rule } from "../quantity/checks";
+import { FARTHEST, HIGHEST, MOST_DISCHARGE } from "../quantity/bounds";
+import { above, between, instant, latitude, longitude, positive, rule } from "../quantity/checks";
 import { SUBSTRATES } from "./substrate";
 import { TEMPLATES } from "./template-waters";
 
@@ -8,16 +9,20 @@ import { TEMPLATES } from "./template-waters";
  * downstream, z up.
  */
 const size = above(0, 5000);
+const place = between(-FARTHEST, FARTHEST);
+const height = between(-HIGHEST, HIGHEST);
+/** Degrees. */
+const angle = between(-3600, 3600);
 
 /** An object keeps its id when others come and go; files written by hand may leave it out (feature-ids.ts). */
 const named = { id: z.string().min(1).max(80).optional(), name: z.string().max(60).optional() };
 /** A rectangle laid by its middle, turned by `angle` degrees. */
-const lain = { x: finite, y: finite, length: size, width: size, angle: finite };
+const lain = { x: place, y: place, length: size, width: size, angle };
 
 /** Things placed on the bed. Height is above the bed under them, m. */
 export const featureSchema = z.discriminatedUnion("kind", [
   /** A bridge pier or post: straight-sided, round. */
-  z.strictObject({ kind: z.literal("pier"), x: finite, y: finite, diameter: size, height: size, ...named }),
+  z.strictObject({ kind: z.literal("pier"), x: place, y: place, diameter: size, height: size, ...named }),
   /** One fallen tree or log. */
   z.strictObject({ kind: z.literal("log"), ...lain, height: size, ...named }),
   /** A patch of another bottom: sets Manning's n. */
@@ -27,27 +32,27 @@ export const featureSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("overhang"), ...lain, ...named }),
   z.strictObject({
     kind: z.literal("boulder"),
-    x: finite,
-    y: finite,
+    x: place,
+    y: place,
     diameter: size,
     height: size,
     ...named,
   }),
   z.strictObject({
     kind: z.literal("log-jam"),
-    x: finite,
-    y: finite,
+    x: place,
+    y: place,
     length: size,
     width: size,
-    angle: finite,
+    angle,
     height: size,
     ...named,
   }),
   z.strictObject({
     kind: z.literal("wall"),
-    x: finite,
-    from: finite,
-    to: finite,
+    x: place,
+    from: place,
+    to: place,
     thickness: size,
     height: size,
     ...named,
@@ -78,21 +83,21 @@ const gridSchema = z.strictObject({
   nx: z.int().min(4).max(20_000),
   ny: z.int().min(3).max(20_000),
   cell: between(0.05, 50),
-  z: z.array(finite),
+  z: z.array(height),
 });
 
 /** Measured depths as heights, true to their plan; triangulated (soundings.ts). */
 const soundingsSchema = z.strictObject({
   kind: z.literal("soundings"),
   points: z
-    .array(z.strictObject({ x: finite, y: finite, z: finite }))
+    .array(z.strictObject({ x: place, y: place, z: height }))
     .min(3)
     .max(200_000),
   /** Longest side of a triangle between soundings that is believed, m; without it all are. */
   join: positive.optional(),
   /** Where the reach begins and ends, m in the soundings' own x; without it at the first and the last of them. */
   ends: z
-    .tuple([finite, finite])
+    .tuple([place, place])
     .refine(([from, to]) => to > from, rule("ends-before-it-begins"))
     .optional(),
   /** Land kept beyond the soundings on both sides, m: room for banks. */
@@ -110,9 +115,9 @@ const sectionsSchema = z.strictObject({
   sections: z
     .array(
       z.strictObject({
-        x: finite,
+        x: place,
         points: z
-          .array(z.strictObject({ y: finite, z: finite }))
+          .array(z.strictObject({ y: place, z: height }))
           .min(2)
           .max(2000),
       }),
@@ -124,31 +129,34 @@ const sectionsSchema = z.strictObject({
 export type Sections = z.infer<typeof sectionsSchema>;
 
 export const downstreamSchema = z.discriminatedUnion("kind", [
-  z.strictObject({ kind: z.literal("stage"), value: finite }),
-  z.strictObject({ kind: z.literal("normal"), slope: above(0, 0.2) }),
-  z.strictObject({ kind: z.literal("rating"), C: positive, h0: finite, b: positive }),
+  z.strictObject({ kind: z.literal("stage"), value: height }),
+  z.strictObject({ kind: z.literal("normal"), slope: between(1e-6, 0.2) }),
+  z.strictObject({ kind: z.literal("rating"), C: above(0, 1e6), h0: height, b: between(0.2, 10) }),
 ]);
 export type Downstream = z.infer<typeof downstreamSchema>;
 
 /** A depth by stick or a timed float at a marked place: what the model is fitted to (calibrate.ts). */
 export const waterReadingSchema = z.strictObject({
-  x: finite,
-  y: finite,
+  x: place,
+  y: place,
   kind: z.enum(["depth", "surface-speed"]),
   /** m, or m/s at the surface. */
   value: above(0, 100),
   /** Flow when it was taken, m3/s. */
-  discharge: positive,
+  discharge: above(0, MOST_DISCHARGE),
   at: instant,
 });
 export type WaterReading = z.infer<typeof waterReadingSchema>;
+
+/** Manning n; none at all is for cases with a closed form (the energy that water has bounds its speed, steady.ts). */
+const roughness = between(0, 1);
 
 export const reachSchema = z.object({
   schema: z.literal("low-heron/reach@1"),
   id: z.string().min(1).max(80),
   name: z.string().min(1).max(120),
   bed: z.discriminatedUnion("kind", [gridSchema, templateSchema, soundingsSchema, sectionsSchema]),
-  roughness: z.union([between(0, 1), z.array(between(0, 1))]),
+  roughness: z.union([roughness, z.array(roughness)]),
   downstream: downstreamSchema,
   features: z.array(featureSchema).max(500).optional(),
   readings: z.array(waterReadingSchema).max(200).optional(),

@@ -1,6 +1,6 @@
 import type { Sections } from "./reach-schema";
 import { InputError } from "../quantity/fault";
-import type { Grid } from "./grid";
+import { demandCells, type Grid } from "./grid";
 
 type Section = Sections["sections"][number];
 
@@ -31,6 +31,7 @@ export function rasteriseSections(bed: Sections, roughness: number, cell = bed.c
   ];
   const nx = Math.max(4, Math.round(length / cell));
   const ny = Math.max(3, Math.round((right - left) / cell));
+  demandCells(nx, ny);
   const z = new Float64Array(nx * ny);
   let k = 0;
   for (let i = 0; i < nx; i++) {

@@ -1,7 +1,7 @@
 import type { Soundings } from "./reach-schema";
 import { Delaunay } from "d3-delaunay";
 import { InputError } from "../quantity/fault";
-import type { Grid } from "./grid";
+import { demandCells, type Grid } from "./grid";
 import { nearestIn } from "./nearest";
 import { believedTriangles, eachCellIn, twiceArea } from "./triangles";
 
@@ -18,6 +18,7 @@ export function rasteriseSoundings(bed: Soundings, roughness: number, cell = bed
   const { x0, y0, length, breadth } = withMargin(extentOf(bed), bed.margin ?? 0);
   const nx = Math.max(4, bed.ends ? Math.floor(length / cell) : Math.ceil(length / cell));
   const ny = Math.max(3, Math.ceil(breadth / cell));
+  demandCells(nx, ny);
   const points = distinct(bed, x0, y0);
   const delaunay = Delaunay.from(
     points,

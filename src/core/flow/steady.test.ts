@@ -1,7 +1,7 @@
 import type { Reach } from "./reach-schema";
 import { findEddies } from "../water/eddies";
 import { InputError } from "../quantity/fault";
-import type { Field } from "./grid";
+import type { Field, Grid } from "./grid";
 import { rasteriseReach } from "./rasterise";
 import { checkReach, readReach } from "./reach";
 import { solveSteady, steadyFlow } from "./steady";
@@ -152,4 +152,70 @@ test.each<[string, () => unknown, string]>([
   ["a number in place of a reach", () => checkReach(5), "bad-reach"],
 ])("%s is refused with its code", (_, work, code) => {
   expect(faultOf(work).code).toBe(code);
+});
+
+describe("beds that no river has, without friction", () => {
+  const fall = (shape: (i: number, j: number) => number): Grid => {
+    const [nx, ny] = [40, 12];
+    const z = Float64Array.from({ length: nx * ny }, (_, k) => {
+      const [i, j] = [k % nx, Math.floor(k / nx)];
+      return shape(i, j) + (j < 1 || j > 10 ? 6 : 0);
+    });
+    return { nx, ny, cell: 1, z, roughness: new Float64Array(nx * ny) };
+  };
+  const solve = (grid: Grid, discharge: number) =>
+    solveSteady(grid, { discharge, downstream: { kind: "stage", value: Math.min(...grid.z) + 1 } });
+
+  test("water down a steep chute runs no faster than its fall allows: U <= sqrt(2 g H) (Torricelli 1643)", () => {
+    for (const steep of [(i: number) => 12 - 0.3 * i, (i: number, j: number) => 12 - 0.3 * i + 1.2 * Math.abs(j - 6)]) {
+      const grid = fall(steep);
+      const field = solve(grid, 60);
+      const head = Math.max(
+        ...Array.from({ length: grid.ny }, (_, j) => {
+          const k = j * grid.nx;
+          const h = field.depth[k]!;
+          return h > 0 ? field.bed[k]! + h + Math.hypot(field.u[k]!, field.v[k]!) ** 2 / (2 * 9.81) : -Infinity;
+        }),
+      );
+      const fastest = Math.max(...field.u.map((u, k) => Math.hypot(u, field.v[k]!)));
+      expect(fastest).toBeGreaterThan(12);
+      expect(fastest).toBeLessThan(Math.sqrt(2 * 9.81 * (head - Math.min(...grid.z))));
+    }
+  });
+
+  test.each([
+    ["needles", (i: number, j: number) => 12 - 0.3 * i + ((i * 7 + j * 3) % 11 === 0 ? 3 : 0), 5],
+    ["noise", (i: number, j: number) => 12 - 0.3 * i + 2 * Math.sin(i * 12.9898 + j * 78.233), 60],
+    ["noise that never settled", (i: number, j: number) => 12 - 0.3 * i + 2 * Math.sin(i * 12.9898 + j * 78.233), 5],
+  ])("%s: where it would, it is refused, and soon", (_, shape, discharge) => {
+    expect(() => solve(fall(shape), discharge)).toThrow(
+      expect.objectContaining({
+        fault: expect.objectContaining({
+          code: expect.stringMatching(/^(unstable|beyond-energy)$/) as string,
+        }) as object,
+      }) as Error,
+    );
+  });
+
+  test("discharges and heights of no river are refused at once", () => {
+    const codeOf = (work: () => unknown): string => {
+      try {
+        work();
+      } catch (error) {
+        return (error as { fault: { code: string } }).fault.code;
+      }
+      return "none";
+    };
+    const flat = fall((i) => 1 - 0.001 * i);
+    for (const discharge of [1e308, 400_001, 0, -1, NaN, Infinity])
+      expect(codeOf(() => solve(flat, discharge))).toBe("bad-discharge");
+    expect(
+      codeOf(() =>
+        solve(
+          fall(() => 1e17),
+          5,
+        ),
+      ),
+    ).toBe("bad-bed");
+  });
 });

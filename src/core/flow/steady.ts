@@ -1,5 +1,7 @@
 import type { Downstream } from "./reach-schema";
+import { MOST_DISCHARGE } from "../quantity/bounds";
 import { InputError } from "../quantity/fault";
+import { GRAVITY } from "../quantity/provenance";
 import { merge, overWindow, type AveragingWindow } from "./averaging";
 import { checkGrid, coarsen, DRY, type Field, type Grid, type Verdict } from "./grid";
 import type { Kernel } from "./kernel";
@@ -59,14 +61,8 @@ function sequence(grid: Grid): number[] {
  */
 export function* steadyFlow(grid: Grid, options: SteadyOptions): Generator<Progress, Field> {
   const { discharge } = options;
-  if (!Number.isFinite(discharge) || discharge <= 0)
-    throw new InputError(
-      "bad-discharge",
-      { discharge },
-      {
-        path: "discharge",
-      },
-    );
+  if (!(discharge > 0 && discharge <= MOST_DISCHARGE))
+    throw new InputError("bad-discharge", { discharge, most: MOST_DISCHARGE }, { path: "discharge" });
   checkGrid(grid);
   const level = outletLevel(grid, options.downstream, discharge) + (options.levelShift ?? 0);
   // A neighbour spares the coarsest grid, not the next: storage settles cheaply there, and a start straight on the
@@ -90,7 +86,45 @@ export function* steadyFlow(grid: Grid, options: SteadyOptions): Generator<Progr
     state = stateOf(field);
     if (factor !== 1) yield { done: share.to, cell: own.cell, seconds: 0, picture: field };
   }
+  demandEnergy(field!);
   return field!;
+}
+
+/** Water shallower than this may be thrown about, m; and how far a speed may be beyond what energy allows. */
+const DEEP_ENOUGH = 0.02;
+const BEYOND_ENERGY = 1.5;
+const SLOW = 2;
+
+/**
+ * Refuses water that runs faster than its fall allows: U <= sqrt(2 g (H - h - z)), H the greatest level at the inlet with
+ * the velocity head of its mean speed (Bernoulli). Beds that fall like stairs are beyond depth-averaged flow.
+ */
+function demandEnergy({ nx, ny, cell, bed, depth, u, v, discharge }: Field): void {
+  let [level, area] = [-Infinity, 0];
+  for (let k = 0; k < nx * ny; k += nx) {
+    if (!(depth[k]! > 0)) continue;
+    level = Math.max(level, bed[k]! + depth[k]!);
+    area += depth[k]! * cell;
+  }
+  const head = level + (discharge / area) ** 2 / (2 * GRAVITY);
+  for (let k = 0; k < nx * ny; k++) {
+    if (!(depth[k]! > DEEP_ENOUGH)) continue;
+    const speed = Math.hypot(u[k]!, v[k]!);
+    const allowed = Math.sqrt(2 * GRAVITY * Math.max(0, head - bed[k]! - depth[k]!));
+    if (!(speed <= BEYOND_ENERGY * allowed + SLOW))
+      throw new InputError("beyond-energy", { speed, allowed }, { path: "bed" });
+  }
+}
+
+/** Waves beyond this multiple of what a fall over the whole bed would give, and this much more, are none of water. */
+const BEYOND_WAVE = 3;
+const FAST = 30;
+
+/** Fastest wave that water on a bed can have, m/s; steps shorter than it asks for are those of a solve gone wild. */
+function fastestWave(grid: Grid): number {
+  let [least, most] = [Infinity, -Infinity];
+  for (const height of grid.z) [least, most] = [Math.min(least, height), Math.max(most, height)];
+  return BEYOND_WAVE * Math.sqrt(2 * GRAVITY * (most - least)) + FAST;
 }
 
 /** Runs steadyFlow to its end without a pause: for tests and the command line. */
@@ -113,6 +147,8 @@ function* settle(
 ): Generator<Progress, Field> {
   const { discharge } = options;
   const edges = { upstream: { kind: "inflow", discharge }, downstream: { kind: "level", level } } as const;
+  // A stable step is about the cell over the fastest wave: the more of them in a second, the faster it is.
+  const [own, wildest] = [0.5 * grid.cell, fastestWave(grid)];
   const water = new ShallowWater(grid, { ...edges, longestStep: 2 }, options.kernel, options.crew);
   try {
     water.setState(start.depth, start.u, start.v);
@@ -122,9 +158,12 @@ function* settle(
     for (let count = 0; ; count++) {
       // How many windows it will take nobody knows: each is given a fifth of what is left.
       const [from, span] = [1 - 0.8 ** count, 0.2 * 0.8 ** count];
+      let before = { time: water.time, steps: water.steps };
       const work = overWindow(water, WINDOW, Math.max(1, Math.round(SLICE / (grid.nx * grid.ny))));
       const window = yield* telling(work, (part): Progress => {
-        if (!Number.isFinite(water.outflowRate)) throw new InputError("unstable", {}, { path: "bed" });
+        const wild = (water.steps - before.steps) * own > (water.time - before.time) * wildest;
+        if (!Number.isFinite(water.outflowRate) || wild) throw new InputError("unstable", {}, { path: "bed" });
+        before = { time: water.time, steps: water.steps };
         const done = share.from + (share.to - share.from) * (from + span * part);
         return { done, cell: 0, seconds: water.time };
       });

@@ -200,3 +200,25 @@ describe("a survey", () => {
     expect(Math.abs(volume(again) / volume(own) - 1)).toBeLessThan(0.12);
   });
 });
+
+test("two soundings a continent apart are a slip, and are refused before anything is laid over them", () => {
+  const far = (a: number, b: number) => ({
+    frame: "geographic" as const,
+    measure: "depth" as const,
+    soundings: [
+      { a: -6, b: 53, value: 1, line: 2 },
+      { a: -6.0001, b: 53.0001, value: 1.2, line: 3 },
+      { a, b, value: 1.1, line: 4 },
+    ],
+  });
+  const options = { waterSurfaceSlope: 0.002, transducerDraft: 0 };
+  for (const place of [
+    [170, -53],
+    [-6, 54],
+    [-7, 53],
+  ] as const)
+    expect(() => survey(far(...place), options)).toThrow(
+      expect.objectContaining({ fault: expect.objectContaining({ code: "too-far-apart" }) as object }) as Error,
+    );
+  expect(survey(far(-6.0002, 53), options).points).toHaveLength(3);
+});

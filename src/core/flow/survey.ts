@@ -2,6 +2,7 @@ import type { Soundings } from "./reach-schema";
 import { Delaunay } from "d3-delaunay";
 import { median } from "simple-statistics";
 import { InputError } from "../quantity/fault";
+import { LONGEST_REACH } from "../quantity/bounds";
 import { interpolated, type Series } from "../gauge/series";
 import { headingBetween, toPlane } from "./plane";
 import { believedTriangles, eachCellIn, twiceArea } from "./triangles";
@@ -124,6 +125,7 @@ export function survey({ frame, measure, soundings }: SurveyInput, options: Surv
       line,
     };
   });
+  demandTogether(placed);
   const points = thinned(placed);
   const delaunay = Delaunay.from(
     points,
@@ -189,6 +191,20 @@ function stagesOf(soundings: SurveyInput["soundings"], stage: Series): number[] 
   const values = soundings.map(({ time }) => (time === undefined ? NaN : interpolated(stage, time)));
   return values.some((value) => !Number.isNaN(value)) ? values : undefined;
 }
+
+/** Soundings of one river lie together: two that are far apart are a slip of a position. */
+function demandTogether(placed: readonly SurveyPoint[]): void {
+  const [length, breadth] = [greatest(placed, "x"), greatest(placed, "y")];
+  if (length <= LONGEST_REACH && breadth <= LONGEST_REACH) return;
+  throw new InputError(
+    "too-far-apart",
+    { apart: Math.max(length, breadth), most: LONGEST_REACH },
+    { path: "bed.points" },
+  );
+}
+
+/** Squares laid over the soundings at most. */
+const MOST_SQUARES = 1e6;
 
 /** Many soundings as the means of those that share a small square; fewer stay as they are. */
 function thinned(points: SurveyPoint[]): SurveyPoint[] {
@@ -264,7 +280,7 @@ function endsOf(
   length: number,
   breadth: number,
 ): [number, number] {
-  const size = Math.min(0.5, length / 40);
+  const size = Math.max(Math.min(0.5, length / 40), Math.sqrt((length * breadth) / MOST_SQUARES));
   const [nx, ny] = [Math.ceil(length / size), Math.ceil(breadth / size)];
   const across = new Float64Array(nx);
   for (const three of triangles) eachCellIn(three, nx, ny, size, (k) => across[k % nx]!++);

@@ -1,5 +1,5 @@
 import type { Template } from "./reach-schema";
-import type { Grid } from "./grid";
+import { demandCells, type Grid } from "./grid";
 import { along, heldUp, RIFFLE_RUN_POOL, WATERS } from "./template-waters";
 
 /**
@@ -35,6 +35,7 @@ export function rasteriseTemplate(template: Template, roughness: number): Grid {
   const { length } = templateSize(template);
   const { cell, width, poolDepth, slope } = template;
   const { nx, ny } = templateCells(template);
+  demandCells(nx, ny);
   const z = new Float64Array(nx * ny);
   const n = new Float64Array(nx * ny).fill(roughness);
   const top = bankHeight(width);

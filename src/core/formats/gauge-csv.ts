@@ -1,9 +1,8 @@
 import { type Message, message } from "../quantity/message";
-import { type DecimalMark, decimalMarkOf } from "../quantity/number";
-import Papa from "papaparse";
 import { InputError } from "../quantity/fault";
 import { type Parameter, UNIT_OF } from "../gauge/series";
 import { findUnit } from "../quantity/units";
+import { columnMark, csvTable } from "./csv";
 import { type Column, demandText, dimensionOf, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
 import { ianaZone, readInstant, UTC } from "./instant";
 
@@ -63,39 +62,20 @@ export interface CsvOptions {
   columns?: readonly ColumnMatch[];
 }
 
-const DELIMITERS = [",", ";", "\t", "|"];
-
-/** Rows of a CSV, its delimiter found by itself, and which of them is the first that is neither empty nor a comment. */
-export function csvRows(text: string, file: string | undefined, preview = 0): { rows: string[][]; headerRow: number } {
-  const rows = Papa.parse<string[]>(text.trimEnd(), {
-    delimitersToGuess: DELIMITERS,
-    skipEmptyLines: false,
-    preview,
-  }).data;
-  const headerRow = rows.findIndex((row) => row.some((cell) => cell.trim() !== "") && !row[0]!.startsWith("#"));
-  if (headerRow < 0) throw new InputError("no-header", {}, { file, line: 1 });
-  return { rows, headerRow };
-}
-
-/** Rows looked at for the decimal mark of a column. */
-const MARK_ROWS = 2000;
-
-/** The decimal mark that the cells of a column show; undefined where none of them tells. */
-export const columnMark = (rows: readonly string[][], headerRow: number, index: number): DecimalMark | undefined =>
-  decimalMarkOf(rows.slice(headerRow + 1, headerRow + 1 + MARK_ROWS).map((row) => row[index] ?? ""));
-
-/** Lines looked at for a preview. */
-const PREVIEW = 400;
-
 /**
  * The columns of a CSV as its header names them, what each is taken for by name, and a cell of each: for matching them
  * by hand.
  */
 export function previewCsv(text: string, file?: string): { name: string; sample: string; match: ColumnMatch }[] {
   demandText(text, file);
-  const { rows, headerRow } = csvRows(text, file, PREVIEW);
-  const first = rows.slice(headerRow + 1).find((row) => row.length > 1 && !row[0]!.startsWith("#"));
-  return rows[headerRow]!.map((cell, index) => {
+  const table = csvTable(text, file);
+  let first: string[] | undefined;
+  for (const row of table.rows()) {
+    if (!("cells" in row)) continue;
+    first = row.cells;
+    break;
+  }
+  return table.header.map((cell, index) => {
     const header = readHeader(cell);
     const kind = kindOfColumn(header.name);
     const match: ColumnMatch =
@@ -116,8 +96,8 @@ export function previewCsv(text: string, file?: string): { name: string; sample:
 export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile {
   const { file } = options;
   demandText(text, file);
-  const { rows, headerRow } = csvRows(text, file);
-  const headers = (rows[headerRow] ?? []).map(readHeader);
+  const table = csvTable(text, file);
+  const headers = table.header.map(readHeader);
   const said = options.columns;
   if (said && said.length !== headers.length)
     throw new InputError(
@@ -125,13 +105,13 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
       { matched: said.length, count: headers.length },
       {
         file,
-        line: headerRow + 1,
+        line: table.headerLine,
       },
     );
   const timeColumn = headers.findIndex(
     (header, index) => (said ? said[index]!.as : kindOfColumn(header.name)) === "time",
   );
-  const where = { file, line: headerRow + 1 };
+  const where = { file, line: table.headerLine };
   if (timeColumn < 0) throw new InputError("no-time-column", { columns: listed(headers) }, where);
 
   const notes: Message[] = [];
@@ -164,35 +144,33 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
 
   const gathering = new Gathering(
     columns,
-    columns.map(({ index }) => columnMark(rows, headerRow, index)),
+    columns.map(({ index }) => columnMark(table, index)),
   );
   let previous = -Infinity;
   let unzoned = 0;
-  // Papa keeps one row a line unless a quoted cell holds a line break; count those too so that line numbers stay true.
-  const quoted = text.includes('"');
-  let line = headerRow + 1;
-  for (let r = headerRow + 1; r < rows.length; r++) {
-    const row = rows[r]!;
-    line++;
-    const here = line;
-    if (quoted) line += row.reduce((breaks, cell) => breaks + (cell.match(/\n/g)?.length ?? 0), 0);
-    if (row[0]!.startsWith("#") || row.every((cell) => cell.trim() === "")) continue;
-    if (row.length < headers.length) {
-      gathering.reject(here, message("short-line", { length: row.length, wanted: headers.length }));
+  for (const row of table.rows()) {
+    if ("why" in row) {
+      gathering.reject(row.line, row.why);
       continue;
     }
-    const instant = readInstant(row[timeColumn]!, zone, previous);
+    const { line, cells } = row;
+    if (cells.every((cell) => cell.trim() === "")) {
+      gathering.tally.gap();
+      continue;
+    }
+    const instant = readInstant(cells[timeColumn]!, zone, previous);
     if (!instant.ok) {
-      gathering.reject(here, instant.reason);
+      gathering.reject(line, instant.reason);
       continue;
     }
     if (!instant.zoned) unzoned++;
     previous = instant.time;
-    gathering.take(here, instant.time, row);
+    gathering.take(line, instant.time, cells);
   }
   const series = gathering.finish(file);
   if (unzoned && !zoneName) notes.push(message("no-offset", { unzoned }));
-  return { station: { id: "", name: "" }, series, rejected: gathering.rejected, codes: gathering.codes, notes };
+  const { tally, codes } = gathering;
+  return { station: { id: "", name: "" }, series, rejected: tally.ordered(), lines: tally.counts, codes, notes };
 }
 
 function unitFor(

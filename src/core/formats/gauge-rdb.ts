@@ -1,6 +1,7 @@
 import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { type Column, demandText, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
+import { LONGEST_LINE, linesOf } from "./lines";
 import { PARAMETER_CODES } from "./parameter-codes";
 import { codedZone, ianaZone, readInstant, UTC, type Zone } from "./instant";
 
@@ -65,10 +66,12 @@ function stationName(comments: readonly string[], id: string): string {
 export function readGaugeRdb(text: string, options: { zone?: string; file?: string } = {}): GaugeFile {
   const { file } = options;
   demandText(text, file);
-  const lines = text.split(/\r?\n/);
+  const lines = linesOf(text, file);
   const comments = lines.filter((line) => line.startsWith("#"));
   const headerLine = lines.findIndex((line) => !line.startsWith("#") && line.trim() !== "");
   if (headerLine < 0) throw new InputError("no-header", {}, { file, line: lines.length });
+  if (lines[headerLine]!.length > LONGEST_LINE)
+    throw new InputError("line-too-long", { most: LONGEST_LINE }, { file, line: headerLine + 1 });
   const headers = lines[headerLine]!.split("\t").map((name) => name.trim());
   const notes: Message[] = [];
   const layout = layoutOf(headers, headerLine + 1, file, notes);
@@ -80,9 +83,13 @@ export function readGaugeRdb(text: string, options: { zone?: string; file?: stri
   for (let k = headerLine + 1; k < lines.length; k++) {
     const row = lines[k]!;
     if (row.trim() === "" || row.startsWith("#")) continue;
+    if (row.length > LONGEST_LINE) {
+      gathering.reject(k + 1, message("long-text-line", { most: LONGEST_LINE }));
+      continue;
+    }
     const cells = row.split("\t");
-    if (k === headerLine + 1 && isFormatRow(cells)) continue;
-    if (cells.join("\t") === headers.join("\t") || isFormatRow(cells)) continue;
+    // Files of several stations say their header again.
+    if (row === lines[headerLine] || isFormatRow(cells)) continue;
     const read = readRow(cells, headers.length, layout, zoneFor, previous);
     if (!read.ok) {
       gathering.reject(k + 1, read.reason);
@@ -102,7 +109,8 @@ export function readGaugeRdb(text: string, options: { zone?: string; file?: stri
   return {
     station: { id, name: stationName(comments, id) },
     series,
-    rejected: gathering.rejected,
+    rejected: gathering.tally.ordered(),
+    lines: gathering.tally.counts,
     codes: gathering.codes,
     notes,
   };
@@ -115,6 +123,8 @@ function readRow(
   zoneFor: (code: string | undefined) => Zone | undefined,
   previous: number,
 ) {
+  if (cells.length > width && cells.slice(width).some((cell) => cell.trim() !== ""))
+    return { ok: false as const, reason: message("long-line", { length: cells.length, wanted: width }) };
   if (cells.length < width - 1)
     return { ok: false as const, reason: message("short-line", { length: cells.length, wanted: width }) };
   const code = layout.zoneColumn < 0 ? undefined : cells[layout.zoneColumn];

@@ -1,18 +1,16 @@
 import { type Message, message } from "../quantity/message";
 import { type DecimalMark, parseNumber, type ParsedNumber } from "../quantity/number";
+import { HIGHEST, MOST_DISCHARGE } from "../quantity/bounds";
 import { InputError } from "../quantity/fault";
 import { PARAMETERS, type Parameter, type Series, seriesFromColumns, UNIT_OF } from "../gauge/series";
 import type { GaugeRecord } from "../gauge/summary";
 import { type Dimension, findUnit, toSI } from "../quantity/units";
-
-/** A line that was not taken, with its number in the file (from 1) and why. */
-export interface Rejection {
-  line: number;
-  reason: Message;
-}
+import { type LineCounts, type Rejection, Tally } from "./tally";
 
 export interface GaugeFile extends GaugeRecord {
   rejected: Rejection[];
+  /** What became of the data lines: the three add up to all of them. */
+  lines: LineCounts;
   /** Codes that stood in place of numbers, and how often: counted as gaps. */
   codes: Record<string, number>;
   /** Things worth knowing that cost no data. */
@@ -87,9 +85,12 @@ export interface Column {
 
 /** Gathers the readings of a file column by column, and what was refused. */
 export class Gathering {
-  readonly rejected: Rejection[] = [];
+  readonly tally = new Tally();
   readonly codes: Record<string, number> = {};
   private readonly times: number[] = [];
+  /** For each of them its line, and what became of it. */
+  private readonly lines: number[] = [];
+  private readonly became: ("read" | "gaps" | "rejected")[] = [];
   private readonly readings: number[][];
   private readonly units;
 
@@ -102,35 +103,66 @@ export class Gathering {
     this.units = columns.map((column) => findUnit(column.unitName));
   }
 
-  /** `line` may be a way to find it, where finding costs something. */
-  reject(line: number | (() => number), reason: Message): void {
-    this.rejected.push({ line: typeof line === "number" ? line : line(), reason });
+  reject(line: number, reason: Message): void {
+    this.tally.reject(line, reason);
   }
 
   /** Takes one row's cells at `time`. A bad cell is refused and becomes a gap; the others of the row are kept. */
-  take(line: number | (() => number), time: number, cells: readonly (string | undefined)[]): void {
+  take(line: number, time: number, cells: readonly (string | undefined)[]): void {
     this.times.push(time);
+    this.lines.push(line);
+    const before = this.tally.counts.rejected;
+    let any = false;
     for (let k = 0; k < this.columns.length; k++) {
       const column = this.columns[k]!;
-      this.readings[k]!.push(this.valueOf(line, column, (cells[column.index] ?? "").trim(), k));
+      const value = this.valueOf(line, column, (cells[column.index] ?? "").trim(), k);
+      this.readings[k]!.push(value);
+      any ||= !Number.isNaN(value);
     }
+    this.note(this.tally.counts.rejected > before ? "rejected" : any ? "read" : "gaps");
+  }
+
+  private note(became: "read" | "gaps" | "rejected"): void {
+    this.became.push(became);
+    if (became === "read") this.tally.read();
+    if (became === "gaps") this.tally.gap();
   }
 
   /** A reading that the gauge gave as missing, and its reason. */
-  missing(time: number, reason: string): void {
-    this.codes[reason] = (this.codes[reason] ?? 0) + 1;
+  missing(line: number, time: number, reason: string): void {
+    this.count(reason);
     this.times.push(time);
+    this.lines.push(line);
     for (const readings of this.readings) readings.push(NaN);
+    this.note("gaps");
   }
 
-  private valueOf(line: number | (() => number), column: Column, cell: string, k: number): number {
+  private count(code: string): void {
+    this.codes[code] = (this.codes[code] ?? 0) + 1;
+  }
+
+  /** Of two lines at one instant the later stands; the earlier is told. */
+  private tellRepeated(): void {
+    if (this.times.every((time, k) => k === 0 || time > this.times[k - 1]!)) return;
+    const last = new Map<number, number>();
+    this.times.forEach((time, k) => last.set(time, k));
+    this.times.forEach((time, k) => {
+      const by = last.get(time)!;
+      const was = this.became[k]!;
+      if (by === k || was === "rejected") return;
+      this.tally.withdraw(this.lines[k]!, was, message("repeated-instant", { line: this.lines[by]! }));
+      this.became[k] = "rejected";
+    });
+  }
+
+  private valueOf(line: number, column: Column, cell: string, k: number): number {
     if (cell === "") return NaN;
     const mark = this.marks[k];
     const parsed: ParsedNumber =
       mark !== "," && PLAIN.test(cell) ? { ok: true, value: Number(cell) } : parseNumber(cell, mark);
     const number = parsed.ok ? parsed.value : NaN;
     if ((Number.isNaN(number) || number <= -999) && CODES.has(cell.toLowerCase())) {
-      this.codes[cell] = (this.codes[cell] ?? 0) + 1;
+      this.count(cell);
       return NaN;
     }
     if (!Number.isFinite(number)) {
@@ -147,7 +179,7 @@ export class Gathering {
     const value = unit ? toSI(number, unit) : number;
     const fault = impossible(column.parameter, value);
     if (fault) {
-      this.reject(line, message(fault, { parameter: column.parameter, cell }));
+      this.reject(line, message(fault, { parameter: column.parameter, cell: cell.slice(0, 40) }));
       return NaN;
     }
     return value;
@@ -157,7 +189,7 @@ export class Gathering {
   finish(file?: string): Series[] {
     const series = this.series();
     if (series.length === 0) {
-      const first = this.rejected[0];
+      const first = this.tally.ordered()[0];
       throw new InputError("no-readings", { line: first?.line, reason: first?.reason }, { file, line: first?.line });
     }
     return series;
@@ -165,6 +197,7 @@ export class Gathering {
 
   /** The series with at least one true reading. */
   series(): Series[] {
+    this.tellRepeated();
     return this.columns
       .map((column, k) => ({
         ...seriesFromColumns(column.parameter, this.times, this.readings[k]!),
@@ -177,7 +210,8 @@ export class Gathering {
 /** Why a reading cannot be, or undefined. Bounds are wide: they catch wrong units and broken sensors, not floods. */
 function impossible(parameter: Parameter, value: number): string | undefined {
   if (parameter === "discharge" && value < 0) return "is-negative";
-  if (parameter === "discharge" && value > 400_000) return "is-too-much";
+  if (parameter === "discharge" && value > MOST_DISCHARGE) return "is-too-much";
+  if (parameter === "stage" && Math.abs(value) > HIGHEST) return "is-no-stage";
   if (parameter === "turbidity" && (value < 0 || value > 100_000)) return "is-no-turbidity";
   if (parameter === "waterTemperature" && (value < -3 || value > 50)) return "is-no-temperature";
   if (parameter === "airPressure" && (value < 500 || value > 1100)) return "is-no-pressure";

@@ -4,7 +4,9 @@ import type { Parameter } from "../gauge/series";
 import { findUnit } from "../quantity/units";
 import { dimensionOf, type GaugeFile, Gathering } from "./gauge-text";
 import { ianaZone, readInstant, UTC, type Zone } from "./instant";
+import { elementLines } from "./lines";
 import { PARAMETER_CODES } from "./parameter-codes";
+import { addLines } from "./tally";
 import { asNode, listOf as list, parseXml, textOf as text, type XmlNode as Node, xmlParser } from "./xml";
 
 /**
@@ -59,13 +61,6 @@ function unitOf(series: Node): string {
   );
 }
 
-/** Line of the nth point of the file (from 0), found only when something has to be said about it. */
-function lineOfPoint(source: string, nth: number): number {
-  const tag = /<(?:[\w.-]+:)?point[\s>]/g;
-  for (let k = 0; k <= nth; k++) if (!tag.exec(source)) return 1;
-  return source.slice(0, tag.lastIndex).split("\n").length;
-}
-
 const isNil = (value: unknown): boolean => /^(true|1)$/.test(attribute(value, "nil")) || text(value) === "";
 
 /** Why a value is missing: its nil reason or qualifier, for the list of codes. */
@@ -94,7 +89,15 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
   const observations = observationsOf(root);
   if (observations.length === 0) throw new InputError("not-waterml2", {}, { file });
 
-  const out: GaugeFile = { station: { id: "", name: "" }, series: [], rejected: [], codes: {}, notes: [] };
+  const out: GaugeFile = {
+    station: { id: "", name: "" },
+    series: [],
+    rejected: [],
+    lines: { read: 0, gaps: 0, rejected: 0 },
+    codes: {},
+    notes: [],
+  };
+  const lineOf = elementLines(source, ["point"]);
   const told = { unzoned: 0 };
   let firstPoint = 0;
   for (const observation of observations) {
@@ -137,7 +140,8 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
     const gathering = new Gathering([{ index: 0, parameter, unitName }]);
     takePoints(gathering, points, first, zone!);
     const found = gathering.series();
-    out.rejected.push(...gathering.rejected);
+    out.rejected = [...out.rejected, ...gathering.tally.ordered()];
+    out.lines = addLines(out.lines, gathering.tally.counts);
     for (const [code, count] of Object.entries(gathering.codes)) out.codes[code] = (out.codes[code] ?? 0) + count;
     if (found.length === 0) return void out.notes.push(message("series-empty", { name }));
     out.series.push(...found);
@@ -149,12 +153,12 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
     points.forEach((point, k) => {
       const pair = at(point, "MeasurementTVP");
       const instant = readInstant(text(at(pair, "time")), own, previous);
-      const line = () => lineOfPoint(source, first + k);
-      if (!instant.ok) return gathering.reject(line(), instant.reason);
+      const line = lineOf(first + k);
+      if (!instant.ok) return gathering.reject(line, instant.reason);
       if (!instant.zoned) told.unzoned++;
       previous = instant.time;
       const value = at(pair, "value");
-      if (isNil(value)) gathering.missing(instant.time, reasonOf(value, pair));
+      if (isNil(value)) gathering.missing(line, instant.time, reasonOf(value, pair));
       else gathering.take(line, instant.time, [text(value)]);
     });
   }

@@ -1,27 +1,37 @@
 import { message } from "../quantity/message";
+import { HIGHEST, MOST_DISCHARGE } from "../quantity/bounds";
 import { InputError } from "../quantity/fault";
 import type { Gauging } from "../gauge/rating";
 import { numberIn } from "../quantity/number";
 import { findUnit, toSI } from "../quantity/units";
-import { columnMark, csvRows, kindOfColumn, readHeader } from "./gauge-csv";
-import { demandText, type Rejection } from "./gauge-text";
+import { columnMark, type CsvRow, csvTable } from "./csv";
+import { kindOfColumn, readHeader } from "./gauge-csv";
+import { demandText } from "./gauge-text";
+import { type LineCounts, type Rejection, Tally } from "./tally";
+
+export interface PairsFile {
+  gaugings: Gauging[];
+  rejected: Rejection[];
+  lines: LineCounts;
+}
 
 /**
  * Stage-discharge pairs from a CSV: columns by name and unit; two bare columns of numbers are stage, m, and discharge,
  * m3/s.
  */
-export function readPairs(text: string, file?: string): { gaugings: Gauging[]; rejected: Rejection[] } {
+export function readPairs(text: string, file?: string): PairsFile {
   demandText(text, file);
-  const { rows, headerRow: first } = csvRows(text, file);
-  const bare = rows[first]!.every((cell) => Number.isFinite(numberIn(cell)));
-  const headers = bare ? [] : rows[first]!.map(readHeader);
+  const table = csvTable(text, file);
+  const { header: cells, headerLine } = table;
+  const bare = cells.every((cell) => Number.isFinite(numberIn(cell)));
+  const headers = bare ? [] : cells.map(readHeader);
   const column = (parameter: "stage" | "discharge", otherwise: number) => {
     const index = bare ? otherwise : headers.findIndex((header) => kindOfColumn(header.name) === parameter);
     if (index < 0)
       throw new InputError(
         "no-named-column",
         { parameter, columns: headers.map((one) => one.name) },
-        { file, line: first + 1 },
+        { file, line: headerLine },
       );
     const header = headers[index];
     if (header?.zone)
@@ -30,7 +40,7 @@ export function readPairs(text: string, file?: string): { gaugings: Gauging[]; r
         { name: header.name, unit: header.zone },
         {
           file,
-          line: first + 1,
+          line: headerLine,
         },
       );
     const unit = findUnit(header?.unit ?? (parameter === "stage" ? "m" : "m3/s"))!;
@@ -38,29 +48,38 @@ export function readPairs(text: string, file?: string): { gaugings: Gauging[]; r
       throw new InputError(
         "wrong-unit",
         { name: header!.name, unit: header!.unit, parameter },
-        { file, line: first + 1 },
+        { file, line: headerLine },
       );
     return { index, unit };
   };
   const [stage, discharge] = [column("stage", 0), column("discharge", 1)];
+  const marks = [stage, discharge].map(({ index }) => columnMark(table, index));
   const gaugings: Gauging[] = [];
-  const rejected: Rejection[] = [];
-  for (let k = bare ? first : first + 1; k < rows.length; k++) {
-    const row = rows[k]!;
-    if (row[0]!.startsWith("#") || row.every((cell) => cell.trim() === "")) continue;
-    const [h, q] = [stage, discharge].map(({ index, unit }) => {
-      return toSI(numberIn(row[index] ?? "", columnMark(rows, first, index)), unit);
-    }) as [number, number];
-    if (!Number.isFinite(h) || !Number.isFinite(q)) rejected.push({ line: k + 1, reason: message("not-a-pair") });
-    else if (q <= 0)
-      rejected.push({ line: k + 1, reason: message("pair-discharge", { text: row[discharge.index]!.trim() }) });
-    else gaugings.push({ stage: h, discharge: q });
-  }
+  const tally = new Tally();
+  const take = (row: CsvRow) => {
+    if ("why" in row) return tally.reject(row.line, row.why);
+    if (row.cells.every((cell) => cell.trim() === "")) return tally.gap();
+    const [h, q] = [stage, discharge].map(({ index, unit }, k) =>
+      toSI(numberIn(row.cells[index] ?? "", marks[k]), unit),
+    ) as [number, number];
+    if (!Number.isFinite(h) || !Number.isFinite(q)) return tally.reject(row.line, message("not-a-pair"));
+    if (q <= 0)
+      return tally.reject(
+        row.line,
+        message("pair-discharge", { text: row.cells[discharge.index]!.trim().slice(0, 40) }),
+      );
+    if (Math.abs(h) > HIGHEST || q > MOST_DISCHARGE) return tally.reject(row.line, message("impossible-pair"));
+    tally.read();
+    gaugings.push({ stage: h, discharge: q });
+  };
+  if (bare) take({ line: headerLine, cells });
+  for (const row of table.rows()) take(row);
+  const rejected = tally.ordered();
   if (gaugings.length === 0)
     throw new InputError(
       "no-pairs",
       { line: rejected[0]?.line, reason: rejected[0]?.reason },
       { file, line: rejected[0]?.line },
     );
-  return { gaugings, rejected };
+  return { gaugings, rejected, lines: tally.counts };
 }

@@ -2,7 +2,8 @@ import { message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { numberIn } from "../quantity/number";
 import { findUnit, toSI } from "../quantity/units";
-import { columnMark, csvRows, readHeader } from "./gauge-csv";
+import { columnMark, csvTable } from "./csv";
+import { readHeader } from "./gauge-csv";
 import { readInstant, UTC } from "./instant";
 import { type Frame, SoundingsGathering, type SoundingsFile } from "./soundings-text";
 
@@ -20,9 +21,9 @@ const TIME = /^(time|datetime|date.?time|timestamp|utc)$/;
  * depth or height, perhaps a time.
  */
 export function readSoundingsCsv(text: string, file?: string): SoundingsFile {
-  const { rows, headerRow } = csvRows(text, file);
-  const headers = rows[headerRow]!.map(readHeader);
-  const where = { file, line: headerRow + 1 };
+  const table = csvTable(text, file);
+  const headers = table.header.map(readHeader);
+  const where = { file, line: table.headerLine };
   const column = (pattern: RegExp) => headers.findIndex((header) => pattern.test(header.name));
   const pair = PAIRS.find(({ a, b }) => column(a) >= 0 && column(b) >= 0);
   const names = headers
@@ -40,14 +41,21 @@ export function readSoundingsCsv(text: string, file?: string): SoundingsFile {
   const [a, b, time] = [column(pair.a), column(pair.b), column(TIME)];
   const gathering = new SoundingsGathering(pair.frame, measure, file);
   if (!header.unit) gathering.notes.push(message("assumed-metres", { name: header.name }));
-  const marks = new Map([a, b, valueColumn].map((index) => [index, columnMark(rows, headerRow, index)]));
-  for (let k = headerRow + 1; k < rows.length; k++) {
-    const row = rows[k]!;
-    if (row[0]!.startsWith("#") || row.every((cell) => cell.trim() === "")) continue;
-    const number = (index: number) => numberIn(row[index] ?? "", marks.get(index));
-    const instant = time >= 0 && (row[time] ?? "").trim() !== "" ? readInstant(row[time]!, UTC) : undefined;
-    if (instant && !instant.ok) gathering.reject(k + 1, instant.reason);
-    else gathering.take(k + 1, number(a), number(b), toSI(number(valueColumn), unit), instant?.time);
+  const marks = new Map([a, b, valueColumn].map((index) => [index, columnMark(table, index)]));
+  for (const row of table.rows()) {
+    if ("why" in row) {
+      gathering.reject(row.line, row.why);
+      continue;
+    }
+    const { line, cells } = row;
+    if (cells.every((cell) => cell.trim() === "")) {
+      gathering.tally.gap();
+      continue;
+    }
+    const number = (index: number) => numberIn(cells[index]!, marks.get(index));
+    const instant = time >= 0 && cells[time]!.trim() !== "" ? readInstant(cells[time]!, UTC) : undefined;
+    if (instant && !instant.ok) gathering.reject(line, instant.reason);
+    else gathering.take(line, number(a), number(b), toSI(number(valueColumn), unit), instant?.time);
   }
   return gathering.finish();
 }

@@ -59,6 +59,6 @@ export function readSoundingsGeoJson(text: string, file?: string): SoundingsFile
     );
   });
   gathering.notes.push(message("features-counted"));
-  if (gathering.rejected.length === 0) gathering.notes.pop();
+  if (gathering.tally.counts.rejected === 0) gathering.notes.pop();
   return gathering.finish();
 }

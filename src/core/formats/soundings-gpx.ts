@@ -1,19 +1,13 @@
 import { InputError } from "../quantity/fault";
 import { parseQuantity } from "../quantity/units";
 import { readInstant, UTC } from "./instant";
+import { elementLines } from "./lines";
 import { SoundingsGathering, type SoundingsFile } from "./soundings-text";
 import { asNode, listOf, parseXml, textOf, xmlParser, type XmlNode } from "./xml";
 
 export const looksLikeGpx = (text: string): boolean => /<(?:[\w.-]+:)?gpx[\s>]/.test(text.slice(0, 2000));
 
 const parser = xmlParser(["wpt", "trk", "trkseg", "trkpt", "rte", "rtept"]);
-
-/** Line of the nth place of the file (from 0), found only when something has to be said about it. */
-function lineOfPlace(source: string, nth: number): number {
-  const tag = /<(?:[\w.-]+:)?(?:wpt|trkpt|rtept)[\s>]/g;
-  for (let k = 0; k <= nth; k++) if (!tag.exec(source)) return 1;
-  return source.slice(0, tag.lastIndex).split("\n").length;
-}
 
 /** A depth among the extensions of a place, at any depth of nesting: an element named depth, in m. */
 function depthIn(value: unknown): number | undefined {
@@ -46,6 +40,7 @@ export function readSoundingsGpx(source: string, file?: string): SoundingsFile {
   ]
     .map(asNode)
     .filter((node): node is XmlNode => node !== undefined);
+  const lineOf = elementLines(source, ["wpt", "trkpt", "rtept"]);
   places.forEach((place, k) => {
     const named = ["name", "cmt", "desc"]
       .map((key) => textOf(place[key]))
@@ -53,9 +48,13 @@ export function readSoundingsGpx(source: string, file?: string): SoundingsFile {
       .find((parsed) => parsed?.ok);
     const depth = depthIn(place.extensions) ?? (named?.ok ? named.value : NaN);
     const instant = textOf(place.time) ? readInstant(textOf(place.time), UTC) : undefined;
-    const before = gathering.rejected.length;
-    gathering.take(0, Number(place["@lon"]), Number(place["@lat"]), depth, instant?.ok ? instant.time : undefined);
-    if (gathering.rejected.length > before) gathering.rejected.at(-1)!.line = lineOfPlace(source, k);
+    gathering.take(
+      lineOf(k),
+      Number(place["@lon"]),
+      Number(place["@lat"]),
+      depth,
+      instant?.ok ? instant.time : undefined,
+    );
   });
   return gathering.finish();
 }

@@ -1,9 +1,12 @@
 import { message } from "../quantity/message";
+import { linesOf } from "./lines";
 import { SoundingsGathering, type SoundingsFile } from "./soundings-text";
 
 export const looksLikeNmea = (text: string): boolean =>
   /^\s*(?:\S+\s+)?[$!][A-Z]{2}[A-Z]{3},/m.test(text.slice(0, 4000));
 
+/** A sentence has 82 characters (NMEA 0183); some devices write longer ones, and a clock before them. */
+const LONGEST_SENTENCE = 400;
 const FOOT = 0.3048;
 const FATHOM = 1.8288;
 const DAY = 86_400_000;
@@ -51,33 +54,39 @@ export function readSoundingsNmea(text: string, file?: string): SoundingsFile {
     });
     waiting = [];
   };
-  text.split(/\r?\n/).forEach((raw, k) => {
+  linesOf(text, file).forEach((whole, k) => {
     const line = k + 1;
-    const match = /[$!]([A-Z]{2}([A-Z]{3}),[^*\r\n]*)(?:\*([0-9A-Fa-f]{2}))?\s*$/.exec(raw);
+    const raw = whole.trimEnd();
+    if (raw.length > LONGEST_SENTENCE) return gathering.reject(line, message("not-nmea"));
+    const match = /[$!]([A-Z]{2}([A-Z]{3}),[^*\r\n]*)(?:\*([0-9A-Fa-f]{2}))?$/.exec(raw);
     if (!match) {
-      if (raw.trim() !== "" && !raw.startsWith("#")) gathering.reject(line, message("not-nmea"));
+      if (raw !== "" && !raw.startsWith("#")) gathering.reject(line, message("not-nmea"));
       return;
     }
     const [, body, kind, sum] = match as unknown as [string, string, string, string | undefined];
-    if (!/^(GGA|RMC|GLL|ZDA|DPT|DBS|DBT)$/.test(kind)) return;
+    // Sentences that say nothing of place or depth are read as what they are.
+    if (!/^(GGA|RMC|GLL|ZDA|DPT|DBS|DBT)$/.test(kind)) return gathering.tally.read();
     if (sum === undefined) unsummed++;
     else if (nmeaSum(body) !== sum.toUpperCase())
       return gathering.reject(line, message("bad-checksum", { sum, right: nmeaSum(body) }));
     const parts = body.split(",");
     const depth = depthOf(kind, parts);
     if (depth) {
-      if (depth.value === 0 || Number.isNaN(depth.value)) lost++;
-      else {
+      if (depth.value === 0 || Number.isNaN(depth.value)) {
+        lost++;
+        gathering.tally.gap();
+      } else {
         if (depth.below === "transducer") belowTransducer++;
         waiting.push({ line, depth: depth.value });
       }
       return;
     }
     if (kind === "ZDA" || kind === "RMC") day = dayOf(kind, parts) ?? day;
-    if (kind === "ZDA") return;
+    if (kind === "ZDA") return gathering.tally.read();
     const fix = fixOf(kind, parts, day, last?.time);
     if (fix === "none") return gathering.reject(line, message("no-fix"));
     if (fix === "bad") return gathering.reject(line, message("bad-position"));
+    gathering.tally.read();
     place(fix);
     last = fix;
   });

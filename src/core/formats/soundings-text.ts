@@ -1,6 +1,7 @@
 import { type Message, message } from "../quantity/message";
+import { FARTHEST, HIGHEST } from "../quantity/bounds";
 import { InputError } from "../quantity/fault";
-import { type Rejection } from "./gauge-text";
+import { type LineCounts, type Rejection, Tally } from "./tally";
 
 /** What the two coordinates of a sounding are. */
 export type Frame =
@@ -26,6 +27,8 @@ export interface SoundingsFile {
   measure: "depth" | "height";
   soundings: Sounding[];
   rejected: Rejection[];
+  /** What became of the data lines: the three add up to all of them. */
+  lines: LineCounts;
   notes: Message[];
 }
 
@@ -37,7 +40,7 @@ const DEEPEST = 120;
 /** Gathers soundings and what was refused. */
 export class SoundingsGathering {
   readonly soundings: Sounding[] = [];
-  readonly rejected: Rejection[] = [];
+  readonly tally = new Tally();
   readonly notes: Message[] = [];
 
   constructor(
@@ -47,7 +50,7 @@ export class SoundingsGathering {
   ) {}
 
   reject(line: number, reason: Message): void {
-    this.rejected.push({ line, reason });
+    this.tally.reject(line, reason);
   }
 
   take(line: number, a: number, b: number, value: number, time?: number): void {
@@ -55,16 +58,21 @@ export class SoundingsGathering {
     if (this.frame === "geographic" && (Math.abs(a) > 180 || Math.abs(b) > 90))
       return this.reject(line, message("not-a-position", { b, a }));
     if (!Number.isFinite(value)) return this.reject(line, message("no-value", { measure: this.measure }));
+    if (this.frame !== "geographic" && (Math.abs(a) > FARTHEST || Math.abs(b) > FARTHEST))
+      return this.reject(line, message("not-on-earth", { a, b }));
+    if (this.measure === "height" && Math.abs(value) > HIGHEST)
+      return this.reject(line, message("impossible-height", { value }));
     if (this.measure === "depth" && (value < 0 || value > DEEPEST))
       return this.reject(line, message("impossible-depth", { value }));
     if (this.soundings.length >= MOST)
       throw new InputError("too-many-soundings", { most: MOST }, { file: this.file, line });
+    this.tally.read();
     this.soundings.push(time === undefined ? { a, b, value, line } : { a, b, value, time, line });
   }
 
   finish(): SoundingsFile {
     if (this.soundings.length === 0) {
-      const first = this.rejected[0];
+      const first = this.tally.ordered()[0];
       throw new InputError(
         "no-soundings",
         { measure: this.measure, line: first?.line, reason: first?.reason },
@@ -75,7 +83,8 @@ export class SoundingsGathering {
       frame: this.frame,
       measure: this.measure,
       soundings: this.soundings,
-      rejected: this.rejected,
+      rejected: this.tally.ordered(),
+      lines: this.tally.counts,
       notes: this.notes,
     };
   }

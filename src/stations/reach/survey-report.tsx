@@ -59,7 +59,7 @@ export function SurveyReport({
           </li>
         ))}
       </ul>
-      <Refused rejected={file.rejected} system={system} />
+      <Refused rejected={file.rejected} lines={file.lines} system={system} />
     </>
   );
 }

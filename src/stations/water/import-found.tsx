@@ -43,7 +43,7 @@ function columnsIn(system: UnitSystem): ColumnDef<SeriesSummary>[] {
 export function ImportFound({ found, onMatch }: { found: GaugeImport; onMatch: (() => void) | undefined }) {
   const system = useSettings((settings) => settings.system);
   const columns = useMemo(() => columnsIn(system), [system]);
-  const { summary, notes, codes, rejected } = found;
+  const { summary, notes, codes, rejected, lines } = found;
   const { now } = summary;
   return (
     <>
@@ -73,7 +73,7 @@ export function ImportFound({ found, onMatch }: { found: GaugeImport; onMatch: (
           The columns mean something else
         </button>
       )}
-      <Refused rejected={rejected} system={system} />
+      <Refused rejected={rejected} lines={lines} system={system} />
     </>
   );
 }

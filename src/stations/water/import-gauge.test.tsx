@@ -25,8 +25,14 @@ const api = {
     answer(() => {
       const read = readGaugeFile(texts.get(files[0]!.name)!, { ...options, file: files[0]!.name });
       api.opened = read;
-      const { codes, notes, rejected } = read;
-      return { codes, notes, rejected: rejected.map((one) => ({ ...one, file: "" })), summary: summariseGauge(read) };
+      const { codes, notes, lines, rejected } = read;
+      return {
+        codes,
+        notes,
+        lines,
+        rejected: rejected.map((one) => ({ ...one, file: "" })),
+        summary: summariseGauge(read),
+      };
     }),
   keep: async (target: Parameters<typeof keepGauge>[2]) => ({
     ok: true,
@@ -63,7 +69,7 @@ const GOOD =
 test("a file is shown with what it holds and what was refused, and kept only when that is said", async () => {
   const user = await give("weir.csv", GOOD);
   expect(await screen.findByRole("rowheader", { name: "discharge" })).toBeInTheDocument();
-  expect(screen.getByText("1 line refused")).toBeInTheDocument();
+  expect(screen.getByText(/^Of \d+ data lines .*, 1 refused\.$/)).toBeInTheDocument();
   expect(screen.getByText(/line 3: .*three.* is not a number/)).toBeInTheDocument();
   expect(screen.getByText(/Ice × 1/)).toBeInTheDocument();
   expect(screen.getByLabelText("Name of the gauge")).toHaveValue("weir");

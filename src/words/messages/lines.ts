@@ -2,6 +2,15 @@ import type { Words } from "./say";
 
 /** Why a line of a file was refused, and what is worth knowing of a file. */
 export const LINES: Words = {
+  "long-line": (p) =>
+    `the line has ${p.length} cells, and the header ${p.wanted}: a decimal comma among commas must stand in quotes`,
+  "long-text-line": (p) => `the line is longer than ${p.most} characters`,
+  "stray-quote-line": () => "a quote on this line is never closed",
+  "repeated-instant": (p) => `the same instant stands again on line ${p.line}, which counts`,
+  "is-no-stage": (p) => `${p.parameter} ${p.cell} is no water level`,
+  "not-on-earth": (p) => `${p.a}, ${p.b} is no place on earth`,
+  "impossible-height": (p) => `a height of ${p.value} m is none on earth`,
+  "impossible-pair": () => "no river has such a stage or discharge",
   "short-line": (p) => `the line has ${p.length} of ${p.wanted} cells`,
   "no-offset": (p) => `${p.unzoned} times have no offset and no zone was stated: they were read as UTC.`,
   "assumed-unit": (p) => `Column “${p.name}” names no unit: ${p.assumed} was taken.`,

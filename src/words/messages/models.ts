@@ -23,7 +23,12 @@ export const MODELS: Words = {
   "too-small": (p) => `A reach needs at least 4 x 3 cells; this one has ${p.nx} x ${p.ny}.`,
   "too-many-cells": (p) =>
     `${p.nx} x ${p.ny} cells are more than the ${p.most} that can be solved. Take a larger cell.`,
-  "bad-bed": (p) => `The bed is not a number at column ${p.column}, row ${p.row}.`,
+  "too-far-apart": (p) =>
+    `Soundings lie ${fixed(Number(p.apart) / 1000, 0)} km apart: one of them has a slip in its position.`,
+  "beyond-energy": (p, say) =>
+    `The water would run at ${say.of(p.speed, "speed")} where its fall allows ${say.of(p.allowed, "speed")}: the bed falls too steeply for this model.`,
+  "other-field": () => "The field is not of this reach: its cells or its bed are others.",
+  "bad-bed": (p) => `The bed is no height on earth at column ${p.column}, row ${p.row}.`,
   "bad-roughness": (p) => `Manning's n is not a number of 0 or more at column ${p.column}, row ${p.row}.`,
   "no-outlet": () => "The reach has no outlet: give “downstream” as a stage, a normal slope or a rating.",
   "bad-reach": (p, say) => `The reach is not as it should be at ${p.path || "its top"}: ${say.tell(p.issue)}`,
@@ -42,7 +47,7 @@ export const MODELS: Words = {
     `The water level at the outlet, ${fixed(p.level, 2)} m, lies under its bed at ${fixed(p.lowest, 2)} m: the reach has no outlet.`,
   overtops: (p) =>
     `At ${p.discharge} m³/s the water at the outlet would stand at ${fixed(p.level, 2)} m, over both its banks (${fixed(p.left, 2)} and ${fixed(p.right, 2)} m): take a smaller flow, or a bed with higher banks.`,
-  "bad-discharge": (p) => `The discharge must be above zero; it is ${p.discharge}.`,
+  "bad-discharge": (p) => `The discharge must be above 0 and at most ${p.most} m³/s; it is ${p.discharge}.`,
   "no-inlet": () => "No cell of the upstream end is wet: the reach has no inlet.",
   unstable: () =>
     "The flow could not be computed on this bed: it broke down. Look for cliffs in the bed near the inlet or outlet.",
