@@ -1,4 +1,3 @@
-import { expose } from "comlink";
 import { type Answer, answer, answerLater } from "../core/quantity/answer";
 import { InputError } from "../core/quantity/fault";
 import { type CsvOptions, previewCsv } from "../core/formats/gauge-csv";
@@ -11,6 +10,7 @@ import { type GaugeSummary, joinRecords, summariseGauge } from "../core/gauge/su
 import { database } from "./database";
 import { type GaugeTarget, keepGauge } from "./gauges";
 import { gaugeAtReach, gaugeOf } from "./river";
+import { offer } from "../workers/alive";
 
 /** What an import would bring, without the readings: those stay here until they are kept. */
 export interface GaugeImport extends Pick<GaugeFile, "codes" | "notes"> {
@@ -82,4 +82,4 @@ const api = {
 };
 
 export type WaterApi = typeof api;
-expose(api);
+offer(api);

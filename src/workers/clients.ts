@@ -10,11 +10,15 @@ import type { EnsembleRequest, Robustness } from "../scenario/robustness";
 import { type Client, clientOf } from "./client";
 import { helpersFor } from "./crew";
 import type { Outcome } from "./drive";
+import { untilAborted } from "./until-aborted";
 import type { FlowApi } from "./flow.worker";
 import type { ReadApi } from "./read.worker";
 
+/** Beats that a worker may be silent which works in slices. */
+const SLICED = 10;
+
 const newFlowClient = (): Client<FlowApi> =>
-  clientOf<FlowApi>(() => new Worker(new URL("./flow.worker.ts", import.meta.url), { type: "module" }));
+  clientOf<FlowApi>(() => new Worker(new URL("./flow.worker.ts", import.meta.url), { type: "module" }), SLICED);
 
 /** The worker that solves what is looked at. */
 const looking = newFlowClient();
@@ -73,22 +77,3 @@ export const robustnessInWorker = (
   signal: AbortSignal,
 ): Promise<Outcome<Robustness>> =>
   untilAborted(doubting, signal, () => doubting.ask(async (api) => api.robustness(request, reading, near)));
-
-async function untilAborted<T>(
-  client: Client<FlowApi>,
-  signal: AbortSignal,
-  work: () => Promise<Outcome<T>>,
-): Promise<Outcome<T>> {
-  const cancel = () => {
-    client.ask((api) => api.cancel()).catch(() => undefined);
-  };
-  signal.addEventListener("abort", cancel, { once: true });
-  try {
-    if (signal.aborted) return { ok: false, cancelled: true };
-    return await work();
-  } catch (error) {
-    return { ok: false, cancelled: false, fault: asFault(error) };
-  } finally {
-    signal.removeEventListener("abort", cancel);
-  }
-}

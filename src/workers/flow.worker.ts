@@ -1,4 +1,3 @@
-import { expose } from "comlink";
 import { calibrate, type Calibration } from "../core/flow/calibrate";
 import type { Field } from "../core/flow/grid";
 import { checkReach } from "../core/flow/reach";
@@ -12,6 +11,7 @@ import { robustness } from "../scenario/sightings";
 import type { ReachReading } from "../scenario/reading";
 import { Helpers } from "./crew";
 import { cancel, drive, giveWay, type Outcome } from "./drive";
+import { offer } from "./alive";
 
 const helpers = new Helpers(
   () => new Worker(new URL("./crew.worker.ts", import.meta.url), { type: "module", name: "solver helper" }),
@@ -56,4 +56,4 @@ const api = {
 };
 
 export type FlowApi = typeof api;
-expose(api);
+offer(api);

@@ -1,9 +1,10 @@
-import { expose } from "comlink";
 import { onLies, percentileOf, type PlacedFish } from "../core/fish/agreement";
 import { type FlowBand, flowBand, scoreNear } from "../core/fish/flow-band";
 import { scoreWater } from "../core/fish/read";
 import type { Field } from "../core/flow/grid";
 import { survey, type Survey, type SurveyOptions } from "../core/flow/survey";
+import { LARGEST_FILE } from "../core/formats/gauge-text";
+import { InputError } from "../core/quantity/fault";
 import { readSoundings } from "../core/formats/soundings-file";
 import type { SoundingsFile } from "../core/formats/soundings-text";
 import { type Answer, answer, answerLater } from "../core/quantity/answer";
@@ -12,6 +13,7 @@ import { type Approach, type ApproachRequest, approachLie } from "../scenario/ap
 import type { ReachReading, ReadingRequest } from "../scenario/reading";
 import { readReach, readReachWithScore } from "../scenario/read";
 import { rigFor } from "../scenario/rig";
+import { offer } from "./alive";
 
 /** Scores at the precomputed flows of one reach, seen in one way: kept, since they are asked for place by place. */
 let scores: {
@@ -58,9 +60,13 @@ const api = {
           ),
     ),
   soundings: (file: File): Promise<Answer<SoundingsFile>> =>
-    answerLater(async () => readSoundings(await file.text(), file.name)),
+    answerLater(async () => {
+      if (file.size > LARGEST_FILE)
+        throw new InputError("file-too-large", { megabytes: LARGEST_FILE / 1048576 }, { file: file.name });
+      return readSoundings(await file.text(), file.name);
+    }),
   survey: (file: SoundingsFile, options: SurveyOptions): Answer<Survey> => answer(() => survey(file, options)),
 };
 
 export type ReadApi = typeof api;
-expose(api);
+offer(api);

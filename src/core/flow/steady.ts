@@ -96,8 +96,8 @@ const BEYOND_ENERGY = 1.5;
 const SLOW = 2;
 
 /**
- * Refuses water that runs faster than its fall allows: U <= sqrt(2 g (H - h - z)), H the greatest level at the inlet with
- * the velocity head of its mean speed (Bernoulli). Beds that fall like stairs are beyond depth-averaged flow.
+ * Refuses water that runs faster than its fall allows: U <= sqrt(2 g (H - h - z)), H the greatest level at the inlet
+ * with the velocity head of its mean speed (Bernoulli). Beds that fall like stairs are beyond depth-averaged flow.
  */
 function demandEnergy({ nx, ny, cell, bed, depth, u, v, discharge }: Field): void {
   let [level, area] = [-Infinity, 0];
