@@ -3,8 +3,10 @@ import type { NextConfig } from "next";
 const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
+  // The proxy sees the router's own headers, so that malformed ones are refused there.
+  skipProxyUrlNormalize: true,
   devIndicators: false,
-  // Isolated from other origins, the page may share memory between the solver's threads; every asset is its own.
+  // Static files too: nothing of this origin is guessed at. Isolated from other origins, the page may share memory between the solver's threads; every asset is its own.
   headers: () =>
     Promise.resolve([
       {
@@ -13,6 +15,7 @@ const config: NextConfig = {
           { key: "cross-origin-opener-policy", value: "same-origin" },
           { key: "cross-origin-embedder-policy", value: "require-corp" },
           { key: "cross-origin-resource-policy", value: "same-origin" },
+          { key: "x-content-type-options", value: "nosniff" },
         ],
       },
     ]),

@@ -1,7 +1,13 @@
+import { parseAndValidateFlightRouterState } from "next/dist/server/app-render/parse-and-validate-flight-router-state";
 import { type NextRequest, NextResponse } from "next/server";
 
 /** Strict content security policy with a nonce for each page: no script but our own, nothing from anywhere else. */
 export function proxy(request: NextRequest): NextResponse {
+  if (!soundRouterState(request.headers.get("next-router-state-tree")))
+    return NextResponse.json(
+      { error: { code: "bad-router-state", message: "The router's state is malformed." } },
+      { status: 400 },
+    );
   const nonce = btoa(crypto.randomUUID());
   const development = process.env.NODE_ENV === "development";
   const policy = [
@@ -23,10 +29,23 @@ export function proxy(request: NextRequest): NextResponse {
   headers.set("content-security-policy", policy);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set("content-security-policy", policy);
-  response.headers.set("x-content-type-options", "nosniff");
+  // Served over https, as behind a proxy that says so, it is never asked for without again.
+  const forwarded = request.headers.get("x-forwarded-proto")?.split(",")[0]?.trim();
+  if ((forwarded ?? request.nextUrl.protocol.replace(":", "")) === "https")
+    response.headers.set("strict-transport-security", "max-age=31536000");
   response.headers.set("referrer-policy", "no-referrer");
   response.headers.set("permissions-policy", "camera=(), microphone=(), geolocation=()");
   return response;
+}
+
+/** Is the state that the router in the page sends one that the server can read? By the server's own reader. */
+function soundRouterState(state: string | null): boolean {
+  try {
+    parseAndValidateFlightRouterState(state ?? undefined);
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 export const config = { matcher: [{ source: "/((?!_next/static|_next/image|favicon.svg|manifest.webmanifest).*)" }] };

@@ -147,6 +147,31 @@ test("the stand-in gauge answers the same for the same hours, and refuses bad qu
     expect([200, 400]).toContain(status);
     if (!query.includes("2020")) expect(status).toBe(400);
   }
+  // A record without end is not made; and a crowd of requests at once is turned away in part, not queued.
+  const end = await request.get("/api/stand-in/gauge?from=2299-01-01T00:00:00Z&to=2300-01-01T00:00:00Z");
+  expect(end.status()).toBe(400);
+  const crowd = await Promise.all(Array.from({ length: 60 }, () => request.get(url).then((one) => one.status())));
+  expect(new Set(crowd)).toEqual(new Set([200, 429]));
+  expect((await request.get("/water")).status()).toBe(200);
+});
+
+test("doors: headers on pages and static files, and a malformed router state is a bad request", async ({ request }) => {
+  for (const path of ["/water", "/favicon.svg"]) {
+    const headers = (await request.get(path)).headers();
+    expect(headers).toMatchObject({
+      "cross-origin-opener-policy": "same-origin",
+      "cross-origin-embedder-policy": "require-corp",
+      "cross-origin-resource-policy": "same-origin",
+      "x-content-type-options": "nosniff",
+    });
+    expect(headers["strict-transport-security"]).toBeUndefined();
+  }
+  const secure = await request.get("/water", { headers: { "x-forwarded-proto": "https" } });
+  expect(secure.headers()["strict-transport-security"]).toContain("max-age=");
+  for (const state of ["%", "[", "%5B%22%22%5D", "%E0%A4%A", "null"]) {
+    const answer = await request.get("/water?_rsc=x", { headers: { rsc: "1", "next-router-state-tree": state } });
+    expect(answer.status()).toBe(400);
+  }
 });
 
 test("pages carry a strict content security policy and ask nothing of anyone else", async ({ page }) => {

@@ -52,14 +52,26 @@ function rain(time: number): number {
   return depth;
 }
 
-/** All hours from `from` to `to` (ms), both within the record. */
+/** The last hour that the made-up record can have. */
+export const RECORD_END = RECORD_START + 20 * 366 * 24 * HOUR;
+
+/** Hours made so far, from the record's first on: each hangs on those before it, so that they are made once. */
+const made: GaugeHour[] = [];
+const hours = simulated();
+
+/** All hours from `from` to `to` (ms) that lie within the record. */
 export function simulateGauge(from: number, to: number): GaugeHour[] {
-  const out: GaugeHour[] = [];
+  const last = Math.floor((Math.min(to, RECORD_END) - RECORD_START) / HOUR);
+  while (made.length <= last) made.push(hours.next().value);
+  return made.slice(Math.max(0, Math.ceil((from - RECORD_START) / HOUR)), Math.max(0, last + 1));
+}
+
+/** The record, hour by hour, without end. */
+function* simulated(): Generator<GaugeHour, never> {
   // Three stores, mm: quick runoff, soil drainage, ground water; and sediment left to move, 0..1.
   let [quick, soil, ground, sediment, wetness] = [0, 4, 60, 1, 0.5];
   let before = 3;
-  const last = Math.floor(to / HOUR) * HOUR;
-  for (let time = RECORD_START; time <= last; time += HOUR) {
+  for (let time = RECORD_START; ; time += HOUR) {
     const season = yearFraction(time);
     const thirst = 0.035 + 0.075 * Math.max(0, Math.sin((Math.PI * (season - 0.15)) / 0.7));
     const fallen = rain(time);
@@ -78,7 +90,6 @@ export function simulateGauge(from: number, to: number): GaugeHour[] {
     before = discharge;
     const moved = Math.min(sediment, rise * 0.5);
     sediment = Math.min(1, sediment - moved + 0.0025);
-    if (time < from) continue;
     const warmth = 10.2 - 6.6 * Math.cos(2 * Math.PI * (season - 0.06)) + 1.6 * smoothNoise(SEED + 5, time / HOUR, 96);
     const swing =
       (0.5 + 0.9 * Math.max(0, Math.sin((Math.PI * (season - 0.1)) / 0.8))) *
@@ -96,16 +107,15 @@ export function simulateGauge(from: number, to: number): GaugeHour[] {
       7 * smoothNoise(SEED + 9, time / HOUR, 260) -
       5 * Math.min(1, fallen);
     const noise = 1 + 0.006 * (2 * hash01(SEED + 7, time / HOUR) - 1);
-    out.push({
+    yield {
       time,
       discharge: round(discharge * noise, 2),
       stage: round(RATING.h0 + (discharge / RATING.C) ** (1 / RATING.b), 3),
       waterTemperature: round(Math.max(0.1, warmth + swing), 1),
       turbidity: round(colour, 1),
       airPressure: round(glass, 1),
-    });
+    };
   }
-  return out;
 }
 
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));
