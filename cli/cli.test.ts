@@ -292,3 +292,95 @@ test("bad input: exit 2, one line of JSON, located, nothing on standard output",
   expect(refuse("dance").code).toBe("unknown-command");
   expect(refuse("rates", file("not.zip", "hello")).code).toBe("not-an-archive");
 }, 60_000);
+
+describe("under stress", () => {
+  test("a reader that goes away ends the command quietly", async () => {
+    const path = file("pipe.csv", gaugeCsv(now - 30 * 86_400_000, now));
+    const { status, stderr } = spawnSync("sh", ["-c", `node "${heron}" gauge "${path}" | head -c 5 >/dev/null`], {
+      encoding: "utf8",
+    });
+    expect([status, stderr]).toEqual([0, ""]);
+  });
+
+  test("options that every object has are no options; names are not repeated without end", () => {
+    const path = file("a.csv", "time,stage (m)\n2026-01-01T00:00Z,1\n");
+    for (const name of ["toString", "__proto__", "constructor", "hasOwnProperty"])
+      expect(refuse("gauge", path, `--${name}`).code).toBe("unknown-option");
+    for (const args of [
+      ["x".repeat(5000)],
+      ["gauge", "x".repeat(5000)],
+      ["gauge", path, `--${"y".repeat(5000)}`],
+      ["gauge", path, "--zone", "z".repeat(5000)],
+      ["gauge", path, "--format", "f".repeat(5000)],
+      ["gauge", path, "--at", "t".repeat(5000)],
+      ["read", path, "--discharge", "q".repeat(5000), "--species", "s".repeat(5000)],
+      ["read", file("r.json", JSON.stringify(channel())), "--discharge", "5", "--species", "s".repeat(5000)],
+      [
+        "read",
+        file("r.json", JSON.stringify(channel())),
+        "--discharge",
+        "5",
+        "--species",
+        "chub",
+        "--season",
+        "s".repeat(5000),
+      ],
+      ["flow", file("k.json", JSON.stringify({ ...channel(), bed: { kind: "k".repeat(5000) } })), "--discharge", "5"],
+      [
+        "flow",
+        file("o.json", JSON.stringify({ ...channel(), features: [{ kind: "pier", ["o".repeat(5000)]: 1 }] })),
+        "--discharge",
+        "5",
+      ],
+      ["rates", file("n.zip", "n".repeat(5000)), "--by", "b".repeat(5000)],
+    ])
+      expect(JSON.stringify(refuse(...args)).length).toBeLessThan(1500);
+  });
+
+  test("standard input is bounded: what is over it is not held", () => {
+    const { status, stderr } = spawnSync("sh", ["-c", `head -c 200000000 /dev/zero | node "${heron}" gauge -`], {
+      encoding: "utf8",
+    });
+    expect(status).toBe(2);
+    expect(JSON.parse(stderr)).toMatchObject({ error: { code: "input-too-large" } });
+  });
+
+  test("lines add up in JSON: read, gaps and rejected", () => {
+    const out = run("gauge", file("b.csv", "time,stage (m)\n2026-01-01T00:00Z,1\n2026-01-01T01:00Z,Ice\nx,2\n"));
+    expect(out.lines).toEqual({ read: 1, gaps: 1, rejected: 1 });
+  });
+
+  test("water that has not settled is said on standard error too", () => {
+    // A steep smooth chute with a pool under it: it keeps pulsing.
+    const [nx, ny] = [40, 12];
+    const z = Array.from({ length: nx * ny }, (_, k) => {
+      const [i, j] = [k % nx, Math.floor(k / nx)];
+      return Math.max(0, 12 - 0.6 * i) + (j < 1 || j > 10 ? 6 : 0);
+    });
+    const chute = {
+      ...channel(),
+      bed: { kind: "grid", nx, ny, cell: 1, z },
+      roughness: 0,
+      downstream: { kind: "stage", value: 1 },
+    };
+    const path = file("chute.json", JSON.stringify(chute));
+    const { status, stdout, stderr } = spawnSync("node", [heron, "flow", path, "--discharge", "5"], {
+      encoding: "utf8",
+    });
+    expect([status, (JSON.parse(stdout) as { verdict: string }).verdict]).toEqual([0, "not-converged"]);
+    expect(stderr).toMatch(/^not-converged/);
+  });
+
+  test("a field of another reach is refused", () => {
+    const own = file("own.json", JSON.stringify(channel()));
+    const field = join(folder, "own-field.json");
+    run("flow", own, "--discharge", "5", "--cell", "2", "--field", field);
+    expect(run("read", own, "--field", field, "--species", "chub").discharge).toBe(5);
+    const moved = channel();
+    moved.bed.z = moved.bed.z.map((height, k) => height + (k % 80 === 40 ? 0.3 : 0));
+    for (const other of [moved, { ...channel(), bed: { ...channel().bed, cell: 0.5 } }])
+      expect(
+        refuse("read", file("other.json", JSON.stringify(other)), "--field", field, "--species", "chub").code,
+      ).toBe("other-field");
+  });
+});

@@ -35,7 +35,28 @@ process.stdout.on("error", (error: NodeJS.ErrnoException) => {
 const write = (text: string): Promise<void> => new Promise((done) => process.stdout.write(text, () => done()));
 
 /** A fault as the contract has it: code, message, and where. */
-const written = ({ code, values, ...where }: Fault) => ({ code, message: tell({ code, values }), ...where });
+function written({ code, values, ...where }: Fault) {
+  const { file, line, path } = where;
+  return {
+    code,
+    message: tell({ code, values: short(values) as Fault["values"] }),
+    ...(file === undefined ? {} : { file: short(file) }),
+    ...(line === undefined ? {} : { line }),
+    ...(path === undefined ? {} : { path: short(path) }),
+  };
+}
+
+/** Most of a text given that a message repeats, characters. */
+const REPEATED = 100;
+
+/** A value with every text in it cut. */
+function short(value: unknown): unknown {
+  if (typeof value === "string") return value.length > REPEATED ? `${value.slice(0, REPEATED - 1)}…` : value;
+  if (Array.isArray(value)) return value.map(short);
+  if (value && typeof value === "object")
+    return Object.fromEntries(Object.entries(value).map(([name, inner]) => [name, short(inner)]));
+  return value;
+}
 
 /** Any fault as one line; a defect of ours says so, without a stack. */
 function faultFor(error: unknown): Fault {
