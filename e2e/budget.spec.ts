@@ -5,7 +5,7 @@ import { expect, test } from "@playwright/test";
  * Script of each station's first load, gzipped, kB: charts, readers and dialogs come when they are asked for. What a
  * station weighs now and a little over; 250 is the goal.
  */
-const BUDGET = { water: 355, reach: 460, rig: 412, log: 362, learn: 382 } as const;
+const BUDGET = { water: 346, reach: 460, rig: 411, log: 355, learn: 375 } as const;
 
 for (const [station, most] of Object.entries(BUDGET))
   test(`the first load of ${station} stays within ${most} kB of script`, async ({ request }) => {

@@ -38,6 +38,8 @@ try {
     return [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites, report.numTotalTests];
   }, unitRan);
 
+  check("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "1500"]);
+
   // The build needs Next's own types, and type-checks them and everything else on the way.
   process.stdout.write("\n— build\n");
   ensureBuild();

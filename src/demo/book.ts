@@ -12,7 +12,8 @@ import { DAY, HOUR, readingAt } from "../core/gauge/series";
 import type { GaugeRecord } from "../core/gauge/summary";
 import { gaugeCsv } from "../standins/gauge";
 import { poisson, stream } from "../standins/seeded";
-import { DEMO_REACHES, DEMO_STATION } from "./river";
+import { DEMO_REACHES } from "./river";
+import { DEMO_STATION } from "./station";
 
 /**
  * Two years of record and a made-up season of sessions, blanks among them, up to `now` (ms). The same for the same

@@ -1,13 +1,7 @@
-/** The made-up river Ostrel, gauged at Corbel Bridge, with two reaches. Nothing here is a real water. */
-export const DEMO_STATION = {
-  id: "demo-ostrel-corbel",
-  name: "Ostrel at Corbel Bridge",
-  code: "MADE-UP-1",
-  zone: "Europe/Dublin",
-  latitude: 53.2,
-  longitude: -7.4,
-};
+import type { Reach } from "../core/flow/reach-schema";
+import { DEMO_STATION } from "./station";
 
+/** The two reaches of the made-up river Ostrel. Nothing here is a real water. */
 export const DEMO_REACHES: readonly Reach[] = [
   {
     schema: "low-heron/reach@1",
@@ -62,4 +56,3 @@ export const DEMO_REACHES: readonly Reach[] = [
     ],
   },
 ];
-import type { Reach } from "../core/flow/reach-schema";

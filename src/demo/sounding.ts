@@ -1,5 +1,6 @@
 import { sounderLog, SOUNDER_DRAFT } from "../standins/sounder";
-import { DEMO_REACHES, DEMO_STATION } from "./river";
+import { DEMO_REACHES } from "./river";
+import { DEMO_STATION } from "./station";
 
 /** How the made-up reach lies, degrees from north, and depth over its riffle when it was sounded. */
 const HEADING = 200;

@@ -1,10 +1,8 @@
 "use client";
-import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { HOUR } from "../core/gauge/series";
 import { lastInstant } from "../core/gauge/summary";
-import { demoBook } from "../demo/book";
 import { DEMO_HOUR } from "../demo/hour";
-import { DEMO_STATION } from "../demo/river";
+import { DEMO_STATION } from "../demo/station";
 import { removeDemo, restoreBook } from "../store/book";
 import { database } from "../store/database";
 import { keepGauge } from "../store/gauges";
@@ -14,8 +12,11 @@ import { clockNow } from "./clock";
 import { say } from "./notices";
 import { useSettings } from "./settings";
 
+// The made-up river and readers of files come when they are asked for.
+
 /** Puts the made-up river in the book, one transaction, and sets the clock to its hour. */
 export async function loadDemo(): Promise<void> {
+  const { demoBook } = await import("../demo/book");
   const book = demoBook(DEMO_HOUR);
   // Newer than any tombstone that an earlier removal left.
   await restoreBook(database(), book);
@@ -69,6 +70,7 @@ export async function refreshStandIn(): Promise<void> {
     // No signal: the record on the disk is still true.
     return;
   }
+  const { readGaugeCsv } = await import("../core/formats/gauge-csv");
   await keepGauge(database(), readGaugeCsv(text), {
     station: DEMO_STATION.id,
     name: DEMO_STATION.name,

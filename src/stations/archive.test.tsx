@@ -2,6 +2,7 @@ import "fake-indexeddb/auto";
 import "@testing-library/jest-dom";
 import { createHash } from "node:crypto";
 import { render, screen, waitFor } from "@testing-library/react";
+import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import userEvent from "@testing-library/user-event";
 import { writeArchive } from "../core/formats/archive";
 import { demoBook } from "../demo/book";
@@ -41,9 +42,7 @@ test("an archive is shown before it is taken in; left, nothing is changed; taken
   const file = await fileOf(await writeArchive(book, "2026-05-14T15:00:00Z", digest));
   render(<Archive />);
   const user = await give(file);
-  expect(
-    await screen.findByText(`sessions: ${book.sessions.length} new, 0 newer than yours, 0 left as they are`),
-  ).toBeInTheDocument();
+  expect(await screen.findByText(`sessions: ${book.sessions.length} new`)).toBeInTheDocument();
   await user.click(screen.getByRole("button", { name: "Leave it" }));
   expect(await live()).toBe(0);
   await give(file);
@@ -77,4 +76,48 @@ test("what is no archive is told, and nothing is changed", async () => {
   await give(await fileOf(new TextEncoder().encode("not a zip")));
   expect(await screen.findByRole("alert")).toHaveTextContent("Nothing was changed.");
   expect(screen.queryByRole("button", { name: "Take it in" })).toBeNull();
+});
+
+test("what joins, what was removed there and what cannot be taken is said before; of what stays nothing", async () => {
+  await writeBook(database(), book);
+  const later = "2027-01-01T00:00:00.000Z";
+  const [series, ...others] = book.series;
+  const files = unzipSync(
+    await writeArchive(
+      {
+        ...book,
+        series: [
+          {
+            ...series!,
+            updatedAt: later,
+            times: [series!.times.at(-1)! + 3_600_000],
+            values: [5.5],
+            stamps: [later],
+            marks: [0],
+          },
+          ...others,
+        ],
+        sessions: book.sessions.map((one, k) => (k === 0 ? { ...one, deleted: true, updatedAt: later } : one)),
+      },
+      later,
+      digest,
+    ),
+  );
+  const manifest = JSON.parse(strFromU8(files["manifest.json"]!)) as { parts: { catches: { sha256: string } } };
+  const lines = strFromU8(files["catches.jsonl"]!).split("\n");
+  files["catches.jsonl"] = strToU8([lines[0]!.replace(/"length":[^,]+/, '"length":9'), ...lines.slice(1)].join("\n"));
+  manifest.parts.catches.sha256 = await digest(files["catches.jsonl"]);
+  files["manifest.json"] = strToU8(JSON.stringify(manifest));
+  render(<Archive />);
+  const user = await give(await fileOf(zipSync(files)));
+  expect(await screen.findByText(`series: 1 joined with yours, ${others.length} left as they are`)).toBeInTheDocument();
+  expect(
+    screen.getByText(`sessions: 1 removed there since, ${book.sessions.length - 1} left as they are`),
+  ).toBeInTheDocument();
+  expect(screen.queryByText(/^catches:/)).toBeNull();
+  expect(screen.getByText("catches.jsonl, line 1: length: must be under 4")).toBeInTheDocument();
+  const before = (await database().series.get(series!.id))!.times.length;
+  await user.click(screen.getByRole("button", { name: "Take it in" }));
+  await waitFor(async () => expect((await database().series.get(series!.id))!.times.length).toBe(before + 1));
+  expect(await live()).toBe(book.sessions.length - 1);
 });

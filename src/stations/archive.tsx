@@ -75,6 +75,31 @@ export function Archive() {
   );
 }
 
+type Counts = MergePlan["parts"][string];
+const changes = ({ added, replaced, joined, gone }: Counts): boolean => added + replaced + joined + gone > 0;
+
+/** What would become of one part; nothing is said where all stays as it is. */
+function PartLine({ part, counts }: { part: string; counts: Counts }) {
+  if (!changes(counts)) return null;
+  const { added, replaced, joined, gone, kept } = counts;
+  const said: readonly (readonly [number, string])[] = [
+    [added, "new"],
+    [replaced, "newer than yours"],
+    [joined, "joined with yours"],
+    [gone, "removed there since"],
+    [kept, "left as they are"],
+  ];
+  return (
+    <li>
+      {part}:{" "}
+      {said
+        .filter(([number]) => number > 0)
+        .map(([number, words]) => `${number} ${words}`)
+        .join(", ")}
+    </li>
+  );
+}
+
 /** Records told before the rest of them is only counted. */
 const MOST_TOLD = 12;
 
@@ -127,13 +152,10 @@ function Plan({
     <div className="mt-3 rounded-md border border-line p-3">
       <p className="font-semibold">{name} would do this:</p>
       <ul className="my-2">
-        {Object.entries(plan.parts).map(([part, { added, replaced, joined, gone, kept }]) => (
-          <li key={part}>
-            {part}: {added} new, {replaced} newer than yours, {joined > 0 && `${joined} joined with yours, `}
-            {gone > 0 && `${gone} removed there since, `}
-            {kept} left as they are
-          </li>
+        {Object.entries(plan.parts).map(([part, counts]) => (
+          <PartLine key={part} part={part} counts={counts} />
         ))}
+        {Object.values(plan.parts).every((counts) => !changes(counts)) && <li>Nothing: all of it is here already.</li>}
       </ul>
       <SetAsideList of={setAside} />
       {removed > 0 && (

@@ -1,4 +1,5 @@
-import { DEMO_REACHES, DEMO_STATION } from "../../demo/river";
+import { DEMO_REACHES } from "../../demo/river";
+import { DEMO_STATION } from "../../demo/station";
 import { sounderLog, SOUNDER_DRAFT } from "../../standins/sounder";
 import { seriesFrom } from "../gauge/series";
 import { readSoundings } from "../formats/soundings-file";
