@@ -143,6 +143,11 @@ test("a screen that cannot be drawn is told in its place, and the other stations
   await page.goto("/log");
   await expect(page.getByRole("alert").filter({ hasText: "Log could not be shown" })).toBeVisible();
   await expect(page.getByRole("button", { name: "Try again" })).toBeVisible();
+  // The book can be saved from there, and what of it could not come in again is told.
+  const saving = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save the book to a file" }).click();
+  expect((await saving).suggestedFilename()).toMatch(/^low-heron-.*\.zip$/);
+  await expect(page.getByText(/1 record of it cannot be taken in again\. sessions\.jsonl, line 1/)).toBeVisible();
   await page.getByRole("link", { name: "Learn", exact: true }).click();
   await expect(page.getByRole("heading", { level: 1, name: /Fish an hour/ })).toBeVisible();
 });

@@ -21,6 +21,8 @@ function createHashOf(bytes: Uint8Array): string {
   return createHash("sha256").update(bytes).digest("hex");
 }
 
+// Whole books are taken in here.
+jest.setTimeout(30_000);
 const book = demoBook(DEMO_HOUR);
 const fileOf = async (bytes: Uint8Array) => {
   const file = new File([], "book.zip", { type: "application/zip" });

@@ -1,37 +1,19 @@
 "use client";
 import { Download, Upload } from "lucide-react";
 import { useState } from "react";
-import { readArchive, type SetAside, writeArchive } from "../core/formats/archive";
+import { readArchive, type SetAside } from "../core/formats/archive";
 import { PART_NAMES } from "../core/book/records";
 import { act, faultText } from "../state/act";
 import { recogniseDemo } from "../state/demo";
-import { saveFile, sha256 } from "../state/files";
-import { say, useNotices } from "../state/notices";
-import { applyPlan, type MergePlan, planMerge, readBook } from "../store/book";
+import { sha256 } from "../state/files";
+import { say } from "../state/notices";
+import { saveBook } from "../state/save-book";
+import { applyPlan, type MergePlan, planMerge } from "../store/book";
 import { database } from "../store/database";
 import { PickFile } from "../widgets/file-field";
 import { Button, FaultNote } from "../widgets/parts";
 import { setAsideWords } from "../words/archive";
 import { count } from "../words/text";
-
-/** Saves the book, and reads the file back: what it could not give again is told. */
-const save = () =>
-  act(async () => {
-    const at = new Date().toISOString();
-    const bytes = await writeArchive(await readBook(database()), at, sha256);
-    saveFile(`low-heron-${at.slice(0, 10)}.zip`, bytes, "application/zip");
-    const { setAside } = await readArchive(bytes, sha256);
-    const [first] = setAside;
-    if (first)
-      useNotices
-        .getState()
-        .say(
-          `The archive is saved, but ${count(setAside.length, "record")} of it cannot be taken in again. ${setAsideWords(first)}`,
-          undefined,
-          true,
-        );
-    else say("The archive is saved; read back, all of it is there.");
-  });
 
 /** The book out as one file, and in again: shown what it would do before anything is done. */
 export function Archive() {
@@ -56,7 +38,7 @@ export function Archive() {
         Everything in one file. Taking one in merges it: the later of two records stands, gauge records join.
       </p>
       <div className="flex flex-wrap gap-2">
-        <Button onClick={save}>
+        <Button onClick={() => act(saveBook)}>
           <Download size={18} aria-hidden />
           Save archive
         </Button>
@@ -155,7 +137,13 @@ function Plan({
         {Object.entries(plan.parts).map(([part, counts]) => (
           <PartLine key={part} part={part} counts={counts} />
         ))}
-        {Object.values(plan.parts).every((counts) => !changes(counts)) && <li>Nothing: all of it is here already.</li>}
+        {Object.values(plan.parts).every((counts) => !changes(counts)) && (
+          <li>
+            {removed > 0
+              ? "Nothing by itself: what it holds is here, or was removed here since."
+              : "Nothing: all of it is here already."}
+          </li>
+        )}
       </ul>
       <SetAsideList of={setAside} />
       {removed > 0 && (

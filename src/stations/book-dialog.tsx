@@ -9,6 +9,13 @@ import { act } from "../state/act";
 import { Archive } from "./archive";
 import { Holdings } from "./holdings";
 
+/** One that was kept and is none of them is the day's. */
+const LOOKS = [
+  { value: "day", label: "Day" },
+  { value: "dusk", label: "Dusk" },
+  { value: "glare", label: "Glare: strongest contrast" },
+];
+
 /** The book as a whole: units, look, archive out and in, the made-up river. */
 export function BookDialog({
   open,
@@ -43,13 +50,9 @@ export function BookDialog({
           />
           <Select
             label="Look"
-            value={theme ?? "day"}
+            value={LOOKS.find((one) => one.value === theme)?.value ?? "day"}
             onChange={setTheme}
-            choices={[
-              { value: "day", label: "Day" },
-              { value: "dusk", label: "Dusk" },
-              { value: "glare", label: "Glare: strongest contrast" },
-            ]}
+            choices={LOOKS}
           />
         </div>
         <Archive />

@@ -3,6 +3,7 @@ import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
 import { type ReactNode, useEffect, useState } from "react";
 import { act } from "../state/act";
+import { saveBook } from "../state/save-book";
 import { useSettings } from "../state/settings";
 import { useOpened } from "../state/use-opened";
 import { FaultNote } from "../widgets/parts";
@@ -99,7 +100,11 @@ export function Shell({ children }: { children: ReactNode }) {
         ) : empty ? (
           <Welcome />
         ) : (
-          <FaultBoundary key={path} name={STATIONS.find((one) => path.startsWith(one.path))?.name ?? "This page"}>
+          <FaultBoundary
+            key={path}
+            name={STATIONS.find((one) => path.startsWith(one.path))?.name ?? "This page"}
+            onSave={() => act(saveBook)}
+          >
             {children}
           </FaultBoundary>
         )}

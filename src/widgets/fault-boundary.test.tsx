@@ -12,9 +12,10 @@ function Part() {
 
 test("a part that cannot be drawn is told by its name and fault, and can be tried again", async () => {
   const quiet = jest.spyOn(console, "error").mockImplementation(() => undefined);
+  const saved = jest.fn();
   broken = new InputError("record-gone");
   render(
-    <FaultBoundary name="Log">
+    <FaultBoundary name="Log" onSave={saved}>
       <Part />
     </FaultBoundary>,
   );
@@ -22,7 +23,10 @@ test("a part that cannot be drawn is told by its name and fault, and can be trie
     "Log could not be shown. It is no longer in the book: it was taken out elsewhere.",
   );
   broken = undefined;
-  await userEvent.setup().click(screen.getByRole("button", { name: "Try again" }));
+  const user = userEvent.setup();
+  await user.click(screen.getByRole("button", { name: "Save the book to a file" }));
+  expect(saved).toHaveBeenCalledTimes(1);
+  await user.click(screen.getByRole("button", { name: "Try again" }));
   expect(screen.getByText("all is well")).toBeInTheDocument();
   expect(screen.queryByRole("alert")).toBeNull();
   quiet.mockRestore();

@@ -5,7 +5,18 @@ import { tell } from "../words/messages";
 import { Button, FaultNote } from "./parts";
 
 /** What cannot be drawn: the fault in its place, and a way on. */
-export function NotShown({ name, error, onRetry }: { name: string; error: unknown; onRetry: () => void }) {
+export function NotShown({
+  name,
+  error,
+  onRetry,
+  onSave,
+}: {
+  name: string;
+  error: unknown;
+  onRetry: () => void;
+  /** Saves the book to a file. */
+  onSave: () => void;
+}) {
   return (
     <div className="mx-auto grid max-w-2xl gap-3 py-6">
       <FaultNote
@@ -17,13 +28,17 @@ export function NotShown({ name, error, onRetry }: { name: string; error: unknow
           Try again
         </Button>
         <Button onClick={() => window.location.reload()}>Load the page anew</Button>
+        <Button onClick={onSave}>Save the book to a file</Button>
       </div>
     </div>
   );
 }
 
 /** Keeps what cannot be drawn to its own part of the screen. */
-export class FaultBoundary extends Component<{ name: string; children: ReactNode }, { error: unknown }> {
+export class FaultBoundary extends Component<
+  { name: string; onSave: () => void; children: ReactNode },
+  { error: unknown }
+> {
   override state: { error: unknown } = { error: undefined };
 
   static getDerivedStateFromError(error: unknown) {
@@ -33,6 +48,7 @@ export class FaultBoundary extends Component<{ name: string; children: ReactNode
   override render() {
     const { error } = this.state;
     if (error === undefined) return this.props.children;
-    return <NotShown name={this.props.name} error={error} onRetry={() => this.setState({ error: undefined })} />;
+    const { name, onSave } = this.props;
+    return <NotShown name={name} error={error} onRetry={() => this.setState({ error: undefined })} onSave={onSave} />;
   }
 }

@@ -1,0 +1,20 @@
+"use client";
+import { readBook } from "../store/book";
+import { database } from "../store/database";
+import { setAsideWords } from "../words/archive";
+import { count } from "../words/text";
+import { saveFile, sha256 } from "./files";
+import { say, useNotices } from "./notices";
+
+/** Saves the book, and reads the file back: what it could not give again is told. */
+export async function saveBook(): Promise<void> {
+  const { readArchive, writeArchive } = await import("../core/formats/archive");
+  const at = new Date().toISOString();
+  const bytes = await writeArchive(await readBook(database()), at, sha256);
+  saveFile(`low-heron-${at.slice(0, 10)}.zip`, bytes, "application/zip");
+  const { setAside } = await readArchive(bytes, sha256);
+  const [first] = setAside;
+  if (!first) return say("The archive is saved; read back, all of it is there.");
+  const text = `The archive is saved, but ${count(setAside.length, "record")} of it cannot be taken in again.`;
+  useNotices.getState().say(`${text} ${setAsideWords(first)}`, undefined, true);
+}
