@@ -9,7 +9,8 @@ import {
 } from "../core/book/records";
 import { sameReadings } from "../core/book/series-join";
 import { withFeatureIds } from "../core/flow/feature-ids";
-import type { Database, StoredSeries } from "./database";
+import type { Database } from "./database";
+import type { StoredSeries } from "./series-stored";
 import { joinStored, renewedStored, storedTombstone, toRecord, toStored } from "./series-stored";
 
 /** Moving whole books in and out of the browser: archive, demo, merge. */

@@ -1,6 +1,6 @@
 import type { Transaction } from "dexie";
 import type { Session, StationRecord } from "../core/book/records";
-import type { StoredSeries } from "./database";
+import type { StoredSeries } from "./series-stored";
 
 /**
  * What books before schema 5 could hold and no archive could: names and numbers of a gauge that are too long are cut, a

@@ -10,21 +10,9 @@ import type {
 } from "../core/book/records";
 import type { PackedField } from "../core/flow/precomputed";
 import { withFeatureIds } from "../core/flow/feature-ids";
-import type { DatedReadings } from "../core/book/series-join";
-import type { Parameter } from "../core/gauge/series";
 import { clampOld } from "./clamp-old";
 import { gate } from "./gate";
-
-/** A series as the browser keeps it: typed arrays, NaN for gaps. */
-export interface StoredSeries extends DatedReadings {
-  id: string;
-  station: string;
-  parameter: Parameter;
-  unit: string;
-  updatedAt: string;
-  deleted?: boolean;
-  demo?: boolean;
-}
+import type { StoredSeries } from "./series-stored";
 
 /** A solved field kept for next time, packed. `bed` tells which reach it belongs to and in which state. */
 export interface StoredField {

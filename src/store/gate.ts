@@ -3,7 +3,7 @@ import { checkRecord, type PartName, PARTS } from "../core/book/records";
 import { unsoundReadings } from "../core/book/series-join";
 import { InputError } from "../core/quantity/fault";
 import { message } from "../core/quantity/message";
-import type { StoredSeries } from "./database";
+import type { StoredSeries } from "./series-stored";
 import { toRecord } from "./series-stored";
 
 /**

@@ -3,7 +3,8 @@ import type { GaugeFile } from "../core/formats/gauge-text";
 import { stampAfter } from "../core/book/merge";
 import { datedAt } from "../core/book/series-join";
 import { add, patch, setDeleted, type Undo } from "./change";
-import type { Database, StoredSeries } from "./database";
+import type { Database } from "./database";
+import type { StoredSeries } from "./series-stored";
 import { newId } from "./identity";
 import { joinStored, renewedStored, storedTombstone } from "./series-stored";
 

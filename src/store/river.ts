@@ -3,7 +3,8 @@ import Dexie from "dexie";
 import { recordAtReach, riverRecord } from "../core/book/river-record";
 import { riverState } from "../core/book/river-state";
 import type { GaugeRecord } from "../core/gauge/summary";
-import type { Database, StoredSeries } from "./database";
+import type { Database } from "./database";
+import type { StoredSeries } from "./series-stored";
 
 /** The gauge record of a station with what the angler knows of its water, or undefined. */
 export async function gaugeOf(db: Database, station: string | null): Promise<GaugeRecord | undefined> {

@@ -1,6 +1,17 @@
 import type { SeriesRecord } from "../core/book/records";
-import { asRecorded, datedAt, joinHeads, joinReadings, readingsOf } from "../core/book/series-join";
-import type { StoredSeries } from "./database";
+import { type DatedReadings, asRecorded, datedAt, joinHeads, joinReadings, readingsOf } from "../core/book/series-join";
+import type { Parameter } from "../core/gauge/series";
+
+/** A series as the browser keeps it: typed arrays, NaN for gaps. */
+export interface StoredSeries extends DatedReadings {
+  id: string;
+  station: string;
+  parameter: Parameter;
+  unit: string;
+  updatedAt: string;
+  deleted?: boolean;
+  demo?: boolean;
+}
 
 /** Series as the browser keeps them, and as records of the book. */
 
