@@ -226,7 +226,9 @@ export function setFloat(water: Water, tackle: FloatTackle = FLOAT_TACKLE.value,
   };
   if (style.holdBack !== undefined) return settle(Math.min(0.6, Math.max(0, style.holdBack)));
   let rig = settle(0);
-  for (let hold = 5; hold <= MOST_HELD * 100 && rig.baitHeight > TOLERATED; hold += 5) {
+  // Its line holds a free float back already: less than that is not felt.
+  const own = rig.surfaceSpeed > 0 ? 1 - rig.floatSpeed / rig.surfaceSpeed : 0;
+  for (let hold = 5 * (Math.floor(20 * own) + 1); hold <= MOST_HELD * 100 && rig.baitHeight > TOLERATED; hold += 5) {
     const next = settle(hold / 100);
     if (rig.baitHeight - next.baitHeight < WORTHWHILE) break;
     rig = next;

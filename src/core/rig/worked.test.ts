@@ -371,24 +371,53 @@ describe("the float", () => {
     expect([of(-1), of(0), of(0.25), of(0.9)]).toEqual([0, 0, 0.25, 0.6]);
   });
 
-  test.each([0.4, 0.7, 0.9, 1.1, 1.4])(
-    "the least hold that keeps the bait within 12 cm, in steps of 5 %%: at %d m/s",
-    (meanSpeed) => {
-      const place = { ...water, meanSpeed };
-      const rig = setFloat(place, tackle);
-      const at = (hold: number) => setFloat(place, tackle, { holdBack: hold / 100 }).baitHeight;
+  test.each([
+    [1.5, 0.9, 2],
+    [3, 1.8, 1],
+    [4, 1.3, 1],
+    [4, 1.8, 2],
+    [4, 1.8, 1],
+  ])(
+    "the least hold that keeps the bait within 12 cm, in steps of 5 %%: %d m deep at %d m/s, %d g",
+    (depth, meanSpeed, capacity) => {
+      const [place, own] = [
+        { ...water, depth, meanSpeed },
+        { ...tackle, capacity },
+      ];
+      const rig = setFloat(place, own);
+      const at = (hold: number) => setFloat(place, own, { holdBack: hold / 100 });
+      const free = at(0);
       const held = Math.round(rig.holdBack * 100);
       expect(held % 5).toBe(0);
       expect(held).toBeLessThanOrEqual(40);
-      // Each step up to it was needed and worth it; the next is neither, or is farther than a float is held.
-      for (let hold = 5; hold <= held; hold += 5) {
-        expect(at(hold - 5)).toBeGreaterThan(0.12);
-        expect(at(hold - 5) - at(hold)).toBeGreaterThanOrEqual(0.008);
+      // The first hold that is felt: the line of a free float holds it back already.
+      const first = 5 * (Math.floor((100 * (1 - free.floatSpeed / free.surfaceSpeed)) / 5) + 1);
+      expect(at(first).floatSpeed).toBeLessThan(free.floatSpeed);
+      const before = (hold: number) => (hold === first ? free : at(hold - 5)).baitHeight;
+      if (free.baitHeight <= 0.12) {
+        expect(held).toBe(0);
+        return;
       }
-      const done = at(held) <= 0.12 || held === 40 || at(held) - at(held + 5) < 0.008;
-      expect(done).toBe(true);
+      // Each step up to it was needed and worth it; the next is neither, or is farther than a float is held.
+      if (held > 0) {
+        expect(held).toBeGreaterThanOrEqual(first);
+        for (let hold = first; hold <= held; hold += 5) {
+          expect(before(hold)).toBeGreaterThan(0.12);
+          expect(before(hold) - at(hold).baitHeight).toBeGreaterThanOrEqual(0.008);
+        }
+      }
+      const next = held === 0 ? first : held + 5;
+      const now = held === 0 ? free.baitHeight : rig.baitHeight;
+      expect(now <= 0.12 || held === 40 || now - at(next).baitHeight < 0.008).toBe(true);
     },
   );
+
+  test("strong deep water that lifts a free float's bait is fished held back, and the bait comes down", () => {
+    const place = { ...water, depth: 4, meanSpeed: 1.8 };
+    const rig = setFloat(place, tackle);
+    expect(rig.holdBack).toBeGreaterThan(0.1);
+    expect(rig.baitHeight).toBeLessThan(0.75 * setFloat(place, tackle, { holdBack: 0 }).baitHeight);
+  });
 });
 
 describe("the advice", () => {
