@@ -120,6 +120,9 @@ function demandEnergy({ nx, ny, cell, bed, depth, u, v, discharge }: Field): voi
 const BEYOND_WAVE = 3;
 const FAST = 30;
 
+/** Steps in a row whose length tells how fast the water is. */
+const TELLING_STEPS = 50;
+
 /** Fastest wave that water on a bed can have, m/s; steps shorter than it asks for are those of a solve gone wild. */
 function fastestWave(grid: Grid): number {
   let [least, most] = [Infinity, -Infinity];
@@ -155,15 +158,17 @@ function* settle(
     const mover = new StorageMover();
     // Windows since the storage was last moved ahead, the newest last.
     let windows: AveragingWindow[] = [];
+    let before = { time: water.time, steps: water.steps };
     for (let count = 0; ; count++) {
       // How many windows it will take nobody knows: each is given a fifth of what is left.
       const [from, span] = [1 - 0.8 ** count, 0.2 * 0.8 ** count];
-      let before = { time: water.time, steps: water.steps };
       const work = overWindow(water, WINDOW, Math.max(1, Math.round(SLICE / (grid.nx * grid.ny))));
       const window = yield* telling(work, (part): Progress => {
-        const wild = (water.steps - before.steps) * own > (water.time - before.time) * wildest;
+        // A window's last step is as short as is left of it: only many of them tell.
+        const [steps, time] = [water.steps - before.steps, water.time - before.time];
+        const wild = steps >= TELLING_STEPS && steps * own > time * wildest;
         if (!Number.isFinite(water.outflowRate) || wild) throw new InputError("unstable", {}, { path: "bed" });
-        before = { time: water.time, steps: water.steps };
+        if (steps >= TELLING_STEPS) before = { time: water.time, steps: water.steps };
         const done = share.from + (share.to - share.from) * (from + span * part);
         return { done, cell: 0, seconds: water.time };
       });
