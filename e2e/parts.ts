@@ -39,3 +39,11 @@ export const noFaults = async (page: Page) =>
   expect(
     (await new AxeBuilder({ page }).analyze()).violations.map((one) => `${one.id}: ${one.nodes[0]?.html}`),
   ).toEqual([]);
+
+/** Looks at another flow than the one that is shown, by keys; what was said of the first. */
+export async function otherFlow(page: Page): Promise<string> {
+  const first = await page.getByText(/^Look at/).textContent();
+  for (let press = 0; press < 4; press++) await page.keyboard.press("]");
+  await expect(page.getByText(/^Look at/)).not.toHaveText(first!);
+  return first!;
+}

@@ -3,27 +3,11 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
+import { sampleRun } from "../src/core/flow/samples";
 import { settled } from "./parts";
 
 /** A run of its own, without a gauge: both sides read it at the flow, clarity and warmth that are taken then. */
-const REACH = {
-  schema: "low-heron/reach@1",
-  id: "compared-run",
-  name: "Compared run",
-  bed: {
-    kind: "template",
-    template: "riffle-run-pool",
-    length: 60,
-    width: 14,
-    poolDepth: 1.2,
-    slope: 0.003,
-    wiggle: 2,
-    cell: 0.5,
-  },
-  roughness: 0.035,
-  downstream: { kind: "normal", slope: 0.003 },
-  features: [{ kind: "boulder", id: "stone", x: 26, y: 12, diameter: 2, height: 1 }],
-};
+const REACH = { ...sampleRun, name: "Compared run" };
 const FLOW = 5;
 
 interface Told {

@@ -6,9 +6,11 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { isDeepStrictEqual } from "node:util";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
-import { mergeBooks, renewed, stampAfter } from "../../src/core/book/merge";
-import { type Book, emptyBook, type SeriesRecord } from "../../src/core/book/records";
+import { mergeBooks, renewed } from "../../src/core/book/merge";
+import { type Book, emptyBook } from "../../src/core/book/records";
+import { sampleSeries } from "../../src/core/book/samples";
 import { asRecorded, datedAt, joinSeries } from "../../src/core/book/series-join";
+import { stampAfter } from "../../src/core/book/states";
 import { rasteriseReach } from "../../src/core/flow/rasterise";
 import { readReach } from "../../src/core/flow/reach";
 import { solveSteady } from "../../src/core/flow/steady";
@@ -271,21 +273,12 @@ const merges: Part = {
   trial: () => {
     const full = demoBook(NOW);
     const base: Book = { ...emptyBook(), sessions: full.sessions.slice(0, 4), catches: full.catches.slice(0, 6) };
-    const series = (hours: readonly number[], stamp: string): SeriesRecord => ({
-      schema: "low-heron/series@2",
-      id: "s",
-      station: "g",
-      parameter: "stage",
-      unit: "m",
-      updatedAt: stamp,
-      ...asRecorded(
-        datedAt(
-          stamp,
-          Float64Array.from(hours, (h) => NOW + h * 3_600_000),
-          Float64Array.from(hours, (h) => h % 5),
-        ),
-      ),
-    });
+    const made = sampleSeries(NOW);
+    const series = (hours: readonly number[], stamp: string) =>
+      made(
+        hours.map((hour) => [hour, hour % 5]),
+        stamp,
+      );
     const edited = (book: Book, random: Random): Book => {
       const out: Book = { ...book, sessions: [...book.sessions], catches: [...book.catches], series: [...book.series] };
       for (let turn = Math.floor(random() * 12); turn > 0; turn--) {

@@ -30,7 +30,9 @@ test("a command that is done is said with its undo; undoing runs it, and its fai
   const done: string[] = [];
   expect(
     await perform(
-      async () => async () => void done.push("undone"),
+      async () => async () => {
+        done.push("undone");
+      },
       "Done.",
       () => done.push("after"),
     ),

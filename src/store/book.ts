@@ -1,4 +1,4 @@
-import { compareStates, mergeRecords, renewed, stampAfter } from "../core/book/merge";
+import { mergeRecords, renewed } from "../core/book/merge";
 import {
   type Book,
   emptyBook,
@@ -8,10 +8,10 @@ import {
   type SeriesRecord,
 } from "../core/book/records";
 import { sameReadings } from "../core/book/series-join";
+import { compareStates, stampAfter, type State } from "../core/book/states";
 import { withFeatureIds } from "../core/flow/feature-ids";
 import type { Database } from "./database";
-import type { StoredSeries } from "./series-stored";
-import { joinStored, renewedStored, storedTombstone, toRecord, toStored } from "./series-stored";
+import { joinStored, renewedStored, type StoredSeries, storedTombstone, toRecord, toStored } from "./series-stored";
 
 /** Moving whole books in and out of the browser: archive, demo, merge. */
 
@@ -50,36 +50,30 @@ export interface MergePlan {
   removed: Book;
 }
 
-/** A record of a part as its table keeps it. */
-interface Kept {
-  id: string;
-  updatedAt: string;
-  deleted?: boolean;
-}
+const isSeries = (part: PartName, one: State): one is StoredSeries => part === "series" && "marks" in one;
 
-const isSeries = (part: PartName, one: Kept): one is StoredSeries => part === "series" && "marks" in one;
-
-function asKept(part: PartName, record: unknown): Kept {
+/** A record as its table keeps it. */
+function asKept(part: PartName, record: unknown): State {
   if (part === "series") return toStored(record as SeriesRecord);
-  if (part !== "reaches") return record as Kept;
+  if (part !== "reaches") return record as State;
   const reach = record as ReachRecord;
-  return { ...reach, reach: withFeatureIds(reach.reach) } as Kept;
+  return { ...reach, reach: withFeatureIds(reach.reach) } as State;
 }
 
-const mergeKept = (part: PartName, a: Kept, b: Kept): Kept =>
+const mergeKept = (part: PartName, a: State, b: State): State =>
   isSeries(part, a) && isSeries(part, b) ? joinStored(a, b) : mergeRecords(part, a, b);
 
-const renewKept = (part: PartName, one: Kept, at: string): Kept =>
+const renewKept = (part: PartName, one: State, at: string): State =>
   isSeries(part, one) ? renewedStored(one, at) : renewed(one, at);
 
-const sameKept = (part: PartName, a: Kept, b: Kept): boolean =>
+const sameKept = (part: PartName, a: State, b: State): boolean =>
   isSeries(part, a) && isSeries(part, b)
     ? a.updatedAt === b.updatedAt && sameReadings(a, b)
     : compareStates(a, b) === 0;
 
 /** The book's own states of records of a part, in the order of theirs. */
-const ownStates = (db: Database, part: PartName, records: readonly Kept[]): Promise<(Kept | undefined)[]> =>
-  db.table<Kept, string>(part).bulkGet(records.map((one) => one.id));
+const ownStates = (db: Database, part: PartName, records: readonly State[]): Promise<(State | undefined)[]> =>
+  db.table<State, string>(part).bulkGet(records.map((one) => one.id));
 
 /** What an import would do, before it is done: the later state of each record stands, series join. */
 export async function planMerge(db: Database, incoming: Book): Promise<MergePlan> {
@@ -169,7 +163,7 @@ export async function removeDemo(db: Database, now: number = Date.now()): Promis
       )
       .toArray();
     for (const part of PART_NAMES) {
-      const gone = book[part].map((record): Kept => {
+      const gone = book[part].map((record): State => {
         const [one, at] = [asKept(part, record), stampAfter(now, record.updatedAt)];
         return isSeries(part, one) ? storedTombstone(one, at) : { ...one, updatedAt: at, deleted: true };
       });

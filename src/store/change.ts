@@ -1,23 +1,17 @@
 import type { EntityTable } from "dexie";
-import { stampAfter } from "../core/book/merge";
+import { stampAfter, type State } from "../core/book/states";
 import { InputError } from "../core/quantity/fault";
 import type { Database } from "./database";
 
 /** Takes back one step, and only that: what others did since stays. */
 export type Undo = () => Promise<void>;
 
-interface Kept {
-  id: string;
-  updatedAt: string;
-  deleted?: boolean;
-}
-
 /**
  * Changes one record by a function of what it is now, within a transaction: two panels, two tabs or a held key never
  * write over each other. `back` is the function that takes this step back from whatever the record is by then.
  * @throws InputError "record-gone" when it is not there; whatever `by` throws, with nothing written
  */
-export async function change<T extends Kept>(
+export async function change<T extends State>(
   db: Database,
   table: EntityTable<T, "id">,
   id: string,
@@ -43,7 +37,7 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
  * Sets some fields of a record. Its undo sets those back that still are as this step left them; a field that was
  * changed again since keeps its newer value.
  */
-export const patch = <T extends Kept>(
+export const patch = <T extends State>(
   db: Database,
   table: EntityTable<T, "id">,
   id: string,
@@ -69,7 +63,7 @@ export function unpatched<T extends object>(record: T, before: T, fields: Partia
 }
 
 /** Takes a record out of the book, leaving its tombstone, or brings it back. */
-export const setDeleted = <T extends Kept>(
+export const setDeleted = <T extends State>(
   db: Database,
   table: EntityTable<T, "id">,
   id: string,
@@ -77,7 +71,7 @@ export const setDeleted = <T extends Kept>(
 ): Promise<Undo> => patch(db, table, id, { deleted: deleted || undefined } as Partial<T>);
 
 /** Puts a new record in; undo leaves its tombstone. */
-export async function add<T extends Kept>(db: Database, table: EntityTable<T, "id">, record: T): Promise<Undo> {
+export async function add<T extends State>(db: Database, table: EntityTable<T, "id">, record: T): Promise<Undo> {
   await table.add(record as never);
   return async () => {
     await setDeleted(db, table, record.id, true);

@@ -1,6 +1,6 @@
 import type { FieldReading, ReachRecord, StationRecord, WaterRecord } from "../core/book/records";
 import type { GaugeFile } from "../core/formats/gauge-text";
-import { stampAfter } from "../core/book/merge";
+import { stampAfter } from "../core/book/states";
 import { datedAt } from "../core/book/series-join";
 import { add, patch, setDeleted, type Undo } from "./change";
 import type { Database } from "./database";

@@ -17,19 +17,32 @@ const profile: Profile = {
   base: "chub",
   species: { ...speciesById("chub"), id: "mine", name: "Big chub", forkLength: 55, source: "own" },
 };
-let count = 0;
-
-test("a browser that still holds schema 1 opens with all it had, and the new tables", async () => {
-  const name = `old-${count++}`;
-  const old = new Dexie(name);
-  old.version(1).stores({
+/** Tables of each schema as it was; those of later ones add to it. */
+const SCHEMAS: readonly Record<string, string>[] = [
+  {
     stations: "id",
     series: "id, station",
     reaches: "id, station",
     sessions: "id, reach, start",
     catches: "id, session, at",
     fields: "id, bed, solvedAt",
-  });
+  },
+  { series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" },
+  { profiles: "id" },
+  {},
+];
+
+/** A database as an application of that schema would have made it. */
+function olderBook(name: string, version: number): Dexie {
+  const old = new Dexie(name);
+  SCHEMAS.slice(0, version).forEach((tables, index) => old.version(index + 1).stores(tables));
+  return old;
+}
+let count = 0;
+
+test("a browser that still holds schema 1 opens with all it had, and the new tables", async () => {
+  const name = `old-${count++}`;
+  const old = olderBook(name, 1);
   await old.table("sessions").bulkAdd(book.sessions.slice(0, 3));
   await old.table("stations").bulkAdd(book.stations);
   await old.table("series").add({
@@ -59,18 +72,7 @@ test("a browser that still holds schema 1 opens with all it had, and the new tab
 
 test("a browser that holds schema 2 opens with all it had, room for own profiles, and its catches without places", async () => {
   const name = `old-${count++}`;
-  const old = new Dexie(name);
-  old.version(1).stores({
-    stations: "id",
-    series: "id, station",
-    reaches: "id, station",
-    sessions: "id, reach, start",
-    catches: "id, session, at",
-    fields: "id, bed, solvedAt",
-  });
-  old
-    .version(2)
-    .stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" });
+  const old = olderBook(name, 2);
   const before = book.catches.slice(0, 4).map((one) => ({ ...one, place: undefined }));
   await old.table("catches").bulkAdd(before);
   await old.table("waters").bulkAdd(book.waters);
@@ -90,19 +92,7 @@ test("a browser that holds schema 2 opens with all it had, room for own profiles
 
 test("a browser that holds schema 3 opens with all it had, and every object of a bed gets an id of its own", async () => {
   const name = `old-${count++}`;
-  const old = new Dexie(name);
-  old.version(1).stores({
-    stations: "id",
-    series: "id, station",
-    reaches: "id, station",
-    sessions: "id, reach, start",
-    catches: "id, session, at",
-    fields: "id, bed, solvedAt",
-  });
-  old
-    .version(2)
-    .stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" });
-  old.version(3).stores({ profiles: "id" });
+  const old = olderBook(name, 3);
   const plain = book.reaches.map((record) => ({
     ...record,
     reach: { ...record.reach, features: record.reach.features?.map((one) => ({ ...one, id: undefined })) },
@@ -129,20 +119,7 @@ test("a browser that holds schema 3 opens with all it had, and every object of a
 
 test("a browser that holds schema 4 opens with all it had: readings know when they came, and what no archive could hold is made to fit", async () => {
   const name = `old-${count++}`;
-  const old = new Dexie(name);
-  old.version(1).stores({
-    stations: "id",
-    series: "id, station",
-    reaches: "id, station",
-    sessions: "id, reach, start",
-    catches: "id, session, at",
-    fields: "id, bed, solvedAt",
-  });
-  old
-    .version(2)
-    .stores({ series: "id, station, [station+updatedAt]", waters: "id", readings: "id, station, reach, at" });
-  old.version(3).stores({ profiles: "id" });
-  old.version(4).stores({});
+  const old = olderBook(name, 4);
   const [station] = book.stations;
   const series = (id: string, deleted?: boolean) => ({
     id,

@@ -13,8 +13,7 @@ export interface StoredSeries extends DatedReadings {
   demo?: boolean;
 }
 
-/** Series as the browser keeps them, and as records of the book. */
-
+/** A series of the book as the browser keeps it. */
 export function toStored(record: SeriesRecord): StoredSeries {
   const { id, station, parameter, unit, updatedAt, deleted, demo } = record;
   return {
@@ -25,6 +24,7 @@ export function toStored(record: SeriesRecord): StoredSeries {
   };
 }
 
+/** And back. */
 export function toRecord(stored: StoredSeries): SeriesRecord {
   const { id, station, parameter, unit, updatedAt, deleted, demo } = stored;
   return {
@@ -55,6 +55,6 @@ export const storedTombstone = (series: StoredSeries, at: string): StoredSeries 
 /** Two states of a stored series as one. */
 export function joinStored(a: StoredSeries, b: StoredSeries): StoredSeries {
   const readings = joinReadings(a, b);
-  const { id, station, parameter } = a;
-  return { id, station, parameter, ...joinHeads(a, b, readings), ...readings };
+  const { station, parameter } = a;
+  return { station, parameter, ...joinHeads(a, b, readings), ...readings };
 }

@@ -1,7 +1,8 @@
 import { type Book, emptyBook, MOST_STAMPS, seriesRecordSchema, type SeriesRecord } from "./records";
-import { compareStates, mergeBooks, mergeRecords, renewed, stampAfter } from "./merge";
-import { sampleCatch, sampleSession } from "./samples";
-import { asRecorded, datedAt, joinReadings, joinSeries, readingsOf, unsoundReadings } from "./series-join";
+import { mergeBooks, mergeRecords, renewed } from "./merge";
+import { compareStates, stampAfter } from "./states";
+import { sampleCatch, sampleSeries, sampleSession } from "./samples";
+import { datedAt, joinReadings, joinSeries, readingsOf, unsoundReadings } from "./series-join";
 
 const HOUR = 3_600_000;
 const T0 = Date.UTC(2026, 3, 1);
@@ -15,26 +16,7 @@ const stream = (seed: number) => () => {
   return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
 };
 
-const seriesOf = (
-  readings: readonly (readonly [hour: number, value: number | null])[],
-  stamp: string,
-  change: Partial<SeriesRecord> = {},
-): SeriesRecord => ({
-  schema: "low-heron/series@2",
-  id: "g-stage",
-  station: "g",
-  parameter: "stage",
-  unit: "m",
-  updatedAt: stamp,
-  ...asRecorded(
-    datedAt(
-      stamp,
-      Float64Array.from(readings, ([hour]) => T0 + hour * HOUR),
-      Float64Array.from(readings, ([, value]) => value ?? NaN),
-    ),
-  ),
-  ...change,
-});
+const seriesOf = sampleSeries(T0);
 const hoursOf = (series: SeriesRecord) => series.times.map((time) => (time - T0) / HOUR);
 
 describe("stamps", () => {

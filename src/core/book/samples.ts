@@ -1,4 +1,6 @@
-import type { Catch, Session } from "./records";
+import { HOUR } from "../gauge/series";
+import type { Catch, SeriesRecord, Session } from "./records";
+import { asRecorded, datedAt } from "./series-join";
 
 /** Plain records for tests. */
 
@@ -32,3 +34,27 @@ export const sampleCatch = (id: string, session: string, change: Partial<Catch> 
   river: null,
   ...change,
 });
+
+/** A stage record of so many hours after an instant, ms, that came in at a stamp; null is a gap. */
+export const sampleSeries =
+  (from: number) =>
+  (
+    readings: readonly (readonly [hour: number, value: number | null])[],
+    stamp: string,
+    change: Partial<SeriesRecord> = {},
+  ): SeriesRecord => ({
+    schema: "low-heron/series@2",
+    id: "g-stage",
+    station: "g",
+    parameter: "stage",
+    unit: "m",
+    updatedAt: stamp,
+    ...asRecorded(
+      datedAt(
+        stamp,
+        Float64Array.from(readings, ([hour]) => from + hour * HOUR),
+        Float64Array.from(readings, ([, value]) => value ?? NaN),
+      ),
+    ),
+    ...change,
+  });

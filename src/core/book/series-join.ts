@@ -1,4 +1,5 @@
 import { MOST_STAMPS, type SeriesRecord } from "./records";
+import { laterState } from "./states";
 
 /**
  * A series whose readings know when they came into the book: readings of several devices, and of files taken in one
@@ -136,27 +137,24 @@ export function sameReadings(a: DatedReadings, b: DatedReadings): boolean {
 }
 
 /** What a series is besides its readings. */
-type Head = Pick<SeriesRecord, "updatedAt" | "deleted" | "demo" | "unit">;
+type Head = Pick<SeriesRecord, "id" | "updatedAt" | "deleted" | "demo" | "unit">;
+
+const headOf = ({ id, updatedAt, unit, demo }: Head): Head => ({
+  id,
+  updatedAt: utc(updatedAt),
+  unit,
+  ...(demo === undefined ? {} : { demo }),
+});
 
 /** The head of two states of a series as one; it is gone when nothing is left that came after it was cleared. */
-export function joinHeads<T extends Head>(a: T, b: T, readings: DatedReadings): Pick<T, keyof Head> {
-  const [x, y] = [a, b].map(({ updatedAt }) => Date.parse(updatedAt)) as [number, number];
-  const stands =
-    x > y || (x === y && JSON.stringify([a.unit, a.demo ?? false]) >= JSON.stringify([b.unit, b.demo ?? false]))
-      ? a
-      : b;
-  const deleted = readings.times.length === 0 && readings.cleared !== undefined;
-  return {
-    updatedAt: utc(stands.updatedAt),
-    unit: stands.unit,
-    ...(deleted ? { deleted } : {}),
-    ...(stands.demo === undefined ? {} : { demo: stands.demo }),
-  } as Pick<T, keyof Head>;
-}
+export const joinHeads = (a: Head, b: Head, { times, cleared }: DatedReadings): Head => ({
+  ...laterState(headOf(a), headOf(b)),
+  ...(times.length === 0 && cleared !== undefined ? { deleted: true } : {}),
+});
 
 /** Two states of a series as one. */
 export function joinSeries(a: SeriesRecord, b: SeriesRecord): SeriesRecord {
   const readings = joinReadings(readingsOf(a), readingsOf(b));
-  const { schema, id, station, parameter } = a;
-  return { schema, id, station, parameter, ...joinHeads(a, b, readings), ...asRecorded(readings) };
+  const { schema, station, parameter } = a;
+  return { schema, station, parameter, ...joinHeads(a, b, readings), ...asRecorded(readings) };
 }

@@ -4,7 +4,7 @@ import type { Grid } from "./grid";
 import { type Kernel, SINGLE } from "./kernel";
 import { DOUBLE } from "./proof/double";
 import { rasteriseReach } from "./rasterise";
-import { checkReach } from "./reach";
+import { sampleRun } from "./samples";
 import { type Edge, ShallowWater } from "./solver";
 import { solveSteady } from "./steady";
 
@@ -235,26 +235,9 @@ test("a thread does what it is asked and no more: with idle spells between short
 });
 
 test("a whole solve is the same to the last figure on one, two and three threads, every time", async () => {
-  const reach = checkReach({
-    schema: "low-heron/reach@1",
-    id: "threads",
-    name: "Threads",
-    bed: {
-      kind: "template",
-      template: "riffle-run-pool",
-      length: 60,
-      width: 14,
-      poolDepth: 1.2,
-      slope: 0.003,
-      cell: 0.5,
-    },
-    roughness: 0.035,
-    downstream: { kind: "normal", slope: 0.003 },
-    features: [{ kind: "boulder", id: "stone", x: 26, y: 8, diameter: 2, height: 1 }],
-  });
-  const grid = rasteriseReach(reach);
+  const grid = rasteriseReach(sampleRun);
   const crews = [2, 3].map((cores) => threadCrew(cores)!);
-  const solve = (crew?: Crew) => solveSteady(grid, { discharge: 5, downstream: reach.downstream, crew });
+  const solve = (crew?: Crew) => solveSteady(grid, { discharge: 5, downstream: sampleRun.downstream, crew });
   const alone = solve();
   for (const crew of [...crews, ...crews]) expect(solve(crew)).toEqual(alone);
   await Promise.all(crews.map((one) => one.end()));

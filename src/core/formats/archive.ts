@@ -142,9 +142,11 @@ async function readPart(
     throw new InputError("bad-count", { path, length: lines.length, count: stated.count }, { file, path });
   lines.forEach((text, index) => {
     const record = readRecord(name, text, ids);
-    if ("why" in record) return void setAside.push({ path, line: index + 1, why: record.why });
-    ids.set(record.id, index + 1);
-    (book[name] as unknown[]).push(record);
+    if ("why" in record) setAside.push({ path, line: index + 1, why: record.why });
+    else {
+      ids.set(record.id, index + 1);
+      (book[name] as unknown[]).push(record);
+    }
   });
   return ids;
 }

@@ -3,6 +3,7 @@ import { InputError } from "../quantity/fault";
 import { type Message, message } from "../quantity/message";
 import { type DecimalMark, decimalMarkOf } from "../quantity/number";
 import { LONGEST_LINE, linesOf } from "./lines";
+import type { Tally } from "./tally";
 
 /** A data line of a CSV: its cells, as many as the header has, or why it is refused. */
 export type CsvRow = { line: number; cells: string[] } | { line: number; why: Message };
@@ -90,6 +91,15 @@ function overLines(lines: readonly string[], from: number, width: number, delimi
     return cells?.length === width ? { cells, last } : undefined;
   }
   return undefined;
+}
+
+/** Tallies the rows of a table: refused ones with their reason, blank ones as gaps; the others are taken. */
+export function eachRow(rows: Iterable<CsvRow>, tally: Tally, take: (line: number, cells: string[]) => void): void {
+  for (const row of rows) {
+    if ("why" in row) tally.reject(row.line, row.why);
+    else if (row.cells.every((cell) => cell.trim() === "")) tally.gap();
+    else take(row.line, row.cells);
+  }
 }
 
 /** Rows looked at for the decimal mark of a column. */

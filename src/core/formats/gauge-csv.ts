@@ -2,7 +2,7 @@ import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { type Parameter, UNIT_OF } from "../gauge/series";
 import { findUnit } from "../quantity/units";
-import { columnMark, csvTable } from "./csv";
+import { columnMark, csvTable, eachRow } from "./csv";
 import { type Column, demandText, dimensionOf, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
 import { ianaZone, readInstant, UTC } from "./instant";
 
@@ -148,25 +148,13 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
   );
   let previous = -Infinity;
   let unzoned = 0;
-  for (const row of table.rows()) {
-    if ("why" in row) {
-      gathering.reject(row.line, row.why);
-      continue;
-    }
-    const { line, cells } = row;
-    if (cells.every((cell) => cell.trim() === "")) {
-      gathering.tally.gap();
-      continue;
-    }
+  eachRow(table.rows(), gathering.tally, (line, cells) => {
     const instant = readInstant(cells[timeColumn]!, zone, previous);
-    if (!instant.ok) {
-      gathering.reject(line, instant.reason);
-      continue;
-    }
+    if (!instant.ok) return gathering.reject(line, instant.reason);
     if (!instant.zoned) unzoned++;
     previous = instant.time;
     gathering.take(line, instant.time, cells);
-  }
+  });
   const series = gathering.finish(file);
   if (unzoned && !zoneName) notes.push(message("no-offset", { unzoned }));
   const { tally, codes } = gathering;

@@ -4,7 +4,7 @@ import { InputError } from "../quantity/fault";
 import type { Gauging } from "../gauge/rating";
 import { numberIn } from "../quantity/number";
 import { findUnit, toSI } from "../quantity/units";
-import { columnMark, type CsvRow, csvTable } from "./csv";
+import { columnMark, csvTable, eachRow } from "./csv";
 import { kindOfColumn, readHeader } from "./gauge-csv";
 import { demandText } from "./gauge-text";
 import { type LineCounts, type Rejection, Tally } from "./tally";
@@ -56,24 +56,20 @@ export function readPairs(text: string, file?: string): PairsFile {
   const marks = [stage, discharge].map(({ index }) => columnMark(table, index));
   const gaugings: Gauging[] = [];
   const tally = new Tally();
-  const take = (row: CsvRow) => {
-    if ("why" in row) return tally.reject(row.line, row.why);
-    if (row.cells.every((cell) => cell.trim() === "")) return tally.gap();
-    const [h, q] = [stage, discharge].map(({ index, unit }, k) =>
-      toSI(numberIn(row.cells[index] ?? "", marks[k]), unit),
-    ) as [number, number];
-    if (!Number.isFinite(h) || !Number.isFinite(q)) return tally.reject(row.line, message("not-a-pair"));
+  const take = (line: number, row: readonly string[]) => {
+    const [h, q] = [stage, discharge].map(({ index, unit }, k) => toSI(numberIn(row[index] ?? "", marks[k]), unit)) as [
+      number,
+      number,
+    ];
+    if (!Number.isFinite(h) || !Number.isFinite(q)) return tally.reject(line, message("not-a-pair"));
     if (q <= 0)
-      return tally.reject(
-        row.line,
-        message("pair-discharge", { text: row.cells[discharge.index]!.trim().slice(0, 40) }),
-      );
-    if (Math.abs(h) > HIGHEST || q > MOST_DISCHARGE) return tally.reject(row.line, message("impossible-pair"));
+      return tally.reject(line, message("pair-discharge", { text: row[discharge.index]!.trim().slice(0, 40) }));
+    if (Math.abs(h) > HIGHEST || q > MOST_DISCHARGE) return tally.reject(line, message("impossible-pair"));
     tally.read();
     gaugings.push({ stage: h, discharge: q });
   };
-  if (bare) take({ line: headerLine, cells });
-  for (const row of table.rows()) take(row);
+  if (bare) take(headerLine, cells);
+  eachRow(table.rows(), tally, take);
   const rejected = tally.ordered();
   if (gaugings.length === 0)
     throw new InputError(

@@ -2,7 +2,7 @@ import { message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { numberIn } from "../quantity/number";
 import { findUnit, toSI } from "../quantity/units";
-import { columnMark, csvTable } from "./csv";
+import { columnMark, csvTable, eachRow } from "./csv";
 import { readHeader } from "./gauge-csv";
 import { readInstant, UTC } from "./instant";
 import { type Frame, SoundingsGathering, type SoundingsFile } from "./soundings-text";
@@ -42,20 +42,11 @@ export function readSoundingsCsv(text: string, file?: string): SoundingsFile {
   const gathering = new SoundingsGathering(pair.frame, measure, file);
   if (!header.unit) gathering.notes.push(message("assumed-metres", { name: header.name }));
   const marks = new Map([a, b, valueColumn].map((index) => [index, columnMark(table, index)]));
-  for (const row of table.rows()) {
-    if ("why" in row) {
-      gathering.reject(row.line, row.why);
-      continue;
-    }
-    const { line, cells } = row;
-    if (cells.every((cell) => cell.trim() === "")) {
-      gathering.tally.gap();
-      continue;
-    }
+  eachRow(table.rows(), gathering.tally, (line, cells) => {
     const number = (index: number) => numberIn(cells[index]!, marks.get(index));
     const instant = time >= 0 && cells[time]!.trim() !== "" ? readInstant(cells[time]!, UTC) : undefined;
     if (instant && !instant.ok) gathering.reject(line, instant.reason);
     else gathering.take(line, number(a), number(b), toSI(number(valueColumn), unit), instant?.time);
-  }
+  });
   return gathering.finish();
 }

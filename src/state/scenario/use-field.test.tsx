@@ -3,6 +3,7 @@ import { QueryClientProvider } from "@tanstack/react-query";
 import { act, renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
 import type { Field } from "../../core/flow/grid";
+import { sampleRun } from "../../core/flow/samples";
 import type { Reach } from "../../core/flow/reach-schema";
 import type { Progress } from "../../core/flow/steady";
 import { message } from "../../core/quantity/message";
@@ -46,21 +47,9 @@ const fieldOf = (discharge: number, cell = 0.5): Field => ({
 });
 let count = 0;
 const reachOf = (change: Partial<Reach> = {}): Reach => ({
-  schema: "low-heron/reach@1",
+  ...sampleRun,
+  features: [],
   id: `reach-${count}`,
-  name: "Run",
-  roughness: 0.035,
-  bed: {
-    kind: "template",
-    template: "riffle-run-pool",
-    length: 60,
-    width: 14,
-    poolDepth: 1.2,
-    slope: 0.003,
-    wiggle: 2,
-    cell: 0.5,
-  },
-  downstream: { kind: "normal", slope: 0.003 },
   ...change,
 });
 
