@@ -7,7 +7,7 @@ import { join } from "node:path";
 import { isDeepStrictEqual } from "node:util";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { mergeBooks, renewed } from "../../src/core/book/merge";
-import { type Book, emptyBook } from "../../src/core/book/records";
+import { type Book, emptyBook } from "../../src/core/book/parts";
 import { sampleSeries } from "../../src/core/book/samples";
 import { asRecorded, datedAt, joinSeries } from "../../src/core/book/series-join";
 import { stampAfter } from "../../src/core/book/states";

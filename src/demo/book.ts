@@ -1,11 +1,5 @@
-import {
-  type Book,
-  type Catch,
-  type FieldReading,
-  type RiverState,
-  type SeriesRecord,
-  type Session,
-} from "../core/book/records";
+import type { Book } from "../core/book/parts";
+import type { Catch, FieldReading, RiverState, SeriesRecord, Session } from "../core/book/records";
 import { riverState } from "../core/book/river-state";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { DAY, HOUR, readingAt } from "../core/gauge/series";

@@ -1,5 +1,6 @@
 import { fishedFor, inSeason, turningOf, wayIn, wayOf } from "../core/fish/season";
-import type { Phase, SeasonalWay, Species } from "../core/fish/species-schema";
+import type { Phase } from "../core/fish/phases";
+import type { SeasonalWay, Species } from "../core/fish/species-schema";
 import type { Conditions } from "./conditions";
 
 /** A time of the fish's year: by temperature and date, as in the rest of the year, or as the angler says. */

@@ -1,52 +1,73 @@
 "use client";
-import { z } from "zod";
 import { create } from "zustand";
 import { persist } from "zustand/middleware";
 import type { ColumnMatch } from "../core/formats/gauge-csv";
-import { PHASES } from "../core/fish/species-schema";
+import { PHASES } from "../core/fish/phases";
 import { MARKED_HEIGHT } from "../core/gauge/clarity";
+
+/** Fields as they were kept, or what a new browser has where that cannot be read. */
+const oneOf =
+  <T extends string>(known: readonly T[], otherwise: T) =>
+  (kept: unknown): T =>
+    known.find((one) => one === kept) ?? otherwise;
+const flag = (kept: unknown): boolean => kept === true;
+const idOrNone = (kept: unknown): string | null => (typeof kept === "string" ? kept : null);
+const numberOrNone = (kept: unknown): number | null =>
+  typeof kept === "number" && Number.isFinite(kept) ? kept : null;
+const isObject = (kept: unknown): kept is Record<string, unknown> => typeof kept === "object" && kept !== null;
 
 /**
  * What this angler prefers and is looking at; kept in this browser, apart from the book. Each field falls back by
- * itself to what a new browser has when what was kept cannot be read.
+ * itself. Read by hand, since every page reads it before anything else and schemas come with the first write.
  */
-const keptSchema = z.object({
-  system: z.enum(["metric", "us"]).catch("metric"),
-  reach: z.string().nullable().catch(null),
+const FIELDS = {
+  system: oneOf(["metric", "us"], "metric"),
+  reach: idOrNone,
   /** Gauge that Water looks at; null means the chosen reach's own. */
-  station: z.string().nullable().catch(null),
-  species: z.string().catch("brown-trout"),
+  station: idOrNone,
+  species: (kept: unknown): string => idOrNone(kept) ?? "brown-trout",
   /** Light the reach is read in; auto is the light now, or daylight when it is dark. */
-  light: z.enum(["auto", "day", "twilight", "night"]).catch("auto"),
-  showWading: z.boolean().catch(false),
+  light: oneOf(["auto", "day", "twilight", "night"], "auto"),
+  showWading: flag,
   /** Depth lines, and the water's edge at other flows. */
-  showDepths: z.boolean().catch(false),
+  showDepths: flag,
   /** Foam lines, breaks, ledges, corners and pools on the plan. */
-  showStructure: z.boolean().catch(false),
+  showStructure: flag,
   /** How a lie is worked: from below it, from above, or from a boat at anchor. */
-  school: z.enum(["from-below", "from-above", "from-boat"]).catch("from-below"),
+  school: oneOf(["from-below", "from-above", "from-boat"], "from-below"),
   /** How the lure falls, and whether this angler roves or waits. */
-  fall: z.enum(["light", "jig", "heavy"]).catch("jig"),
-  style: z.enum(["rove", "wait"]).catch("rove"),
+  fall: oneOf(["light", "jig", "heavy"], "jig"),
+  style: oneOf(["rove", "wait"], "rove"),
   /** Time of the fish's year: by temperature and date, as in the rest of the year, or as the angler says. */
-  season: z.enum(["auto", "usual", ...PHASES]).catch("auto"),
+  season: oneOf(["auto", "usual", ...PHASES], "auto"),
   /** The angler's own height, m, for body marks. */
-  height: z.number().min(1).max(2.3).catch(MARKED_HEIGHT),
+  height: (kept: unknown): number => {
+    const height = numberOrNone(kept) ?? MARKED_HEIGHT;
+    return height >= 1 && height <= 2.3 ? height : MARKED_HEIGHT;
+  },
   /** How columns of a kind of file were matched by hand, by its header. */
-  columns: z
-    .record(z.string(), z.array(z.custom<ColumnMatch>((one) => typeof one === "object" && one !== null)))
-    .catch({}),
+  columns: (kept: unknown): Record<string, ColumnMatch[]> =>
+    isObject(kept) && Object.values(kept).every((one) => Array.isArray(one) && one.every(isObject))
+      ? (kept as Record<string, ColumnMatch[]>)
+      : {},
   /** The made-up river in the book: when it was loaded, by this device's clock, and its reaches. */
-  demo: z
-    .object({ loadedAt: z.number(), reaches: z.array(z.string()) })
-    .nullable()
-    .catch(null),
+  demo: (kept: unknown): { loadedAt: number; reaches: string[] } | null => {
+    if (!isObject(kept)) return null;
+    const [loadedAt, { reaches }] = [numberOrNone(kept.loadedAt), kept];
+    const sound = Array.isArray(reaches) && reaches.every((one): one is string => typeof one === "string");
+    return loadedAt !== null && sound ? { loadedAt, reaches } : null;
+  },
   /** The made-up river was sent away: do not bring it back by itself. */
-  demoRemoved: z.boolean().catch(false),
+  demoRemoved: flag,
   /** The last clap of thunder that the angler heard, ms by the application's clock. */
-  thunderAt: z.number().nullable().catch(null),
-});
-export type Kept = z.infer<typeof keptSchema>;
+  thunderAt: numberOrNone,
+};
+export type Kept = { [Field in keyof typeof FIELDS]: ReturnType<(typeof FIELDS)[Field]> };
+
+const keptOf = (kept: unknown): Kept =>
+  Object.fromEntries(
+    Object.entries(FIELDS).map(([field, read]) => [field, read(isObject(kept) ? kept[field] : undefined)]),
+  ) as unknown as Kept;
 
 /** What is looked at just now; forgotten with the page. */
 interface Looked {
@@ -58,23 +79,18 @@ interface Looked {
 
 export type Settings = Kept & Looked & { set: (change: Partial<Kept & Looked>) => void };
 
-const fresh = keptSchema.parse({});
-
 export const useSettings = create<Settings>()(
   persist(
     (set) => ({
-      ...fresh,
+      ...keptOf(undefined),
       flow: null,
       lie: null,
       set: (change) => set(change),
     }),
     {
       name: "low-heron-settings",
-      partialize: (settings): Kept => keptSchema.parse(settings),
-      merge: (kept, current) => ({
-        ...current,
-        ...keptSchema.parse(typeof kept === "object" && kept !== null ? kept : {}),
-      }),
+      partialize: (settings): Kept => keptOf(settings),
+      merge: (kept, current) => ({ ...current, ...keptOf(kept) }),
     },
   ),
 );

@@ -1,6 +1,6 @@
 "use client";
 import { X } from "lucide-react";
-import { Toast } from "radix-ui";
+import * as Toast from "radix-ui/toast";
 import { useNotices } from "./notices";
 
 /** Notices: what was done, with its undo; and faults, which stay until they are closed. */

@@ -1,11 +1,10 @@
 "use client";
 import { useLiveQuery } from "dexie-react-hooks";
-import { useMemo } from "react";
 import { type Caution, cautionsOf, leaveTheWater } from "../core/gauge/cautions";
-import { tideAt } from "../core/gauge/tide";
 import { database } from "../store/database";
 import { useSettings } from "./settings";
 import type { River } from "./use-river";
+import { useTide } from "./use-tide";
 
 export interface Safety {
   cautions: readonly Caution[];
@@ -22,7 +21,7 @@ export function useSafety(river: River): Safety {
     [station?.id],
   );
   const constituents = water?.deleted ? undefined : water?.constituents;
-  const tide = useMemo(() => tideAt(constituents ?? [], minute), [constituents, minute]);
+  const tide = useTide(constituents, minute);
   const cautions = cautionsOf({
     now: stale ? undefined : now,
     damNote: water?.deleted ? "" : (water?.damNote ?? ""),

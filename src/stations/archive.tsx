@@ -2,7 +2,7 @@
 import { Download, Upload } from "lucide-react";
 import { useState } from "react";
 import { readArchive, type SetAside } from "../core/formats/archive";
-import { PART_NAMES } from "../core/book/records";
+import { PART_NAMES } from "../core/book/parts";
 import { act, faultText } from "../state/act";
 import { recogniseDemo } from "../state/demo";
 import { sha256 } from "../state/files";
@@ -11,7 +11,8 @@ import { saveBook } from "../state/save-book";
 import { applyPlan, type MergePlan, planMerge } from "../store/book";
 import { database } from "../store/database";
 import { PickFile } from "../widgets/file-field";
-import { Button, FaultNote } from "../widgets/parts";
+import { Button } from "../widgets/button";
+import { FaultNote } from "../widgets/fault-note";
 import { setAsideWords } from "../words/archive";
 import { count } from "../words/text";
 

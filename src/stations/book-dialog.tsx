@@ -2,7 +2,9 @@
 import { useTheme } from "next-themes";
 import { useEffect, useState } from "react";
 import { loadDemo, sendDemoAway } from "../state/demo";
-import { Button, Dialog, Select } from "../widgets/parts";
+import { Button } from "../widgets/button";
+import { Dialog } from "../widgets/dialog";
+import { Select } from "../widgets/select";
 import type { River } from "../state/use-river";
 import { useSettings } from "../state/settings";
 import { act } from "../state/act";

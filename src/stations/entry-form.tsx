@@ -1,7 +1,8 @@
 "use client";
 import type { FormEvent, ReactNode } from "react";
 import { act } from "../state/act";
-import { Button, FaultNote } from "../widgets/parts";
+import { Button } from "../widgets/button";
+import { FaultNote } from "../widgets/fault-note";
 
 /** The form of a dialog: its fields, what could not be kept and why, and the button that keeps it. */
 export function EntryForm({

@@ -1,5 +1,5 @@
 "use client";
-import { Dialog } from "../widgets/parts";
+import { Dialog } from "../widgets/dialog";
 
 const KEYS: readonly (readonly [string, string])[] = [
   ["1 to 5", "Water, Reach, Rig, Log, Learn"],

@@ -6,7 +6,8 @@ import { act } from "../state/act";
 import { saveBook } from "../state/save-book";
 import { useSettings } from "../state/settings";
 import { useOpened } from "../state/use-opened";
-import { FaultNote } from "../widgets/parts";
+import { readyGate } from "../store/gate";
+import { FaultNote } from "../widgets/fault-note";
 import { tellFault } from "../words/messages";
 import { FaultBoundary } from "../widgets/fault-boundary";
 import { refreshStandIn } from "../state/demo";
@@ -29,7 +30,12 @@ export function Shell({ children }: { children: ReactNode }) {
   useEffect(() => {
     act(refreshStandIn);
     const timer = setInterval(() => act(refreshStandIn), 15 * 60_000);
-    return () => clearInterval(timer);
+    // What a first write needs is fetched while the network is surely there, after all that is looked at.
+    const ready = setTimeout(() => act(readyGate), 3000);
+    return () => {
+      clearInterval(timer);
+      clearTimeout(ready);
+    };
   }, []);
 
   useEffect(() => {

@@ -1,12 +1,6 @@
 import { mergeRecords, renewed } from "../core/book/merge";
-import {
-  type Book,
-  emptyBook,
-  PART_NAMES,
-  type PartName,
-  type ReachRecord,
-  type SeriesRecord,
-} from "../core/book/records";
+import { type Book, emptyBook, PART_NAMES, type PartName } from "../core/book/parts";
+import type { ReachRecord, SeriesRecord } from "../core/book/records";
 import { sameReadings } from "../core/book/series-join";
 import { compareStates, stampAfter, type State } from "../core/book/states";
 import { withFeatureIds } from "../core/flow/feature-ids";

@@ -1,10 +1,19 @@
-import type { DBCore, DBCoreTable, Middleware } from "dexie";
-import { checkRecord, type PartName, PARTS } from "../core/book/records";
+import Dexie, { type DBCore, type DBCoreTable, type Middleware } from "dexie";
+import { PART_NAMES, type PartName } from "../core/book/parts";
+import type { checkRecord } from "../core/book/records";
 import { unsoundReadings } from "../core/book/series-join";
 import { InputError } from "../core/quantity/fault";
 import { message } from "../core/quantity/message";
 import type { StoredSeries } from "./series-stored";
 import { toRecord } from "./series-stored";
+
+type Check = typeof checkRecord;
+let check: Check | undefined;
+
+/** The schemas are large and only writes ask for them: they come with the first one, or earlier in a page at rest. */
+export async function readyGate(): Promise<Check> {
+  return (check ??= (await import("../core/book/records")).checkRecord);
+}
 
 /**
  * The one gate to the disk: whatever writes, a record is kept only when the schema of the archive holds it, so that
@@ -13,13 +22,16 @@ import { toRecord } from "./series-stored";
 export const gate: Middleware<DBCore> = {
   stack: "dbcore",
   name: "schema",
-  create: (core) => ({ ...core, table: (name) => (name in PARTS ? guarded(core.table(name)) : core.table(name)) }),
+  create: (core) => ({
+    ...core,
+    table: (name) => (PART_NAMES.some((part) => part === name) ? guarded(core.table(name)) : core.table(name)),
+  }),
 };
 
 /** The same for a series as it is stored: its readings are too many to go through the schema one by one. */
-function checkSeries(series: StoredSeries): void {
+function checkSeries(holds: Check, series: StoredSeries): void {
   const none = { times: new Float64Array(0), values: new Float64Array(0), marks: new Uint16Array(0) };
-  checkRecord("series", toRecord({ ...series, ...none }));
+  holds("series", toRecord({ ...series, ...none }));
   const wrong = unsoundReadings(series);
   if (wrong) throw new InputError("unsound-record", { part: "series", field: wrong.field, issue: message(wrong.rule) });
 }
@@ -29,12 +41,16 @@ const guarded = (table: DBCoreTable): DBCoreTable => ({
   mutate: (request) => {
     // Upgrades make old records sound; they may not stumble over them.
     const upgrading = (request.trans as IDBTransaction & { mode?: string }).mode === "versionchange";
-    if ((request.type === "add" || request.type === "put") && !upgrading)
-      for (const value of request.values as unknown[]) {
-        const part = table.name as PartName;
-        if (part === "series") checkSeries(value as StoredSeries);
-        else checkRecord(part, value);
-      }
-    return table.mutate(request);
+    if (upgrading || (request.type !== "add" && request.type !== "put")) return table.mutate(request);
+    const values = request.values as readonly unknown[];
+    const part = table.name as PartName;
+    const write = (holds: Check) => {
+      for (const value of values)
+        if (part === "series") checkSeries(holds, value as StoredSeries);
+        else holds(part, value);
+      return table.mutate(request);
+    };
+    // The transaction is kept alive meanwhile.
+    return check ? write(check) : Dexie.waitFor(readyGate()).then(write);
   },
 });

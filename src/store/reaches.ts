@@ -1,16 +1,15 @@
 import type { ReachRecord } from "../core/book/records";
 import { identified, withFeatureIds } from "../core/flow/feature-ids";
 import { moved, placeOf } from "../core/flow/features";
-import { rasteriseReach, reachSize } from "../core/flow/rasterise";
-import { checkReach } from "../core/flow/reach";
+import { reachSize } from "../core/flow/rasterise";
 import type { Feature, Reach, Template, WaterReading } from "../core/flow/reach-schema";
-import { reshaped } from "../core/flow/reshape";
 import { change, patch, setDeleted, type Undo, unpatched } from "./change";
 import type { Database } from "./database";
 import { newId } from "./identity";
 
 /** Puts a new reach in the book, its objects known by ids. Throws a located fault when it cannot be laid. */
 export async function addReach(db: Database, reach: Reach, station: string | null): Promise<ReachRecord> {
+  const sound = await soundness();
   const record: ReachRecord = {
     schema: "low-heron/reach-record@1",
     id: reach.id,
@@ -29,27 +28,25 @@ export const removeReach = (db: Database, id: string): Promise<Undo> => setDelet
 export const setGauge = (db: Database, reach: string, station: string | null): Promise<Undo> =>
   patch(db, db.reaches, reach, { station });
 
-/** A reach that can be laid, with ids on its objects; throws a located fault otherwise. */
-function sound(reach: Reach): Reach {
-  const checked = withFeatureIds(checkReach(reach));
-  rasteriseReach(checked);
-  return checked;
-}
+/** What tries whether a reach can be laid comes with the first change of one. */
+const soundness = () => import("../core/flow/sound-reach").then((one) => one.soundReach);
 
 /** Changes a reach by a function of what it is now; what cannot be laid is not kept. */
-const changeReach = (
+async function changeReach(
   db: Database,
   id: string,
   by: (reach: Reach) => Reach,
   back: (reach: Reach, before: Reach) => Reach,
-): Promise<Undo> =>
-  change(
+): Promise<Undo> {
+  const sound = await soundness();
+  return change(
     db,
     db.reaches,
     id,
     (record) => ({ ...record, reach: sound(by(withFeatureIds(record.reach))) }),
     (record, before) => ({ ...record, reach: sound(back(withFeatureIds(record.reach), withFeatureIds(before.reach))) }),
   );
+}
 
 /** Sets fields of a reach: roughness, outlet, bearing, name. */
 export const patchReach = (
@@ -155,8 +152,9 @@ export const removeFeature = (db: Database, reach: string, feature: string): Pro
   );
 
 /** Changes measures of a reach made from a template; its objects keep their places by share. */
-export const reshapeReach = (db: Database, id: string, measures: Partial<Omit<Template, "kind">>): Promise<Undo> =>
-  changeReach(
+export async function reshapeReach(db: Database, id: string, measures: Partial<Omit<Template, "kind">>): Promise<Undo> {
+  const { reshaped } = await import("../core/flow/reshape");
+  return changeReach(
     db,
     id,
     (reach) => reshaped(reach, measures),
@@ -167,6 +165,7 @@ export const reshapeReach = (db: Database, id: string, measures: Partial<Omit<Te
       return reshaped(reach, back);
     },
   );
+}
 
 const sameReading = (a: WaterReading, b: WaterReading): boolean => JSON.stringify(a) === JSON.stringify(b);
 

@@ -1,7 +1,8 @@
 import "fake-indexeddb/auto";
 import { createHash } from "node:crypto";
 import { demoBook } from "../demo/book";
-import { emptyBook, type Profile } from "../core/book/records";
+import { emptyBook } from "../core/book/parts";
+import type { Profile } from "../core/book/records";
 import { readArchive, writeArchive } from "../core/formats/archive";
 import { speciesById } from "../core/fish/species";
 import { readGaugeCsv } from "../core/formats/gauge-csv";

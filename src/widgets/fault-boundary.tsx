@@ -2,7 +2,8 @@
 import { Component, type ReactNode } from "react";
 import { asFault } from "../core/quantity/answer";
 import { tell } from "../words/messages";
-import { Button, FaultNote } from "./parts";
+import { Button } from "./button";
+import { FaultNote } from "./fault-note";
 
 /** What cannot be drawn: the fault in its place, and a way on. */
 export function NotShown({

@@ -1,6 +1,6 @@
 "use client";
 import { type ReactNode, useId, useRef } from "react";
-import { Button } from "./parts";
+import { Button } from "./button";
 
 /** A field to choose a file, or several. */
 export function FileField({

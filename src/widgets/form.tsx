@@ -11,7 +11,8 @@ import {
   type UseFormReturn,
 } from "react-hook-form";
 import type { z } from "zod";
-import { type Choice, Select, TextArea, TextField } from "./parts";
+import { type Choice, Select } from "./select";
+import { TextArea, TextField } from "./field";
 
 /**
  * A form of texts that a schema turns into values; faults show when a field is left, and as it is mended; or at once,

@@ -1,4 +1,5 @@
-import type { Phase, SeasonalWay } from "../core/fish/species-schema";
+import type { Phase } from "../core/fish/phases";
+import type { SeasonalWay } from "../core/fish/species-schema";
 
 /** Fish that ship, by id. */
 const NAMES: Readonly<Record<string, string>> = {

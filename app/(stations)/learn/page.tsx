@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
-import { LearnStation } from "@/stations/learn/station";
+import { Learn } from "@/stations/late";
 
 export const metadata: Metadata = { title: "Learn" };
 
 export default function Page() {
-  return <LearnStation />;
+  return <Learn />;
 }

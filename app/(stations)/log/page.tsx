@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
-import { LogStation } from "@/stations/log/station";
+import { Log } from "@/stations/late";
 
 export const metadata: Metadata = { title: "Log" };
 
 export default function Page() {
-  return <LogStation />;
+  return <Log />;
 }

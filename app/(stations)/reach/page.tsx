@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
-import { ReachStation } from "@/stations/reach/station";
+import { Reach } from "@/stations/late";
 
 export const metadata: Metadata = { title: "Reach" };
 
 export default function Page() {
-  return <ReachStation />;
+  return <Reach />;
 }

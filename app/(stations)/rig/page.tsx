@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
-import { RigStation } from "@/stations/rig/station";
+import { Rig } from "@/stations/late";
 
 export const metadata: Metadata = { title: "Rig" };
 
 export default function Page() {
-  return <RigStation />;
+  return <Rig />;
 }

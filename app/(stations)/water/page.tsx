@@ -1,8 +1,8 @@
 import type { Metadata } from "next";
-import { WaterStation } from "@/stations/water/station";
+import { Water } from "@/stations/late";
 
 export const metadata: Metadata = { title: "Water" };
 
 export default function Page() {
-  return <WaterStation />;
+  return <Water />;
 }

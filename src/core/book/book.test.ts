@@ -6,7 +6,8 @@ import { strToU8, unzipSync, zipSync } from "fflate";
 import { ratesIn } from "./classes";
 import { effortOf, rodHours } from "./effort";
 import { flowBands, garwood, posterior, ratesBy } from "./rates";
-import { type Catch, emptyBook, type Session } from "./records";
+import { emptyBook } from "./parts";
+import type { Catch, Session } from "./records";
 
 const sha256 = (bytes: Uint8Array) => Promise.resolve(createHash("sha256").update(bytes).digest("hex"));
 const now = Date.UTC(2026, 9, 1);

@@ -1,4 +1,6 @@
-import { type Book, emptyBook, MOST_STAMPS, seriesRecordSchema, type SeriesRecord } from "./records";
+import { type Book, emptyBook } from "./parts";
+import { seriesRecordSchema, type SeriesRecord } from "./records";
+import { MOST_STAMPS } from "./states";
 import { mergeBooks, mergeRecords, renewed } from "./merge";
 import { compareStates, stampAfter } from "./states";
 import { sampleCatch, sampleSeries, sampleSession } from "./samples";

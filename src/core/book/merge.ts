@@ -1,4 +1,5 @@
-import { type Book, emptyBook, PART_NAMES, type PartName, type SeriesRecord } from "./records";
+import { type Book, emptyBook, PART_NAMES, type PartName } from "./parts";
+import type { SeriesRecord } from "./records";
 import { joinSeries } from "./series-join";
 import { laterState, type State } from "./states";
 

@@ -8,9 +8,7 @@ import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/constituent";
 import { speciesSchema } from "../fish/species-schema";
-
-/** Most instants that a series tells apart. */
-export const MOST_STAMPS = 1000;
+import { MOST_STAMPS } from "./states";
 
 /**
  * Records of the book, one schema per kind, versioned. The same shapes are used by the browser's database, the archive
@@ -220,35 +218,11 @@ export const PARTS = {
   readings: readingSchema,
   profiles: profileSchema,
 } as const;
-/** Parts that archives written before them lack. */
-export const LATER_PARTS: readonly string[] = ["waters", "readings", "profiles"];
-export type PartName = keyof typeof PARTS;
-export interface Book {
-  stations: StationRecord[];
-  series: SeriesRecord[];
-  reaches: ReachRecord[];
-  sessions: Session[];
-  catches: Catch[];
-  waters: WaterRecord[];
-  readings: FieldReading[];
-  profiles: Profile[];
-}
+
 /** @throws InputError "unsound-record" where the schema of a part does not hold a record */
-export function checkRecord(part: PartName, record: unknown): void {
+export function checkRecord(part: keyof typeof PARTS, record: unknown): void {
   const parsed = PARTS[part].safeParse(record);
   if (parsed.success) return;
   const issue = parsed.error.issues[0]!;
   throw new InputError("unsound-record", { part, field: pathOf(issue), issue: messageOf(issue) });
 }
-
-export const PART_NAMES = Object.keys(PARTS) as PartName[];
-export const emptyBook = (): Book => ({
-  stations: [],
-  series: [],
-  reaches: [],
-  sessions: [],
-  catches: [],
-  waters: [],
-  readings: [],
-  profiles: [],
-});

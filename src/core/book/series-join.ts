@@ -1,5 +1,5 @@
-import { MOST_STAMPS, type SeriesRecord } from "./records";
-import { laterState } from "./states";
+import type { SeriesRecord } from "./records";
+import { laterState, MOST_STAMPS } from "./states";
 
 /**
  * A series whose readings know when they came into the book: readings of several devices, and of files taken in one

@@ -7,6 +7,9 @@ export interface State {
   deleted?: boolean;
 }
 
+/** Most instants that a series tells apart. */
+export const MOST_STAMPS = 1000;
+
 /**
  * The instant of an edit: now, or a millisecond after the state that it changes where the clock has jumped back or
  * another device's runs ahead. So edits of one record keep their order (a hybrid logical clock, Kulkarni et al. 2014,

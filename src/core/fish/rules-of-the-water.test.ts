@@ -1,5 +1,5 @@
 import type { Reach } from "../flow/reach-schema";
-import type { Phase } from "./species-schema";
+import type { Phase } from "./phases";
 import type { Field } from "../flow/grid";
 import { rasteriseReach } from "../flow/rasterise";
 import { checkReach } from "../flow/reach";

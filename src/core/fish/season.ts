@@ -57,4 +57,5 @@ export function inSeason(species: Species, way: SeasonalWay | undefined): Specie
   if (species.model === "travel") return { ...species, suitability: changed };
   return { ...species, suitability: changed, cover: { ...species.cover, ...way.cover } };
 }
-import type { Phase, SeasonalWay, Species } from "./species-schema";
+import type { Phase } from "./phases";
+import type { SeasonalWay, Species } from "./species-schema";

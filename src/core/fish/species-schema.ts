@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { between, rule, share } from "../quantity/checks";
 import { SUBSTRATES } from "../flow/substrate";
+import { PHASES } from "./phases";
 
 /**
  * The fish as data: one schema for those that ship (species-list.ts), for an angler's own profiles and for the archive.
@@ -14,10 +15,6 @@ export const curveSchema = z
   .readonly()
   .refine((points) => points.every(([x], k) => k === 0 || x > points[k - 1]![0]), rule("must-ascend"));
 export type Curve = z.infer<typeof curveSchema>;
-
-/** Times of the fish's year in which it lives otherwise. */
-export const PHASES = ["spawn", "after", "summer", "staging", "winter"] as const;
-export type Phase = (typeof PHASES)[number];
 
 const coverSchema = z.strictObject({ stone: share, wood: share, ledge: share, edge: share.optional() });
 

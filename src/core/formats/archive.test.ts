@@ -1,7 +1,8 @@
 import { createHash } from "node:crypto";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { DEMO_REACHES } from "../../demo/river";
-import { type Book, emptyBook, type ReachRecord } from "../book/records";
+import { type Book, emptyBook } from "../book/parts";
+import type { ReachRecord } from "../book/records";
 import { sampleCatch, sampleSession } from "../book/samples";
 import type { InputError } from "../quantity/fault";
 import { readArchive, writeArchive } from "./archive";

@@ -1,6 +1,7 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { z } from "zod";
-import { type Book, emptyBook, LATER_PARTS, PART_NAMES, type PartName, PARTS } from "../book/records";
+import { type Book, emptyBook, LATER_PARTS, PART_NAMES, type PartName } from "../book/parts";
+import { PARTS } from "../book/records";
 import { InputError } from "../quantity/fault";
 import { messageOf, pathOf, refuse } from "../quantity/issue";
 import { type Message, message } from "../quantity/message";

@@ -9,7 +9,7 @@ import { database } from "../../store/database";
 import { addPastSession } from "../../store/sessions";
 import { EntryForm } from "../entry-form";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
-import { Dialog } from "../../widgets/parts";
+import { Dialog } from "../../widgets/dialog";
 import { momentEntry } from "../../words/entry";
 import { localMoment } from "../../words/river";
 

@@ -11,7 +11,7 @@ import type { River } from "../../state/use-river";
 import { database } from "../../store/database";
 import { endSession, logCatch, startSession } from "../../store/sessions";
 import { say } from "../../state/notices";
-import { Button } from "../../widgets/parts";
+import { Button } from "../../widgets/button";
 import { figureText, showText } from "../../words/quantity";
 import { dayAndTime } from "../../words/river";
 import { byTime, FishButton } from "./fish-button";

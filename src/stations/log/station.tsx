@@ -6,13 +6,13 @@ import { useSettings } from "../../state/settings";
 import { useBook } from "../../state/use-book";
 import { useSafety } from "../../state/use-cautions";
 import { useRiver } from "../../state/use-river";
-import { Button } from "../../widgets/parts";
+import { Button } from "../../widgets/button";
 import { Cautions } from "../cautions";
-import { PastSession } from "./past-session";
 import { Running } from "./running";
 import { SessionRow } from "./session-row";
 import { later } from "../../widgets/later";
 
+const PastSession = later(() => import("./past-session").then((one) => one.PastSession));
 const CatchDialog = later(() => import("./catch-dialog").then((one) => one.CatchDialog));
 
 /** Rows shown at first. */

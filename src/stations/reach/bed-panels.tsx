@@ -1,13 +1,13 @@
 "use client";
 import { useState } from "react";
 import { useSettings } from "../../state/settings";
-import { Objects } from "./objects";
 import { type Place, ProbeWords } from "./probe";
 import { WadingKey } from "./status";
 import { StructureKey } from "./structure-marks";
 import type { ReachView } from "./use-reach-view";
 import { later } from "../../widgets/later";
 
+const Objects = later(() => import("./objects").then((one) => one.Objects));
 const ReadingDialog = later(() => import("./reading-dialog").then((one) => one.ReadingDialog));
 
 /** What stands under the plan while it is looked into or shaped: the probe, the objects, and the keys to its marks. */

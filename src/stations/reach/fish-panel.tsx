@@ -4,7 +4,7 @@ import type { Catch } from "../../core/book/records";
 import type { Lie } from "../../core/fish/read";
 import { figureText, showText } from "../../words/quantity";
 import { database } from "../../store/database";
-import { Panel } from "../../widgets/parts";
+import { Panel } from "../../widgets/panel";
 import { act, perform } from "../../state/act";
 import type { FishAgainstModel } from "../../state/scenario/use-agreement";
 import { patchCatch } from "../../store/sessions";

@@ -1,7 +1,7 @@
 "use client";
 import type { UnitSystem } from "../../words/quantity";
 import { scaleLog } from "d3-scale";
-import { Slider } from "radix-ui";
+import * as Slider from "radix-ui/slider";
 import { useEffect } from "react";
 import { entryUnit, figureText, show } from "../../words/quantity";
 import type { FlowScale } from "./use-reach-view";

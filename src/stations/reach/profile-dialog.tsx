@@ -9,7 +9,8 @@ import { newId } from "../../store/identity";
 import { keepProfile, removeProfile } from "../../store/profiles";
 import { EntryForm } from "../entry-form";
 import { FormField, useEntryForm } from "../../widgets/form";
-import { Button, Dialog } from "../../widgets/parts";
+import { Button } from "../../widgets/button";
+import { Dialog } from "../../widgets/dialog";
 import { entriesOf, entryTextOf, fieldName, profileSchemaFor } from "./profile-entries";
 
 /** Copies a fish and changes it, or changes an own profile: every figure that the models use. */

@@ -3,7 +3,7 @@ import { z } from "zod";
 import type { WaterReading } from "../../core/flow/reach-schema";
 import { EntryForm } from "../entry-form";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
-import { Dialog } from "../../widgets/parts";
+import { Dialog } from "../../widgets/dialog";
 import { numberEntry, optional, quantityEntry } from "../../words/entry";
 import { entryText, entryUnit, showText, type UnitSystem } from "../../words/quantity";
 import type { Place } from "./probe";

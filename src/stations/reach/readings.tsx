@@ -8,7 +8,8 @@ import { figureText, showText } from "../../words/quantity";
 import { bedKey, cellOf } from "../../scenario/field";
 import { act } from "../../state/act";
 import { tell } from "../../words/messages";
-import { Button, FaultNote } from "../../widgets/parts";
+import { Button } from "../../widgets/button";
+import { FaultNote } from "../../widgets/fault-note";
 import { calibrateInWorker } from "../../workers/clients";
 import type { BedEditor } from "./use-bed-editor";
 

@@ -3,7 +3,7 @@ import type { UnitSystem } from "../../words/quantity";
 import type { SeasonalWay } from "../../core/fish/species-schema";
 import { showText } from "../../words/quantity";
 import { PHASE_NAMES, wayWords } from "../../words/species";
-import { Select } from "../../widgets/parts";
+import { Select } from "../../widgets/select";
 import { useSettings } from "../../state/settings";
 import type { Fish } from "../../state/use-fishes";
 

@@ -7,7 +7,7 @@ import type { NumberedReading } from "../../state/scenario/use-reading";
 import { useSettings } from "../../state/settings";
 import { database } from "../../store/database";
 import { patchReach } from "../../store/reaches";
-import { Panel } from "../../widgets/parts";
+import { Panel } from "../../widgets/panel";
 import { ApproachPanel } from "./approach";
 import { SectionAtLie, SectionOnLine } from "./section";
 import type { Line } from "./section-line";

@@ -1,11 +1,12 @@
 "use client";
 import { useState } from "react";
 import { roundFlow } from "../../scenario/field";
+import { act } from "../../state/act";
 import { useSettings } from "../../state/settings";
 import { useFishes } from "../../state/use-fishes";
 import { showText } from "../../words/quantity";
 import { HOLDS_KEY } from "../../words/robustness";
-import { Panel } from "../../widgets/parts";
+import { Panel } from "../../widgets/panel";
 import { Cautions } from "../cautions";
 import { BedPanels } from "./bed-panels";
 import { FishPanel } from "./fish-panel";
@@ -16,6 +17,7 @@ import { SeasonLine } from "./season-line";
 import { SectionPanel } from "./section-panel";
 import { Status } from "./status";
 import { ReachToolbar } from "./toolbar";
+import { readyShaping } from "./use-bed-editor";
 import { type ReachView, useReachView } from "./use-reach-view";
 import { WaterWords } from "./water-words";
 import { WhyPanel } from "./why-panel";
@@ -40,6 +42,7 @@ export function ReachStation() {
         fish={fish.id}
         shaping={shaping}
         onShape={() => {
+          act(readyShaping);
           view.editor?.endPreview();
           setShaping(!shaping);
         }}

@@ -5,7 +5,7 @@ import { roundFlow } from "../../scenario/field";
 import type { FieldState } from "../../state/scenario/use-field";
 import type { ScenarioView } from "../../state/scenario/use-scenario";
 import { useSettings } from "../../state/settings";
-import { FaultNote } from "../../widgets/parts";
+import { FaultNote } from "../../widgets/fault-note";
 import { tell } from "../../words/messages";
 import { figureText, showText, type UnitSystem } from "../../words/quantity";
 import { exceedanceInWords } from "../../words/river";

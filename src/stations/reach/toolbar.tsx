@@ -6,7 +6,8 @@ import type { River } from "../../state/use-river";
 import { database } from "../../store/database";
 import { setGauge } from "../../store/reaches";
 import { gaugeChoices, NONE } from "./gauge-choices";
-import { Button, Select } from "../../widgets/parts";
+import { Button } from "../../widgets/button";
+import { Select } from "../../widgets/select";
 
 const LIGHT_NOW = { day: "Light as now", twilight: "Dusk or dawn, as now", night: "Dark now: by day" } as const;
 

@@ -4,7 +4,7 @@ import type { ReachRecord } from "../../core/book/records";
 import { identified, type Identified } from "../../core/flow/feature-ids";
 import { moved } from "../../core/flow/features";
 import { reachSize } from "../../core/flow/rasterise";
-import { reshaped } from "../../core/flow/reshape";
+import type { reshaped } from "../../core/flow/reshape";
 import type { Feature, Reach, Template, WaterReading } from "../../core/flow/reach-schema";
 import { act, faultText } from "../../state/act";
 import { say } from "../../state/notices";
@@ -105,7 +105,7 @@ function previewed(
 ): Reach | undefined {
   if (!("by" in change)) {
     try {
-      return reshaped(reach, change);
+      return reshape?.(reach, change);
     } catch {
       return undefined;
     }
@@ -115,6 +115,12 @@ function previewed(
     ...reach,
     features: features.map((own) => (own.id === change.id ? { ...own, ...moved(own, ...change.by, size) } : own)),
   };
+}
+
+/** Measures are tried against the schema of a reach, which comes when a bed is first shaped; until then no preview. */
+let reshape: typeof reshaped | undefined;
+export async function readyShaping(): Promise<void> {
+  reshape = (await import("../../core/flow/reshape")).reshaped;
 }
 
 export function useBedEditor(record: ReachRecord | undefined): BedEditor | undefined {

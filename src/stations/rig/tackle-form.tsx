@@ -3,7 +3,7 @@ import type { UseFormReturn } from "react-hook-form";
 import type { OwnTackle } from "../../scenario/rig";
 import { SHOTTINGS } from "../../core/rig/shot";
 import { FormField, FormSelect } from "../../widgets/form";
-import { Panel } from "../../widgets/parts";
+import { Panel } from "../../widgets/panel";
 import { AUTO, METALS, type TackleEntries } from "./tackle";
 
 /** The angler's own tackle. */

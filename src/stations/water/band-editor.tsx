@@ -4,7 +4,7 @@ import { z } from "zod";
 import { BAND_MEASURES, type BandMeasure, type FishesWell } from "../../core/gauge/band";
 import { act } from "../../state/act";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
-import { Button } from "../../widgets/parts";
+import { Button } from "../../widgets/button";
 import { optional, quantityEntry, textEntry } from "../../words/entry";
 import { entryUnit, type UnitSystem } from "../../words/quantity";
 import { bandWords } from "./spots-panel";

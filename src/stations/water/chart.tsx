@@ -4,7 +4,7 @@ import type { Outlook } from "../../core/gauge/outlook";
 import { DAY } from "../../core/gauge/series";
 import { seriesOf } from "../../core/gauge/summary";
 import type { River } from "../../state/use-river";
-import { Panel } from "../../widgets/parts";
+import { Panel } from "../../widgets/panel";
 import type { UnitSystem } from "../../words/quantity";
 import { Hydrograph } from "./hydrograph";
 import { type Span, SpanBrush } from "./span-brush";

@@ -10,7 +10,8 @@ import { database } from "../../store/database";
 import { addReading } from "../../store/gauges";
 import { EntryForm } from "../entry-form";
 import { FormField, useEntryForm } from "../../widgets/form";
-import { Button, Dialog } from "../../widgets/parts";
+import { Button } from "../../widgets/button";
+import { Dialog } from "../../widgets/dialog";
 import { quantityEntry } from "../../words/entry";
 import { entryText, entryUnit, showText, type UnitSystem } from "../../words/quantity";
 

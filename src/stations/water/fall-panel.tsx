@@ -9,7 +9,8 @@ import { DAY } from "../../core/gauge/series";
 import { entryText, entryUnit, showText } from "../../words/quantity";
 import { parseQuantity } from "../../core/quantity/units";
 import { tell } from "../../words/messages";
-import { Panel, TextField } from "../../widgets/parts";
+import { Panel } from "../../widgets/panel";
+import { TextField } from "../../widgets/field";
 import { moment } from "../../words/river";
 
 const percent = (share: number) => `${Math.round(share * 100)} %`;

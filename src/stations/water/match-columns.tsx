@@ -2,7 +2,8 @@
 import { useState } from "react";
 import type { ColumnMatch } from "../../core/formats/gauge-csv";
 import type { Parameter } from "../../core/gauge/series";
-import { Button, Select } from "../../widgets/parts";
+import { Button } from "../../widgets/button";
+import { Select } from "../../widgets/select";
 import type { PreviewColumn } from "./column-match";
 
 const MEANINGS: readonly { value: ColumnMatch["as"]; label: string }[] = [

@@ -3,7 +3,7 @@ import type { UnitSystem } from "../../words/quantity";
 import type { Outlook } from "../../core/gauge/outlook";
 import type { GaugeRecord, GaugeNow } from "../../core/gauge/summary";
 import { figureText, show, showText } from "../../words/quantity";
-import { Figure } from "../../widgets/parts";
+import { Figure } from "../../widgets/figure";
 import { useSettings } from "../../state/settings";
 import { ARROW, clarityWords, dayAndTime } from "../../words/river";
 import { derivedWords } from "../../words/water";

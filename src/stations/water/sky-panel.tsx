@@ -1,16 +1,18 @@
 "use client";
 import type { UnitSystem } from "../../words/quantity";
 import type { Constituent } from "../../core/gauge/constituent";
+import { later } from "../../widgets/later";
 import { useMemo } from "react";
 import type { Barometer } from "../../core/gauge/barometer";
 import { skyOf } from "../../core/gauge/sky";
 import { DAY, HOUR } from "../../core/gauge/series";
-import { tideAt, tideTurns } from "../../core/gauge/tide";
-import { figureText, showText } from "../../words/quantity";
+import { figureText } from "../../words/quantity";
 import { barometerWords, MOON_NAMES } from "../../words/water";
 import { findUnit, fromSI } from "../../core/quantity/units";
-import { Panel } from "../../widgets/parts";
-import { clock, moment } from "../../words/river";
+import { Panel } from "../../widgets/panel";
+import { clock } from "../../words/river";
+
+const TideLine = later(() => import("./tide-line").then((one) => one.TideLine));
 
 /** Which hours have the light; the moon, the glass and, where there is one, the tide. */
 export function SkyPanel({
@@ -31,8 +33,6 @@ export function SkyPanel({
     () => place && [0, DAY].map((ahead) => skyOf(hour * HOUR + ahead, place.latitude, place.longitude)),
     [place, hour],
   );
-  const turns = useMemo(() => tideTurns(tide, hour * HOUR, hour * HOUR + 1.5 * DAY), [tide, hour]);
-  const state = tideAt(tide, now);
   return (
     <Panel
       title="Light, moon and glass"
@@ -79,19 +79,7 @@ export function SkyPanel({
           ? `Glass: ${figureText(barometer.pressure, 0, false)} hPa (${figureText(fromSI(barometer.pressure, findUnit("inHg")!), 2)} inHg), ${barometerWords(barometer)} (${barometer.tendency >= 0 ? "+" : ""}${figureText(barometer.tendency, 1)} hPa in three hours).`
           : "Glass: this gauge gives no air pressure."}
       </p>
-      {state && (
-        <p className="mt-2">
-          Tide: {state.flow};{" "}
-          {turns
-            .slice(0, 4)
-            .map(
-              (turn) =>
-                `${turn.high ? "high" : "low"} ${moment(turn.time, now)} (${turn.level >= 0 ? "+" : "−"}${showText(Math.abs(turn.level), "depth", system)})`,
-            )
-            .join(", ")}
-          . From the constituents you gave; weather shifts it.
-        </p>
-      )}
+      {tide.length > 0 && <TideLine tide={tide} now={now} system={system} />}
     </Panel>
   );
 }

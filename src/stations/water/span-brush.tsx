@@ -2,7 +2,7 @@
 import { ChevronLeft, ChevronRight } from "lucide-react";
 import { extent } from "d3-array";
 import { scaleLinear, scaleLog } from "d3-scale";
-import { Slider } from "radix-ui";
+import * as Slider from "radix-ui/slider";
 import { useMemo } from "react";
 import { envelope } from "../../core/gauge/envelope";
 import { DAY, HOUR, type Series } from "../../core/gauge/series";

@@ -5,7 +5,7 @@ import { bandState, type FishesWell } from "../../core/gauge/band";
 import { drawDown } from "../../core/gauge/impounded";
 import type { GaugeNow } from "../../core/gauge/summary";
 import { show, showText } from "../../words/quantity";
-import { Panel } from "../../widgets/parts";
+import { Panel } from "../../widgets/panel";
 
 const WORDS = { in: "● fishes now", under: "○ too low", over: "○ too high", unknown: "– not known" } as const;
 

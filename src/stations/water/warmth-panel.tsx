@@ -5,7 +5,8 @@ import type { Outlook } from "../../core/gauge/outlook";
 import { WARMTH, warmthClass, type WarmthKind } from "../../core/gauge/warmth";
 import { figureText, show, showText } from "../../words/quantity";
 import { WARMTH_KIND_NAMES, WARMTH_NAMES } from "../../words/water";
-import { Figure, Panel } from "../../widgets/parts";
+import { Figure } from "../../widgets/figure";
+import { Panel } from "../../widgets/panel";
 import { clock, moment } from "../../words/river";
 
 const KINDS = Object.entries(WARMTH_KIND_NAMES) as [WarmthKind, string][];

@@ -7,7 +7,7 @@ import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
 import { keepWater } from "../../store/gauges";
 import { FormArea, FormField, useEntryForm } from "../../widgets/form";
-import { Dialog } from "../../widgets/parts";
+import { Dialog } from "../../widgets/dialog";
 import { EntryForm } from "../entry-form";
 import { BandEditor } from "./band-editor";
 import { knowledgeOf, ratingWords, waterEntries, waterSchema } from "./water-entries";

@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { useEffect } from "react";
 import { useRiver } from "../../state/use-river";
 import { useOpened } from "../../state/use-opened";
-import { FaultNote } from "../../widgets/parts";
+import { FaultNote } from "../../widgets/fault-note";
 import { tellFault } from "../../words/messages";
 import { Welcome } from "./welcome";
 

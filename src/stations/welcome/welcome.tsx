@@ -2,7 +2,7 @@
 import { useEffect, useState } from "react";
 import { act } from "../../state/act";
 import { loadDemo } from "../../state/demo";
-import { Button } from "../../widgets/parts";
+import { Button } from "../../widgets/button";
 import { useDemoWanted } from "../../state/providers";
 import { useSettings } from "../../state/settings";
 import { laterDialog } from "../../widgets/later";

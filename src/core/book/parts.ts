@@ -1,0 +1,38 @@
+import type {
+  Catch,
+  FieldReading,
+  Profile,
+  ReachRecord,
+  SeriesRecord,
+  Session,
+  StationRecord,
+  WaterRecord,
+} from "./records";
+
+/** A whole book by its parts: every kind of record that an archive holds. */
+export interface Book {
+  stations: StationRecord[];
+  series: SeriesRecord[];
+  reaches: ReachRecord[];
+  sessions: Session[];
+  catches: Catch[];
+  waters: WaterRecord[];
+  readings: FieldReading[];
+  profiles: Profile[];
+}
+export type PartName = keyof Book;
+
+/** Parts that archives written before them lack. */
+export const LATER_PARTS: readonly string[] = ["waters", "readings", "profiles"];
+
+export const emptyBook = (): Book => ({
+  stations: [],
+  series: [],
+  reaches: [],
+  sessions: [],
+  catches: [],
+  waters: [],
+  readings: [],
+  profiles: [],
+});
+export const PART_NAMES = Object.keys(emptyBook()) as PartName[];

@@ -1,0 +1,15 @@
+"use client";
+import { useEffect, useState } from "react";
+import type { Constituent } from "../core/gauge/constituent";
+import type { tideAt, TideState } from "../core/gauge/tide";
+import { act } from "./act";
+
+/** The tide of a water at a minute; null where it has none. Its predictor comes only for a water that has one. */
+export function useTide(constituents: readonly Constituent[] | undefined, minute: number): TideState | null {
+  const [predict, setPredict] = useState<typeof tideAt>();
+  const tidal = constituents !== undefined && constituents.length > 0;
+  useEffect(() => {
+    if (tidal) act(() => import("../core/gauge/tide").then((one) => setPredict(() => one.tideAt)));
+  }, [tidal]);
+  return tidal && predict ? predict(constituents, minute) : null;
+}

@@ -1,0 +1,16 @@
+"use client";
+import { later } from "../widgets/later";
+
+/** The stations, each after the frame with its navigation, river strip and faults: those are there at once. */
+
+const meanwhile = (
+  <p role="status" className="grid h-60 place-items-center text-soft">
+    Opening the station …
+  </p>
+);
+
+export const Water = later(() => import("./water/station").then((one) => one.WaterStation), meanwhile);
+export const Reach = later(() => import("./reach/station").then((one) => one.ReachStation), meanwhile);
+export const Rig = later(() => import("./rig/station").then((one) => one.RigStation), meanwhile);
+export const Log = later(() => import("./log/station").then((one) => one.LogStation), meanwhile);
+export const Learn = later(() => import("./learn/station").then((one) => one.LearnStation), meanwhile);

@@ -1,0 +1,40 @@
+"use client";
+import { X } from "lucide-react";
+import * as RadixDialog from "radix-ui/dialog";
+import type { ReactNode } from "react";
+
+export function Dialog({
+  open,
+  onOpenChange,
+  title,
+  about,
+  children,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  about?: string;
+  children: ReactNode;
+}) {
+  return (
+    <RadixDialog.Root open={open} onOpenChange={onOpenChange}>
+      <RadixDialog.Portal>
+        <RadixDialog.Overlay className="fixed inset-0 z-40 bg-ink/50" />
+        <RadixDialog.Content className="fixed inset-x-0 bottom-0 z-50 max-h-[92dvh] overflow-y-auto rounded-t-xl border border-line bg-paper p-5 shadow-xl sm:inset-auto sm:top-1/2 sm:left-1/2 sm:w-[min(38rem,92vw)] sm:-translate-x-1/2 sm:-translate-y-1/2 sm:rounded-xl">
+          <div className="mb-3 flex items-start gap-4">
+            <div className="flex-1">
+              <RadixDialog.Title className="text-xl font-semibold">{title}</RadixDialog.Title>
+              <RadixDialog.Description className={about ? "mt-1 text-soft" : "sr-only"}>
+                {about ?? title}
+              </RadixDialog.Description>
+            </div>
+            <RadixDialog.Close aria-label="Close" className="grid size-11 place-items-center rounded-md hover:bg-deep">
+              <X size={20} aria-hidden />
+            </RadixDialog.Close>
+          </div>
+          {children}
+        </RadixDialog.Content>
+      </RadixDialog.Portal>
+    </RadixDialog.Root>
+  );
+}

@@ -1,0 +1,63 @@
+"use client";
+import * as RadixSelect from "radix-ui/select";
+import { useId } from "react";
+
+export interface Choice {
+  value: string;
+  label: string;
+}
+
+export function Select({
+  label,
+  value,
+  onChange,
+  choices,
+  hideLabel = false,
+  className = "",
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  choices: readonly Choice[];
+  hideLabel?: boolean;
+  className?: string;
+}) {
+  const id = useId();
+  return (
+    <div className={className}>
+      <label htmlFor={id} className={hideLabel ? "sr-only" : "mb-1 block text-sm text-soft"}>
+        {label}
+      </label>
+      <RadixSelect.Root value={value} onValueChange={onChange}>
+        <RadixSelect.Trigger
+          id={id}
+          className="flex min-h-11 w-full items-center justify-between gap-2 rounded-md border border-line bg-paper px-3 text-left hover:bg-deep"
+        >
+          <span className="truncate">
+            <RadixSelect.Value />
+          </span>
+          <RadixSelect.Icon aria-hidden>▾</RadixSelect.Icon>
+        </RadixSelect.Trigger>
+        <RadixSelect.Portal>
+          <RadixSelect.Content
+            position="popper"
+            sideOffset={4}
+            className="z-[60] max-h-72 min-w-(--radix-select-trigger-width) overflow-auto rounded-md border border-line bg-paper p-1 shadow-lg"
+          >
+            <RadixSelect.Viewport>
+              {choices.map((choice) => (
+                <RadixSelect.Item
+                  key={choice.value}
+                  value={choice.value}
+                  className="flex min-h-10 cursor-pointer items-center rounded px-3 outline-none data-highlighted:bg-deep data-[state=checked]:font-semibold"
+                >
+                  <RadixSelect.ItemText>{choice.label}</RadixSelect.ItemText>
+                </RadixSelect.Item>
+              ))}
+            </RadixSelect.Viewport>
+          </RadixSelect.Content>
+        </RadixSelect.Portal>
+      </RadixSelect.Root>
+    </div>
+  );
+}
