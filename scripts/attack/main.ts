@@ -1,14 +1,20 @@
 /**
- * `npm run attack -- [--seed N] [--cases N] [--minutes N]`: damaged files, archives and requests, divergent books,
- * random beds and commands. Prints a table of cases and failures; the same seed tries the same cases. Exit code 1 on a
- * failure.
+ * `npm run attack -- [--seed N] [--cases N] [--minutes N] [--kills N]`: damaged files, archives and requests, divergent
+ * books, random beds, commands and failing disks; and a browser that is killed, N times. Prints a table of cases and
+ * failures; the same seed tries the same cases. Exit code 1 on a failure.
  */
 import { parseArgs } from "node:util";
+import { kill } from "./kills";
 import { randomOf } from "./mutate";
 import { PARTS, taken } from "./parts";
 
 const { values } = parseArgs({
-  options: { seed: { type: "string" }, cases: { type: "string" }, minutes: { type: "string" } },
+  options: {
+    seed: { type: "string" },
+    cases: { type: "string" },
+    minutes: { type: "string" },
+    kills: { type: "string" },
+  },
 });
 const seed = Number(values.seed ?? 1);
 const cases = Number(values.cases ?? 4000);
@@ -70,4 +76,10 @@ process.stdout.write(
     ),
   ].join("\n") + "\n",
 );
+const killed = values.kills ? await kill(Number(values.kills), randomOf(seed)) : undefined;
+if (killed)
+  process.stdout.write(
+    `\n${killed.kills} kills, ${killed.acknowledged} acknowledged actions, ${killed.lost} lost, ${killed.broken} half written\n`,
+  );
+if (killed && killed.lost + killed.broken > 0) process.exit(1);
 process.exit(rows.some((row) => row.failures > 0) ? 1 : 0);

@@ -31,6 +31,7 @@ import { gaugeCsv } from "../../src/standins/gauge";
 import { sounderLog } from "../../src/standins/sounder";
 import { tellFault } from "../../src/words/messages";
 import { unseenBeds } from "../bench/unseen";
+import { failedWrite } from "./failed-writes";
 import { damaged, damagedBytes, damagedData, pick, type Random } from "./mutate";
 
 /** One case: undefined when all is well, else what went wrong. */
@@ -377,4 +378,17 @@ const commands: Part = {
   },
 };
 
-export const PARTS: readonly Part[] = [gauges, soundings, pairs, documents, reaches, archives, merges, beds, commands];
+const writes: Part = { name: "failed writes", share: 0.06, trial: () => failedWrite };
+
+export const PARTS: readonly Part[] = [
+  gauges,
+  soundings,
+  pairs,
+  documents,
+  reaches,
+  archives,
+  merges,
+  writes,
+  beds,
+  commands,
+];

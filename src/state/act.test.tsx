@@ -1,10 +1,11 @@
 import { waitFor } from "@testing-library/react";
 import { InputError } from "../core/quantity/fault";
-import { act, faultText, perform } from "./act";
+import { act, perform, unkept } from "./act";
 import { useNotices } from "./notices";
 
 beforeEach(() => useNotices.setState({ list: [] }));
 const said = () => useNotices.getState().list;
+const textOf = (error: unknown) => unkept(error, () => Promise.resolve()).text;
 
 test("work that fails is told as a fault that stays", async () => {
   act(() => Promise.reject(new InputError("record-gone")));
@@ -21,9 +22,9 @@ test("work that throws before it begins is told too", async () => {
 
 test("a full disk is told in plain words, wherever the browser hides its name", () => {
   const full = new DOMException("no", "QuotaExceededError");
-  expect(faultText(full)).toMatch(/disk .* full/);
-  expect(faultText(Object.assign(new Error("abort"), { name: "AbortError", inner: full }))).toMatch(/disk .* full/);
-  expect(faultText(new Error("strange"))).toMatch(/could not keep this: strange/);
+  expect(textOf(full)).toMatch(/disk .* full/);
+  expect(textOf(Object.assign(new Error("abort"), { name: "AbortError", inner: full }))).toMatch(/disk .* full/);
+  expect(textOf(new Error("strange"))).toMatch(/could not keep this: strange/);
 });
 
 test("a command that is done is said with its undo; undoing runs it, and its failure is told", async () => {

@@ -1,36 +1,44 @@
 "use client";
-import { asFault } from "../core/quantity/answer";
-import type { Fault } from "../core/quantity/fault";
-import { message } from "../core/quantity/message";
 import type { Undo } from "../store/change";
+import { isStoreFailure, storeFault } from "../store/failure";
 import { tellFault } from "../words/messages";
+import { goOnInMemory } from "./memory-day";
 import { say, useNotices } from "./notices";
 import { useSettings } from "./settings";
 
-/** Any error of the browser's database as a fault in the application's words. */
-function storeFault(error: unknown): Fault {
-  const name = (error as { name?: string } | null)?.name;
-  const inner = (error as { inner?: { name?: string } } | null)?.inner?.name;
-  if (name === "QuotaExceededError" || inner === "QuotaExceededError") return message("disk-full");
-  const fault = asFault(error);
-  return fault.code === "internal" ? message("not-kept", { detail: String(fault.values.detail) }) : fault;
+/** What could not be kept. */
+export interface Unkept {
+  text: string;
+  /** Does it in memory, and goes on there: where the browser's store failed, and not what was to be kept. */
+  inMemory?: () => void;
 }
 
-/** Tells a fault where nothing else stands for it. */
-export function sayFault(error: unknown): void {
-  useNotices.getState().say(tellFault(storeFault(error), useSettings.getState().system), undefined, true);
-}
+/** Why something could not be kept, and what else can be done with it; `again` does it once more. */
+export const unkept = (error: unknown, again: () => Promise<unknown>): Unkept => ({
+  text: tellFault(storeFault(error), useSettings.getState().system),
+  inMemory: isStoreFailure(error) ? () => act(() => goOnInMemory(again)) : undefined,
+});
 
-/** The fault of a failed command, for a dialog that keeps what was typed. */
-export const faultText = (error: unknown): string => tellFault(storeFault(error), useSettings.getState().system);
+/** Tells a fault where nothing else stands for it; of a failed store with the ways on. */
+function sayFault(error: unknown, again: () => Promise<unknown>): void {
+  const { text, inMemory } = unkept(error, again);
+  useNotices
+    .getState()
+    .say(
+      text,
+      inMemory && { label: "Try again", run: () => act(again) },
+      true,
+      inMemory && { label: "Go on in memory", run: inMemory },
+    );
+}
 
 /** Runs work whose end nobody awaits: a failure is told as a notice. Event handlers go through here. */
 export function act(work: () => Promise<unknown>): void {
   // Begun at once: an event must be prevented before its handler returns.
   try {
-    work().catch(sayFault);
+    work().catch((error: unknown) => sayFault(error, work));
   } catch (error) {
-    sayFault(error);
+    sayFault(error, work);
   }
 }
 
@@ -48,7 +56,7 @@ export async function perform(command: () => Promise<Undo>, done?: string, after
       });
     return true;
   } catch (error) {
-    sayFault(error);
+    sayFault(error, () => perform(command, done, afterUndo));
     return false;
   }
 }

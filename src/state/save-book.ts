@@ -4,6 +4,7 @@ import { database } from "../store/database";
 import { setAsideWords } from "../words/archive";
 import { count } from "../words/text";
 import { saveFile, sha256 } from "./files";
+import { setUnsaved } from "./memory-day";
 import { say, useNotices } from "./notices";
 
 /** Saves the book, and reads the file back: what it could not give again is told. */
@@ -11,6 +12,7 @@ export async function saveBook(): Promise<void> {
   const { readArchive, writeArchive } = await import("../core/formats/archive");
   const at = new Date().toISOString();
   const bytes = await writeArchive(await readBook(database()), at, sha256);
+  setUnsaved(false);
   saveFile(`low-heron-${at.slice(0, 10)}.zip`, bytes, "application/zip");
   const { setAside } = await readArchive(bytes, sha256);
   const [first] = setAside;

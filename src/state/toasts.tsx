@@ -14,30 +14,40 @@ export function Toasts() {
           type={notice.fault ? "foreground" : "background"}
           duration={notice.fault ? Infinity : notice.action ? 12_000 : 5_000}
           onOpenChange={(open) => !open && drop(notice.id)}
-          className={`flex items-center gap-3 rounded-md px-4 py-3 shadow-lg ${notice.fault ? "border-2 border-clay bg-paper text-ink" : "bg-ink text-paper"}`}
+          className={`flex items-center gap-3 ${notice.fault ? "flex-wrap" : ""} rounded-md px-4 py-3 shadow-lg ${notice.fault ? "border-2 border-clay bg-paper text-ink" : "bg-ink text-paper"}`}
         >
-          <Toast.Description className="flex-1" role={notice.fault ? "alert" : undefined}>
+          <Toast.Description
+            className={notice.fault ? "basis-full" : "flex-1"}
+            role={notice.fault ? "alert" : undefined}
+          >
             {notice.fault && <span aria-hidden>▲ </span>}
             {notice.text}
           </Toast.Description>
-          {notice.action && (
-            <Toast.Action asChild altText={notice.action.label}>
-              <button
-                className="min-h-10 rounded border border-paper/50 px-3 font-semibold"
-                onClick={notice.action.run}
-              >
-                {notice.action.label}
-              </button>
-            </Toast.Action>
+          {[notice.action, notice.other].map(
+            (way) =>
+              way && (
+                <Toast.Action key={way.label} asChild altText={way.label}>
+                  <button
+                    className={`min-h-11 shrink-0 rounded border px-3 font-semibold ${notice.fault ? "border-line" : "border-paper/50"}`}
+                    onClick={way.run}
+                  >
+                    {way.label}
+                  </button>
+                </Toast.Action>
+              ),
           )}
           {notice.fault && (
-            <Toast.Close aria-label="Close this notice" className="grid size-11 place-items-center rounded-md">
+            <Toast.Close aria-label="Close this notice" className="ml-auto grid size-11 place-items-center rounded-md">
               <X size={18} aria-hidden />
             </Toast.Close>
           )}
         </Toast.Root>
       ))}
-      <Toast.Viewport className="fixed right-3 bottom-20 z-50 flex w-[min(26rem,calc(100vw-1.5rem))] flex-col gap-2 lg:bottom-4" />
+      <Toast.Viewport
+        // An open dialog leaves what is live to those who hear and press it.
+        aria-live="off"
+        className="pointer-events-auto fixed right-3 bottom-20 z-50 flex w-[min(26rem,calc(100vw-1.5rem))] flex-col gap-2 lg:bottom-4"
+      />
     </Toast.Provider>
   );
 }

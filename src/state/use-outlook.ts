@@ -4,7 +4,7 @@ import type { Outlook } from "../core/gauge/outlook";
 import { type GaugeRecord, seriesOf } from "../core/gauge/summary";
 import { keyOf } from "../scenario/key";
 import { waterWorker } from "../store/water-client";
-import type { RecordOf } from "../store/water.worker";
+import type { RecordOf } from "../store/water-api";
 import { type Stage, useStage, valueOf } from "./query";
 
 const recordOf = (gauge: GaugeRecord | undefined, reach: string | undefined): RecordOf | undefined => {

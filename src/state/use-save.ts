@@ -1,12 +1,12 @@
 "use client";
 import { useState } from "react";
 import type { Undo } from "../store/change";
-import { act, faultText } from "./act";
+import { act, type Unkept, unkept } from "./act";
 import { say } from "./notices";
 
 /** Saving from a dialog: on success it closes; on a fault it stays, with what was typed, and tells it. */
 export function useSave(onDone: () => void) {
-  const [fault, setFault] = useState<string | undefined>();
+  const [fault, setFault] = useState<Unkept | undefined>();
   const [busy, setBusy] = useState(false);
   const save = async (
     command: () => Promise<Undo | undefined>,
@@ -23,7 +23,7 @@ export function useSave(onDone: () => void) {
       );
       onDone();
     } catch (error) {
-      setFault(faultText(error));
+      setFault(unkept(error, () => save(command, done, afterUndo)));
     } finally {
       setBusy(false);
     }

@@ -3,7 +3,7 @@ import { Download, Upload } from "lucide-react";
 import { useState } from "react";
 import { readArchive, type SetAside } from "../core/formats/archive";
 import { PART_NAMES } from "../core/book/parts";
-import { act, faultText } from "../state/act";
+import { act, type Unkept, unkept } from "../state/act";
 import { recogniseDemo } from "../state/demo";
 import { sha256 } from "../state/files";
 import { say } from "../state/notices";
@@ -12,23 +12,23 @@ import { applyPlan, type MergePlan, planMerge } from "../store/book";
 import { database } from "../store/database";
 import { PickFile } from "../widgets/file-field";
 import { Button } from "../widgets/button";
-import { FaultNote } from "../widgets/fault-note";
+import { NotKept } from "./not-kept";
 import { setAsideWords } from "../words/archive";
 import { count } from "../words/text";
 
 /** The book out as one file, and in again: shown what it would do before anything is done. */
 export function Archive() {
   const [opened, setOpened] = useState<{ name: string; plan: MergePlan; setAside: SetAside[] } | undefined>();
-  const [fault, setFault] = useState<string | undefined>();
+  const [fault, setFault] = useState<Unkept | undefined>();
 
-  const take = async (file: File) => {
+  const take = async (file: File): Promise<void> => {
     setFault(undefined);
     setOpened(undefined);
     try {
       const { book, setAside } = await readArchive(new Uint8Array(await file.arrayBuffer()), sha256, file.name);
       setOpened({ name: file.name, plan: await planMerge(database(), book), setAside });
     } catch (error) {
-      setFault(faultText(error));
+      setFault(unkept(error, () => take(file)));
     }
   };
 
@@ -50,7 +50,7 @@ export function Archive() {
       </div>
       {fault && (
         <div className="mt-3">
-          <FaultNote message={fault} todo="Nothing was changed." />
+          <NotKept fault={fault} />
         </div>
       )}
       {opened && <Plan key={opened.name} {...opened} onFault={setFault} onDone={() => setOpened(undefined)} />}
@@ -115,18 +115,18 @@ function Plan({
   name: string;
   plan: MergePlan;
   setAside: readonly SetAside[];
-  onFault: (fault: string | undefined) => void;
+  onFault: (fault: Unkept | undefined) => void;
   onDone: () => void;
 }) {
   const [back, setBack] = useState(false);
   const removed = PART_NAMES.reduce((sum, part) => sum + plan.removed[part].length, 0);
-  const merge = async () => {
+  const merge = async (): Promise<void> => {
     onFault(undefined);
     try {
       await applyPlan(database(), plan, back);
       await recogniseDemo();
     } catch (error) {
-      return onFault(faultText(error));
+      return onFault(unkept(error, merge));
     }
     say(`${name} is in the book.`);
     onDone();

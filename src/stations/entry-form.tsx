@@ -1,8 +1,8 @@
 "use client";
 import type { FormEvent, ReactNode } from "react";
-import { act } from "../state/act";
+import { act, type Unkept } from "../state/act";
 import { Button } from "../widgets/button";
-import { FaultNote } from "../widgets/fault-note";
+import { NotKept } from "./not-kept";
 
 /** The form of a dialog: its fields, what could not be kept and why, and the button that keeps it. */
 export function EntryForm({
@@ -14,7 +14,7 @@ export function EntryForm({
   children,
 }: {
   onSubmit: (event: FormEvent) => Promise<void>;
-  fault?: string;
+  fault?: Unkept;
   /** On the button that keeps what was entered. */
   keep: string;
   busy?: boolean;
@@ -25,7 +25,7 @@ export function EntryForm({
   return (
     <form noValidate className="grid gap-4" onSubmit={(event) => act(() => onSubmit(event))}>
       {children}
-      {fault && <FaultNote message={fault} todo="Nothing was changed." />}
+      {fault && <NotKept fault={fault} />}
       <div className="flex flex-wrap justify-between gap-2">
         <Button tone="next" type="submit" disabled={busy}>
           {keep}

@@ -5,14 +5,13 @@ import { type ReactNode, useEffect, useState } from "react";
 import { act } from "../state/act";
 import { saveBook } from "../state/save-book";
 import { useSettings } from "../state/settings";
-import { useOpened } from "../state/use-opened";
 import { readyGate } from "../store/gate";
-import { FaultNote } from "../widgets/fault-note";
-import { tellFault } from "../words/messages";
 import { FaultBoundary } from "../widgets/fault-boundary";
 import { refreshStandIn } from "../state/demo";
 import { useRiver } from "../state/use-river";
 import { STATIONS } from "./list";
+import { BookGate } from "./book-gate";
+import { MemoryBanner } from "./memory-banner";
 import { RiverStrip } from "./river-strip";
 import { later, laterDialog } from "../widgets/later";
 
@@ -23,20 +22,7 @@ const Welcome = later(() => import("./welcome/welcome").then((one) => one.Welcom
 export function Shell({ children }: { children: ReactNode }) {
   const path = usePathname();
   const router = useRouter();
-  const river = useRiver();
-  const opened = useOpened();
   const [keysOpen, setKeysOpen] = useState(false);
-
-  useEffect(() => {
-    act(refreshStandIn);
-    const timer = setInterval(() => act(refreshStandIn), 15 * 60_000);
-    // What a first write needs is fetched while the network is surely there, after all that is looked at.
-    const ready = setTimeout(() => act(readyGate), 3000);
-    return () => {
-      clearInterval(timer);
-      clearTimeout(ready);
-    };
-  }, []);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -59,7 +45,6 @@ export function Shell({ children }: { children: ReactNode }) {
     return () => window.removeEventListener("keydown", onKey);
   }, [router]);
 
-  const empty = river.ready && river.reaches.length === 0 && river.stations.length === 0;
   return (
     <div className="min-h-dvh lg:pl-[92px]">
       <a
@@ -95,11 +80,35 @@ export function Shell({ children }: { children: ReactNode }) {
           })}
         </ul>
       </nav>
+      <BookGate>
+        <Opened path={path}>{children}</Opened>
+      </BookGate>
+      <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
+    </div>
+  );
+}
+
+/** The river strip and the station, once the book is open. */
+function Opened({ path, children }: { path: string; children: ReactNode }) {
+  const river = useRiver();
+  useEffect(() => {
+    act(refreshStandIn);
+    const timer = setInterval(() => act(refreshStandIn), 15 * 60_000);
+    // What a first write needs is fetched while the network is surely there, after all that is looked at.
+    const ready = setTimeout(() => act(readyGate), 3000);
+    return () => {
+      clearInterval(timer);
+      clearTimeout(ready);
+    };
+  }, []);
+
+  const empty = river.reaches.length === 0 && river.stations.length === 0;
+  return (
+    <>
       <RiverStrip river={river} />
+      <MemoryBanner />
       <main id="station" tabIndex={-1} className="px-4 pt-4 pb-24 outline-none lg:px-6 lg:pb-8">
-        {opened.fault ? (
-          <FaultNote message={tellFault(opened.fault)} onRetry={opened.retry} />
-        ) : !river.ready ? (
+        {!river.ready ? (
           <p role="status" className="p-6 text-soft">
             Opening the book …
           </p>
@@ -115,7 +124,6 @@ export function Shell({ children }: { children: ReactNode }) {
           </FaultBoundary>
         )}
       </main>
-      <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
-    </div>
+    </>
   );
 }

@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from "dexie";
+import Dexie, { type DexieOptions, type EntityTable } from "dexie";
 import type {
   Catch,
   FieldReading,
@@ -35,8 +35,13 @@ export class Database extends Dexie {
   readings!: EntityTable<FieldReading, "id">;
   profiles!: EntityTable<Profile, "id">;
 
-  constructor(name = "low-heron") {
-    super(name, { chromeTransactionDurability: "strict" });
+  /** Nothing of it outlives the page. */
+  readonly inMemory: boolean;
+
+  /** @param ground another store than the browser's own */
+  constructor(name = "low-heron", ground: Pick<DexieOptions, "indexedDB" | "IDBKeyRange"> = {}) {
+    super(name, { chromeTransactionDurability: "strict", ...ground });
+    this.inMemory = ground.indexedDB !== undefined;
     this.version(1).stores({
       stations: "id",
       series: "id, station",
@@ -74,5 +79,9 @@ export class Database extends Dexie {
 }
 
 let shared: Database | undefined;
-/** The one database of this browser. */
+/** The book that is open: the browser's own, or one in memory. */
 export const database = (): Database => (shared ??= new Database());
+/** From here on the book is another one. Who looks at the book must look anew. */
+export const changeDatabase = (to: Database): void => {
+  shared = to;
+};

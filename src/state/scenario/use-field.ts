@@ -12,7 +12,7 @@ import { bedKey, cellOf, type FieldRequest, fieldKey, roundFlow } from "../../sc
 import { database } from "../../store/database";
 import { keepField, keptField, solvedFlows } from "../../store/fields";
 import { solveInWorker } from "../../workers/clients";
-import { sayFault } from "../act";
+import { act } from "../act";
 import { pause } from "../pause";
 import { valueOf } from "../query";
 import { fieldBetween, type NamedField, nearestField } from "./kept-fields";
@@ -101,7 +101,7 @@ async function solveOrRead(request: FieldRequest, key: string, signal: AbortSign
     const field = valueOf(outcome);
     pace = paceOf((performance.now() - begun) / 1000, field.steps, wetCells(field));
     // It is shown before it is kept: a full disk costs only time.
-    keepField(database(), bed, field).catch(sayFault);
+    act(() => keepField(database(), bed, field));
     return field;
   } finally {
     report(key, undefined);
@@ -157,11 +157,11 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
     solved,
     cancel: () => {
       setStopped(key);
-      client.cancelQueries({ queryKey: ["field", key] }).catch(sayFault);
+      act(() => client.cancelQueries({ queryKey: ["field", key] }));
     },
     retry: () => {
       setStopped(undefined);
-      query.refetch().catch(sayFault);
+      act(() => query.refetch());
     },
   };
 }

@@ -136,17 +136,20 @@ function Landing({ session, book, onEnd }: { session: Session; book: BookView; o
     setPressed(open);
     if (!open && asked) router.replace("/log");
   };
-  const log = (lie: string) =>
+  const log = (lie: string) => {
+    // The hour is that of the press, however often it must be tried.
+    const at = clockNow();
     act(async () => {
       setChoosing(false);
       const before = book.catches.filter((one) => one.session === session.id).length;
-      const { fish, undo } = await logCatch(database(), session, { lie }, clockNow());
+      const { fish, undo } = await logCatch(database(), session, { lie }, at);
       const flow = fish.river?.discharge;
       say(`Fish ${before + 1} is in the book${flow != null ? ` at ${showText(flow, "discharge", system)}` : ""}.`, {
         label: "Undo",
         run: () => act(undo),
       });
     });
+  };
   if (!pressed && !asked)
     return (
       <div className="mt-3 grid gap-3 sm:grid-cols-[2fr_1fr]">

@@ -6,7 +6,7 @@ import type { Feature } from "../../core/flow/reach-schema";
 import { SUBSTRATES } from "../../core/flow/substrate";
 import { CommitField } from "../../widgets/form";
 import { Button } from "../../widgets/button";
-import { FaultNote } from "../../widgets/fault-note";
+import { NotKept } from "../not-kept";
 import { Select } from "../../widgets/select";
 import { numberEntry, quantityEntry, textEntry } from "../../words/entry";
 import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
@@ -55,7 +55,7 @@ export function Objects({
       {editor.template && <TemplateMeasures template={editor.template} system={system} onChange={editor.reshape} />}
       {editor.fault && (
         <div className="mt-3">
-          <FaultNote message={editor.fault} todo="Nothing was changed." />
+          <NotKept fault={editor.fault} />
         </div>
       )}
       <ul className="mt-3 flex flex-wrap gap-2">

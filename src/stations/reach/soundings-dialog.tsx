@@ -1,4 +1,5 @@
 "use client";
+import { NotKept } from "../not-kept";
 import { useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import { z } from "zod";
@@ -166,7 +167,7 @@ function Surveying({ onOpenChange, stations }: SoundingsProps) {
             keepOutliers={keepOutliers}
             onKeepOutliers={setKeepOutliers}
           />
-          {notKept && <FaultNote message={notKept} todo="Nothing was changed." />}
+          {notKept && <NotKept fault={notKept} />}
           <Button tone="next" type="submit" disabled={survey.earlier || !options}>
             Make this reach
           </Button>

@@ -1,5 +1,6 @@
 "use client";
 import type { Field } from "../../core/flow/grid";
+import type { Fault } from "../../core/quantity/fault";
 import type { ReachReading } from "../../scenario/reading";
 import { roundFlow } from "../../scenario/field";
 import type { FieldState } from "../../state/scenario/use-field";
@@ -20,7 +21,7 @@ export function Status({ view }: { view: ScenarioView }) {
       <div className="my-3">
         <FaultNote
           message={tell(fault, system)}
-          todo={fault.path ? `Look at ${fault.path} of the reach, or pick another flow.` : "Pick another flow."}
+          todo={todoOf(fault)}
           onRetry={field.fault ? field.retry : reading.retry}
         />
       </div>
@@ -47,6 +48,12 @@ export function Status({ view }: { view: ScenarioView }) {
       )}
     </div>
   );
+}
+
+/** What can be done; a part that broke down says itself that it can be tried again. */
+function todoOf({ code, path }: Fault): string | undefined {
+  if (code === "worker-lost") return undefined;
+  return path ? `Look at ${path} of the reach, or pick another flow.` : "Pick another flow.";
 }
 
 function Solving({ field, flow, system }: { field: FieldState; flow: number; system: UnitSystem }) {

@@ -6,7 +6,7 @@ import { moved } from "../../core/flow/features";
 import { reachSize } from "../../core/flow/rasterise";
 import type { reshaped } from "../../core/flow/reshape";
 import type { Feature, Reach, Template, WaterReading } from "../../core/flow/reach-schema";
-import { act, faultText } from "../../state/act";
+import { act, type Unkept, unkept } from "../../state/act";
 import { say } from "../../state/notices";
 import { dropDraft, setDraft } from "../../state/scenario/shaping";
 import type { Undo } from "../../store/change";
@@ -51,7 +51,7 @@ export interface BedEditor {
   /** Keeps roughness and outlet as fitted. */
   take: (fitted: Pick<Reach, "roughness" | "downstream">) => void;
   undo: (() => void) | undefined;
-  fault: string | undefined;
+  fault: Unkept | undefined;
 }
 
 /** Steps that can be taken back. */
@@ -65,36 +65,41 @@ interface Steps {
 /** Commands of one reach with their undo steps. */
 function useSteps(id: string | undefined) {
   const [steps, setSteps] = useState<Steps>({ of: "", undos: [] });
-  const [fault, setFault] = useState<{ of: string; text: string } | undefined>();
+  const [fault, setFault] = useState<{ of: string; unkept: Unkept } | undefined>();
   const undos = steps.of === id ? steps.undos : [];
   const drop = (undo: Undo) => setSteps((now) => ({ ...now, undos: now.undos.filter((one) => one !== undo) }));
-  const keep = (command: () => Promise<Undo>, done?: string) =>
-    act(async () => {
-      if (id === undefined) return;
-      try {
-        const undo = await command();
-        setFault(undefined);
-        setSteps((now) => ({ of: id, undos: [...(now.of === id ? now.undos : []), undo].slice(-MOST_STEPS) }));
-        if (done === undefined) return;
-        const back = () => {
-          drop(undo);
-          act(undo);
-        };
-        say(done, { label: "Undo", run: back });
-      } catch (error) {
-        dropDraft();
-        setFault({ of: id, text: faultText(error) });
-      }
-    });
+  const tryTo = async (command: () => Promise<Undo>, done?: string): Promise<void> => {
+    if (id === undefined) return;
+    try {
+      const undo = await command();
+      setFault(undefined);
+      setSteps((now) => ({ of: id, undos: [...(now.of === id ? now.undos : []), undo].slice(-MOST_STEPS) }));
+      if (done === undefined) return;
+      const back = () => {
+        drop(undo);
+        act(undo);
+      };
+      say(done, { label: "Undo", run: back });
+    } catch (error) {
+      dropDraft();
+      setFault({ of: id, unkept: unkept(error, () => tryTo(command, done)) });
+    }
+  };
+  const keep = (command: () => Promise<Undo>, done?: string) => act(() => tryTo(command, done));
   const last = undos.at(-1);
   const undo =
     last &&
     (() => {
       drop(last);
       setFault(undefined);
-      act(last);
+      // A step that could not be taken back can still be.
+      const restore = (error: unknown) => {
+        setSteps((now) => ({ ...now, undos: [...now.undos, last] }));
+        throw error;
+      };
+      act(() => last().catch(restore));
     });
-  return { keep, undo, fault: fault?.of === id ? fault?.text : undefined };
+  return { keep, undo, fault: fault?.of === id ? fault?.unkept : undefined };
 }
 
 /** A reach as it would be after a change; undefined where it would be none. */
@@ -131,7 +136,6 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
   const features = useMemo(() => identified(record?.reach.features ?? []), [record]);
   if (!record) return undefined;
   const { reach, id } = record;
-  const db = database();
   return {
     reach,
     features,
@@ -142,30 +146,30 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
       if (next) setDraft({ reach: next, over: reach });
     },
     endPreview: dropDraft,
-    move: (feature, by) => keep(() => moveFeature(db, id, feature, by)),
-    change: (feature, fields) => keep(() => patchFeature(db, id, feature, fields)),
+    move: (feature, by) => keep(() => moveFeature(database(), id, feature, by)),
+    change: (feature, fields) => keep(() => patchFeature(database(), id, feature, fields)),
     add: (feature) =>
       keep(async () => {
-        const added = await addFeature(db, id, feature);
+        const added = await addFeature(database(), id, feature);
         choose(added.id);
         return added.undo;
       }),
     remove: (feature) => {
       const gone = features.find((one) => one.id === feature);
       choose(undefined);
-      keep(() => removeFeature(db, id, feature), `The ${gone?.name ?? gone?.kind ?? "object"} is off the bed.`);
+      keep(() => removeFeature(database(), id, feature), `The ${gone?.name ?? gone?.kind ?? "object"} is off the bed.`);
     },
     template: reach.bed.kind === "template" ? reach.bed : undefined,
-    reshape: (measures) => keep(() => reshapeReach(db, id, measures)),
+    reshape: (measures) => keep(() => reshapeReach(database(), id, measures)),
     readings: reach.readings ?? [],
     addReading: (reading) =>
       keep(
-        () => addWaterReading(db, id, reading),
+        () => addWaterReading(database(), id, reading),
         "The reading is in the book. Fit the bed to it under “Shape the bed”.",
       ),
-    removeReading: (reading) => keep(() => removeWaterReading(db, id, reading), "The reading is out."),
+    removeReading: (reading) => keep(() => removeWaterReading(database(), id, reading), "The reading is out."),
     take: ({ roughness, downstream }) =>
-      keep(() => patchReach(db, id, { roughness, downstream }), "The bed is as fitted."),
+      keep(() => patchReach(database(), id, { roughness, downstream }), "The bed is as fitted."),
     undo,
     fault,
   };

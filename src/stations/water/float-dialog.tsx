@@ -1,4 +1,5 @@
 "use client";
+import { NotKept } from "../not-kept";
 import { Plus, Trash2 } from "lucide-react";
 import { useMemo } from "react";
 import { useFieldArray, useWatch } from "react-hook-form";
@@ -134,7 +135,7 @@ export function FloatDialog({ reach, onClose }: { reach: ReachRecord; onClose: (
           Another place
         </Button>
         <OutcomeWords outcome={outcome} system={system} />
-        {fault && <FaultNote message={fault} />}
+        {fault && <NotKept fault={fault} />}
         <Button
           tone="next"
           disabled={outcome.kind !== "done"}

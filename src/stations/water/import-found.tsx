@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import type { Parameter } from "../../core/gauge/series";
 import type { SeriesSummary } from "../../core/gauge/summary";
 import { useSettings } from "../../state/settings";
-import type { GaugeImport } from "../../store/water.worker";
+import type { GaugeImport } from "../../store/water-api";
 import { type ColumnDef, DataTable } from "../../widgets/data-table";
 import { Refused } from "../../widgets/refused";
 import { tell } from "../../words/messages";

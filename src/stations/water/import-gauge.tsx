@@ -1,4 +1,5 @@
 "use client";
+import { NotKept } from "../not-kept";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { z } from "zod";
@@ -70,7 +71,7 @@ function Importing({ stations, onDone }: { stations: readonly StationRecord[]; o
   const keep = form.handleSubmit(({ target, name, latitude, longitude }) =>
     saving.save(async () => {
       const station = target === NEW ? undefined : target;
-      const id = await keepOpened({ station, name: name || "My gauge", zone, latitude, longitude });
+      const id = await keepOpened(opened!, { station, name: name || "My gauge", zone, latitude, longitude });
       set({ station: id });
       router.push("/water");
       return undefined;
@@ -135,7 +136,7 @@ function Importing({ stations, onDone }: { stations: readonly StationRecord[]; o
               <FormField form={form} name="longitude" label="Longitude" inputMode="decimal" />
             </div>
           )}
-          {saving.fault && <FaultNote message={saving.fault} todo="Nothing was changed." />}
+          {saving.fault && <NotKept fault={saving.fault} />}
           <Button tone="next" type="submit" disabled={busy || saving.busy}>
             Keep this record
           </Button>

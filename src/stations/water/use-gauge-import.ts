@@ -1,12 +1,12 @@
 "use client";
 import { useState } from "react";
-import type { ColumnMatch } from "../../core/formats/gauge-csv";
+import type { ColumnMatch, CsvOptions } from "../../core/formats/gauge-csv";
 import { message } from "../../core/quantity/message";
 import type { Fault } from "../../core/quantity/fault";
 import { valueOf } from "../../state/query";
 import { useSettings } from "../../state/settings";
 import { waterWorker } from "../../store/water-client";
-import type { GaugeImport } from "../../store/water.worker";
+import type { GaugeImport } from "../../store/water-api";
 import { tellFault } from "../../words/messages";
 import { type PreviewColumn, remembering, signatureOf } from "./column-match";
 
@@ -23,6 +23,8 @@ const MATCHABLE = new Set([
 /** What was read of the files chosen last. */
 interface Opened {
   files: readonly File[];
+  /** How they were read. */
+  options: CsvOptions;
   /** Their name, or how many there are. */
   title: string;
   columns: readonly PreviewColumn[] | undefined;
@@ -47,7 +49,7 @@ export function useGaugeImport() {
     } catch {
       // The browser could not hand over the file: it was moved, or taken away, since it was chosen.
       const fault = message("file-lost", { name: files[0]!.name });
-      next = { files, title: files[0]!.name, columns: undefined, found: undefined, fault };
+      next = { files, options: { zone }, title: files[0]!.name, columns: undefined, found: undefined, fault };
     }
     setOpened(next);
     setMatching(next.fault !== undefined && (next.columns?.length ?? 0) > 1 && MATCHABLE.has(next.fault.code));
@@ -81,9 +83,11 @@ async function open(
 ): Promise<Opened> {
   const preview = await waterWorker.ask(async (api) => api.columns(files[0]!));
   const known = match ?? (preview.ok ? remembered[signatureOf(preview.value)] : undefined);
-  const answer = await waterWorker.ask(async (api) => api.open(files, { zone, columns: known }));
+  const options = { zone, columns: known };
+  const answer = await waterWorker.ask(async (api) => api.open(files, options));
   return {
     files,
+    options,
     title: files.length > 1 ? `${files.length} files` : files[0]!.name,
     columns: preview.ok
       ? preview.value.map((column, k) => ({ ...column, match: known?.[k] ?? column.match }))
@@ -93,11 +97,8 @@ async function open(
   };
 }
 
-/** Keeps what was read last; the station's id. Throws its fault. */
-export const keepOpened = async (target: {
-  station?: string;
-  name: string;
-  zone: string;
-  latitude: number | null;
-  longitude: number | null;
-}): Promise<string> => valueOf(await waterWorker.ask(async (api) => api.keep(target)));
+/** Keeps what was read; the station's id. Throws its fault. */
+export const keepOpened = async (
+  { files, options }: Pick<Opened, "files" | "options">,
+  target: { station?: string; name: string; zone: string; latitude: number | null; longitude: number | null },
+): Promise<string> => valueOf(await waterWorker.ask(async (api) => api.keep(files, options, target)));

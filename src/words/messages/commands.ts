@@ -1,5 +1,16 @@
 import { listed, type Words } from "./say";
 
+/** Why a browser does not open its book, and what can be done. */
+const NOT_OPENED: Readonly<Record<string, string>> = {
+  absent: "This browser keeps no data for pages: use another one, or leave its private mode.",
+  denied: "This browser does not give its storage: leave a private window, or allow this page to keep data.",
+  full: "The disk that the browser may use is full: make room, and try again.",
+  newer: "It was written by a newer version of this application: load the page anew.",
+  blocked: "Another tab holds an older version of it open: close that tab, and try again.",
+  slow: "The browser’s storage has not answered for five seconds: try again, or start the browser anew.",
+  broken: "The browser’s storage failed: try again, or start the browser anew.",
+};
+
 /** What the command line refuses, and what the application itself has to tell. */
 export const COMMANDS: Words = {
   "unknown-option": (p) => `--${p.name} is not an option here. Known: ${listed(p.known)}.`,
@@ -28,6 +39,6 @@ export const COMMANDS: Words = {
   "file-lost": (p) => `${p.name} could not be read from the disk.`,
   "record-gone": () => "It is no longer in the book: it was taken out elsewhere.",
   "book-not-opened": (p) =>
-    `The book could not be opened: this browser does not give its storage (${p.detail}). Leave a private window, or allow this page to keep data.`,
+    `The book could not be opened. ${NOT_OPENED[String(p.reason)]}${p.detail ? ` The browser says: ${p.detail}` : ""}`,
   "nothing-open": () => "The file is no longer open: choose it again.",
 };

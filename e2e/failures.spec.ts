@@ -1,0 +1,215 @@
+import { readFileSync } from "node:fs";
+import { expect, type Locator, type Page, test } from "@playwright/test";
+import { loadDemo, makeSmallReach, noFaults, settled } from "./parts";
+
+/** A page whose disk can be full: writes of the book then fail as a browser's do. */
+async function withDisk(page: Page): Promise<{ full: () => Promise<void>; roomy: () => Promise<void> }> {
+  await page.addInitScript(() => {
+    const disk = window as unknown as { diskFull?: boolean };
+    for (const write of ["put", "add"] as const) {
+      const own = IDBObjectStore.prototype[write];
+      IDBObjectStore.prototype[write] = function (...given: Parameters<typeof own>) {
+        if (disk.diskFull && this.name !== "fields") throw new DOMException("no room", "QuotaExceededError");
+        return own.apply(this, given);
+      };
+    }
+  });
+  const set = (full: boolean) => page.evaluate((to) => void Object.assign(window, { diskFull: to }), full);
+  return { full: () => set(true), roomy: () => set(false) };
+}
+
+const FULL = /The disk that the browser may use is full/;
+const told = (page: Page): Locator => page.getByRole("alert").filter({ hasText: FULL }).last();
+
+/** What fails is told as a notice; tried again when there is room, it is done. */
+async function failsThenDone(page: Page, disk: Awaited<ReturnType<typeof withDisk>>, press: Locator, done: Locator) {
+  await disk.full();
+  await press.click();
+  await expect(told(page)).toBeVisible();
+  await expect(done).toBeHidden();
+  await disk.roomy();
+  await page.getByRole("button", { name: "Try again" }).last().click();
+  await expect(done).toBeVisible();
+  const close = page.getByRole("button", { name: "Close this notice" });
+  while ((await close.count()) > 0) await close.first().click();
+}
+
+test("what a full disk refuses on the Log is told, kept and done when it is tried again", async ({ page }) => {
+  const disk = await withDisk(page);
+  await loadDemo(page);
+  await page.goto("/log");
+  await failsThenDone(
+    page,
+    disk,
+    page.getByRole("button", { name: "Start a session" }),
+    page.getByRole("button", { name: "Fish landed" }),
+  );
+  await page.getByRole("button", { name: "Fish landed" }).click();
+  await failsThenDone(
+    page,
+    disk,
+    page.getByRole("button", { name: "Say later" }),
+    page.getByRole("button", { name: /nothing more said yet/ }),
+  );
+
+  // A dialog stays, with what was typed.
+  await page.getByRole("button", { name: /nothing more said yet/ }).click();
+  await page.getByLabel("Lure or bait").fill("brown jig");
+  await disk.full();
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog.getByRole("alert").filter({ hasText: FULL })).toBeVisible();
+  await expect(dialog.getByLabel("Lure or bait")).toHaveValue("brown jig");
+  await noFaults(page);
+  await disk.roomy();
+  await dialog.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByRole("button", { name: /brown jig/ }).first()).toBeVisible();
+
+  await failsThenDone(
+    page,
+    disk,
+    page.getByRole("button", { name: "End the session" }),
+    page.getByRole("button", { name: "Start a session" }),
+  );
+  await page.getByRole("button", { name: "Add one already over" }).click();
+  await disk.full();
+  await page.getByRole("button", { name: "Keep this session" }).click();
+  await expect(dialog.getByRole("alert").filter({ hasText: FULL })).toBeVisible();
+  await disk.roomy();
+  await page.getByRole("button", { name: "Keep this session" }).click();
+  await expect(dialog).toBeHidden();
+
+  const removed = page.getByText("The session is out of the book.");
+  await failsThenDone(page, disk, page.getByRole("button", { name: "remove" }).last(), removed.first());
+});
+
+test("what a full disk refuses on Water, Reach and in the book is told and kept", async ({ page }) => {
+  const disk = await withDisk(page);
+  await loadDemo(page);
+  const dialog = page.getByRole("dialog");
+  const inDialog = dialog.getByRole("alert").filter({ hasText: FULL });
+
+  await page.getByRole("button", { name: "This water" }).click();
+  await dialog.getByLabel("Altitude").fill("90 m");
+  await disk.full();
+  await dialog.getByRole("button", { name: "Keep this" }).click();
+  await expect(inDialog).toBeVisible();
+  await expect(dialog.getByLabel("Altitude")).toHaveValue("90 m");
+  await disk.roomy();
+  await dialog.getByRole("button", { name: "Keep this" }).click();
+  await expect(dialog).toBeHidden();
+
+  // A gauge goes out, and stays where it could not.
+  await page.getByRole("button", { name: "Book and settings" }).click();
+  await disk.full();
+  await dialog.getByRole("button", { name: /^Remove the gauge/ }).click();
+  await expect(told(page)).toBeVisible();
+  const remove = dialog.getByRole("button", { name: /^Remove the gauge/ });
+  await expect(remove).toBeVisible();
+  await disk.roomy();
+  await page.getByRole("button", { name: "Try again" }).click();
+  await expect(remove).toBeHidden();
+  await page.getByRole("button", { name: "Undo" }).last().click();
+  await expect(remove).toBeVisible();
+  await page.keyboard.press("Escape");
+
+  // A reach that cannot be kept stays in its dialog.
+  await page.goto("/reach");
+  await page.getByRole("button", { name: "Make a reach" }).click();
+  await dialog.getByLabel("Name", { exact: true }).fill("Alder run");
+  await disk.full();
+  await dialog.getByRole("button", { name: "Make it" }).click();
+  await expect(inDialog).toBeVisible();
+  await expect(dialog.getByLabel("Name", { exact: true })).toHaveValue("Alder run");
+  await page.keyboard.press("Escape");
+  await disk.roomy();
+
+  // A stone that could not be put in is told where it was put.
+  await page.getByRole("button", { name: "Shape the bed" }).click();
+  await disk.full();
+  await page.getByRole("button", { name: "Put it in" }).click();
+  await expect(page.getByLabel("Shape the bed").getByRole("alert").filter({ hasText: FULL })).toBeVisible();
+});
+
+test("with a full disk the day goes on in memory, and the file it leaves restores it elsewhere", async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  const disk = await withDisk(page);
+  await loadDemo(page);
+  await page.goto("/log");
+  await page.getByRole("button", { name: "Start a session" }).click();
+  await page.getByRole("button", { name: "Fish landed" }).click();
+  await disk.full();
+  await page.getByRole("button", { name: "Say later" }).click();
+  await expect(told(page)).toBeVisible();
+  await page.getByRole("button", { name: "Go on in memory" }).click();
+  // The fish is there, in the book that was read into memory, and so is what was before it.
+  await expect(page.getByRole("heading", { name: /^Fishing/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /nothing more said yet/ })).toBeVisible();
+  const banner = page.getByRole("region", { name: "Book in memory" });
+  await expect(banner).toContainText("It is gone with this page");
+  await noFaults(page);
+  // Without a load of the page: what is in memory goes with it.
+  await page.getByRole("link", { name: "Water", exact: true }).click();
+  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
+  await expect(page.getByText(/^The days ahead/)).toBeVisible();
+
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    banner.getByRole("button", { name: "Save the book to a file" }).click(),
+  ]);
+  await expect(banner).toContainText("What it holds is saved");
+  const file = readFileSync(await download.path());
+
+  const elsewhere = await browser.newPage({ baseURL, locale: "en-GB" });
+  await loadDemo(elsewhere);
+  await elsewhere.getByRole("button", { name: "Book and settings" }).click();
+  await elsewhere
+    .getByLabel("Archive file")
+    .setInputFiles({ name: "day.zip", mimeType: "application/zip", buffer: file });
+  await elsewhere.getByRole("button", { name: "Take it in" }).click();
+  await elsewhere.keyboard.press("Escape");
+  await elsewhere.goto("/log");
+  await expect(elsewhere.getByRole("button", { name: /nothing more said yet/ })).toBeVisible();
+  await elsewhere.close();
+});
+
+for (const [how, script, said] of [
+  ["is not there", () => Object.defineProperty(window, "indexedDB", { value: undefined }), /keeps no data for pages/],
+  [
+    "never answers",
+    () => {
+      IDBFactory.prototype.open = () => new EventTarget() as IDBOpenDBRequest;
+    },
+    /has not answered for five seconds/,
+  ],
+  [
+    "is refused",
+    () => {
+      IDBFactory.prototype.open = () => {
+        throw new DOMException("denied", "SecurityError");
+      };
+    },
+    /does not give its storage/,
+  ],
+] as const)
+  test(`a book whose storage ${how} is told of within five seconds, and the day can be fished in memory`, async ({
+    page,
+  }) => {
+    await page.addInitScript(script);
+    await page.goto("/reach");
+    await page.getByRole("link", { name: "Reach" }).waitFor();
+    await expect(page.getByRole("alert").filter({ hasText: said })).toBeVisible({ timeout: 7000 });
+    await expect(page.getByRole("heading", { name: "The book stays closed" })).toBeVisible();
+    await noFaults(page);
+    await page.getByRole("button", { name: "Go on in memory" }).click();
+    await page.getByRole("button", { name: "Make a reach" }).click();
+    await page.getByRole("dialog").waitFor();
+    await page.keyboard.press("Escape");
+    await makeSmallReach(page, "Alder run");
+    await settled(page);
+    await expect(page.getByRole("region", { name: "Book in memory" })).toContainText("could not be read");
+  });

@@ -1,0 +1,46 @@
+import { expect, test } from "@playwright/test";
+import { loadDemo, settled } from "./parts";
+
+/** What every worker begins with. */
+const WORKER = /turbopack-worker-[^/]*\.js/;
+
+for (const [how, body] of [
+  ["throws", "throw new Error('broken')"],
+  ["never starts", undefined],
+  ["says nothing", ""],
+] as const)
+  test(`a worker that ${how} is told in its place, and made anew when it is tried again`, async ({ page }) => {
+    await loadDemo(page);
+    let met = 0;
+    await page.route(WORKER, (route) => {
+      met++;
+      return body === undefined ? route.abort() : route.fulfill({ contentType: "text/javascript", body });
+    });
+    await page.goto("/reach");
+    // Silence is borne for half a minute, since long records are read in one go.
+    const told = page.getByRole("alert").filter({ hasText: "broke down. It is started anew" }).first();
+    await expect(told).toBeVisible({ timeout: 60_000 });
+    expect(met).toBeGreaterThan(0);
+    // The rest of the page goes on.
+    await page.getByRole("button", { name: "Depths" }).click();
+    await expect(page.getByRole("button", { name: "Depths" })).toHaveAttribute("aria-pressed", "true");
+    await page.unroute(WORKER);
+    await told.getByRole("button", { name: "Try again" }).click();
+    await settled(page);
+  });
+
+test("a worker that loops is stopped within a second, and the next one works", async ({ page }) => {
+  await loadDemo(page);
+  await page.route(WORKER, (route) => route.fulfill({ contentType: "text/javascript", body: "for(;;);" }));
+  await page.goto("/reach");
+  const stop = page.getByRole("button", { name: "Stop" });
+  await stop.waitFor();
+  const begun = Date.now();
+  await stop.click();
+  await expect(page.getByText(/^Stopped/)).toBeVisible();
+  // A second, and what a busy machine takes to draw it.
+  expect(Date.now() - begun).toBeLessThan(4000);
+  await page.unroute(WORKER);
+  await page.getByRole("button", { name: /^Stopped\. Solve/ }).click();
+  await settled(page);
+});

@@ -1,0 +1,38 @@
+"use client";
+import { Fragment, type ReactNode } from "react";
+import { act } from "../state/act";
+import { goOnInMemory, useMemoryDay } from "../state/memory-day";
+import { useOpened } from "../state/use-opened";
+import { Button } from "../widgets/button";
+import { FaultNote } from "../widgets/fault-note";
+import { tellFault } from "../words/messages";
+
+/** What looks into the book, once it is open; or why it cannot be opened, and a way through the day without it. */
+export function BookGate({ children }: { children: ReactNode }) {
+  const opened = useOpened();
+  const turn = useMemoryDay((day) => day.turn);
+  if (opened.value) return <Fragment key={turn}>{children}</Fragment>;
+  return (
+    <main id="station" tabIndex={-1} className="px-4 pt-4 pb-24 outline-none lg:px-6">
+      {opened.fault ? (
+        <div className="mx-auto grid max-w-2xl gap-3 py-6">
+          <h1 className="text-2xl">The book stays closed</h1>
+          <FaultNote
+            message={tellFault(opened.fault)}
+            todo="What is in the book stays there, untouched. You can go on for a day with a book in memory: it is gone with this page, so save it to a file before you leave. Take that file in when the book opens again."
+          />
+          <div className="flex flex-wrap gap-3">
+            <Button tone="next" onClick={opened.retry}>
+              Try again
+            </Button>
+            <Button onClick={() => act(() => goOnInMemory())}>Go on in memory</Button>
+          </div>
+        </div>
+      ) : (
+        <p role="status" className="p-6 text-soft">
+          Opening the book …
+        </p>
+      )}
+    </main>
+  );
+}

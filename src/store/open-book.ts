@@ -1,0 +1,44 @@
+import { InputError } from "../core/quantity/fault";
+import type { Database } from "./database";
+import { namesOf } from "./failure";
+
+/** A browser that says nothing for so long is not waited for any more, ms. */
+export const PATIENCE = 5000;
+
+/** Why a browser does not open its book. */
+export type NotOpened = "absent" | "denied" | "full" | "newer" | "blocked" | "slow" | "broken";
+
+const REASONS: Readonly<Record<string, NotOpened>> = {
+  MissingAPIError: "absent",
+  SecurityError: "denied",
+  InvalidStateError: "denied",
+  QuotaExceededError: "full",
+  VersionError: "newer",
+};
+
+/**
+ * Opens the book, or tells within five seconds why it cannot be.
+ * @throws InputError "book-not-opened" with its reason
+ */
+export async function openBook(db: Database, patience = PATIENCE): Promise<void> {
+  let blocked = false;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  db.on("blocked", () => {
+    blocked = true;
+  });
+  const refuse = (reason: NotOpened, detail = "") => new InputError("book-not-opened", { reason, detail });
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(refuse(blocked ? "blocked" : "slow")), patience);
+  });
+  try {
+    await Promise.race([db.open(), late]);
+  } catch (error) {
+    if (error instanceof InputError) throw error;
+    const reason = namesOf(error)
+      .map((name) => REASONS[name])
+      .find((one) => one !== undefined);
+    throw refuse(reason ?? "broken", (error as Error).message.split("\n")[0]!.slice(0, 200));
+  } finally {
+    clearTimeout(timer);
+  }
+}
