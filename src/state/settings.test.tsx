@@ -1,3 +1,4 @@
+import { useNotices } from "./notices";
 import { useSettings } from "./settings";
 
 const KEY = "low-heron-settings";
@@ -28,4 +29,17 @@ test("what is looked at just now is not kept", () => {
   expect(kept.state).not.toHaveProperty("flow");
   expect(kept.state).not.toHaveProperty("lie");
   expect(kept.state).toMatchObject({ system: "metric" });
+});
+
+test("where the browser keeps no settings they hold for the page, and that is said once", () => {
+  const keep = jest.spyOn(Storage.prototype, "setItem").mockImplementation(() => {
+    throw new DOMException("full", "QuotaExceededError");
+  });
+  useSettings.getState().set({ system: "us" });
+  useSettings.getState().set({ species: "walleye" });
+  keep.mockRestore();
+  expect(useSettings.getState()).toMatchObject({ system: "us", species: "walleye" });
+  expect(useNotices.getState().list.map((one) => one.text)).toEqual([
+    expect.stringMatching(/does not keep your settings/) as string,
+  ]);
 });

@@ -1,9 +1,10 @@
 "use client";
 import { create } from "zustand";
-import { persist } from "zustand/middleware";
+import { createJSONStorage, persist } from "zustand/middleware";
 import type { ColumnMatch } from "../core/formats/gauge-csv";
 import { PHASES } from "../core/fish/phases";
 import { MARKED_HEIGHT } from "../core/gauge/clarity";
+import { say } from "./notices";
 
 /** Fields as they were kept, or what a new browser has where that cannot be read. */
 const oneOf =
@@ -79,6 +80,27 @@ interface Looked {
 
 export type Settings = Kept & Looked & { set: (change: Partial<Kept & Looked>) => void };
 
+let told = false;
+/** The browser's own place for settings. Where it is blocked or full they hold for this page, and that is said once. */
+const keeping = {
+  getItem: (name: string): string | null => {
+    try {
+      return localStorage.getItem(name);
+    } catch {
+      return null;
+    }
+  },
+  setItem: (name: string, text: string): void => {
+    try {
+      localStorage.setItem(name, text);
+    } catch {
+      if (!told) say("This browser does not keep your settings: they hold until this page is closed.");
+      told = true;
+    }
+  },
+  removeItem: (name: string): void => localStorage.removeItem(name),
+};
+
 export const useSettings = create<Settings>()(
   persist(
     (set) => ({
@@ -89,6 +111,7 @@ export const useSettings = create<Settings>()(
     }),
     {
       name: "low-heron-settings",
+      storage: createJSONStorage(() => keeping),
       partialize: (settings): Kept => keptOf(settings),
       merge: (kept, current) => ({ ...current, ...keptOf(kept) }),
     },
