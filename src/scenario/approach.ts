@@ -4,6 +4,7 @@ import { type Sun, sunOver } from "../core/approach/shadow";
 import { type Stand, standsFor } from "../core/approach/stands";
 import type { Lie } from "../core/fish/read";
 import type { Field } from "../core/flow/grid";
+import { mainCurrent } from "../core/water/main-current";
 import type { Reach } from "../core/flow/reach-schema";
 import { type Style, timeFor, type Timing } from "../core/tactics/time";
 import type { Conditions, Position } from "./conditions";
@@ -82,6 +83,7 @@ export function approachLie(field: Field, reading: ReachReading, request: Approa
     seams: reading.seams,
     features,
     sun,
+    main: mainCurrent(field),
   };
   return {
     stands: standsFor(field, fish),

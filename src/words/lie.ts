@@ -27,19 +27,25 @@ const FACTORS: Readonly<Record<string, string>> = {
 export function scoreWords({ score, factors }: Pick<Lie, "score" | "factors">): string {
   const parts = Object.entries(factors).map(([name, value]) =>
     name === "netEnergy"
-      ? `net energy ${figureText(value * 1000, 0)} mW`
+      ? `what feeding brings ${figureText(value * 1000, 0)}`
       : `${FACTORS[name] ?? name} ${figureText(value, 2)}`,
   );
+  if (!(score > 0))
+    return "It scores nothing to feed at now. Scores compare places on this day; they are no chance of a fish.";
   const scaled = factors.netEnergy === undefined ? " × 1000" : "";
   return `Score ${figureText(score * 1000, 0)} = ${parts.join(" × ")}${scaled}. It compares places on this day; it is no chance of a fish.`;
 }
 
+/** What kind of place a lie is; where drift feeders rest it does not pay to feed. */
+export const kindWords = ({ kind, drift }: Pick<Lie, "kind" | "drift">): string =>
+  kind === "resting" && drift !== null ? "shelter" : kind;
+
 const ORDINALS = ["First", "Second", "Third"];
 
 /** A lie among those of its hold. */
-export const holdWords = ({ place, of, name }: Hold): string =>
-  `${ORDINALS[place - 1]} of ${of} lies in hold ${name}: ${
+export const holdWords = ({ place, of }: Hold): string =>
+  `${ORDINALS[place - 1]} of ${of} lies close together: ${
     place === 1
       ? "the best fish has it; when it is gone the next one moves up."
-      : "the next fish has it. Fish the hold from the nearer lie to the farther."
+      : "the next fish has it. Fish them from the nearer to the farther."
   }`;

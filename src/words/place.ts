@@ -1,4 +1,5 @@
-import type { LiePlace } from "../core/fish/read";
+import type { LiePlace, Whereabouts } from "../core/fish/lie-place";
+import { showText, type UnitSystem } from "./quantity";
 import type { BreakName } from "../core/water/cover";
 
 const BREAKS = { stone: "stone", wood: "log jam", wall: "wall" } as const;
@@ -25,6 +26,8 @@ export function placeWords(place: LiePlace): string {
       return `Cushion above ${breakName(place.break)}`;
     case "below":
       return `Slack below ${breakName(place.break)}`;
+    case "behind":
+      return `Behind ${breakName(place.break)}`;
     case "beside":
       return `Beside ${breakName(place.break)}`;
     case "seam-edge":
@@ -34,4 +37,16 @@ export function placeWords(place: LiePlace): string {
     default:
       return PARTS[place.kind];
   }
+}
+
+const WAYS = { above: "above", below: "below", beside: "beside" } as const;
+
+/** Where a place is by what can be seen: "4 m off the right bank, 2 m below the split stone". */
+export function whereaboutsWords({ bank, mark }: Whereabouts, system: UnitSystem): string {
+  const text = (distance: number) => showText(distance, "distance", system);
+  const parts = [
+    bank && (bank.distance < 0.5 ? `at the ${bank.side} bank` : `${text(bank.distance)} off the ${bank.side} bank`),
+    mark && `${text(mark.distance)} ${WAYS[mark.way]} ${breakName(mark.break)}`,
+  ];
+  return parts.filter((part) => part !== null).join(", ");
 }

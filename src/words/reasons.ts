@@ -17,7 +17,9 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
     case "drift":
       return `${reason.share >= 1 ? "The food line passes here" : "Little food drifts by"}: ${figureText(reason.share, 1)} × what enters the reach.`;
     case "energy":
-      return `Drift-foraging model: ${figureText(reason.net * 1000, 0)} mW to the good, ${figureText(reason.timesMedian, 1)} × the middle of the wet area.`;
+      return reason.net > 0
+        ? `What drifts to it is worth more than holding here costs, ${figureText(reason.timesMedian, 1)} × what the middle of the water gives.`
+        : "Holding here costs more than what drifts to it is worth: shelter, and no place to feed now.";
     case "depth":
       return reason.depth >= reason.visibleDepth
         ? `${text(reason.depth, "depth")} deep, out of sight below ${text(reason.visibleDepth, "depth")}.`
@@ -25,7 +27,7 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
     case "break":
       return `${capital(breakName(reason.break))} ${reason.distance < 0.2 ? "right beside it" : `${text(reason.distance, "distance")} off`} for shelter.`;
     case "brokenSurface":
-      return `Broken surface hides it (Froude number ${figureText(reason.froude, 2)}).`;
+      return "Broken surface hides it.";
     case "overhead":
       return "A roof over it: cut bank or overhanging branches.";
     case "refuge":
@@ -51,6 +53,8 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
     case "rest":
       return reason.share > 1.05
         ? `The next twelve metres cost ${figureText(reason.share, 1)} times as much to swim: a place to stop before them.`
-        : "No dearer water ahead: no need to stop here.";
+        : "No dearer water ahead: what stops it here is the depth, the pace and what hides it.";
+    case "heldUp":
+      return `The way up is nowhere ${text(reason.passage, "depth")} deep, or too fast: fish wait for water in the deepest part.`;
   }
 }

@@ -1,5 +1,6 @@
 import { onLies, percentileOf, type PlacedFish } from "../core/fish/agreement";
 import { type FlowBand, flowBand, scoreNear } from "../core/fish/flow-band";
+import type { Judged } from "../core/fish/judgement";
 import { scoreWater } from "../core/fish/read";
 import type { Field } from "../core/flow/grid";
 import { survey, type Survey, type SurveyOptions } from "../core/flow/survey";
@@ -18,8 +19,16 @@ import { offer } from "./alive";
 /** Scores at the precomputed flows of one reach, seen in one way: kept, since they are asked for place by place. */
 let scores: {
   key: string;
-  flows: Map<number, { nx: number; ny: number; cell: number; score: Float32Array; median: number }>;
+  flows: Map<number, Judged & { nx: number; ny: number; cell: number; score: Float32Array }>;
 } = { key: "", flows: new Map() };
+
+/** A lie whose flows are asked for. */
+export interface BandRequest {
+  x: number;
+  y: number;
+  /** It pays at the flow that it was read at. */
+  pays: boolean;
+}
 
 const api = {
   read: (field: Field, request: ReadingRequest): Answer<ReachReading> => answer(() => readReach(field, request)),
@@ -41,22 +50,24 @@ const api = {
   scoreFlow: (key: string, field: Field, request: ReadingRequest): Answer<null> =>
     answer(() => {
       if (scores.key !== key) scores = { key, flows: new Map() };
-      const { score, medianScore } = scoreWater(field, request);
+      const { score, best, medianScore } = scoreWater(field, request);
       const { nx, ny, cell } = field;
-      scores.flows.set(field.discharge, { nx, ny, cell, score: Float32Array.from(score), median: medianScore });
+      scores.flows.set(field.discharge, { nx, ny, cell, score: Float32Array.from(score), best, medianScore });
       return null;
     }),
-  /** The flows at which places fish, from those scored under a key. */
-  bands: (key: string, places: readonly { x: number; y: number }[]): (FlowBand | undefined)[] =>
-    places.map(({ x, y }) =>
-      scores.key !== key
+  /** The flows at which lies of a flow fish, from those scored under a key; a lie that is none to feed at has no band. */
+  bands: (key: string, lies: readonly BandRequest[], flow: number): (FlowBand | undefined)[] =>
+    lies.map(({ x, y, pays }) =>
+      scores.key !== key || !pays
         ? undefined
         : flowBand(
-            [...scores.flows].map(([discharge, flow]) => ({
+            [...scores.flows].map(([discharge, { score, best, medianScore, ...grid }]) => ({
               discharge,
-              score: scoreNear(flow.score, flow, x, y),
-              median: flow.median,
+              score: scoreNear(score, grid, x, y),
+              best,
+              medianScore,
             })),
+            flow,
           ),
     ),
   soundings: (file: File): Promise<Answer<SoundingsFile>> =>

@@ -1,5 +1,6 @@
 import { type Field, sample } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
+import { type MainCurrent, mainCurrent } from "../water/main-current";
 import { streamline } from "../water/streamline";
 
 /**
@@ -26,14 +27,21 @@ const FARTHEST = 40;
 const LAYERS = 40;
 
 /**
- * The landing point for a place and a height over its bed, m: up along the current while the lure rises, layer by
+ * The landing point for a place and a height over its bed, m: up along the main current while the lure rises, layer by
  * layer, at the speed of its own layer
  * (log profile). In even water the sweep is the mean speed over the layers fallen through, times depth over fall speed.
  */
-export function landingFor(field: Field, x: number, y: number, height: number, fall: number): Landing {
+export function landingFor(
+  field: Field,
+  x: number,
+  y: number,
+  height: number,
+  fall: number,
+  main: MainCurrent = mainCurrent(field),
+): Landing {
   const { nx, ny, cell } = field;
   const at = (values: ArrayLike<number>, [px, py]: readonly [number, number]) => sample(values, nx, ny, cell, px, py);
-  const way = streamline(field, x, y, FARTHEST, -1);
+  const way = streamline(main, x, y, FARTHEST, -1);
   let [z, swept, seconds, leg, gone] = [height, 0, 0, 0, 0];
   let point: [number, number] = [x, y];
   for (;;) {

@@ -2,7 +2,8 @@ import type { Feature } from "../flow/reach-schema";
 import { within } from "../flow/features";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { leastCostPaths } from "../water/least-cost-path";
-import { groundOf } from "./banks";
+import { groundOf } from "../water/land";
+import type { MainCurrent } from "../water/main-current";
 import { FALLS } from "./landing";
 import type { Seam } from "../water/seams";
 import { shadowLength, shadowReaches, type Sun } from "./shadow";
@@ -57,6 +58,8 @@ export interface Approach {
   fall?: number;
   casts?: number;
   sun?: Sun | null;
+  /** The main current, where it is known already. */
+  main?: MainCurrent;
   /** Seams that may run nearer to the angler than the lie does. */
   seams?: readonly Seam[];
   /** Things on the reach that stand behind an angler: hanging trees. */
@@ -199,6 +202,7 @@ export const castsFrom = (field: Field, fish: Approach, from: readonly [number, 
     from,
     fall: fish.fall ?? LURE.fall,
     casts: fish.casts ?? LURE.casts,
+    main: fish.main,
   });
 
 const placeOfCell = ({ nx, cell }: Field, k: number): [number, number] => [

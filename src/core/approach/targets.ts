@@ -2,6 +2,7 @@ import { type Field, sample } from "../flow/grid";
 import { type Landing, landingFor } from "./landing";
 import { nearestLine } from "../water/polyline";
 import type { Seam } from "../water/seams";
+import { type MainCurrent, mainCurrent } from "../water/main-current";
 import { streamline } from "../water/streamline";
 
 /** One place to put the lure, m. */
@@ -28,6 +29,7 @@ export interface TargetOptions {
   fall: number;
   /** Casts to each target. */
   casts: number;
+  main?: MainCurrent;
 }
 
 /**
@@ -41,16 +43,19 @@ const AT_HAND = 3;
 
 /**
  * Targets in the order in which they are fished: first a seam that runs between the angler and the lie, then the
- * current through the lie, each near,
+ * main current through the lie, each near,
  * middle, far, so that no fish is cast over, and a hooked one does not run through the rest.
  */
 export function targetsFor(field: Field, seams: readonly Seam[], options: TargetOptions): Target[] {
   const { x, y, from } = options;
   const lie = Math.hypot(x - from[0], y - from[1]);
-  const up = streamline(field, x, y, SPACING, -1).at(-1)!;
-  const down = streamline(field, x, y, SPACING, 1).at(-1)!;
-  const own = byDistance([[x, y], up, down], from).map((point, n) => target(field, point, n, "lie", options));
-  return [...nearerSeam(field, seams, lie, options), ...own];
+  const main = options.main ?? mainCurrent(field);
+  const up = streamline(main, x, y, SPACING, -1).at(-1)!;
+  const down = streamline(main, x, y, SPACING, 1).at(-1)!;
+  const own = byDistance([[x, y], up, down], from).map((point, n) =>
+    target(field, point, n, "lie", { ...options, main }),
+  );
+  return [...nearerSeam(field, seams, lie, { ...options, main }), ...own];
 }
 
 const byDistance = (points: readonly (readonly [number, number])[], from: readonly [number, number]) =>
@@ -63,9 +68,9 @@ function target(
   [x, y]: readonly [number, number],
   n: number,
   line: Target["line"],
-  { height, fall, casts }: TargetOptions,
+  { height, fall, casts, main }: TargetOptions,
 ): Target {
-  return { x, y, name: NAMES[n]!, line, casts, landing: landingFor(field, x, y, height, fall) };
+  return { x, y, name: NAMES[n]!, line, casts, landing: landingFor(field, x, y, height, fall, main) };
 }
 
 /**

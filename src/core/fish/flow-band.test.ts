@@ -5,19 +5,39 @@ import { flowBand, scoreNear } from "./flow-band";
 import { readWater, scoreWater, type ReadOptions } from "./read";
 import { speciesById } from "./species";
 
-const at = (discharge: number, score: number, median = 0.1) => ({ discharge, score, median });
+/** A place at a flow whose best place scores 1: it must score 0.4. */
+const at = (discharge: number, score: number, medianScore = 0.1, best = 1) => ({
+  discharge,
+  score,
+  medianScore,
+  best,
+});
+const LADDER = [at(1, 0), at(2, 0.25), at(4, 0.85), at(8, 1), at(16, 0.3), at(32, 0.9)];
 
-test("a band about the best flow, its ends between solved flows in ln Q", () => {
-  const band = flowBand([at(1, 0), at(2, 0.2), at(4, 0.8), at(8, 1), at(16, 0.3), at(32, 0.9)])!;
-  // Half of the best is passed two thirds of the way from 2 to 4 downwards, counted from 4: (0.8 - 0.5) / (0.8 - 0.2) =
-  // 1/2.
-  expect(band.low).toBeCloseTo(4 * (2 / 4) ** 0.5, 10);
-  expect(band.high).toBeCloseTo(8 * 2 ** (0.5 / 0.7), 10);
+test("a band about the flow at which a place is worth most beside the best, its ends between solved flows in ln Q", () => {
+  const band = flowBand(LADDER)!;
+  // 0.4 is passed (0.85 - 0.4) / (0.85 - 0.25) = 3/4 of the way from 4 down to 2.
+  expect(band.low).toBeCloseTo(4 * (2 / 4) ** (3 / 4), 10);
+  expect(band.high).toBeCloseTo(8 * 2 ** (0.6 / 0.7), 10);
   expect(band).toMatchObject({ best: 8, openBelow: false, openAbove: false });
 });
 
+test("a band never leaves out the flow at which the lie was told", () => {
+  // Told at 30: the band is the one up there.
+  expect(flowBand(LADDER, 32)).toMatchObject({ high: 32, best: 32, openAbove: true });
+  // Told at a flow between two that were solved coarsely and say otherwise: it stands, however narrow.
+  for (const here of [1, 1.5, 3, 16, 20]) {
+    const band = flowBand(LADDER, here)!;
+    expect(band.low).toBeLessThanOrEqual(here);
+    expect(band.high).toBeGreaterThanOrEqual(here);
+  }
+  // Another flow whose best place is ten times better: this one does not pay there.
+  expect(flowBand([at(1, 1), at(2, 1), at(4, 1, 0.1, 10)], 1)!.high).toBeLessThan(4);
+});
+
 test("a place that only matches the middle of the water is not good there; ends of the ladder stay open; too few flows tell nothing", () => {
-  expect(flowBand([at(1, 0.1), at(2, 0.1), at(4, 0.1)])).toBeUndefined();
+  expect(flowBand([at(1, 0.5, 0.5), at(2, 0.5, 0.5), at(4, 0.5, 0.5)])).toBeUndefined();
+  expect(flowBand([at(1, 0, 0, 0), at(2, 0, 0, 0), at(4, 0, 0, 0)])).toBeUndefined();
   expect(flowBand([at(1, 0.9), at(2, 1), at(4, 0.9)])).toEqual({
     low: 1,
     high: 4,

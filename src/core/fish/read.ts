@@ -2,25 +2,26 @@ import type { Feature } from "../flow/reach-schema";
 import type { Light } from "../gauge/light";
 import type { Species } from "./species-schema";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
-import { type Break, type BreakName, breaksOf, type Cover, coverOf, froude, refugeOf, roofsOf } from "../water/cover";
+import { type Break, breaksOf, type Cover, coverOf, froude, refugeOf, roofsOf } from "../water/cover";
 import { driftConcentration } from "../water/drift";
 import { type Eddy, findEddies } from "../water/eddies";
 import { type Hold, holdsOf } from "./holds";
 import { focalHeightIn } from "./net-energy";
 import type { Reason } from "./reasons";
+import { type Judged, pays } from "./judgement";
+import { fastestNear, type LiePlace, nearestBreak, placeOf, type Whereabouts, whereaboutsOf } from "./lie-place";
 import { medianOf, scoreOf } from "./score";
 import { nearestLine, rightOf } from "../water/polyline";
 import { findSeams, type Seam } from "../water/seams";
-import { type Structure, structureAt, structureOf, type StructurePart } from "../water/structure";
+import { groundOf } from "../water/land";
+import { mainCurrent, mainHeading } from "../water/main-current";
+import { type Structure, structureOf } from "../water/structure";
 
+/**
+ * Feeding: it pays to feed there; prime: and it is well hidden; resting: it does not pay, and shelters a fish, or one on
+ * the run stops there.
+ */
 export type LieKind = "feeding" | "resting" | "prime";
-
-/** What a place is called by: the break or the piece of structure it belongs to, or how the water runs there. */
-export type LiePlace =
-  | { kind: "above" | "below" | "beside"; break: BreakName }
-  | { kind: StructurePart }
-  | { kind: "seam-edge" | "bank-edge"; side: "left" | "right" }
-  | { kind: "deep" | "riffle-pocket" | "run" };
 
 /** A place to hold, m and m/s. Scores compare places of one species on one day; they are not chances of a fish. */
 export interface Lie {
@@ -28,8 +29,9 @@ export interface Lie {
   x: number;
   y: number;
   kind: LieKind;
-  /** What it is called by. */
+  /** What it is called by, and where it is by what can be seen from the bank. */
   place: LiePlace;
+  whereabouts: Whereabouts;
   score: number;
   /**
    * The score is their product. For drift feeders: net energy (W), cover, refuge; for others suitabilities from 0 to 1.
@@ -40,7 +42,7 @@ export interface Lie {
   focalSpeed: number;
   adjacentSpeed: number;
   meanSpeed: number;
-  /** Unit vector up-current. */
+  /** Unit vector up-current, by the main current: water that turns back in a lee says nothing of it. */
   upCurrent: [number, number];
   seamDistance: number | null;
   cover: number;
@@ -71,15 +73,12 @@ export interface ReadOptions {
   most?: number;
 }
 
-/** Resting water: focal speed under this, m/s, and cover over that. Common practice, no source. */
-const RESTING = { speed: 0.18, cover: 0.55 };
+/** Shelter: focal speed under this, m/s, and cover over that. Common practice, no source. */
+const SHELTER = { speed: 0.18, cover: 0.55 };
 const ARM = 0.75;
-/**
- * A lie must stand out: so many times the median of the water that the fish can hold in. Even water has no lies. Common
- * practice, no source.
- */
-const STANDS_OUT = 1.1;
-
+/** Lies told at most, and shelters beside them. */
+const MOST_LIES = 9;
+const MOST_SHELTERS = 2;
 /** Reads a field: seams, eddies, structure, wading zones, and the lies of a species in order of rank. */
 export const readWater = (field: Field, options: ReadOptions): Reading => readWithScore(field, options).reading;
 
@@ -102,23 +101,27 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
   );
   const medianScore = medianOf(score.filter((value) => value > 0));
 
-  const most = options.most ?? 9;
-  const chosen = peaks(score, field, species.territory, most, []).filter((k) => score[k]! > STANDS_OUT * medianScore);
+  const most = options.most ?? MOST_LIES;
+  const best = bestOf(score, field);
+  const judged = { best, medianScore };
+  const chosen = peaks(score, field, species.territory, most, []).filter((k) => pays(score[k]!, judged));
   const shelter = cellsOf(new Float64Array(score.length), (k) =>
-    Number.isNaN(score[k]!) || focalSpeed[k]! > RESTING.speed || cover.total[k]! < RESTING.cover
+    Number.isNaN(score[k]!) || focalSpeed[k]! > SHELTER.speed || cover.total[k]! < SHELTER.cover
       ? NaN
-      : cover.total[k]! * refuge[k]! * (1 - focalSpeed[k]! / RESTING.speed),
+      : cover.total[k]! * refuge[k]! * (1 - focalSpeed[k]! / SHELTER.speed),
   );
-  const resting = species.model !== "drift" ? [] : peaks(shelter, field, species.territory * 1.5, 3, chosen);
-  const best = score[chosen[0]!] ?? 0;
+  const resting =
+    species.model !== "drift" ? [] : peaks(shelter, field, species.territory * 1.5, MOST_SHELTERS, chosen);
+  const at = { field, main: mainCurrent(field), bank: groundOf(field, options.features).bank, breaks, structure };
 
   const lies = [...chosen, ...resting].map((k): Omit<Lie, "hold"> => {
     const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
     const near = seamFor(seams, x, y);
     const speed = speedAt(field, k);
-    const feeds = score[k]! >= 0.45 * best;
-    const sheltered = cover.total[k]! >= RESTING.cover;
-    const upCurrent: [number, number] = speed > 1e-6 ? [-field.u[k]! / speed, -field.v[k]! / speed] : [-1, 0];
+    const feeds = pays(score[k]!, judged);
+    const sheltered = cover.total[k]! >= SHELTER.cover;
+    const [tx, ty] = mainHeading(at.main, x, y);
+    const whereabouts = whereaboutsOf(at, x, y);
     const adjacentSpeed = fastestNear(field, x, y, ARM);
     const found = {
       x,
@@ -129,18 +132,18 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
       cover: cover.total[k]!,
       drift: drift ? drift[k]! : null,
     };
-    const neighbour = nearestBreak(breaks, x, y);
+    const neighbour = nearestBreak(breaks, x, y, 4);
     return {
       ...found,
       rank: 0,
-      // Fish on the run do not feed: they stop.
-      kind: species.model === "travel" ? "resting" : feeds && sheltered ? "prime" : feeds ? "feeding" : "resting",
-      place: placeOf(field, k, near, neighbour, upCurrent, structure),
+      kind: species.model === "travel" || !feeds ? "resting" : sheltered ? "prime" : "feeding",
+      place: placeOf(at, k, near, whereabouts),
+      whereabouts,
       score: score[k]!,
       factors: Object.fromEntries(Object.entries(factors).map(([name, values]) => [name, values[k]!])),
       focalHeight: focalHeightIn(species, found.depth),
       meanSpeed: speed,
-      upCurrent,
+      upCurrent: [-tx, -ty],
       seamDistance: Number.isFinite(near.distance) ? near.distance : null,
       reasons: reasonsFor(found, {
         near,
@@ -155,23 +158,48 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
       }),
     };
   });
-  // The list is in order of score, so that rank and score never disagree.
-  lies.sort((a, b) => b.score - a.score).forEach((lie, index) => (lie.rank = index + 1));
-  const holds = holdsOf(lies);
+  // The list is in order of score, so that rank and score never disagree; one place is told once.
+  const ranked = onePlaceOnce(
+    lies.sort((a, b) => b.score - a.score),
+    species.territory,
+  ).map((lie, index) => ({ ...lie, rank: index + 1 }));
+  const holds = holdsOf(ranked);
   return {
     reading: {
       seams,
       eddies: findEddies(field),
       structure,
-      lies: lies.map((lie, index) => ({ ...lie, hold: holds[index]! })),
+      lies: ranked.map((lie, index) => ({ ...lie, hold: holds[index]! })),
       medianScore,
     },
     score,
   };
 }
 
+/** Lies of one name nearer than this are one place, m. Common practice, no source. */
+const ONE_PLACE = 4;
+
+/** Of lies on the same side of one break, near each other, the best. */
+const onePlaceOnce = <T extends Pick<Lie, "x" | "y" | "place">>(lies: readonly T[], territory: number): T[] =>
+  lies.filter(
+    ({ place, x, y }, k) =>
+      !lies
+        .slice(0, k)
+        .some(
+          (other) =>
+            "break" in place &&
+            "break" in other.place &&
+            other.place.kind === place.kind &&
+            other.place.break.name === place.break.name &&
+            Math.hypot(other.x - x, other.y - y) < Math.max(ONE_PLACE, territory),
+        ),
+  );
+
+/** Score of the best place that a fish can hold in. */
+const bestOf = (score: Float64Array, field: Field): number => score[peaks(score, field, 0, 1, [])[0]!] ?? 0;
+
 /** The score alone of every cell, without seams or lies: for comparing a place at many flows. */
-export function scoreWater(field: Field, options: ReadOptions): { score: Float64Array; medianScore: number } {
+export function scoreWater(field: Field, options: ReadOptions): Judged & { score: Float64Array } {
   const breaks = breaksOf(field, options.features);
   const cover = coverOf(field, breaks, options.visibleDepth, roofsOf(options.features));
   const { score } = scoreOf(
@@ -182,7 +210,7 @@ export function scoreWater(field: Field, options: ReadOptions): { score: Float64
     cover,
     () => refugeOf(field, cover),
   );
-  return { score, medianScore: medianOf(score.filter((value) => value > 0)) };
+  return { score, best: bestOf(score, field), medianScore: medianOf(score.filter((value) => value > 0)) };
 }
 
 /** Highest cells of a surface, best first, none within `apart` m of another or of those already taken. */
@@ -217,19 +245,6 @@ function isLocalPeak(values: Float64Array, k: number, nx: number): boolean {
   );
 }
 
-function fastestNear(field: Field, x: number, y: number, radius: number): number {
-  const { nx, ny, cell } = field;
-  let most = 0;
-  const reach = Math.ceil(radius / cell);
-  const [i, j] = [Math.floor(x / cell), Math.floor(y / cell)];
-  for (let b = Math.max(0, j - reach); b <= Math.min(ny - 1, j + reach); b++) {
-    for (let a = Math.max(0, i - reach); a <= Math.min(nx - 1, i + reach); a++) {
-      if (Math.hypot(a - i, b - j) * cell <= radius + 1e-9) most = Math.max(most, speedAt(field, b * nx + a));
-    }
-  }
-  return most;
-}
-
 /** The seam a lie belongs to: the nearest one whose slow side it is on, within 2 m, or else the nearest. */
 function seamFor(seams: readonly Seam[], x: number, y: number): { distance: number; seam: Seam | undefined } {
   const beside = nearestLine(
@@ -241,55 +256,11 @@ function seamFor(seams: readonly Seam[], x: number, y: number): { distance: numb
   return { distance, seam: line };
 }
 
-/** The break nearest by its edge, within 4 m. */
-function nearestBreak(breaks: readonly Break[], x: number, y: number): { one: Break; distance: number } | undefined {
-  let best: { one: Break; distance: number } | undefined;
-  for (const one of breaks) {
-    const distance = Math.max(0, Math.hypot(x - one.x, y - one.y) - one.radius);
-    if (distance < 4 && (!best || distance < best.distance)) best = { one, distance };
-  }
-  return best;
-}
-
 /** Is (x, y) on the slow side of a seam? */
 const onSlowSide = (seam: Seam | undefined, x: number, y: number): boolean =>
   seam !== undefined && rightOf(seam, x, y) === (seam.slowSide === "right");
 
-function placeOf(
-  field: Field,
-  k: number,
-  near: { distance: number; seam: Seam | undefined },
-  neighbour: { one: Break; distance: number } | undefined,
-  upCurrent: [number, number],
-  structure: Structure,
-): LiePlace {
-  const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
-  if (neighbour && neighbour.distance < 3) {
-    const { kind, name } = neighbour.one;
-    const [dx, dy] = [x - neighbour.one.x, y - neighbour.one.y];
-    const above = (dx * upCurrent[0] + dy * upCurrent[1]) / Math.max(Math.hypot(dx, dy), 1e-6);
-    return { kind: above > 0.6 ? "above" : above < -0.5 ? "below" : "beside", break: { kind, name } };
-  }
-  const part = structureAt(structure, x, y);
-  if (part) return { kind: part };
-  if (near.distance < 1.5) return { kind: "seam-edge", side: near.seam!.slowSide };
-  const deepest = field.depth.reduce((most, h) => Math.max(most, h), 0);
-  if (field.depth[k]! > 0.75 * deepest) return { kind: "deep" };
-  if (froude(field.depth[k]!, speedAt(field, k)) > 0.35) return { kind: "riffle-pocket" };
-  const row = Math.floor(k / field.nx);
-  return bankNear(field, k) ? { kind: "bank-edge", side: row < field.ny / 2 ? "left" : "right" } : { kind: "run" };
-}
-
-/** Is dry ground within 3 m across? */
-function bankNear(field: Field, k: number): boolean {
-  const reach = Math.round(3 / field.cell);
-  for (let d = 1; d <= reach; d++) {
-    if (!(field.depth[k - d * field.nx]! > 0) || !(field.depth[k + d * field.nx]! > 0)) return true;
-  }
-  return false;
-}
-
-interface Surroundings {
+interface Known {
   near: { distance: number; seam: Seam | undefined };
   neighbour: { one: Break; distance: number } | undefined;
   cover: Cover;
@@ -304,7 +275,7 @@ interface Surroundings {
 
 function reasonsFor(
   lie: { depth: number; focalSpeed: number; adjacentSpeed: number; cover: number },
-  at: Surroundings,
+  at: Known,
 ): Reason[] {
   const reasons: Reason[] = [
     { kind: "speeds", focal: lie.focalSpeed, adjacent: lie.adjacentSpeed },

@@ -19,4 +19,5 @@ export type Reason =
   | { kind: "bright" }
   | { kind: "bottom"; substrate: string }
   | { kind: "lane"; dearer: number }
-  | { kind: "rest"; share: number };
+  | { kind: "rest"; share: number }
+  | { kind: "heldUp"; passage: number };

@@ -35,7 +35,7 @@ export function scoreOf(
   refuge: () => Float32Array,
 ): ScoreField {
   if (species.model === "ambush") return scoreAmbush(field, species, cover, at);
-  if (species.model === "travel") return scoreTravel(field, species, at);
+  if (species.model === "travel") return scoreTravel(field, species, cover, at);
   return scoreDrift(field, species, at, drift(), cover, refuge());
 }
 

@@ -2,16 +2,22 @@ import { standardWeight } from "./standard-weight";
 import type { Traveller } from "./species-schema";
 import { type Field, speedAt } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
+import type { Cover } from "../water/cover";
 import { leastCostPaths } from "../water/least-cost-path";
 import { swimmingCost } from "./foraging";
 import { focalHeightIn } from "./net-energy";
 import type { ScoreField } from "./score-field";
+import { smoothstep } from "../water/smooth";
 import { suits } from "./suitability";
 
 /** Speed over the ground of a fish on its way, m/s. Common practice, no source. */
 const PACE = 0.4;
 /** Extra cost, as a share of the cheapest way, at which a way is taken a third as often. Common practice, no source. */
 const DETOUR = 0.05;
+/** Share of its worth that a resting place without cover keeps. Common practice, no source. */
+const BARE = 0.6;
+/** Fish that are held up lie in water of so much of the deepest: none to whole. Common practice, no source. */
+const HELD = { none: 0.4, whole: 1 };
 /** Water ahead that a fish rests before, m up its way. Common practice, no source. */
 const AHEAD = 12;
 /**
@@ -24,18 +30,24 @@ function hindrance(depth: number, speed: number, { passage }: Traveller): number
 }
 
 /**
- * Where fish on the run stop: near the way upstream that costs least energy, in water that suits them, before the way
- * grows dear. Cost of a metre is the
+ * Where fish on the run stop: near the way upstream that costs least energy, in water that suits and hides them, before
+ * the way grows dear. Cost of a metre is the
  * power of swimming at pace against the current (foraging.ts) over that pace; ways are found by Dijkstra 1959 from both
  * ends of the reach.
  */
-export function scoreTravel(field: Field, species: Traveller, at: { temperature: number }): ScoreField {
+export function scoreTravel(
+  field: Field,
+  species: Traveller,
+  cover: Pick<Cover, "total">,
+  at: { temperature: number },
+): ScoreField {
   const { nx, ny, cell } = field;
   const cells = nx * ny;
   const weight = standardWeight(species, species.forkLength * 10) ?? 1000;
   const { depth: byDepth, speed: bySpeed } = suits(species.suitability, at.temperature);
   const make = () => new Float32Array(cells);
-  const parts = { lane: make(), depth: make(), speed: make(), rest: make() };
+  const parts = { lane: make(), depth: make(), speed: make(), rest: make(), cover: make() };
+  const hidden = (k: number) => BARE + (1 - BARE) * cover.total[k]!;
   const focalSpeed = new Float64Array(cells);
   // J per metre made good up-current; the current along x is what is swum against.
   const unitCost = new Float64Array(cells).fill(Infinity);
@@ -59,14 +71,16 @@ export function scoreTravel(field: Field, species: Traveller, at: { temperature:
   let best = Infinity;
   for (let j = 0; j < ny; j++) best = Math.min(best, up.cost[j * nx]!);
   const score = new Float64Array(cells).fill(NaN);
+  if (!Number.isFinite(best)) return heldUp(field, species, focalSpeed, bySpeed, hidden);
   for (let k = 0; k < cells; k++) {
     const h = field.depth[k]!;
-    if (h < species.leastDepth || !Number.isFinite(best) || !Number.isFinite(up.cost[k]! + down.cost[k]!)) continue;
+    if (h < species.leastDepth || !Number.isFinite(up.cost[k]! + down.cost[k]!)) continue;
     parts.lane[k] = Math.exp(-Math.max(0, up.cost[k]! + down.cost[k]! - best) / best / DETOUR);
     parts.depth[k] = byDepth(h);
     parts.speed[k] = bySpeed(focalSpeed[k]!);
     parts.rest[k] = restBefore(k, down.next, unitCost, nx, cell);
-    score[k] = parts.lane[k]! * parts.depth[k]! * parts.speed[k]! * parts.rest[k]!;
+    parts.cover[k] = hidden(k);
+    score[k] = parts.lane[k]! * parts.depth[k]! * parts.speed[k]! * parts.rest[k]! * parts.cover[k]!;
   }
   return {
     score,
@@ -77,6 +91,30 @@ export function scoreTravel(field: Field, species: Traveller, at: { temperature:
       { kind: "rest", share: aheadOf(k, down.next, unitCost, nx, cell) / unitCost[k]! },
     ],
   };
+}
+
+/**
+ * Where the way up is too thin or too fast, fish wait for water: in the deepest that holds them, slow enough and hidden.
+ */
+function heldUp(
+  field: Field,
+  species: Traveller,
+  focalSpeed: Float64Array,
+  bySpeed: (speed: number) => number,
+  hidden: (k: number) => number,
+): ScoreField {
+  const cells = field.depth.length;
+  const deepest = field.depth.reduce((most, h) => Math.max(most, h), 0);
+  const parts = { depth: new Float32Array(cells), speed: new Float32Array(cells), cover: new Float32Array(cells) };
+  const score = new Float64Array(cells).fill(NaN);
+  for (let k = 0; k < cells; k++) {
+    if (field.depth[k]! < species.leastDepth) continue;
+    parts.depth[k] = smoothstep(HELD.none, HELD.whole, field.depth[k]! / deepest);
+    parts.speed[k] = bySpeed(focalSpeed[k]!);
+    parts.cover[k] = hidden(k);
+    score[k] = parts.depth[k]! * parts.speed[k]! * parts.cover[k]!;
+  }
+  return { score, focalSpeed, factors: parts, reasons: () => [{ kind: "heldUp", passage: species.passage.depth }] };
 }
 
 /** From half for water no dearer ahead to one where it is half as dear again. */

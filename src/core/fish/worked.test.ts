@@ -25,6 +25,9 @@ import { speciesById } from "./species";
 import type { Ambusher, DriftFeeder, Traveller } from "./species-schema";
 import { scoreTravel } from "./travel";
 
+/** No cover anywhere. */
+const bareOf = (field: Field) => ({ total: new Float32Array(field.depth.length) });
+
 /**
  * Worked figures: every model of where fish hold, put together again cell by cell from the formulas named beside it, on
  * waters made by hand.
@@ -313,12 +316,13 @@ describe("waiting beside the current", () => {
 describe("on the run", () => {
   test("in an even channel every way costs the same: full lanes, half a rest, and the cost of a metre by its formula", () => {
     const field = water({ nx: 30, ny: 10, cell: 1, depth: () => 1.6, u: () => 0.6 });
-    const found = scoreTravel(field, salmon, { temperature: 8 });
+    const found = scoreTravel(field, salmon, bareOf(field), { temperature: 8 });
     const k = at(field, 15.5, 4.5);
     expect(found.factors.lane![k]).toBeCloseTo(1, 4);
     expect(found.factors.rest![k]).toBeCloseTo(0.5, 6);
     expect(found.score[k]).toBeCloseTo(
-      found.factors.lane![k]! * found.factors.depth![k]! * found.factors.speed![k]! * 0.5,
+      // In the open: six tenths of what it would be worth hidden.
+      found.factors.lane![k]! * found.factors.depth![k]! * found.factors.speed![k]! * 0.5 * 0.6,
       6,
     );
     const [lane, rest] = found.reasons(k);
@@ -339,7 +343,7 @@ describe("on the run", () => {
       depth: () => 1.6,
       u: (x, y) => (x < 10 ? 1.6 : y < 5 ? 0.9 : 0.5),
     });
-    const found = scoreTravel(field, salmon, { temperature: 8 });
+    const found = scoreTravel(field, salmon, bareOf(field), { temperature: 8 });
     const [cheap, dear] = [at(field, 40.5, 7.5), at(field, 40.5, 1.5)];
     expect(found.factors.lane![cheap]).toBeCloseTo(1, 2);
     expect(found.factors.lane![dear]!).toBeLessThan(0.8);
@@ -357,10 +361,10 @@ describe("on the run", () => {
   });
 
   test("thin water is dear and then no way at all; a bar that cannot be passed stops every lane", () => {
-    const thin = (depth: number) =>
-      scoreTravel(water({ nx: 40, ny: 10, cell: 1, depth: (_, y) => (y < 5 ? depth : 1.6), u: () => 0.5 }), salmon, {
-        temperature: 8,
-      });
+    const thin = (depth: number) => {
+      const half = water({ nx: 40, ny: 10, cell: 1, depth: (_, y) => (y < 5 ? depth : 1.6), u: () => 0.5 });
+      return scoreTravel(half, salmon, bareOf(half), { temperature: 8 });
+    };
     const field = water({ nx: 40, ny: 10, cell: 1 });
     const k = at(field, 20.5, 1.5);
     // 1 + 3 (0.6 - h) + 0.4 (1.2 - h): 0.5 m of water costs 1.58 as much.
@@ -368,24 +372,24 @@ describe("on the run", () => {
     expect(dearer).toBeGreaterThan(0.1);
     expect(dearer).toBeLessThan(0.58);
     expect(thin(salmon.passage.depth * 0.9).score[k]).toBeNaN();
-    const barred = scoreTravel(
-      water({ nx: 40, ny: 10, cell: 1, depth: (x) => (Math.abs(x - 20) < 1 ? 0.1 : 1.6), u: () => 0.5 }),
-      salmon,
-      { temperature: 8 },
-    );
-    expect(barred.score.every(Number.isNaN)).toBe(true);
-    const torrent = scoreTravel(
-      water({
-        nx: 40,
-        ny: 10,
-        cell: 1,
-        depth: () => 1.6,
-        u: (x) => (Math.abs(x - 20) < 1 ? salmon.passage.speed + 0.1 : 0.5),
-      }),
-      salmon,
-      { temperature: 8 },
-    );
-    expect(torrent.score.every(Number.isNaN)).toBe(true);
+  });
+
+  test.each([
+    ["a bar too thin to pass", (x: number) => (Math.abs(x - 20) < 1 ? 0.1 : 1.6), () => 0.5],
+    ["a torrent too fast to pass", () => 1.6, (x: number) => (Math.abs(x - 20) < 1 ? salmon.passage.speed + 0.1 : 0.5)],
+  ])("with %s fish are held up: in the deepest water, hidden, and that is said", (_, depth, u) => {
+    const shelf = (x: number, y: number) => (y < 5 ? 0.5 : 1) * depth(x);
+    const field = water({ nx: 40, ny: 10, cell: 1, depth: shelf, u });
+    const total = Float32Array.from(field.depth, (_h, k) => (k === at(field, 30.5, 7.5) ? 1 : 0));
+    const found = scoreTravel(field, salmon, { total }, { temperature: 8 });
+    const [deep, thin, hidden] = [at(field, 10.5, 7.5), at(field, 10.5, 2.5), at(field, 30.5, 7.5)];
+    expect(found.factors).not.toHaveProperty("lane");
+    expect(found.factors.depth![deep]).toBeCloseTo(1, 6);
+    // Half of the deepest: t = 1/6 of the way from 0.4 to 1.
+    expect(found.factors.depth![thin]).toBeCloseTo((1 / 6) ** 2 * (3 - 2 / 6), 5);
+    expect(found.factors.cover![deep]).toBeCloseTo(0.6, 6);
+    expect(found.score[hidden]! / found.score[deep]!).toBeCloseTo(1 / 0.6, 5);
+    expect(found.reasons(deep)).toEqual([{ kind: "heldUp", passage: salmon.passage.depth }]);
   });
 });
 
@@ -405,19 +409,24 @@ describe("the flows of a place", () => {
     expect(scoreNear(score, grid, 9.9, 9.9)).toBe(7);
   });
 
-  test("ends between flows by the logarithm, at half of the best or a tenth over the middle of the water", () => {
-    const points = [2, 4, 8, 16, 32].map((discharge, k) => ({ discharge, score: [1, 4, 10, 4, 1][k]!, median: 1 }));
+  test("ends between flows by the logarithm, at 0.4 of the best place or a tenth over the middle of the water", () => {
+    const points = [2, 4, 8, 16, 32].map((discharge, k) => ({
+      discharge,
+      score: [1, 3, 10, 3, 1][k]!,
+      medianScore: 1,
+      best: 10,
+    }));
     const band = flowBand(points)!;
-    // Need 5: between 8 (10) and 4 (4) at 5/6 of the way, in ln Q.
-    expect(band.low).toBeCloseTo(8 * 0.5 ** (5 / 6), 9);
-    expect(band.high).toBeCloseTo(8 * 2 ** (5 / 6), 9);
+    // Need 4: between 8 (10) and 4 (3) at 6/7 of the way, in ln Q.
+    expect(band.low).toBeCloseTo(8 * 0.5 ** (6 / 7), 9);
+    expect(band.high).toBeCloseTo(8 * 2 ** (6 / 7), 9);
     expect(band).toMatchObject({ best: 8, openBelow: false, openAbove: false });
     expect(flowBand([...points].reverse())).toEqual(band);
-    const high = points.map((one) => ({ ...one, median: 8 }));
+    const high = points.map((one) => ({ ...one, medianScore: 8 }));
     // Need 8.8 throughout.
-    expect(flowBand(high)!.high).toBeCloseTo(8 * 2 ** (1.2 / 6), 9);
-    expect(flowBand(points.map((one) => ({ ...one, median: 10 })))).toBeUndefined();
-    expect(flowBand(points.map((one) => ({ ...one, score: 0, median: 0 })))).toBeUndefined();
+    expect(flowBand(high)!.high).toBeCloseTo(8 * 2 ** (1.2 / 7), 9);
+    expect(flowBand(points.map((one) => ({ ...one, medianScore: 10 })))).toBeUndefined();
+    expect(flowBand(points.map((one) => ({ ...one, score: 0, medianScore: 0, best: 0 })))).toBeUndefined();
     expect(flowBand(points.slice(0, 2))).toBeUndefined();
     const open = flowBand(points.map((one) => ({ ...one, score: 6 })))!;
     expect(open).toMatchObject({ low: 2, high: 32, openBelow: true, openAbove: true });

@@ -1,4 +1,5 @@
 "use client";
+import type { Lie } from "../../core/fish/read";
 import type { FlowBand } from "../../core/fish/flow-band";
 import { PRECOMPUTED_CELL } from "../../core/flow/precomputed";
 import type { Reach } from "../../core/flow/reach-schema";
@@ -11,18 +12,24 @@ import { reader } from "../../workers/clients";
 import { type Stage, useStage, valueOf } from "../query";
 import type { Precomputed } from "./use-precomputed";
 
-/** The flows at which each place fishes, from the precomputed ones so far; too few tell nothing. */
+/** The flows at which each lie of a flow fishes, from the precomputed ones so far; too few tell nothing. */
 export function useBands(
   reach: Reach | undefined,
   { flows }: Precomputed,
   request: ReadingRequest | undefined,
-  places: readonly { x: number; y: number }[] | undefined,
+  lies: readonly Lie[] | undefined,
+  flow: number | undefined,
 ): Stage<(FlowBand | undefined)[]> {
   const solved = flows.filter((one) => one.solved).map((one) => one.discharge);
-  const ready = reach && request && places && places.length > 0 && solved.length >= 3;
+  const ready = reach && request && lies && lies.length > 0 && flow !== undefined && solved.length >= 3;
   const scope = ready ? keyOf(bedKey(reach), lookKey(request)) : "";
-  const spots = places?.map(({ x, y }) => ({ x, y })) ?? [];
-  return useStage("bands", ready && keyOf("bands", scope, solved, spots), async (signal) => {
+  // Fish on the run rest where it pays to stop; others rest where it does not pay to feed.
+  const spots = lies?.map(({ x, y, kind }) => ({
+    x,
+    y,
+    pays: kind !== "resting" || request?.species.model === "travel",
+  }));
+  return useStage("bands", ready && keyOf("bands", scope, solved, spots, flow), async (signal) => {
     const known = await reader.ask(async (api) => api.scoredFlows(scope));
     const cell = Math.max(PRECOMPUTED_CELL, cellOf(reach!));
     for (const discharge of solved.filter((one) => !known.includes(one))) {
@@ -30,6 +37,6 @@ export function useBands(
       signal.throwIfAborted();
       if (field) valueOf(await reader.ask(async (api) => api.scoreFlow(scope, field, request!)));
     }
-    return reader.ask(async (api) => api.bands(scope, spots));
+    return reader.ask(async (api) => api.bands(scope, spots!, flow!));
   });
 }

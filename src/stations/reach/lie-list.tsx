@@ -3,12 +3,11 @@ import type { UnitSystem } from "../../words/quantity";
 import type { Lie } from "../../core/fish/read";
 import { showText } from "../../words/quantity";
 import type { Numbered } from "../../scenario/lie-identity";
-import { placeWords } from "../../words/place";
+import { kindWords } from "../../words/lie";
+import { placeWords, whereaboutsWords } from "../../words/place";
 import type { Robustness } from "../../scenario/robustness";
 import { holdsWords } from "../../words/robustness";
 import { Footprint } from "./footprint";
-
-const ORDINALS = ["1st", "2nd", "3rd"];
 
 /** The lies in words: the plan's twin. */
 export function LieList({
@@ -39,9 +38,10 @@ export function LieList({
             </svg>
             <span className="min-w-0 flex-1">
               <span className="block truncate font-semibold">{placeWords(lie.place)}</span>
+              <span className="block text-sm text-soft">{whereaboutsWords(lie.whereabouts, system)}</span>
               <span className="block text-sm text-soft">
-                {lie.kind}
-                {lie.hold.of > 1 && ` · ${ORDINALS[lie.hold.place - 1]} of ${lie.hold.name}`} ·{" "}
+                {kindWords(lie)}
+                {" · "}
                 {showText(lie.depth, "depth", system)} deep · {showText(lie.focalSpeed, "speed", system)}
                 {robustness?.lies[index] && (
                   <span className="whitespace-nowrap"> · {holdsWords(robustness.lies[index])}</span>

@@ -255,9 +255,13 @@ describe("what is being shown", () => {
   });
 
   test("a fault stands where the picture would, with its place in the reach", () => {
-    const fault = { ...message("worker-lost"), path: "features[0]" };
-    render(<Status view={view(state({ fault }))} />);
+    const fault = { ...message("no-outlet"), path: "features[0]" };
+    const { rerender } = render(<Status view={view(state({ fault }))} />);
     expect(screen.getByRole("alert")).toHaveTextContent("Look at features[0] of the reach");
+    // A part that broke down is no fault of the reach or the flow.
+    rerender(<Status view={view(state({ fault: message("worker-lost") }))} />);
+    expect(screen.getByRole("alert")).toHaveTextContent("try again");
+    expect(screen.getByRole("alert")).not.toHaveTextContent("another flow");
   });
 });
 

@@ -76,7 +76,7 @@ export function useReachView(): ReachView {
   const outlook = useOutlook(river.gauge, last, river.atReach);
   const robustness = useRobustness(reach, settledReading, request, outlook, isNow);
   const precomputed = usePrecomputed(reach, scale.own, flow, !field.settled || reading.pending || robustness.pending);
-  const bands = useBands(reach, precomputed, request, settledReading?.lies);
+  const bands = useBands(reach, precomputed, request, settledReading?.lies, settledReading?.of.field.discharge);
   const fishHere = useMemo(() => {
     const sessions = new Set(book.sessions.filter((one) => one.reach === reach?.id).map((one) => one.id));
     return book.catches.filter((one) => sessions.has(one.session));
