@@ -1,5 +1,6 @@
 import { type Light, lightAt } from "../core/gauge/light";
 import type { GaugeNow } from "../core/gauge/summary";
+import type { UsualClarity } from "../core/gauge/usual-clarity";
 
 /** What the river and the sky are like: everything that a reading hangs on besides the reach and the fish. SI. */
 export interface Conditions {
@@ -7,6 +8,8 @@ export interface Conditions {
   discharge: number;
   /** m */
   visibleDepth: number;
+  /** Where that comes from: read now, what the record says of another flow, or taken for granted. */
+  clarityFrom: { kind: "now" } | { kind: "record"; usual: UsualClarity } | { kind: "today" } | { kind: "usual" };
   /** degC */
   temperature: number;
   light: Light;
@@ -23,6 +26,19 @@ export interface Position {
   longitude: number;
 }
 
+/** At the river's own flow what is read now; at another what the record says of it, or else today's, which is said. */
+function clarityOf(
+  now: GaugeNow | undefined,
+  chosen: number | null,
+  usual: UsualClarity | null,
+): Pick<Conditions, "visibleDepth" | "clarityFrom"> {
+  // To a decimetre: a finer one would have the water read anew at each step of the slider.
+  const rounded = usual && Math.max(0.1, Math.round(usual.visibleDepth * 10) / 10);
+  if (chosen !== null && rounded) return { visibleDepth: rounded, clarityFrom: { kind: "record", usual } };
+  if (now?.visibleDepth == null) return { visibleDepth: USUAL.visibleDepth, clarityFrom: { kind: "usual" } };
+  return { visibleDepth: now.visibleDepth, clarityFrom: { kind: chosen === null ? "now" : "today" } };
+}
+
 /**
  * The conditions from a gauge's state, or as chosen where the angler looks at something else. By night a reach is read
  * by day unless the night is asked for: nobody plans for what is not seen.
@@ -32,11 +48,12 @@ export function conditionsOf(
   at: number | undefined,
   position: Position | undefined,
   chosen: { discharge: number | null; light: "auto" | Light },
+  usual: UsualClarity | null = null,
 ): Conditions {
   const own = at !== undefined && position ? lightAt(at, position.latitude, position.longitude) : "day";
   return {
     discharge: chosen.discharge ?? now?.discharge ?? USUAL.discharge,
-    visibleDepth: now?.visibleDepth ?? USUAL.visibleDepth,
+    ...clarityOf(now, chosen.discharge, usual),
     temperature: now?.waterTemperature ?? USUAL.temperature,
     light: chosen.light !== "auto" ? chosen.light : own === "night" ? "day" : own,
     at,

@@ -77,10 +77,20 @@ test("conditions come from the gauge, from what is chosen, or are the usual ones
   expect(conditionsOf(now, noon, place, { discharge: null, light: "auto" })).toEqual({
     discharge: 7,
     visibleDepth: 0.5,
+    clarityFrom: { kind: "now" },
     temperature: 9,
     light: "day",
     at: noon,
   });
+  // Another flow is not read with today's water unless nothing else is known, and then that is said.
+  const usual = { visibleDepth: 1.44, from: "turbidity", readings: 40, limb: "falling" } as const;
+  expect(conditionsOf(now, noon, place, { discharge: 3, light: "auto" }, usual)).toMatchObject({
+    visibleDepth: 1.4,
+    clarityFrom: { kind: "record", usual },
+  });
+  expect(conditionsOf(now, noon, place, { discharge: null, light: "auto" }, usual).visibleDepth).toBe(0.5);
+  expect(conditionsOf(now, noon, place, { discharge: 3, light: "auto" }).clarityFrom).toEqual({ kind: "today" });
+  expect(conditionsOf(undefined, noon, place, { discharge: 3, light: "auto" }).clarityFrom).toEqual({ kind: "usual" });
   expect(conditionsOf(now, noon, place, { discharge: 3, light: "night" })).toMatchObject({
     discharge: 3,
     light: "night",

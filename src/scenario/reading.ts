@@ -22,7 +22,7 @@ export interface ReachReading extends Reading {
 
 export const readingRequest = (
   species: Species,
-  { visibleDepth, temperature, light }: Conditions,
+  { visibleDepth, temperature, light }: Pick<Conditions, "visibleDepth" | "temperature" | "light">,
   features: readonly Feature[] | undefined,
 ): ReadingRequest => ({ species, visibleDepth, temperature, light, features });
 

@@ -55,7 +55,7 @@ const api = {
       scores.flows.set(field.discharge, { nx, ny, cell, score: Float32Array.from(score), best, medianScore });
       return null;
     }),
-  /** The flows at which lies of a flow fish, from those scored under a key; a lie that is none to feed at has no band. */
+  /** The flows at which lies of a flow fish, from those scored under a key; one that does not pay has no band. */
   bands: (key: string, lies: readonly BandRequest[], flow: number): (FlowBand | undefined)[] =>
     lies.map(({ x, y, pays }) =>
       scores.key !== key || !pays

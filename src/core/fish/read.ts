@@ -18,8 +18,8 @@ import { mainCurrent, mainHeading } from "../water/main-current";
 import { type Structure, structureOf } from "../water/structure";
 
 /**
- * Feeding: it pays to feed there; prime: and it is well hidden; resting: it does not pay, and shelters a fish, or one on
- * the run stops there.
+ * Feeding: it pays to feed there; prime: and it is well hidden; resting: it does not pay, and shelters a fish, or one
+ * on the run stops there.
  */
 export type LieKind = "feeding" | "resting" | "prime";
 

@@ -93,9 +93,7 @@ export function scoreTravel(
   };
 }
 
-/**
- * Where the way up is too thin or too fast, fish wait for water: in the deepest that holds them, slow enough and hidden.
- */
+/** Where the way up is too thin or too fast, fish wait for water: in the deepest that holds them, slow and hidden. */
 function heldUp(
   field: Field,
   species: Traveller,

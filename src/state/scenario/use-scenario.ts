@@ -14,6 +14,7 @@ import { type Safety, useSafety } from "../use-cautions";
 import { type Fish, useFishes } from "../use-fishes";
 import { type River, useRiver } from "../use-river";
 import { type FieldState, useField } from "./use-field";
+import { useUsualClarity } from "./use-usual-clarity";
 import { useDraftOf, useLive } from "./use-live";
 import { type NumberedReading, readInTurn, useReading } from "./use-reading";
 
@@ -45,9 +46,10 @@ export function useScenario(): ScenarioView {
   // Hours change what is read; minutes do not.
   const hour = Math.floor(minute / HOUR) * HOUR;
   const position = useMemo(() => (reach && positionOf(reach)) ?? river.place, [reach, river.place]);
+  const usual = useUsualClarity(river, chosen);
   const conditions = useMemo(
-    () => conditionsOf(now, hour, position, { discharge: chosen, light }),
-    [now, hour, position, chosen, light],
+    () => conditionsOf(now, hour, position, { discharge: chosen, light }, usual),
+    [now, hour, position, chosen, light, usual],
   );
   const living = useMemo(
     () => livingFish(fish.species, season, conditions, position?.latitude),

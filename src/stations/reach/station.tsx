@@ -4,6 +4,7 @@ import { roundFlow } from "../../scenario/field";
 import { act } from "../../state/act";
 import { useSettings } from "../../state/settings";
 import { useFishes } from "../../state/use-fishes";
+import { readWithWords } from "./read-as";
 import { showText } from "../../words/quantity";
 import { HOLDS_KEY } from "../../words/robustness";
 import { Panel } from "../../widgets/panel";
@@ -95,6 +96,11 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
         onChange={(q) => set({ flow: q })}
         onNow={() => set({ flow: null })}
       />
+      {!scenario.isNow && river.now?.discharge != null && !river.stale && (
+        <p role="status" className="mt-2 text-soft">
+          {readWithWords(conditions, system)}
+        </p>
+      )}
       <Lies view={view} />
     </>
   );
