@@ -30,7 +30,7 @@ async function failsThenDone(page: Page, disk: Awaited<ReturnType<typeof withDis
   await disk.roomy();
   await page.getByRole("button", { name: "Try again" }).last().click();
   await expect(done).toBeVisible();
-  const close = page.getByRole("button", { name: "Close this notice" });
+  const close = page.getByRole("button", { name: "Put this notice away" });
   while ((await close.count()) > 0) await close.first().click();
 }
 

@@ -36,11 +36,9 @@ export function Toasts() {
                 </Toast.Action>
               ),
           )}
-          {notice.fault && (
-            <Toast.Close aria-label="Close this notice" className="ml-auto grid size-11 place-items-center rounded-md">
-              <X size={18} aria-hidden />
-            </Toast.Close>
-          )}
+          <Toast.Close aria-label="Put this notice away" className="ml-auto grid size-11 place-items-center rounded-md">
+            <X size={18} aria-hidden />
+          </Toast.Close>
         </Toast.Root>
       ))}
       <Toast.Viewport

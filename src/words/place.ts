@@ -39,14 +39,15 @@ export function placeWords(place: LiePlace): string {
   }
 }
 
-const WAYS = { above: "above", below: "below", beside: "beside" } as const;
-
 /** Where a place is by what can be seen: "4 m off the right bank, 2 m below the split stone". */
 export function whereaboutsWords({ bank, mark }: Whereabouts, system: UnitSystem): string {
   const text = (distance: number) => showText(distance, "distance", system);
   const parts = [
     bank && (bank.distance < 0.5 ? `at the ${bank.side} bank` : `${text(bank.distance)} off the ${bank.side} bank`),
-    mark && `${text(mark.distance)} ${WAYS[mark.way]} ${breakName(mark.break)}`,
+    mark &&
+      (mark.way === "beside"
+        ? `level with ${breakName(mark.break)}, ${text(mark.distance)} from it`
+        : `${text(mark.distance)} ${mark.way} ${breakName(mark.break)}`),
   ];
   return parts.filter((part) => part !== null).join(", ");
 }

@@ -223,3 +223,14 @@ test("two soundings a continent apart are a slip, and are refused before anythin
     );
   expect(survey(far(-6.0002, 53), options).points).toHaveLength(3);
 });
+
+test.each([
+  ["in one place", [0, 0, 0], [0, 0, 0]],
+  ["along one line", [0, 10, 20], [5, 5, 5]],
+])("soundings %s make no bed, and are refused as such", (_, east, north) => {
+  const soundings = east.map((a, k) => ({ a, b: north[k]!, value: 1 + k / 10, line: k + 2 }));
+  const input: SurveyInput = { frame: "projected", measure: "depth", soundings };
+  expect(() => survey(input, { waterSurfaceSlope: 0.002, transducerDraft: 0, heading: 90 })).toThrow(
+    "soundings-in-line",
+  );
+});

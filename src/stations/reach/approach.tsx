@@ -172,8 +172,10 @@ function Casts({ casts, system }: { casts: readonly Target[]; system: UnitSystem
         {casts.map((cast, k) => (
           <li key={k}>
             <span className="font-semibold">{k + 1}.</span>{" "}
-            {cast.line === "seam" ? `${cast.name} on the seam before it` : `${cast.name} on its own line`}: {cast.casts}{" "}
-            cast{cast.casts === 1 ? "" : "s"},{" "}
+            {cast.line === "seam"
+              ? `${cast.name} along the seam before the lie`
+              : `${cast.name} in the current of the lie`}
+            : {cast.casts} cast{cast.casts === 1 ? "" : "s"},{" "}
             {cast.landing.swept < 0.3
               ? "land on it"
               : `land ${far(cast.landing.swept)} up-current; down in ${figureText(cast.landing.seconds, 1)} s`}

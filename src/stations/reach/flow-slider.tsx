@@ -59,7 +59,7 @@ export function FlowSlider({
           )}
           {band && "shaded: usual for the season · "}dots: solved
           {precomputed.some((one) => !one.solved) &&
-            `, ${precomputed.filter((one) => one.solved).length} of ${precomputed.length} in the background`}
+            `, ${precomputed.filter((one) => one.solved).length} of ${precomputed.length} other flows ready`}
         </p>
       </div>
       <div className="relative mt-1 h-14">

@@ -2,6 +2,7 @@
 import { useEffect, useRef } from "react";
 import { type Field, sample } from "../../core/flow/grid";
 import type { Colours } from "../../widgets/colours";
+import { whileWatched } from "../../widgets/while-watched";
 
 const COUNT = 130;
 /** Widest canvas, px: a plan zoomed in farther is drawn smaller and stretched. */
@@ -64,16 +65,10 @@ export function Foam({ field, scale, colours }: { field: Field; scale: number; c
       draw();
       return;
     }
-    let frame = 0;
-    let last = performance.now();
-    const tick = (now: number) => {
-      move(Math.min(0.1, (now - last) / 1000));
-      last = now;
+    return whileWatched(context.canvas, (dt) => {
+      move(dt);
       draw();
-      frame = requestAnimationFrame(tick);
-    };
-    frame = requestAnimationFrame(tick);
-    return () => cancelAnimationFrame(frame);
+    });
   }, [field, scale, colours]);
   const drawn = Math.min(scale, WIDEST / (field.nx * field.cell));
   return (

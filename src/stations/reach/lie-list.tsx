@@ -42,7 +42,8 @@ export function LieList({
               <span className="block text-sm text-soft">
                 {kindWords(lie)}
                 {" · "}
-                {showText(lie.depth, "depth", system)} deep · {showText(lie.focalSpeed, "speed", system)}
+                {showText(lie.depth, "depth", system)} deep ·{" "}
+                <span className="whitespace-nowrap">{showText(lie.focalSpeed, "speed", system)}</span>
                 {robustness?.lies[index] && (
                   <span className="whitespace-nowrap"> · {holdsWords(robustness.lies[index])}</span>
                 )}
