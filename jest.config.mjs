@@ -3,7 +3,7 @@
  * by Playwright (e2e/).
  */
 const esmOnly =
-  "(d3-[a-z]+|internmap|delaunator|robust-predicates|comlink|suncalc|simple-statistics|dexie|flatqueue|ulid|@date-fns|@neaps/tide-predictor)";
+  "(d3-[a-z-]+|internmap|delaunator|robust-predicates|comlink|suncalc|simple-statistics|dexie|flatqueue|ulid|@date-fns|@neaps/tide-predictor)";
 
 export const common = {
   roots: ["<rootDir>/src", "<rootDir>/cli"],

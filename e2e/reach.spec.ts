@@ -27,6 +27,7 @@ test("a reach from soundings: a bad file is told, a made-up boat's log shown wit
   await dialog.getByLabel("Name", { exact: true }).fill("Sounded glide");
   await noFaults(page);
   await dialog.getByRole("button", { name: "Make this reach" }).click();
+  await expect(dialog).toBeHidden();
   await page.goto("/reach");
   await settled(page);
   await expect(page.getByRole("heading", { level: 1, name: /Sounded glide at/ })).toBeAttached();

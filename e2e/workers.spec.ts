@@ -3,6 +3,12 @@ import { loadDemo, settled } from "./parts";
 
 /** What every worker begins with. */
 const WORKER = /turbopack-worker-[^/]*\.js/;
+/** A script in its place; isolated as all of this origin is, or the browser would not begin it at all. */
+const script = (body: string) => ({
+  contentType: "text/javascript",
+  headers: { "cross-origin-embedder-policy": "require-corp", "cross-origin-resource-policy": "same-origin" },
+  body,
+});
 
 for (const [how, body] of [
   ["throws", "throw new Error('broken')"],
@@ -14,7 +20,7 @@ for (const [how, body] of [
     let met = 0;
     await page.route(WORKER, (route) => {
       met++;
-      return body === undefined ? route.abort() : route.fulfill({ contentType: "text/javascript", body });
+      return body === undefined ? route.abort() : route.fulfill(script(body));
     });
     await page.goto("/reach");
     // Silence is borne for half a minute, since long records are read in one go.
@@ -33,9 +39,7 @@ test("workers that loop or are silent are stopped within a second, and the next 
   await loadDemo(page);
   // One that loops is enough for two cores.
   let met = 0;
-  await page.route(WORKER, (route) =>
-    route.fulfill({ contentType: "text/javascript", body: met++ === 0 ? "for(;;);" : "" }),
-  );
+  await page.route(WORKER, (route) => route.fulfill(script(met++ === 0 ? "for(;;);" : "")));
   await page.goto("/reach");
   const stop = page.getByRole("button", { name: "Stop" });
   await stop.waitFor();

@@ -4,6 +4,9 @@ import { type Sun, sunOver } from "../core/approach/shadow";
 import { type Stand, standsFor } from "../core/approach/stands";
 import type { Lie } from "../core/fish/read";
 import type { Field } from "../core/flow/grid";
+import { type Whereabouts, whereaboutsOf } from "../core/fish/lie-place";
+import { breaksOf } from "../core/water/cover";
+import { groundOf } from "../core/water/land";
 import { mainCurrent } from "../core/water/main-current";
 import type { Reach } from "../core/flow/reach-schema";
 import { type Style, timeFor, type Timing } from "../core/tactics/time";
@@ -34,9 +37,12 @@ export interface ApproachRequest {
   leave: boolean;
 }
 
+/** Where a place is by what can be seen. */
+type Seen<T> = T & { whereabouts: Whereabouts };
+
 export interface Approach {
-  stands: readonly Stand[];
-  boat: BoatStand | undefined;
+  stands: readonly Seen<Stand>[];
+  boat: Seen<BoatStand> | undefined;
   timing: Timing;
   /** No stand is given because the river is to be left. */
   left: boolean;
@@ -85,9 +91,15 @@ export function approachLie(field: Field, reading: ReachReading, request: Approa
     sun,
     main: mainCurrent(field),
   };
+  const at = { field, main: fish.main, bank: groundOf(field, features).bank, breaks: breaksOf(field, features) };
+  const seen = <T extends { x: number; y: number }>(one: T): Seen<T> => ({
+    ...one,
+    whereabouts: whereaboutsOf(at, one.x, one.y),
+  });
+  const boat = boatFor(field, fish, reading.structure.ledges);
   return {
-    stands: standsFor(field, fish),
-    boat: boatFor(field, fish, reading.structure.ledges),
+    stands: standsFor(field, fish).map(seen),
+    boat: boat && seen(boat),
     timing,
     left: false,
   };

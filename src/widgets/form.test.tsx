@@ -4,7 +4,8 @@ import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { z } from "zod";
 import { numberEntry, optional, quantityEntry } from "../words/entry";
-import { CommitField, FormField, useEntryForm } from "./form";
+import { CommitField } from "./commit-field";
+import { FormField, useEntryForm } from "./form";
 
 const schema = z.object({
   depth: quantityEntry("length", "m", { low: 0, open: true, high: 5, beyond: "From 0 to 5 m." }),

@@ -27,6 +27,8 @@ interface Running<Api> {
   lost: Promise<never>;
   end: () => void;
   waiting: number;
+  /** It has answered once. */
+  heard: boolean;
   timer: ReturnType<typeof setInterval> | undefined;
 }
 
@@ -55,22 +57,25 @@ export function clientOf<Api>(make: () => Worker, patience = PATIENCE): Client<A
     });
     // Nobody may be waiting when it breaks down.
     lost.catch(() => undefined);
-    const own: Running<Api> = { api, lost, end: () => end(), waiting: 0, timer: undefined };
+    const own: Running<Api> = { api, lost, end: () => end(), waiting: 0, heard: false, timer: undefined };
     return own;
   };
 
   const watch = (one: Running<Api>) => {
     let silent = 0;
     let asked = false;
+    // One that has never answered may still be on its way over a slow network.
+    const borne = () => (one.heard ? patience : Math.max(patience, PATIENCE));
     one.timer = setInterval(() => {
       if (!asked) {
         asked = true;
         const answered = () => {
           asked = false;
           silent = 0;
+          one.heard = true;
         };
         (one.api as Remote<Alive>).alive().then(answered, answered);
-      } else if (++silent >= patience) one.end();
+      } else if (++silent >= borne()) one.end();
     }, BEAT);
   };
 

@@ -106,7 +106,11 @@ export function fastestNear(field: Field, x: number, y: number, radius: number):
 }
 
 /** Where a place is: off which bank, and by which break. */
-export function whereaboutsOf({ field, main, bank, breaks }: Surroundings, x: number, y: number): Whereabouts {
+export function whereaboutsOf(
+  { field, main, bank, breaks }: Omit<Surroundings, "structure">,
+  x: number,
+  y: number,
+): Whereabouts {
   const own = nearestBreak(breaks, x, y, OWN)?.one;
   const mark = nearestBreak(
     breaks.filter((one) => one !== own),

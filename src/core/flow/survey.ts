@@ -199,7 +199,8 @@ const MILLIMETRE = 1e-3;
 function demandTogether(placed: readonly SurveyPoint[]): void {
   const [length, breadth] = [greatest(placed, "x"), greatest(placed, "y")];
   // A line, or one place: found here before anything is drawn between them.
-  if (length < MILLIMETRE || breadth < MILLIMETRE) throw new InputError("soundings-in-line", {}, { path: "bed.points" });
+  if (length < MILLIMETRE || breadth < MILLIMETRE)
+    throw new InputError("soundings-in-line", {}, { path: "bed.points" });
   if (length <= LONGEST_REACH && breadth <= LONGEST_REACH) return;
   throw new InputError(
     "too-far-apart",

@@ -1,15 +1,14 @@
 "use client";
 import { WADING } from "../../core/water/wading";
 import type { UnitSystem } from "../../words/quantity";
-import type { BoatStand } from "../../core/approach/boat";
 import { type Fall, FALLS } from "../../core/approach/landing";
 import { LONGEST_SHADOW } from "../../core/approach/shadow";
-import type { Stand } from "../../core/approach/stands";
 import { figureText, showText } from "../../words/quantity";
 import type { Target } from "../../core/approach/targets";
 import { FaultNote } from "../../widgets/fault-note";
 import { Select } from "../../widgets/select";
 import { tell } from "../../words/messages";
+import { whereaboutsWords } from "../../words/place";
 import { useSettings } from "../../state/settings";
 import type { Approach } from "../../scenario/approach";
 import type { Stage } from "../../state/query";
@@ -103,7 +102,15 @@ export function ApproachPanel({
 }
 
 /** Where to stand or anchor; nobody is sent to a river that is to be left. */
-function Found({ found, stand, sunKnown }: { found: Approach; stand: Stand | undefined; sunKnown: boolean }) {
+function Found({
+  found,
+  stand,
+  sunKnown,
+}: {
+  found: Approach;
+  stand: Approach["stands"][number] | undefined;
+  sunKnown: boolean;
+}) {
   const { school, system } = useSettings();
   if (found.left)
     return (
@@ -119,7 +126,15 @@ function Found({ found, stand, sunKnown }: { found: Approach; stand: Stand | und
   );
 }
 
-function StandWords({ stand, sunKnown, system }: { stand: Stand; sunKnown: boolean; system: UnitSystem }) {
+function StandWords({
+  stand,
+  sunKnown,
+  system,
+}: {
+  stand: Approach["stands"][number];
+  sunKnown: boolean;
+  system: UnitSystem;
+}) {
   const far = (value: number) => showText(value, "distance", system);
   const shadow =
     stand.shadow &&
@@ -130,7 +145,7 @@ function StandWords({ stand, sunKnown, system }: { stand: Stand; sunKnown: boole
         <strong>
           {stand.wadingDepth > 0 ? `Stand ${showText(stand.wadingDepth, "depth", system)} deep` : "Stand on the bank"}
         </strong>
-        , {far(stand.distance)} from the lie: {far(stand.x)} down the reach, {far(stand.y)} from its left edge.
+        , {far(stand.distance)} from the lie: {whereaboutsWords(stand.whereabouts, system)}.
       </li>
       <li>
         {stand.hidden
@@ -188,7 +203,7 @@ function Casts({ casts, system }: { casts: readonly Target[]; system: UnitSystem
   );
 }
 
-function BoatWords({ boat, system }: { boat: BoatStand | undefined; system: UnitSystem }) {
+function BoatWords({ boat, system }: { boat: Approach["boat"]; system: UnitSystem }) {
   const far = (value: number) => showText(value, "distance", system);
   if (!boat)
     return (
@@ -199,10 +214,7 @@ function BoatWords({ boat, system }: { boat: BoatStand | undefined; system: Unit
   return (
     <ul className="mt-2 grid gap-1">
       <li>
-        <strong>
-          Boat at {far(boat.x)} down the reach, {far(boat.y)} from its left edge
-        </strong>
-        : {far(boat.distance)} up-current of the lie,{" "}
+        <strong>Boat {whereaboutsWords(boat.whereabouts, system)}</strong>: {far(boat.distance)} up-current of the lie,{" "}
         {boat.off < 5 ? "straight behind the boat" : `${figureText(boat.off, 0)}° off straight behind it`}, in{" "}
         {showText(boat.depth, "depth", system)} of {showText(boat.speed, "speed", system)} water.
       </li>

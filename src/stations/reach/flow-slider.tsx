@@ -3,9 +3,22 @@ import type { UnitSystem } from "../../words/quantity";
 import { scaleLog } from "d3-scale";
 import * as Slider from "radix-ui/slider";
 import { useEffect } from "react";
-import { entryUnit, figureText, show } from "../../words/quantity";
+import { CommitField } from "../../widgets/commit-field";
+import { tell } from "../../words/messages";
+import { entryUnit, figureText, show, showText } from "../../words/quantity";
 import type { FlowScale } from "./use-reach-view";
-import { findUnit, fromSI, toSI } from "../../core/quantity/units";
+import { findUnit, fromSI, parseQuantity, toSI } from "../../core/quantity/units";
+
+/** A flow as it was typed, m3/s, within what can be looked at; or what is wrong with it. */
+function typed(text: string, [low, high]: readonly [number, number], system: UnitSystem) {
+  const parsed = parseQuantity(text, "discharge", entryUnit("discharge", system));
+  if (!parsed.ok) return { ok: false as const, fault: tell(parsed.message) };
+  if (parsed.value >= low && parsed.value <= high) return { ok: true as const, value: parsed.value };
+  return {
+    ok: false as const,
+    fault: `From ${showText(low, "discharge", system)} to ${showText(high, "discharge", system)}.`,
+  };
+}
 
 /** The flow to look at, on a log scale: the season's usual band behind it, dots where the flow is solved already. */
 export function FlowSlider({
@@ -48,9 +61,19 @@ export function FlowSlider({
   return (
     <div className="pt-1">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
-        <p className="text-lg font-semibold" id="flow-label">
-          Look at {shown.text}
-        </p>
+        <div className="flex flex-wrap items-baseline gap-x-6">
+          <p className="text-lg font-semibold" id="flow-label">
+            Look at {shown.text}
+          </p>
+          <CommitField
+            key={system}
+            label="or type a flow"
+            className="flex flex-wrap items-baseline gap-x-2 [&_input]:w-32"
+            shown={shown.text}
+            read={(text) => typed(text, range, system)}
+            onKeep={onChange}
+          />
+        </div>
         <p className="text-sm text-soft">
           {now !== null && Math.abs(now / flow - 1) > 0.005 && (
             <button type="button" className="mr-4 min-h-8 underline" onClick={onNow}>

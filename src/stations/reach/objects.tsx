@@ -4,7 +4,7 @@ import { useState } from "react";
 import type { Identified } from "../../core/flow/feature-ids";
 import type { Feature } from "../../core/flow/reach-schema";
 import { SUBSTRATES } from "../../core/flow/substrate";
-import { CommitField } from "../../widgets/form";
+import { CommitField } from "../../widgets/commit-field";
 import { Button } from "../../widgets/button";
 import { NotKept } from "../not-kept";
 import { Select } from "../../widgets/select";

@@ -20,6 +20,7 @@ import type { Fish } from "../../state/use-fishes";
 import { tell } from "../../words/messages";
 import { placeWords } from "../../words/place";
 import { ApproachPanel } from "./approach";
+import { FlowSlider } from "./flow-slider";
 import { LieList } from "./lie-list";
 import { SeasonLine } from "./season-line";
 import { SectionAtLie } from "./section";
@@ -283,5 +284,41 @@ describe("the time of the fish's year", () => {
   test("water too warm to play it is told in its own words and units", () => {
     render(<SeasonLine fish={fish} way={undefined} temperature={21} system="us" />);
     expect(screen.getByText(/The water is 70 °F: too warm to play this fish/)).toBeInTheDocument();
+  });
+});
+
+describe("the flow", () => {
+  test("can be typed in any unit; what cannot be looked at says why, and nothing changes", async () => {
+    const user = userEvent.setup();
+    const onChange = jest.fn();
+    render(
+      <FlowSlider
+        flow={5}
+        scale={{ range: [0.5, 40], band: null }}
+        solved={[]}
+        precomputed={[]}
+        now={5}
+        system="us"
+        onChange={onChange}
+        onNow={() => undefined}
+      />,
+    );
+    const field = screen.getByRole("textbox", { name: "or type a flow" });
+    const type = async (text: string) => {
+      await user.clear(field);
+      await user.type(field, `${text}{Enter}`);
+    };
+    await type("300");
+    expect(onChange).toHaveBeenLastCalledWith(expect.closeTo(300 * 0.3048 ** 3, 9));
+    await type("4 m3/s");
+    expect(onChange).toHaveBeenLastCalledWith(4);
+    for (const [text, said] of [
+      ["9000", /^From .* to .* cfs\.$/],
+      ["plenty", /does not start with a number/],
+    ] as const) {
+      await type(text);
+      expect(screen.getByRole("alert")).toHaveTextContent(said);
+    }
+    expect(onChange).toHaveBeenCalledTimes(2);
   });
 });

@@ -1,6 +1,6 @@
 "use client";
 import type { Template } from "../../core/flow/reach-schema";
-import { CommitField } from "../../widgets/form";
+import { CommitField } from "../../widgets/commit-field";
 import { numberEntry, quantityEntry } from "../../words/entry";
 import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
 import { readWith } from "./read-with";
