@@ -56,6 +56,35 @@ test("a gauge goes with its long record, and undo brings every reading back", as
   );
 });
 
+test("reaches and gauges can be named anew, with undo; no name at all is refused", async () => {
+  const user = userEvent.setup();
+  const [{ id, reach }, station] = [book.reaches[0]!, book.stations[0]!];
+  render(<Holdings river={river} />);
+  for (const [name, now] of [
+    [reach.name, async () => (await database().reaches.get(id))!.reach.name],
+    [station.name, async () => (await database().stations.get(station.id))!.name],
+  ] as const) {
+    await user.click(screen.getByRole("button", { name: `Rename ${name}` }));
+    const field = screen.getByRole("textbox", { name: `Name of ${name}` });
+    await user.clear(field);
+    await user.keyboard("{Enter}");
+    expect(screen.getByRole("alert")).toHaveTextContent("Give it a name.");
+    await user.type(field, "  Mill run {Enter}");
+    await waitFor(async () => expect(await now()).toBe("Mill run"));
+    expect(useNotices.getState().list.at(-1)!.text).toBe(`${name} is Mill run now.`);
+    await undo();
+    await waitFor(async () => expect(await now()).toBe(name));
+  }
+});
+
+test("two of one name are told apart", () => {
+  const twice = { reaches: [book.reaches[0]!, { ...book.reaches[1]!, reach: book.reaches[0]!.reach }], stations: [] };
+  render(<Holdings river={twice as unknown as River} />);
+  const { name } = book.reaches[0]!.reach;
+  expect(screen.getByText(`${name} (1)`)).toBeInTheDocument();
+  expect(screen.getByRole("button", { name: `Remove ${name} (2)` })).toBeInTheDocument();
+});
+
 test("with nothing in the book there is nothing to show", () => {
   const { container } = render(<Holdings river={{ reaches: [], stations: [] } as unknown as River} />);
   expect(container).toBeEmptyDOMElement();

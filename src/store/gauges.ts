@@ -57,6 +57,10 @@ export async function keepGauge(db: Database, file: GaugeFile, target: GaugeTarg
   return id;
 }
 
+/** Gives a gauge another name. */
+export const renameGauge = (db: Database, id: string, name: string): Promise<Undo> =>
+  patch(db, db.stations, id, { name });
+
 /** What nobody has said yet of a water. */
 export const blankWater = (station: string): WaterRecord => ({
   schema: "low-heron/water@1",

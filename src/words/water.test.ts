@@ -1,6 +1,6 @@
 import { barometerWords, derivedWords } from "./water";
 
-test("the glass in the words of the shipping forecast", () => {
+test("air pressure in the words of the shipping forecast", () => {
   // UK Met Office glossary of marine terms: rising or falling, slowly, (plainly), quickly, very rapidly.
   expect(barometerWords({ tendency: 0.05, change: "steady" })).toBe("steady");
   expect(barometerWords({ tendency: -1, change: "slow" })).toBe("falling slowly");

@@ -1,4 +1,5 @@
 import type { StationRecord } from "../../core/book/records";
+import { choicesOf } from "../../words/text";
 
 /** What stands for no choice in a list. */
 export const NONE = "none";
@@ -6,5 +7,9 @@ export const NONE = "none";
 /** The gauges that a reach may go by, and none. */
 export const gaugeChoices = (stations: readonly StationRecord[]) => [
   { value: NONE, label: "No gauge" },
-  ...stations.map((one) => ({ value: one.id, label: one.name })),
+  ...choicesOf(
+    stations,
+    (one) => one.id,
+    (one) => one.name,
+  ),
 ];

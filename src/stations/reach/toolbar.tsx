@@ -1,4 +1,5 @@
 "use client";
+import { choicesOf } from "../../words/text";
 import { act } from "../../state/act";
 import { useSettings } from "../../state/settings";
 import { useFishes } from "../../state/use-fishes";
@@ -76,7 +77,11 @@ function ReachChoice({ river }: { river: River }) {
           className="min-w-36 flex-1 sm:w-40 sm:flex-none"
           value={record?.id ?? ""}
           onChange={(id) => set({ reach: id, station: null, flow: null, lie: null })}
-          choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))}
+          choices={choicesOf(
+            river.reaches,
+            (one) => one.id,
+            (one) => one.reach.name,
+          )}
         />
       )}
       {record && !record.demo && river.stations.length > 0 && (

@@ -14,7 +14,7 @@ import { clock } from "../../words/river";
 
 const TideLine = later(() => import("./tide-line").then((one) => one.TideLine));
 
-/** Which hours have the light; the moon, the glass and, where there is one, the tide. */
+/** Which hours have the light; the moon, the air pressure and, where there is one, the tide. */
 export function SkyPanel({
   place,
   barometer,
@@ -35,8 +35,8 @@ export function SkyPanel({
   );
   return (
     <Panel
-      title="Light, moon and glass"
-      source="Sun and moon computed for the gauge’s place (suncalc). First light and dusk: sun 6° under. Moon: share lit. Glass: the gauge’s own air pressure, words of the shipping forecast."
+      title="Light, moon and air pressure"
+      source="Sun and moon computed for the gauge’s place (suncalc). First light and dusk: sun 6° under. Moon: share lit. Air pressure: the gauge’s own air pressure, words of the shipping forecast."
     >
       {sky ? (
         <table className="w-full text-left">
@@ -76,8 +76,8 @@ export function SkyPanel({
       )}
       <p className="mt-2">
         {barometer
-          ? `Glass: ${figureText(barometer.pressure, 0, false)} hPa (${figureText(fromSI(barometer.pressure, findUnit("inHg")!), 2)} inHg), ${barometerWords(barometer)} (${barometer.tendency >= 0 ? "+" : ""}${figureText(barometer.tendency, 1)} hPa in three hours).`
-          : "Glass: this gauge gives no air pressure."}
+          ? `Air pressure: ${figureText(barometer.pressure, 0, false)} hPa (${figureText(fromSI(barometer.pressure, findUnit("inHg")!), 2)} inHg), ${barometerWords(barometer)} (${barometer.tendency >= 0 ? "+" : ""}${figureText(barometer.tendency, 1)} hPa in three hours).`
+          : "Air pressure: this gauge gives none."}
       </p>
       {tide.length > 0 && <TideLine tide={tide} now={now} system={system} />}
     </Panel>

@@ -1,4 +1,5 @@
 "use client";
+import { choicesOf } from "../../words/text";
 import { useLiveQuery } from "dexie-react-hooks";
 import { useMemo, useState } from "react";
 import { lastInstant } from "../../core/gauge/summary";
@@ -144,7 +145,11 @@ function Heading({ river, onDialog }: { river: River; onDialog: (dialog: "import
             className="w-56"
             value={station.id}
             onChange={(id) => set({ station: id })}
-            choices={river.stations.map((one) => ({ value: one.id, label: one.name }))}
+            choices={choicesOf(
+              river.stations,
+              (one) => one.id,
+              (one) => one.name,
+            )}
           />
         )}
         {station && <Button onClick={() => onDialog("water")}>This water</Button>}

@@ -93,7 +93,7 @@ test("the chart as a table: a day's least and most as read, the days ahead as fo
   expect(rows[forecast.length + 1]).toHaveTextContent(text);
 });
 
-test("light, moon and glass: times where the place is known, and what is missing said", async () => {
+test("light, moon and air pressure: times where the place is known, and what is missing said", async () => {
   const { rerender } = render(
     <SkyPanel
       place={{ latitude: 53.2, longitude: -7.4 }}
@@ -105,12 +105,12 @@ test("light, moon and glass: times where the place is known, and what is missing
   );
   expect(screen.getByRole("rowheader", { name: "Today" })).toBeInTheDocument();
   expect(
-    screen.getByText(/^Glass: 1013 hPa \(29\.92 inHg\), falling \(−2\.0 hPa in three hours\)/),
+    screen.getByText(/^Air pressure: 1013 hPa \(29\.92 inHg\), falling \(−2\.0 hPa in three hours\)/),
   ).toBeInTheDocument();
   expect(await screen.findByText(/^Tide: (flooding|ebbing|slack)/)).toHaveTextContent(/(high|low) .*(high|low)/);
   rerender(<SkyPanel place={undefined} barometer={null} tide={[]} now={at} system="metric" />);
   expect(screen.getByText(/Give the gauge a latitude and longitude/)).toBeInTheDocument();
-  expect(screen.getByText("Glass: this gauge gives no air pressure.")).toBeInTheDocument();
+  expect(screen.getByText("Air pressure: this gauge gives none.")).toBeInTheDocument();
   expect(screen.queryByText(/^Tide/)).toBeNull();
 });
 
