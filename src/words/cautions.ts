@@ -5,7 +5,11 @@ import { figureText, showText, type UnitSystem } from "./quantity";
 export function cautionWords(caution: Caution, system: UnitSystem): string {
   switch (caution.kind) {
     case "rising":
-      return `Rising fast, ${figureText(caution.ratePerHour * 100, 0)} % an hour: leave the water, and go out by the way you know.`;
+      return `Rising fast, ${
+        "ratePerHour" in caution
+          ? `${figureText(caution.ratePerHour * 100, 0)} %`
+          : showText(caution.metresPerHour, "depth", system)
+      } an hour: leave the water, and go out by the way you know.`;
     case "thunder":
       return `Thunder: off the water, rod down, for another ${caution.minutesLeft} min after the clap you heard.`;
     case "dam":

@@ -111,7 +111,9 @@ export function nowWords(
 ): string {
   const parts = [
     now.discharge === null
-      ? "No discharge reading"
+      ? now.stage === null
+        ? "No discharge reading"
+        : `${showText(now.stage, "depth", system)} on the gauge and ${trendWords(now)}; it gives no discharge`
       : `${showText(now.discharge, "discharge", system)} and ${trendWords(now)}`,
   ];
   if (now.exceedance !== null) parts.push(exceedanceInWords(now.exceedance));

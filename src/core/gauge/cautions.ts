@@ -9,6 +9,7 @@ import { WARMTH } from "./warmth";
  */
 export type Caution =
   | { kind: "rising"; ratePerHour: number }
+  | { kind: "rising"; metresPerHour: number }
   | { kind: "thunder"; minutesLeft: number }
   | { kind: "dam"; note: string }
   | { kind: "tide" }
@@ -18,6 +19,8 @@ export type Caution =
 
 /** Rising by this share an hour is rising fast. */
 export const RISING_FAST = sourced(0.05, "1/h", COMMON_PRACTICE);
+/** So is so much an hour where only the stage is read. */
+export const STAGE_RISING_FAST = sourced(0.1, "m/h", COMMON_PRACTICE);
 /** Under this, water takes breath and hands in minutes. */
 export const COLD_WATER = sourced(15, "degC", COMMON_PRACTICE);
 /** Off the water for so long after the last clap of thunder. */
@@ -38,6 +41,9 @@ export function cautionsOf({ now, damNote, tide, light, sinceThunder }: CautionI
   const out: Caution[] = [];
   if (now?.trend === "rising" && now.ratePerHour !== null && now.ratePerHour > RISING_FAST.value)
     out.push({ kind: "rising", ratePerHour: now.ratePerHour });
+  const climb = now?.stageRatePerHour ?? null;
+  if (now?.trend === "rising" && climb !== null && climb > STAGE_RISING_FAST.value)
+    out.push({ kind: "rising", metresPerHour: climb });
   const wait = THUNDER_WAIT.value * 60_000;
   if (sinceThunder !== null && sinceThunder >= 0 && sinceThunder < wait)
     out.push({ kind: "thunder", minutesLeft: Math.ceil((wait - sinceThunder) / 60_000) });

@@ -49,8 +49,9 @@ test("now is what the gauge says now, each parameter by itself; what has gone st
 
 test("a station without discharge still tells the rest", () => {
   const now = gaugeNow({ ...record, series: record.series.slice(1) }, end);
-  expect([now.discharge, now.trend, now.exceedance]).toEqual([null, null, null]);
-  expect(now.stage).toBe(0.8);
+  expect([now.discharge, now.ratePerHour, now.exceedance]).toEqual([null, null, null]);
+  // Its trend is that of its stage, which stands still here.
+  expect(now).toMatchObject({ stage: 0.8, trend: "steady", stageRatePerHour: 0 });
 });
 
 test("the summary counts readings and gaps, with their ends", () => {

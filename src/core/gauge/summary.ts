@@ -4,7 +4,7 @@ import { exceedance, seasonRecord } from "./exceedance";
 import { type Recession, recession } from "./recession";
 import { InputError } from "../quantity/fault";
 import { HOUR, mergeSeries, type Parameter, readingAt, type Series } from "./series";
-import { type Trend, trendAt } from "./trend";
+import { stageTrendAt, type Trend, trendAt } from "./trend";
 
 export interface Station {
   id: string;
@@ -59,6 +59,8 @@ export interface GaugeNow {
   ratePerHour: number | null;
   /** Hours on this limb. */
   trendHours: number | null;
+  /** Of a gauge without discharge, m/h: its trend is that of its stage. */
+  stageRatePerHour?: number | null;
 }
 
 export interface SeriesSummary {
@@ -128,11 +130,14 @@ export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
   const q = readingAt(discharge, at);
   const turbidity = readingAt(seriesOf(record, "turbidity"), at);
   const { visibleDepth, visibleDepthFrom } = visibleDepthAt(record, turbidity, at);
-  const trend = discharge && q !== null ? trendAt(discharge, at) : null;
+  const stage = seriesOf(record, "stage");
+  const level = readingAt(stage, at);
+  const byStage = q === null && stage && level !== null ? stageTrendAt(stage, at) : null;
+  const trend = discharge && q !== null ? trendAt(discharge, at) : byStage;
   return {
     at: new Date(at).toISOString(),
     discharge: q,
-    stage: readingAt(seriesOf(record, "stage"), at),
+    stage: level,
     waterTemperature: readingAt(seriesOf(record, "waterTemperature"), at),
     turbidity,
     visibleDepth,
@@ -140,8 +145,9 @@ export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
     clarity: visibleDepth === null ? null : clarityClass(visibleDepth),
     exceedance: discharge && q !== null ? exceedance(seasonRecord(discharge, at), q) : null,
     trend: trend?.limb ?? null,
-    ratePerHour: trend?.ratePerHour ?? null,
+    ratePerHour: byStage ? null : (trend?.ratePerHour ?? null),
     trendHours: trend?.hours ?? null,
+    ...(byStage && { stageRatePerHour: byStage.ratePerHour }),
   };
 }
 

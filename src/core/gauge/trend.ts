@@ -4,7 +4,7 @@ import { HOUR, readingsBetween, type Series } from "./series";
 export type Limb = "rising" | "falling" | "steady";
 export interface Trend {
   limb: Limb;
-  /** Relative change per hour, d(ln Q)/dt, 1/h. */
+  /** Change per hour: of a discharge relative, d(ln Q)/dt, 1/h; of a stage m/h. */
   ratePerHour: number;
   /** Hours since the last peak (falling) or trough (rising) in the record; null when steady or unknown. */
   hours: number | null;
@@ -24,24 +24,58 @@ export function theilSen(x: readonly number[], y: readonly number[]): number {
   return slopes.length ? median(slopes) : NaN;
 }
 
+/** Furthest back that a limb is followed, h. */
+const LIMB_REACH = 21 * 24;
+/** A counter-move smaller than this fraction does not end a limb. Common practice, no source. */
+const LIMB_NOISE = 0.05;
+
+/** How a parameter's trend is told: what is taken of a reading, and what is too little to be one. */
+interface Measure {
+  /** NaN for a reading that cannot count. */
+  of: (value: number) => number;
+  /** Less an hour is steady. */
+  steady: number;
+  /** A counter-move smaller than this does not end a limb. */
+  noise: number;
+}
+/** Of a discharge, ln Q: relative changes. */
+const OF_DISCHARGE: Measure = {
+  of: (q) => (q > 0 ? Math.log(q) : NaN),
+  steady: STEADY_PER_HOUR,
+  noise: LIMB_NOISE,
+};
+/** Of a stage, the level itself, m: its zero is arbitrary, and no share of it means anything. Common practice. */
+const OF_STAGE: Measure = { of: (level) => level, steady: 0.004, noise: 0.04 };
+
 /**
  * Rising, falling or steady at `at`, with a dead band from the scatter of the readings about their own line. Null
  * without enough readings.
  */
-export function trendAt(discharge: Series, at: number): Trend | null {
+export const trendAt = (discharge: Series, at: number): Trend | null => trendOf(discharge, at, OF_DISCHARGE);
+
+/** The same of a gauge that gives stage only; its rate is in m an hour. */
+export const stageTrendAt = (stage: Series, at: number): Trend | null => trendOf(stage, at, OF_STAGE);
+
+function trendOf(series: Series, at: number, measure: Measure): Trend | null {
   for (const window of WINDOWS_HOURS) {
-    const points = [...readingsBetween(discharge, at - window * HOUR, at)].filter(([, q]) => q > 0);
+    const points = measured(series, at - window * HOUR, at, measure);
     if (points.length < 4) continue;
     const thinned = thin(points, 60);
     const x = thinned.map(([time]) => (time - at) / HOUR);
-    const y = thinned.map(([, q]) => Math.log(q));
+    const y = thinned.map(([, value]) => value);
     const slope = theilSen(x, y);
-    const band = Math.max(STEADY_PER_HOUR, 2 * slopeError(x, y, slope));
+    const band = Math.max(measure.steady, 2 * slopeError(x, y, slope));
     const limb: Limb = slope > band ? "rising" : slope < -band ? "falling" : "steady";
-    return { limb, ratePerHour: slope, hours: limb === "steady" ? null : hoursOnLimb(discharge, at, limb) };
+    return { limb, ratePerHour: slope, hours: limb === "steady" ? null : hoursOnLimb(series, at, limb, measure) };
   }
   return null;
 }
+
+/** Readings between two instants by a measure: those that can count. */
+const measured = (series: Series, from: number, to: number, { of }: Measure): [number, number][] =>
+  [...readingsBetween(series, from, to)]
+    .map(([time, value]): [number, number] => [time, of(value)])
+    .filter(([, value]) => !Number.isNaN(value));
 
 const thin = <T>(points: readonly T[], most: number): T[] => {
   const step = Math.ceil(points.length / most);
@@ -61,20 +95,15 @@ function slopeError(x: readonly number[], y: readonly number[], slope: number): 
   return x.length > 2 && spread > 0 ? Math.sqrt(residual / (x.length - 2) / spread) : Infinity;
 }
 
-/** Furthest back that a limb is followed, h. */
-const LIMB_REACH = 21 * 24;
-/** A counter-move smaller than this fraction does not end a limb. Common practice, no source. */
-const LIMB_NOISE = 0.05;
-
 /** Hours since the turn that began the present limb: walk back until the river has turned by more than the noise. */
-function hoursOnLimb(discharge: Series, at: number, limb: "rising" | "falling"): number {
+function hoursOnLimb(series: Series, at: number, limb: "rising" | "falling", measure: Measure): number {
   const sign = limb === "falling" ? 1 : -1;
-  const points = [...readingsBetween(discharge, at - LIMB_REACH * HOUR, at)].filter(([, q]) => q > 0).reverse();
+  const points = measured(series, at - LIMB_REACH * HOUR, at, measure).reverse();
   let turn = points[0]!;
   for (const point of points) {
-    const step = sign * Math.log(point[1] / turn[1]);
+    const step = sign * (point[1] - turn[1]);
     if (step > 0) turn = point;
-    else if (step < -LIMB_NOISE) break;
+    else if (step < -measure.noise) break;
   }
   return (at - turn[0]) / HOUR;
 }

@@ -30,9 +30,11 @@ export function NowFigures({
   ];
   const clarity = clarityWords(now, height);
   const perHour =
-    now.ratePerHour === null
-      ? undefined
-      : `${now.ratePerHour >= 0 ? "+" : ""}${figureText(now.ratePerHour * 100, 1)} % an hour`;
+    now.stageRatePerHour != null
+      ? `${now.stageRatePerHour >= 0 ? "+" : "−"}${showText(Math.abs(now.stageRatePerHour), "depth", system)} an hour`
+      : now.ratePerHour === null
+        ? undefined
+        : `${now.ratePerHour >= 0 ? "+" : ""}${figureText(now.ratePerHour * 100, 1)} % an hour`;
   const read = (parameter: "discharge" | "stage" | "waterTemperature") => {
     if (now[parameter] === null) return "none given";
     const derived = gauge.derived?.[parameter];
