@@ -38,12 +38,7 @@ export interface CautionInput {
 
 /** The cautions of now, what sends everybody off the water first. */
 export function cautionsOf({ now, damNote, tide, light, sinceThunder }: CautionInput): Caution[] {
-  const out: Caution[] = [];
-  if (now?.trend === "rising" && now.ratePerHour !== null && now.ratePerHour > RISING_FAST.value)
-    out.push({ kind: "rising", ratePerHour: now.ratePerHour });
-  const climb = now?.stageRatePerHour ?? null;
-  if (now?.trend === "rising" && climb !== null && climb > STAGE_RISING_FAST.value)
-    out.push({ kind: "rising", metresPerHour: climb });
+  const out: Caution[] = now?.trend === "rising" ? risingOf(now) : [];
   const wait = THUNDER_WAIT.value * 60_000;
   if (sinceThunder !== null && sinceThunder >= 0 && sinceThunder < wait)
     out.push({ kind: "thunder", minutesLeft: Math.ceil((wait - sinceThunder) / 60_000) });
@@ -55,6 +50,13 @@ export function cautionsOf({ now, damNote, tide, light, sinceThunder }: CautionI
     out.push({ kind: "heat", temperature });
   if (temperature !== null && temperature < COLD_WATER.value) out.push({ kind: "cold", temperature });
   return out;
+}
+
+/** Of a river that rises: does it rise fast, by its flow or else by its stage? */
+function risingOf({ ratePerHour, stageRatePerHour }: GaugeNow): Caution[] {
+  if (ratePerHour !== null) return ratePerHour > RISING_FAST.value ? [{ kind: "rising", ratePerHour }] : [];
+  const metresPerHour = stageRatePerHour ?? 0;
+  return metresPerHour > STAGE_RISING_FAST.value ? [{ kind: "rising", metresPerHour }] : [];
 }
 
 /** Do the cautions tell everybody to leave the water? Then nobody is sent to it. */

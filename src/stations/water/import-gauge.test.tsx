@@ -2,14 +2,9 @@ import "fake-indexeddb/auto";
 import "@testing-library/jest-dom";
 import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { previewCsv } from "../../core/formats/gauge-csv";
-import { readGaugeFile } from "../../core/formats/gauge-file";
-import type { GaugeFile } from "../../core/formats/gauge-text";
-import { summariseGauge } from "../../core/gauge/summary";
-import { answer } from "../../core/quantity/answer";
 import { useSettings } from "../../state/settings";
 import { database } from "../../store/database";
-import { keepGauge } from "../../store/gauges";
+import { waterApi } from "../../store/water-api";
 import { ImportGauge } from "./import-gauge";
 
 // Every press on a list takes its time in here.
@@ -17,40 +12,20 @@ jest.setTimeout(30_000);
 const routes: string[] = [];
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: (path: string) => routes.push(path) }) }));
 
-/** The worker's work, on this thread: jsdom has no workers. */
-const api = {
-  opened: undefined as GaugeFile | undefined,
-  columns: async (file: File) => answer(() => previewCsv(texts.get(file.name)!, file.name)),
-  open: async (files: readonly File[], options: Parameters<typeof readGaugeFile>[1]) =>
-    answer(() => {
-      const read = readGaugeFile(texts.get(files[0]!.name)!, { ...options, file: files[0]!.name });
-      api.opened = read;
-      const { codes, notes, lines, rejected } = read;
-      return {
-        codes,
-        notes,
-        lines,
-        rejected: rejected.map((one) => ({ ...one, file: "" })),
-        summary: summariseGauge(read),
-      };
-    }),
-  keep: async (target: Parameters<typeof keepGauge>[2]) => ({
-    ok: true,
-    value: await keepGauge(database(), api.opened!, target),
-  }),
-};
-const texts = new Map<string, string>();
+// The worker's work, on this thread: jsdom has no workers.
 jest.mock("../../store/water-client", () => ({
   waterWorker: { ask: (work: (one: unknown) => unknown) => Promise.resolve(work(apiOf())) },
 }));
 function apiOf() {
-  return api;
+  return waterApi;
 }
 
 const give = async (name: string, text: string) => {
-  texts.set(name, text);
   const user = userEvent.setup();
-  await user.upload(screen.getByLabelText("File"), new File([text], name, { type: "text/csv" }));
+  const file = new File([text], name, { type: "text/csv" });
+  // jsdom's files cannot be read as text.
+  const readable = { text: () => Promise.resolve(text), slice: () => readable };
+  await user.upload(screen.getByLabelText("File"), Object.assign(file, readable));
   return user;
 };
 const closed = jest.fn();
