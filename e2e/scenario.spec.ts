@@ -3,7 +3,9 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
+import type { Whereabouts } from "../src/core/fish/lie-place";
 import { sampleRun } from "../src/core/flow/samples";
+import { whereaboutsWords } from "../src/words/place";
 import { settled } from "./parts";
 
 /** A run of its own, without a gauge: both sides read it at the flow, clarity and warmth that are taken then. */
@@ -11,8 +13,15 @@ const REACH = { ...sampleRun, name: "Compared run" };
 const FLOW = 5;
 
 interface Told {
-  lies: { place: string; kind: string; depth: number; focalSpeed: number; reasons: string[] }[];
-  stands: { school: string; x: number; y: number; distance: number; wadingDepth: number }[];
+  lies: {
+    place: string;
+    whereabouts: Whereabouts;
+    kind: string;
+    depth: number;
+    focalSpeed: number;
+    reasons: string[];
+  }[];
+  stands: { school: string; distance: number; wadingDepth: number; whereabouts: Whereabouts }[];
   rig: { setting: number; capacity: number; shot: unknown[]; reasons: string[]; lure: { size: string } };
 }
 
@@ -43,7 +52,9 @@ test("the command line and the screens give the same lies, stand and rig for the
   for (const [k, lie] of told.lies.entries()) {
     const row = rows.nth(k);
     await expect(row).toContainText(lie.place);
-    await expect(row).toContainText(lie.kind);
+    // A trout rests where it does not pay to feed: the screens call that shelter.
+    await expect(row).toContainText(lie.kind === "resting" ? "shelter" : lie.kind);
+    await expect(row).toContainText(whereaboutsWords(lie.whereabouts, "metric"));
     await expect(row).toContainText(`${lie.depth.toFixed(2)} m deep`);
     await expect(row).toContainText(`${lie.focalSpeed.toFixed(2)} m/s`);
   }
@@ -53,7 +64,7 @@ test("the command line and the screens give the same lies, stand and rig for the
     below.wadingDepth > 0 ? `Stand ${below.wadingDepth.toFixed(2)} m deep` : "Stand on the bank",
   );
   await expect(approach).toContainText(
-    `${below.distance.toFixed(1)} m from the lie: ${below.x.toFixed(1)} m down the reach, ${below.y.toFixed(1)} m from`,
+    `${below.distance.toFixed(1)} m from the lie: ${whereaboutsWords(below.whereabouts, "metric")}`,
   );
 
   await page.getByRole("link", { name: /^Rig for lie/ }).click();
