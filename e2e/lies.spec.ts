@@ -56,7 +56,7 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   await page.getByRole("option", { name: /not known/ }).click();
   await expect(approach.getByText(/shadow/i)).toHaveCount(1);
   await approach.getByRole("button", { name: "From a boat" }).click();
-  await expect(approach.getByText(/^Boat at .* up-current of the lie|No water in range/)).toBeVisible();
+  await expect(approach.getByText(/^Boat .* up-current of the lie|No water in range/)).toBeVisible();
   await expect(approach.getByText(/never from the stern|No water in range/)).toBeVisible();
   const time = page.getByRole("region", { name: "Time for lie 1" });
   const roving = await time.textContent();
