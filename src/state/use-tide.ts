@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import type { Constituent } from "../core/gauge/constituent";
 import type { tideAt, TideState } from "../core/gauge/tide";
 import { act } from "./act";
@@ -11,5 +11,8 @@ export function useTide(constituents: readonly Constituent[] | undefined, minute
   useEffect(() => {
     if (tidal) act(() => import("../core/gauge/tide").then((one) => setPredict(() => one.tideAt)));
   }, [tidal]);
-  return tidal && predict ? predict(constituents, minute) : null;
+  return useMemo(
+    () => (tidal && predict ? predict(constituents, minute) : null),
+    [tidal, predict, constituents, minute],
+  );
 }
