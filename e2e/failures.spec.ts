@@ -14,7 +14,10 @@ async function withDisk(page: Page): Promise<{ full: () => Promise<void>; roomy:
       };
     }
   });
-  const set = (full: boolean) => page.evaluate((to) => void Object.assign(window, { diskFull: to }), full);
+  const set = (full: boolean) =>
+    page.evaluate((to) => {
+      Object.assign(window, { diskFull: to });
+    }, full);
   return { full: () => set(true), roomy: () => set(false) };
 }
 

@@ -1,6 +1,6 @@
 "use client";
 import type { Undo } from "../store/change";
-import { isStoreFailure, storeFault } from "../store/failure";
+import { isStoreFailure, mayBeRepeated, storeFault } from "../store/failure";
 import { tellFault } from "../words/messages";
 import { goOnInMemory } from "./memory-day";
 import { say, useNotices } from "./notices";
@@ -19,18 +19,22 @@ export const unkept = (error: unknown, again: () => Promise<unknown>): Unkept =>
   inMemory: isStoreFailure(error) ? () => act(() => goOnInMemory(again)) : undefined,
 });
 
-/** Tells a fault where nothing else stands for it; of a failed store with the ways on. */
+/** Tells a fault where nothing else stands for it, with the ways on for what may be done again. */
 function sayFault(error: unknown, again: () => Promise<unknown>): void {
   const { text, inMemory } = unkept(error, again);
   useNotices
     .getState()
     .say(
       text,
-      inMemory && { label: "Try again", run: () => act(again) },
+      mayBeRepeated(error) ? { label: "Try again", run: () => act(again) } : undefined,
       true,
       inMemory && { label: "Go on in memory", run: inMemory },
     );
 }
+
+/** Tells of a failure that costs only time: what is worked out anew when it is next wanted. */
+export const sayLost = (error: unknown): void =>
+  useNotices.getState().say(tellFault(storeFault(error), useSettings.getState().system), undefined, true);
 
 /** Runs work whose end nobody awaits: a failure is told as a notice. Event handlers go through here. */
 export function act(work: () => Promise<unknown>): void {

@@ -1,4 +1,5 @@
 "use client";
+import { fetched } from "../core/quantity/fetched";
 import { HOUR } from "../core/gauge/series";
 import { lastInstant } from "../core/gauge/summary";
 import { DEMO_HOUR } from "../demo/hour";
@@ -16,7 +17,7 @@ import { useSettings } from "./settings";
 
 /** Puts the made-up river in the book, one transaction, and sets the clock to its hour. */
 export async function loadDemo(): Promise<void> {
-  const { demoBook } = await import("../demo/book");
+  const { demoBook } = await fetched(import("../demo/book"));
   const book = demoBook(DEMO_HOUR);
   // Newer than any tombstone that an earlier removal left.
   await restoreBook(database(), book);
@@ -70,7 +71,7 @@ export async function refreshStandIn(): Promise<void> {
     // No signal: the record on the disk is still true.
     return;
   }
-  const { readGaugeCsv } = await import("../core/formats/gauge-csv");
+  const { readGaugeCsv } = await fetched(import("../core/formats/gauge-csv"));
   await keepGauge(database(), readGaugeCsv(text), {
     station: DEMO_STATION.id,
     name: DEMO_STATION.name,

@@ -1,6 +1,7 @@
 "use client";
 import Dexie from "dexie";
 import { create } from "zustand";
+import { fetched } from "../core/quantity/fetched";
 import { changeDatabase, database } from "../store/database";
 import { useNotices } from "./notices";
 
@@ -20,18 +21,25 @@ export const setUnsaved = (unsaved: boolean): void => {
   if (useMemoryDay.getState().inMemory) useMemoryDay.setState({ unsaved });
 };
 
-/**
- * Goes on with a book in memory, with what can be read of the browser's own, and does there what could not be done.
- * What is said of the other book goes with it.
- */
+/** The change to memory, once it has begun: however often it is asked for, it is made once. */
+let going: Promise<void> | undefined;
+
+async function goToMemory(): Promise<void> {
+  const { memoryBook } = await fetched(import("../store/memory-book"));
+  const { db, copied } = await memoryBook(database());
+  changeDatabase(db);
+  // What is said of the other book goes with it.
+  useNotices.setState({ list: [] });
+  useMemoryDay.setState(({ turn }) => ({ turn: turn + 1, inMemory: true, copied, unsaved: false }));
+  Dexie.on("storagemutated", () => setUnsaved(true));
+}
+
+/** Goes on with a book in memory, with what can be read of the browser's own, and does there what could not be done. */
 export async function goOnInMemory(again?: () => Promise<unknown>): Promise<void> {
-  if (!useMemoryDay.getState().inMemory) {
-    const { memoryBook } = await import("../store/memory-book");
-    const { db, copied } = await memoryBook(database());
-    changeDatabase(db);
-    useNotices.setState({ list: [] });
-    useMemoryDay.setState(({ turn }) => ({ turn: turn + 1, inMemory: true, copied, unsaved: false }));
-    Dexie.on("storagemutated", () => setUnsaved(true));
-  }
+  going ??= goToMemory().catch((error: unknown) => {
+    going = undefined;
+    throw error;
+  });
+  await going;
   await again?.();
 }

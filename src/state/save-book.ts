@@ -1,4 +1,5 @@
 "use client";
+import { fetched } from "../core/quantity/fetched";
 import { readBook } from "../store/book";
 import { database } from "../store/database";
 import { setAsideWords } from "../words/archive";
@@ -9,10 +10,16 @@ import { say, useNotices } from "./notices";
 
 /** Saves the book, and reads the file back: what it could not give again is told. */
 export async function saveBook(): Promise<void> {
-  const { readArchive, writeArchive } = await import("../core/formats/archive");
+  const { readArchive, writeArchive } = await fetched(import("../core/formats/archive"));
   const at = new Date().toISOString();
-  const bytes = await writeArchive(await readBook(database()), at, sha256);
+  // What is written while the book is packed is not in the file.
   setUnsaved(false);
+  const bytes = await readBook(database())
+    .then((book) => writeArchive(book, at, sha256))
+    .catch((error: unknown) => {
+      setUnsaved(true);
+      throw error;
+    });
   saveFile(`low-heron-${at.slice(0, 10)}.zip`, bytes, "application/zip");
   const { setAside } = await readArchive(bytes, sha256);
   const [first] = setAside;

@@ -1,4 +1,5 @@
 "use client";
+import { fetched } from "../core/quantity/fetched";
 import { useEffect, useMemo, useState } from "react";
 import type { Constituent } from "../core/gauge/constituent";
 import type { tideAt, TideState } from "../core/gauge/tide";
@@ -9,7 +10,7 @@ export function useTide(constituents: readonly Constituent[] | undefined, minute
   const [predict, setPredict] = useState<typeof tideAt>();
   const tidal = constituents !== undefined && constituents.length > 0;
   useEffect(() => {
-    if (tidal) act(() => import("../core/gauge/tide").then((one) => setPredict(() => one.tideAt)));
+    if (tidal) act(() => fetched(import("../core/gauge/tide")).then((one) => setPredict(() => one.tideAt)));
   }, [tidal]);
   return useMemo(
     () => (tidal && predict ? predict(constituents, minute) : null),

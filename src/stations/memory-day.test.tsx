@@ -25,7 +25,9 @@ function fillDisk(): void {
   IDBObjectStore.prototype.put = full;
   IDBObjectStore.prototype.add = full;
 }
-const makeRoom = () => void Object.assign(IDBObjectStore.prototype, own);
+const makeRoom = () => {
+  Object.assign(IDBObjectStore.prototype, own);
+};
 afterEach(makeRoom);
 
 const book = demoBook(DEMO_HOUR);
@@ -52,20 +54,36 @@ test("the worker tells a full disk as one, and keeps what was opened for another
   expect(await waterApi.keep([file], { zone: "UTC" }, target)).toMatchObject({ ok: true });
 });
 
-test("a write that fails is told with its ways on: tried again it is done, nothing is told twice", async () => {
+test("a write that fails is told with its ways on: tried again it is done; told once, every entry waits", async () => {
   fillDisk();
   expect(await perform(session, "The session is in the book.")).toBe(false);
   expect(await perform(session, "The session is in the book.")).toBe(false);
   expect(said()).toHaveLength(1);
   expect(said()[0]).toMatchObject({
     fault: true,
+    waiting: 2,
     action: { label: "Try again" },
     other: { label: "Go on in memory" },
   });
   makeRoom();
   said()[0]!.action!.run();
   await waitFor(() => expect(said().at(-1)!.text).toBe("The session is in the book."));
-  expect(await database().sessions.count()).toBe(1);
+  await waitFor(async () => expect(await database().sessions.count()).toBe(2));
+});
+
+test("an entry that failed waits, however much is said after it", () => {
+  useNotices.setState({ list: [] });
+  const { say } = useNotices.getState();
+  const run = jest.fn();
+  say("The disk is full.", { label: "Try again", run }, true);
+  for (let k = 0; k < 6; k++) say(`Said ${k}`);
+  say("Another fault", undefined, true);
+  expect(said().map((one) => one.text)).toEqual(["The disk is full.", "Said 4", "Said 5", "Another fault"]);
+  // Told again without an entry of its own, it keeps the one that waits.
+  say("The disk is full.", undefined, true);
+  said()[0]!.action!.run();
+  expect(run).toHaveBeenCalledTimes(1);
+  expect(said()[0]!.waiting).toBe(1);
 });
 
 test("what is wrong with the entry itself has no such ways: it would be wrong again", () => {
@@ -81,12 +99,14 @@ test("in memory the book goes on with all that was there, says so, and says when
   act(session);
   await waitFor(() => expect(said()).toHaveLength(1));
   makeRoom();
+  // Pressed twice: the change is made once, and what was entered is done each time.
+  said()[0]!.other!.run();
   said()[0]!.other!.run();
   await waitFor(() => expect(useMemoryDay.getState().inMemory).toBe(true));
   expect(database()).not.toBe(disk);
-  await waitFor(async () => expect(await database().sessions.count()).toBe(2));
+  await waitFor(async () => expect(await database().sessions.count()).toBe(4));
   expect(await database().reaches.count()).toBe(book.reaches.length);
-  expect(await disk.sessions.count()).toBe(1);
+  expect(await disk.sessions.count()).toBe(2);
   expect(useMemoryDay.getState()).toMatchObject({ copied: true, turn: 1 });
 
   expect(await screen.findByRole("region", { name: "Book in memory" })).toHaveTextContent("It is gone with this page");

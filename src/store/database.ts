@@ -37,11 +37,17 @@ export class Database extends Dexie {
 
   /** Nothing of it outlives the page. */
   readonly inMemory: boolean;
+  /** What it lies on; undefined where the browser has none. */
+  readonly factory: IDBFactory | undefined;
+  /** The schema that this version of the application knows. */
+  readonly schema: number;
 
   /** @param ground another store than the browser's own */
   constructor(name = "low-heron", ground: Pick<DexieOptions, "indexedDB" | "IDBKeyRange"> = {}) {
     super(name, { chromeTransactionDurability: "strict", ...ground });
     this.inMemory = ground.indexedDB !== undefined;
+    this.factory = ("indexedDB" in ground ? (ground.indexedDB ?? undefined) : globalThis.indexedDB) as
+      IDBFactory | undefined;
     this.version(1).stores({
       stations: "id",
       series: "id, station",
@@ -74,6 +80,7 @@ export class Database extends Dexie {
     // Readings of a series know when they came in, so that those of two devices join; and nothing is kept from here on
     // that an archive could not hold.
     this.version(5).stores({}).upgrade(clampOld);
+    this.schema = this.verno;
     this.use(gate);
   }
 }

@@ -40,6 +40,10 @@ export function storeFault(error: unknown): Fault {
   return failed && !TOLD.includes(fault.code) ? message("not-kept", { detail: String(fault.values.detail) }) : fault;
 }
 
-/** Did the browser's store fail, so that the same write may go through later, or elsewhere? */
+/** Did the browser's store fail, so that the same write may go through elsewhere? */
 export const isStoreFailure = (error: unknown): boolean =>
   TOLD.includes(asFault(error).code) || namesOf(error).some((name) => STORE_ERRORS.has(name));
+
+/** May the same be done later: was it the store, or a part of the application that did not come? */
+export const mayBeRepeated = (error: unknown): boolean =>
+  isStoreFailure(error) || asFault(error).code === "part-not-fetched";

@@ -1,3 +1,4 @@
+import { fetched } from "../core/quantity/fetched";
 import Dexie, { type DBCore, type DBCoreTable, type Middleware } from "dexie";
 import { PART_NAMES, type PartName } from "../core/book/parts";
 import type { checkRecord } from "../core/book/records";
@@ -12,7 +13,7 @@ let check: Check | undefined;
 
 /** The schemas are large and only writes ask for them: they come with the first one, or earlier in a page at rest. */
 export async function readyGate(): Promise<Check> {
-  return (check ??= (await import("../core/book/records")).checkRecord);
+  return (check ??= (await fetched(import("../core/book/records"))).checkRecord);
 }
 
 /**

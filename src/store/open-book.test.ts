@@ -67,6 +67,38 @@ test("another tab with an older book is told; once it is closed, the same book o
   expect(await db.reaches.count()).toBe(0);
 });
 
+test("a book of a newer version is not touched, and is told as newer", async () => {
+  const indexedDB = new IDBFactory();
+  const versionOf = async () => (await indexedDB.databases())[0]!.version;
+  const open = new Database("book", { indexedDB, IDBKeyRange });
+  await openBook(open);
+  open.close();
+  // Steps that Dexie takes for itself are no newer version.
+  const make = (version: number) =>
+    new Promise<void>((resolve) => {
+      const request = indexedDB.open("book", version);
+      request.onsuccess = () => {
+        request.result.close();
+        resolve();
+      };
+    });
+  await make(open.schema * 10 + 1);
+  await openBook(new Database("book", { indexedDB, IDBKeyRange })).then();
+  const newer = (open.schema + 1) * 10;
+  const again = new IDBFactory();
+  await new Promise<void>((resolve) => {
+    const request = again.open("book", newer);
+    request.onupgradeneeded = () => request.result.createObjectStore("flights", { keyPath: "id" });
+    request.onsuccess = () => {
+      request.result.close();
+      resolve();
+    };
+  });
+  expect(await refusal({ indexedDB: again, IDBKeyRange })).toBe("newer");
+  expect((await again.databases())[0]!.version).toBe(newer);
+  expect(await versionOf()).toBeGreaterThanOrEqual(open.schema * 10 + 1);
+});
+
 test("a sound book opens, and opening it again is no harm", async () => {
   const db = new Database("sound", { indexedDB: new IDBFactory(), IDBKeyRange });
   await openBook(db);

@@ -13,8 +13,20 @@ const REASONS: Readonly<Record<string, NotOpened>> = {
   SecurityError: "denied",
   InvalidStateError: "denied",
   QuotaExceededError: "full",
-  VersionError: "newer",
 };
+
+const refuse = (reason: NotOpened, detail = "") => new InputError("book-not-opened", { reason, detail });
+
+/** Dexie counts ten of the browser's versions to one of its own, and takes steps between them for itself. */
+const STEPS = 10;
+
+/** Opens a book that this version knows: Dexie by itself would open a newer one as well, and change it. */
+async function openKnown(db: Database): Promise<void> {
+  const found = await db.factory?.databases?.().catch(() => []);
+  const version = found?.find((one) => one.name === db.name)?.version ?? 0;
+  if (Math.floor(version / STEPS) > db.schema) throw refuse("newer");
+  await db.open();
+}
 
 /**
  * Opens the book, or tells within five seconds why it cannot be.
@@ -23,15 +35,15 @@ const REASONS: Readonly<Record<string, NotOpened>> = {
 export async function openBook(db: Database, patience = PATIENCE): Promise<void> {
   let blocked = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
-  db.on("blocked", () => {
+  const onBlocked = () => {
     blocked = true;
-  });
-  const refuse = (reason: NotOpened, detail = "") => new InputError("book-not-opened", { reason, detail });
+  };
+  db.on.blocked.subscribe(onBlocked);
   const late = new Promise<never>((_, reject) => {
     timer = setTimeout(() => reject(refuse(blocked ? "blocked" : "slow")), patience);
   });
   try {
-    await Promise.race([db.open(), late]);
+    await Promise.race([openKnown(db), late]);
   } catch (error) {
     if (error instanceof InputError) throw error;
     const reason = namesOf(error)
@@ -40,5 +52,6 @@ export async function openBook(db: Database, patience = PATIENCE): Promise<void>
     throw refuse(reason ?? "broken", (error as Error).message.split("\n")[0]!.slice(0, 200));
   } finally {
     clearTimeout(timer);
+    db.on.blocked.unsubscribe(onBlocked);
   }
 }

@@ -1,3 +1,4 @@
+import { fetched } from "../core/quantity/fetched";
 import type { ReachRecord } from "../core/book/records";
 import { identified, withFeatureIds } from "../core/flow/feature-ids";
 import { moved, placeOf } from "../core/flow/features";
@@ -29,7 +30,7 @@ export const setGauge = (db: Database, reach: string, station: string | null): P
   patch(db, db.reaches, reach, { station });
 
 /** What tries whether a reach can be laid comes with the first change of one. */
-const soundness = () => import("../core/flow/sound-reach").then((one) => one.soundReach);
+const soundness = async () => (await fetched(import("../core/flow/sound-reach"))).soundReach;
 
 /** Changes a reach by a function of what it is now; what cannot be laid is not kept. */
 async function changeReach(
@@ -153,7 +154,7 @@ export const removeFeature = (db: Database, reach: string, feature: string): Pro
 
 /** Changes measures of a reach made from a template; its objects keep their places by share. */
 export async function reshapeReach(db: Database, id: string, measures: Partial<Omit<Template, "kind">>): Promise<Undo> {
-  const { reshaped } = await import("../core/flow/reshape");
+  const { reshaped } = await fetched(import("../core/flow/reshape"));
   return changeReach(
     db,
     id,

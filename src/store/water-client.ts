@@ -1,3 +1,4 @@
+import { fetched } from "../core/quantity/fetched";
 import { type Client, clientOf } from "../workers/client";
 import { database } from "./database";
 import type { WaterApi } from "./water-api";
@@ -11,6 +12,6 @@ const worker = clientOf<WaterApi>(() => new Worker(new URL("./water.worker.ts", 
 export const waterWorker: Pick<Client<WaterApi>, "ask"> = {
   ask: async (work) =>
     database().inMemory
-      ? work((await import("./water-api")).waterApi as unknown as Parameters<typeof work>[0])
+      ? work((await fetched(import("./water-api"))).waterApi as unknown as Parameters<typeof work>[0])
       : worker.ask(work),
 };

@@ -1,5 +1,6 @@
 "use client";
 import { type ComponentProps, type ComponentType, lazy, type ReactNode, Suspense, useState } from "react";
+import { fetched } from "../core/quantity/fetched";
 
 /**
  * Parts that come when they are asked for: what a station shows at first stays small.
@@ -7,11 +8,23 @@ import { type ComponentProps, type ComponentType, lazy, type ReactNode, Suspense
  * @param meanwhile stands in its place until it is there
  */
 export function later<P extends object>(load: () => Promise<ComponentType<P>>, meanwhile: ReactNode = null) {
-  const Loaded = lazy(async () => ({ default: await load() })) as unknown as ComponentType<P>;
+  // One that could not be fetched is asked for anew when it is next drawn: React keeps a failure for ever.
+  const asked = () =>
+    lazy(() =>
+      fetched(load()).then(
+        (part) => ({ default: part }),
+        (error: unknown) => {
+          Part = asked();
+          throw error;
+        },
+      ),
+    ) as unknown as ComponentType<P>;
+  let Part = asked();
   return function Later(props: P) {
+    const Now = Part;
     return (
       <Suspense fallback={meanwhile}>
-        <Loaded {...props} />
+        <Now {...props} />
       </Suspense>
     );
   };

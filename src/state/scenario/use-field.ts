@@ -12,7 +12,7 @@ import { bedKey, cellOf, type FieldRequest, fieldKey, roundFlow } from "../../sc
 import { database } from "../../store/database";
 import { keepField, keptField, solvedFlows } from "../../store/fields";
 import { solveInWorker } from "../../workers/clients";
-import { act } from "../act";
+import { act, sayLost } from "../act";
 import { pause } from "../pause";
 import { valueOf } from "../query";
 import { fieldBetween, type NamedField, nearestField } from "./kept-fields";
@@ -101,7 +101,7 @@ async function solveOrRead(request: FieldRequest, key: string, signal: AbortSign
     const field = valueOf(outcome);
     pace = paceOf((performance.now() - begun) / 1000, field.steps, wetCells(field));
     // It is shown before it is kept: a full disk costs only time.
-    act(() => keepField(database(), bed, field));
+    keepField(database(), bed, field).catch(sayLost);
     return field;
   } finally {
     report(key, undefined);

@@ -1,4 +1,5 @@
 "use client";
+import { fetched } from "../../core/quantity/fetched";
 import { useEffect, useMemo, useState } from "react";
 import type { ReachRecord } from "../../core/book/records";
 import { identified, type Identified } from "../../core/flow/feature-ids";
@@ -125,7 +126,7 @@ function previewed(
 /** Measures are tried against the schema of a reach, which comes when a bed is first shaped; until then no preview. */
 let reshape: typeof reshaped | undefined;
 export async function readyShaping(): Promise<void> {
-  reshape = (await import("../../core/flow/reshape")).reshaped;
+  reshape = (await fetched(import("../../core/flow/reshape"))).reshaped;
 }
 
 export function useBedEditor(record: ReachRecord | undefined): BedEditor | undefined {

@@ -34,6 +34,8 @@ export const COMMANDS: Words = {
   "session-runs": () => "A session runs on another reach: end it first.",
   "unsound-record": (p, say) =>
     `This cannot be kept, since no archive could hold it: ${p.field || "the record"} ${say.tell(p.issue)}. Nothing was changed.`,
+  "part-not-fetched": () =>
+    "A part of the application could not be fetched: there may be no network. Nothing was changed.",
   "not-kept": (p) => `The browser could not keep this: ${p.detail}. Nothing was changed.`,
   "disk-full": () => "The disk that the browser may use is full: nothing was kept. Save an archive and make room.",
   "file-lost": (p) => `${p.name} could not be read from the disk.`,
