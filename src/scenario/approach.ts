@@ -90,8 +90,9 @@ export function approachLie(field: Field, reading: ReachReading, request: Approa
     features,
     sun,
     main: mainCurrent(field),
+    ground: groundOf(field, features),
   };
-  const at = { field, main: fish.main, bank: groundOf(field, features).bank, breaks: breaksOf(field, features) };
+  const at = { field, main: fish.main, bank: fish.ground.bank, breaks: breaksOf(field, features) };
   const seen = <T extends { x: number; y: number }>(one: T): Seen<T> => ({
     ...one,
     whereabouts: whereaboutsOf(at, one.x, one.y),

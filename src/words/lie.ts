@@ -1,5 +1,6 @@
 import type { FlowBand } from "../core/fish/flow-band";
 import type { Hold } from "../core/fish/holds";
+import { isShelter } from "../core/fish/judgement";
 import type { Lie } from "../core/fish/read";
 import { figureText, showText, type UnitSystem } from "./quantity";
 
@@ -36,9 +37,8 @@ export function scoreWords({ score, factors }: Pick<Lie, "score" | "factors">): 
   return `Score ${figureText(score * 1000, 0)} = ${parts.join(" × ")}${scaled}. It compares places on this day; it is no chance of a fish.`;
 }
 
-/** What kind of place a lie is; where drift feeders rest it does not pay to feed. */
-export const kindWords = ({ kind, drift }: Pick<Lie, "kind" | "drift">): string =>
-  kind === "resting" && drift !== null ? "shelter" : kind;
+/** What kind of place a lie is. */
+export const kindWords = (lie: Pick<Lie, "kind" | "drift">): string => (isShelter(lie) ? "shelter" : lie.kind);
 
 const ORDINALS = ["First", "Second", "Third"];
 

@@ -2,7 +2,7 @@ import type { Feature } from "../flow/reach-schema";
 import { within } from "../flow/features";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { leastCostPaths } from "../water/least-cost-path";
-import { groundOf } from "../water/land";
+import { type Ground, groundOf } from "../water/land";
 import type { MainCurrent } from "../water/main-current";
 import { FALLS } from "./landing";
 import type { Seam } from "../water/seams";
@@ -58,8 +58,9 @@ export interface Approach {
   fall?: number;
   casts?: number;
   sun?: Sun | null;
-  /** The main current, where it is known already. */
+  /** The main current and the ground, where they are known already. */
   main?: MainCurrent;
+  ground?: Ground;
   /** Seams that may run nearer to the angler than the lie does. */
   seams?: readonly Seam[];
   /** Things on the reach that stand behind an angler: hanging trees. */
@@ -91,7 +92,7 @@ const HIGHEST_BANK = 1.5;
 export function standsFor(field: Field, fish: Approach): Stand[] {
   const { nx, ny, cell, depth } = field;
   const cells = nx * ny;
-  const { bank, walkable } = groundOf(field, fish.features);
+  const { bank, walkable } = fish.ground ?? groundOf(field, fish.features);
   // A metre on dry ground costs as little as the easiest water; nobody goes where it is neither.
   const cost = cellsOf(new Float64Array(cells), (k) =>
     depth[k]! > 0

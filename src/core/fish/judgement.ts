@@ -16,3 +16,7 @@ export interface Judged {
 export const needed = ({ best, medianScore }: Judged): number => Math.max(WORTH * best, STANDS_OUT * medianScore);
 
 export const pays = (score: number, at: Judged): boolean => score > 0 && score >= needed(at);
+
+/** Does a lie only shelter a fish that lives off the drift? One on the run rests where it pays to stop. */
+export const isShelter = ({ kind, drift }: { kind: string; drift: number | null }): boolean =>
+  kind === "resting" && drift !== null;

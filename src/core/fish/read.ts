@@ -102,9 +102,9 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
   const medianScore = medianOf(score.filter((value) => value > 0));
 
   const most = options.most ?? MOST_LIES;
-  const best = bestOf(score, field);
-  const judged = { best, medianScore };
-  const chosen = peaks(score, field, species.territory, most, []).filter((k) => pays(score[k]!, judged));
+  const found = peaks(score, field, species.territory, most, []);
+  const judged = { best: score[found[0]!] ?? 0, medianScore };
+  const chosen = found.filter((k) => pays(score[k]!, judged));
   const shelter = cellsOf(new Float64Array(score.length), (k) =>
     Number.isNaN(score[k]!) || focalSpeed[k]! > SHELTER.speed || cover.total[k]! < SHELTER.cover
       ? NaN
@@ -195,9 +195,6 @@ const onePlaceOnce = <T extends Pick<Lie, "x" | "y" | "place">>(lies: readonly T
         ),
   );
 
-/** Score of the best place that a fish can hold in. */
-const bestOf = (score: Float64Array, field: Field): number => score[peaks(score, field, 0, 1, [])[0]!] ?? 0;
-
 /** The score alone of every cell, without seams or lies: for comparing a place at many flows. */
 export function scoreWater(field: Field, options: ReadOptions): Judged & { score: Float64Array } {
   const breaks = breaksOf(field, options.features);
@@ -210,7 +207,8 @@ export function scoreWater(field: Field, options: ReadOptions): Judged & { score
     cover,
     () => refugeOf(field, cover),
   );
-  return { score, best: bestOf(score, field), medianScore: medianOf(score.filter((value) => value > 0)) };
+  const [top] = peaks(score, field, 0, 1, []);
+  return { score, best: score[top!] ?? 0, medianScore: medianOf(score.filter((value) => value > 0)) };
 }
 
 /** Highest cells of a surface, best first, none within `apart` m of another or of those already taken. */

@@ -14,8 +14,8 @@ export interface UsualClarity {
   limb: "rising" | "falling" | null;
 }
 
-/** Flows within this factor count as the same: 15 %. Common practice, no source. */
-const ALIKE = Math.log(1.15);
+/** Flows within this factor count as the same. Common practice, no source. */
+const ALIKE = 1.15;
 /** Fewest readings of the gauge, and of the angler, that tell. Common practice, no source. */
 const FEWEST = { turbidity: 12, reading: 3 };
 /** The limb by the change of ln Q over so many hours; less than so much is neither. Common practice, no source. */
@@ -30,47 +30,44 @@ export function usualClarity(record: GaugeRecord, discharge: number, limb: "risi
   const flows = seriesOf(record, "discharge");
   const turbidity = seriesOf(record, "turbidity");
   if (!flows) return null;
-  const own = (record.seen ?? []).map((one) => ({ at: one.at, depth: one.visibleDepth }));
-  return (
-    middle(alike(flows, own, discharge), limb, "reading") ??
-    (turbidity ? middle(alike(flows, depthsOf(turbidity, record), discharge), limb, "turbidity") : null)
+  const { seen = [], clarityFit = DEFAULT_CLARITY_FIT } = record;
+  const own = alike(
+    flows,
+    seen.map((one) => one.at),
+    (k) => seen[k]!.visibleDepth,
+    discharge,
   );
+  const read = () =>
+    turbidity
+      ? alike(flows, turbidity.times, (k) => visibleDepthFromTurbidity(turbidity.values[k]!, clarityFit), discharge)
+      : [];
+  return middle(own, limb, "reading") ?? middle(read(), limb, "turbidity");
 }
 
-interface Depth {
-  at: number;
-  depth: number;
-}
-
-function* depthsOf(turbidity: Series, record: GaugeRecord): Generator<Depth> {
-  for (let k = 0; k < turbidity.times.length; k++) {
-    const value = turbidity.values[k]!;
-    if (!Number.isNaN(value))
-      yield {
-        at: turbidity.times[k]!,
-        depth: visibleDepthFromTurbidity(value, record.clarityFit ?? DEFAULT_CLARITY_FIT),
-      };
-  }
-}
-
-/** Depths read while the river ran about as high, with the limb that it was on. */
-function alike(flows: Series, depths: Iterable<Depth>, discharge: number) {
+/**
+ * Depths read while the river ran about as high, with the limb that it was on. Instants ascend in both, so that a long
+ * record is walked once; nothing is worked out for those that do not count.
+ */
+function alike(flows: Series, at: ArrayLike<number>, depthOf: (k: number) => number, discharge: number) {
   const found: { depth: number; limb: UsualClarity["limb"] }[] = [];
-  for (const { at, depth } of depths) {
-    const q = flowAt(flows, at);
-    if (q === null || Math.abs(Math.log(q / discharge)) > ALIKE) continue;
-    const before = flowAt(flows, at - LIMB.hours * HOUR);
-    const change = before === null ? 0 : Math.log(q / before);
+  const [low, high] = [discharge / ALIKE, discharge * ALIKE];
+  let flow = -1;
+  for (let k = 0; k < at.length; k++) {
+    while (flow + 1 < flows.times.length && flows.times[flow + 1]! <= at[k]!) flow++;
+    const q = flowOf(flows, flow, at[k]!);
+    if (!(q >= low && q <= high)) continue;
+    const depth = depthOf(k);
+    if (Number.isNaN(depth)) continue;
+    const before = at[k]! - LIMB.hours * HOUR;
+    const change = Math.log(q / flowOf(flows, indexAtOrBefore(flows, before), before));
     found.push({ depth, limb: change > LIMB.least ? "rising" : change < -LIMB.least ? "falling" : null });
   }
   return found;
 }
 
-/** The flow at an instant, where it was read within the hour. */
-function flowAt(flows: Series, at: number): number | null {
-  const k = indexAtOrBefore(flows, at);
-  const value = k < 0 || at - flows.times[k]! > HOUR ? NaN : flows.values[k]!;
-  return value > 0 ? value : null;
+/** A flow, where it was read within the hour before an instant; else NaN. */
+function flowOf({ times, values }: Series, k: number, at: number): number {
+  return k >= 0 && at - times[k]! <= HOUR && values[k]! > 0 ? values[k]! : NaN;
 }
 
 function middle(

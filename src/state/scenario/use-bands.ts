@@ -1,4 +1,5 @@
 "use client";
+import { isShelter } from "../../core/fish/judgement";
 import type { Lie } from "../../core/fish/read";
 import type { FlowBand } from "../../core/fish/flow-band";
 import { PRECOMPUTED_CELL } from "../../core/flow/precomputed";
@@ -23,12 +24,7 @@ export function useBands(
   const solved = flows.filter((one) => one.solved).map((one) => one.discharge);
   const ready = reach && request && lies && lies.length > 0 && flow !== undefined && solved.length >= 3;
   const scope = ready ? keyOf(bedKey(reach), lookKey(request)) : "";
-  // Fish on the run rest where it pays to stop; others rest where it does not pay to feed.
-  const spots = lies?.map(({ x, y, kind }) => ({
-    x,
-    y,
-    pays: kind !== "resting" || request?.species.model === "travel",
-  }));
+  const spots = lies?.map((lie) => ({ x: lie.x, y: lie.y, pays: !isShelter(lie) }));
   return useStage("bands", ready && keyOf("bands", scope, solved, spots, flow), async (signal) => {
     const known = await reader.ask(async (api) => api.scoredFlows(scope));
     const cell = Math.max(PRECOMPUTED_CELL, cellOf(reach!));
