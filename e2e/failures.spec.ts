@@ -2,23 +2,27 @@ import { readFileSync } from "node:fs";
 import { expect, type Locator, type Page, test } from "@playwright/test";
 import { loadDemo, makeSmallReach, noFaults, settled } from "./parts";
 
-/** A page whose disk can be full: writes of the book then fail as a browser's do. */
-async function withDisk(page: Page): Promise<{ full: () => Promise<void>; roomy: () => Promise<void> }> {
+/** A page whose disk can be full, or break off its transactions: writes of the book then fail as a browser's do. */
+async function withDisk(
+  page: Page,
+): Promise<{ full: () => Promise<void>; aborts: () => Promise<void>; roomy: () => Promise<void> }> {
   await page.addInitScript(() => {
-    const disk = window as unknown as { diskFull?: boolean };
+    const disk = window as unknown as { disk?: "full" | "aborts" | "roomy" };
     for (const write of ["put", "add"] as const) {
       const own = IDBObjectStore.prototype[write];
       IDBObjectStore.prototype[write] = function (...given: Parameters<typeof own>) {
-        if (disk.diskFull && this.name !== "fields") throw new DOMException("no room", "QuotaExceededError");
-        return own.apply(this, given);
+        if (this.name !== "fields" && disk.disk === "full") throw new DOMException("no room", "QuotaExceededError");
+        const request = own.apply(this, given);
+        if (this.name !== "fields" && disk.disk === "aborts") this.transaction.abort();
+        return request;
       };
     }
   });
-  const set = (full: boolean) =>
+  const set = (disk: string) =>
     page.evaluate((to) => {
-      Object.assign(window, { diskFull: to });
-    }, full);
-  return { full: () => set(true), roomy: () => set(false) };
+      Object.assign(window, { disk: to });
+    }, disk);
+  return { full: () => set("full"), aborts: () => set("aborts"), roomy: () => set("roomy") };
 }
 
 const FULL = /The disk that the browser may use is full/;
@@ -87,6 +91,39 @@ test("what a full disk refuses on the Log is told, kept and done when it is trie
   await failsThenDone(page, disk, page.getByRole("button", { name: "remove" }).last(), removed.first());
 });
 
+test("transactions that break off are told, and every entry waits until it is tried again", async ({ page }) => {
+  const disk = await withDisk(page);
+  await loadDemo(page);
+  await page.goto("/log");
+  await page.getByRole("button", { name: "Start a session" }).click();
+  await page.getByRole("button", { name: "Fish landed" }).waitFor();
+  await disk.aborts();
+  for (let fish = 0; fish < 2; fish++) {
+    await page.getByRole("button", { name: "Fish landed" }).click();
+    await page.getByRole("button", { name: "Say later" }).click();
+    await expect(page.getByRole("alert").filter({ hasText: "could not keep this" })).toBeVisible();
+  }
+  await expect(page.getByText("2 entries wait to be kept.")).toBeVisible();
+  await expect(page.getByRole("button", { name: /nothing more said yet/ })).toHaveCount(0);
+  await disk.roomy();
+  await page.getByRole("button", { name: "Try again" }).click();
+  await expect(page.getByRole("button", { name: /nothing more said yet/ })).toHaveCount(2);
+});
+
+test("a station that cannot be fetched is told, and comes when it is tried again", async ({ page }) => {
+  await page.goto("/water");
+  await page.getByRole("button", { name: "Load the made-up river" }).click();
+  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
+  const chunks = /_next\/static\/chunks\/.*\.js/;
+  await page.route(chunks, (route) => route.abort());
+  await page.getByRole("link", { name: "Log", exact: true }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "could not be fetched" })).toBeVisible();
+  await expect(page.getByText("6.7", { exact: false }).first()).toBeVisible();
+  await page.unroute(chunks);
+  await page.getByRole("button", { name: "Try again" }).click();
+  await expect(page.getByRole("heading", { name: "Nobody is fishing" })).toBeVisible();
+});
+
 test("what a full disk refuses on Water, Reach and in the book is told and kept", async ({ page }) => {
   const disk = await withDisk(page);
   await loadDemo(page);
@@ -101,6 +138,15 @@ test("what a full disk refuses on Water, Reach and in the book is told and kept"
   await expect(dialog.getByLabel("Altitude")).toHaveValue("90 m");
   await disk.roomy();
   await dialog.getByRole("button", { name: "Keep this" }).click();
+  await expect(dialog).toBeHidden();
+
+  await page.getByRole("button", { name: "How deep is the bed seen?" }).click();
+  await dialog.getByLabel("Or as a depth").fill("0.8 m");
+  await disk.full();
+  await dialog.getByRole("button", { name: "Keep this depth" }).click();
+  await expect(inDialog).toBeVisible();
+  await disk.roomy();
+  await dialog.getByRole("button", { name: "Keep this depth" }).click();
   await expect(dialog).toBeHidden();
 
   // A gauge goes out, and stays where it could not.
@@ -148,7 +194,13 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
   await disk.full();
   await page.getByRole("button", { name: "Say later" }).click();
   await expect(told(page)).toBeVisible();
-  await page.getByRole("button", { name: "Go on in memory" }).click();
+  // From a dialog: what waits behind the notice is kept as well.
+  await page.getByRole("button", { name: "Add one already over" }).click();
+  await page.getByRole("button", { name: "Keep this session" }).click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByRole("button", { name: "Go on in memory" }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByText("blank").first()).toBeVisible();
   // The fish is there, in the book that was read into memory, and so is what was before it.
   await expect(page.getByRole("heading", { name: /^Fishing/ })).toBeVisible();
   await expect(page.getByRole("button", { name: /nothing more said yet/ })).toBeVisible();

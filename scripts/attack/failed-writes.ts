@@ -6,6 +6,7 @@ import type { WaterReading } from "../../src/core/flow/reach-schema";
 import { identified } from "../../src/core/flow/feature-ids";
 import { rasteriseReach } from "../../src/core/flow/rasterise";
 import type { Field } from "../../src/core/flow/grid";
+import { blankField } from "../../src/core/flow/samples";
 import { readGaugeFile } from "../../src/core/formats/gauge-file";
 import { speciesById } from "../../src/core/fish/species";
 import { demoBook } from "../../src/demo/book";
@@ -71,21 +72,11 @@ const READING: WaterReading = {
 
 function stillField(): Field {
   const { nx, ny, cell, z, roughness } = rasteriseReach({ ...REACH.reach, features: [] }, 4);
-  const none = () => new Float32Array(nx * ny);
   return {
-    nx,
-    ny,
-    cell,
+    ...blankField(nx, ny, cell),
     discharge: 5,
     bed: Float32Array.from(z),
     roughness: Float32Array.from(roughness),
-    depth: none(),
-    u: none(),
-    v: none(),
-    speedDeviation: none(),
-    verdict: "converged",
-    massError: 0,
-    steps: 1,
   };
 }
 

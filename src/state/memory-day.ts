@@ -3,7 +3,7 @@ import Dexie from "dexie";
 import { create } from "zustand";
 import { fetched } from "../core/quantity/fetched";
 import { changeDatabase, database } from "../store/database";
-import { useNotices } from "./notices";
+import { keepsEntries, useNotices } from "./notices";
 
 /** A day on which the book is in memory alone. */
 export const useMemoryDay = create<{
@@ -28,10 +28,12 @@ async function goToMemory(): Promise<void> {
   const { memoryBook } = await fetched(import("../store/memory-book"));
   const { db, copied } = await memoryBook(database());
   changeDatabase(db);
-  // What is said of the other book goes with it.
+  // What is said of the other book goes with it; what waits to be kept is kept here.
+  const waiting = useNotices.getState().list.filter(keepsEntries);
   useNotices.setState({ list: [] });
   useMemoryDay.setState(({ turn }) => ({ turn: turn + 1, inMemory: true, copied, unsaved: false }));
   Dexie.on("storagemutated", () => setUnsaved(true));
+  for (const { action } of waiting) action!.run();
 }
 
 /** Goes on with a book in memory, with what can be read of the browser's own, and does there what could not be done. */

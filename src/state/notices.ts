@@ -40,7 +40,8 @@ const after = (first: Way | undefined, next: Way | undefined): Way | undefined =
       }
     : (first ?? next);
 
-const keepsEntries = ({ fault, action }: Notice): boolean => fault && action !== undefined;
+/** Does something wait behind it that was entered and not kept? */
+export const keepsEntries = ({ fault, action }: Notice): boolean => fault && action !== undefined;
 
 let count = 0;
 export const useNotices = create<Notices>((set) => ({

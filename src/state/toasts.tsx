@@ -30,7 +30,11 @@ export function Toasts() {
                 <Toast.Action key={way.label} asChild altText={way.label}>
                   <button
                     className={`min-h-11 shrink-0 rounded border px-3 font-semibold ${notice.fault ? "border-line" : "border-paper/50"}`}
-                    onClick={way.run}
+                    onClick={() => {
+                      // It is taken with what waits behind it, before anything else can take that.
+                      drop(notice.id);
+                      way.run();
+                    }}
                   >
                     {way.label}
                   </button>

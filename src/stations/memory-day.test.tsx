@@ -99,12 +99,15 @@ test("in memory the book goes on with all that was there, says so, and says when
   act(session);
   await waitFor(() => expect(said()).toHaveLength(1));
   makeRoom();
-  // Pressed twice: the change is made once, and what was entered is done each time.
-  said()[0]!.other!.run();
-  said()[0]!.other!.run();
+  // Another entry waits, of another fault, and a dialog's is tried: the change is made once, and all three are kept.
+  useNotices.getState().say("Another fault", { label: "Try again", run: () => act(session) }, true);
+  const [failed] = said();
+  useNotices.getState().drop(failed!.id);
+  failed!.other!.run();
+  unkept(new DOMException("full", "QuotaExceededError"), session).inMemory!();
   await waitFor(() => expect(useMemoryDay.getState().inMemory).toBe(true));
   expect(database()).not.toBe(disk);
-  await waitFor(async () => expect(await database().sessions.count()).toBe(4));
+  await waitFor(async () => expect(await database().sessions.count()).toBe(5));
   expect(await database().reaches.count()).toBe(book.reaches.length);
   expect(await disk.sessions.count()).toBe(2);
   expect(useMemoryDay.getState()).toMatchObject({ copied: true, turn: 1 });

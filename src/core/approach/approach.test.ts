@@ -1,3 +1,4 @@
+import { blankField } from "../flow/samples";
 import { Body, Equator, Horizon, Observer } from "astronomy-engine";
 import type { Field } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
@@ -18,22 +19,8 @@ interface Place {
 /** A river 30 m wide between low banks, running to the right. */
 function river(at: (x: number, y: number) => Partial<Place> = () => ({})): Field {
   const [nx, ny, cell] = [100, 40, 1];
-  const make = () => new Float32Array(nx * ny);
-  const field: Field = {
-    nx,
-    ny,
-    cell,
-    discharge: 1,
-    bed: make(),
-    roughness: make().fill(0.03),
-    depth: make(),
-    u: make(),
-    v: make(),
-    speedDeviation: make(),
-    verdict: "converged",
-    massError: 0,
-    steps: 0,
-  };
+  const field = blankField(nx, ny, cell);
+  field.roughness.fill(0.03);
   for (let k = 0; k < nx * ny; k++) {
     const [x, y] = [(k % nx) + 0.5, Math.floor(k / nx) + 0.5];
     const wet = y > 5 && y < 35;

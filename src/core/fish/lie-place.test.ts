@@ -1,3 +1,4 @@
+import { blankField } from "../flow/samples";
 import type { Field } from "../flow/grid";
 import type { Break } from "../water/cover";
 import { groundOf } from "../water/land";
@@ -7,22 +8,8 @@ import { placeOf, type Surroundings, whereaboutsOf } from "./lie-place";
 /** A river of 20 m from left (y 2) to right (y 22), 1 m deep, with the current and the depth of `at` where it says. */
 function river(at: (x: number, y: number) => { depth?: number; u?: number; v?: number } = () => ({})): Field {
   const [nx, ny, cell] = [80, 48, 0.5];
-  const make = () => new Float32Array(nx * ny);
-  const field: Field = {
-    nx,
-    ny,
-    cell,
-    discharge: 1,
-    bed: make(),
-    roughness: make().fill(0.035),
-    depth: make(),
-    u: make(),
-    v: make(),
-    speedDeviation: make(),
-    verdict: "converged",
-    massError: 0,
-    steps: 0,
-  };
+  const field = blankField(nx, ny, cell);
+  field.roughness.fill(0.035);
   for (let k = 0; k < nx * ny; k++) {
     const [x, y] = [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell];
     const inside = y > 2 && y < 22;

@@ -1,3 +1,4 @@
+import type { Field } from "./grid";
 import type { Reach } from "./reach-schema";
 
 /** A short run of riffle and pool with a stone, solved quickly: for tests. */
@@ -19,3 +20,23 @@ export const sampleRun: Reach = {
   downstream: { kind: "normal", slope: 0.003 },
   features: [{ kind: "boulder", id: "stone", x: 26, y: 12, diameter: 2, height: 1 }],
 };
+
+/** A field with nothing in it, to be filled by hand: for tests. */
+export function blankField(nx: number, ny: number, cell: number): Field {
+  const make = () => new Float32Array(nx * ny);
+  return {
+    nx,
+    ny,
+    cell,
+    discharge: 1,
+    bed: make(),
+    roughness: make(),
+    depth: make(),
+    u: make(),
+    v: make(),
+    speedDeviation: make(),
+    verdict: "converged",
+    massError: 0,
+    steps: 0,
+  };
+}

@@ -1,3 +1,4 @@
+import { blankField } from "../flow/samples";
 import { DEMO_REACHES } from "../../demo/river";
 import type { Field } from "../flow/grid";
 import { rasteriseReach } from "../flow/rasterise";
@@ -28,22 +29,7 @@ function water(
   at: (x: number, y: number) => Partial<Place>,
   [nx, ny, cell]: [number, number, number] = [120, 40, 0.5],
 ): Field {
-  const make = () => new Float32Array(nx * ny);
-  const field: Field = {
-    nx,
-    ny,
-    cell,
-    discharge: 1,
-    bed: make(),
-    roughness: make(),
-    depth: make(),
-    u: make(),
-    v: make(),
-    speedDeviation: make(),
-    verdict: "converged",
-    massError: 0,
-    steps: 0,
-  };
+  const field = blankField(nx, ny, cell);
   for (let k = 0; k < nx * ny; k++) {
     const one = { depth: 1, u: 0.5, v: 0, n: 0.032, ...at(((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell) };
     [field.depth[k], field.u[k], field.v[k], field.bed[k], field.roughness[k]] = [
