@@ -22,14 +22,10 @@ export const unkept = (error: unknown, again: () => Promise<unknown>): Unkept =>
 /** Tells a fault where nothing else stands for it, with the ways on for what may be done again. */
 function sayFault(error: unknown, again: () => Promise<unknown>): void {
   const { text, inMemory } = unkept(error, again);
-  useNotices
-    .getState()
-    .say(
-      text,
-      mayBeRepeated(error) ? { label: "Try again", run: () => act(again) } : undefined,
-      true,
-      inMemory && { label: "Go on in memory", run: inMemory },
-    );
+  const notices = useNotices.getState();
+  if (!mayBeRepeated(error)) return notices.say(text, undefined, true);
+  const memory = inMemory && { label: "Go on in memory", run: inMemory };
+  notices.wait(text, { label: "Try again", run: () => act(again) }, memory);
 }
 
 /** Tells of a failure that costs only time: what is worked out anew when it is next wanted. */

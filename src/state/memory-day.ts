@@ -3,7 +3,7 @@ import Dexie from "dexie";
 import { create } from "zustand";
 import { fetched } from "../core/quantity/fetched";
 import { changeDatabase, database } from "../store/database";
-import { keepsEntries, useNotices } from "./notices";
+import { useNotices } from "./notices";
 
 /** A day on which the book is in memory alone. */
 export const useMemoryDay = create<{
@@ -29,7 +29,7 @@ async function goToMemory(): Promise<void> {
   const { db, copied } = await memoryBook(database());
   changeDatabase(db);
   // What is said of the other book goes with it; what waits to be kept is kept here.
-  const waiting = useNotices.getState().list.filter(keepsEntries);
+  const waiting = useNotices.getState().list.filter((one) => one.waiting > 0);
   useNotices.setState({ list: [] });
   useMemoryDay.setState(({ turn }) => ({ turn: turn + 1, inMemory: true, copied, unsaved: false }));
   Dexie.on("storagemutated", () => setUnsaved(true));

@@ -21,7 +21,9 @@ export interface Notice {
 
 interface Notices {
   list: Notice[];
-  say: (text: string, action?: Way, fault?: boolean, other?: Way) => void;
+  say: (text: string, action?: Way, fault?: boolean) => void;
+  /** Tells what could not be kept: it waits behind the notice until one of the ways is taken. */
+  wait: (text: string, again: Way, other?: Way) => void;
   drop: (id: number) => void;
 }
 
@@ -40,28 +42,33 @@ const after = (first: Way | undefined, next: Way | undefined): Way | undefined =
       }
     : (first ?? next);
 
-/** Does something wait behind it that was entered and not kept? */
-export const keepsEntries = ({ fault, action }: Notice): boolean => fault && action !== undefined;
+/** The notices with one more; of those behind which nothing waits the oldest go. */
+function withNotice(list: readonly Notice[], notice: Omit<Notice, "id">): Notice[] {
+  const surplus = list.filter((one) => one.waiting === 0).slice(0, 1 - MOST);
+  return [...list.filter((one) => !surplus.includes(one)), { ...notice, id: ++count }];
+}
 
 let count = 0;
 export const useNotices = create<Notices>((set) => ({
   list: [],
-  say: (text, action, fault = false, other) =>
+  say: (text, action, fault = false) =>
+    set(({ list }) =>
+      // A fault that stands there already is not told twice.
+      fault && list.some((one) => one.fault && one.text === text)
+        ? { list }
+        : { list: withNotice(list, { text, action, fault, waiting: 0 }) },
+    ),
+  wait: (text, again, other) =>
     set(({ list }) => {
-      const same = fault ? list.find((one) => one.fault && one.text === text) : undefined;
-      // A fault is not told twice, but what failed with it waits behind the one that stands.
-      if (same) {
-        const merged = {
-          ...same,
-          action: after(same.action, action),
-          other: after(same.other, other),
-          waiting: same.waiting + (action ? 1 : 0),
-        };
-        return { list: list.map((one) => (one === same ? merged : one)) };
-      }
-      const surplus = list.filter((one) => !keepsEntries(one)).slice(0, 1 - MOST);
-      const stands = list.filter((one) => !surplus.includes(one));
-      return { list: [...stands, { id: ++count, text, action, fault, other, waiting: action ? 1 : 0 }] };
+      const same = list.find((one) => one.fault && one.text === text);
+      if (!same) return { list: withNotice(list, { text, action: again, other, fault: true, waiting: 1 }) };
+      const both = {
+        ...same,
+        action: after(same.action, again),
+        other: after(same.other, other),
+        waiting: same.waiting + 1,
+      };
+      return { list: list.map((one) => (one === same ? both : one)) };
     }),
   drop: (id) => set(({ list }) => ({ list: list.filter((notice) => notice.id !== id) })),
 }));

@@ -22,7 +22,7 @@ export function Toasts() {
           >
             {notice.fault && <span aria-hidden>▲ </span>}
             {notice.text}
-            {notice.fault && notice.waiting > 1 && ` ${notice.waiting} entries wait to be kept.`}
+            {notice.waiting > 1 && ` ${notice.waiting} entries wait to be kept.`}
           </Toast.Description>
           {[notice.action, notice.other].map(
             (way) =>

@@ -8,6 +8,7 @@ import { Button } from "../widgets/button";
 
 /** What has not been saved for so long is reminded of, ms. */
 const REMIND = 20 * 60_000;
+const REMINDER = "What you entered is in memory alone.";
 
 /** On a day in memory: that nothing is kept, and the way to keep it. */
 export function MemoryBanner() {
@@ -17,15 +18,14 @@ export function MemoryBanner() {
     const hold = (event: BeforeUnloadEvent) => event.preventDefault();
     window.addEventListener("beforeunload", hold);
     const timer = setInterval(
-      () =>
-        useNotices
-          .getState()
-          .say("What you entered is in memory alone.", { label: "Save a file", run: () => act(saveBook) }, true),
+      () => useNotices.getState().say(REMINDER, { label: "Save a file", run: () => act(saveBook) }, true),
       REMIND,
     );
     return () => {
       window.removeEventListener("beforeunload", hold);
       clearInterval(timer);
+      // What was said is true no more.
+      useNotices.setState(({ list }) => ({ list: list.filter((one) => one.text !== REMINDER) }));
     };
   }, [unsaved]);
   if (!inMemory) return null;

@@ -73,9 +73,9 @@ test("a write that fails is told with its ways on: tried again it is done; told 
 
 test("an entry that failed waits, however much is said after it", () => {
   useNotices.setState({ list: [] });
-  const { say } = useNotices.getState();
+  const { say, wait } = useNotices.getState();
   const run = jest.fn();
-  say("The disk is full.", { label: "Try again", run }, true);
+  wait("The disk is full.", { label: "Try again", run });
   for (let k = 0; k < 6; k++) say(`Said ${k}`);
   say("Another fault", undefined, true);
   expect(said().map((one) => one.text)).toEqual(["The disk is full.", "Said 4", "Said 5", "Another fault"]);
@@ -100,7 +100,7 @@ test("in memory the book goes on with all that was there, says so, and says when
   await waitFor(() => expect(said()).toHaveLength(1));
   makeRoom();
   // Another entry waits, of another fault, and a dialog's is tried: the change is made once, and all three are kept.
-  useNotices.getState().say("Another fault", { label: "Try again", run: () => act(session) }, true);
+  useNotices.getState().wait("Another fault", { label: "Try again", run: () => act(session) });
   const [failed] = said();
   useNotices.getState().drop(failed!.id);
   failed!.other!.run();
