@@ -30,5 +30,11 @@ export default defineConfig({
       ],
     },
   },
-  webServer: { command: `npx next start -p ${port}`, port, reuseExistingServer: false, timeout: 60_000 },
+  // Next ends idle connections after 5 s; a test that waits as long would ask through one that is just being ended.
+  webServer: {
+    command: `npx next start -p ${port} --keepAliveTimeout 75000`,
+    port,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
 });

@@ -15,7 +15,7 @@ const REASONS: Readonly<Record<string, NotOpened>> = {
   QuotaExceededError: "full",
 };
 
-const refuse = (reason: NotOpened, detail = "") => new InputError("book-not-opened", { reason, detail });
+const notOpened = (reason: NotOpened, detail = "") => new InputError("book-not-opened", { reason, detail });
 
 /** Dexie counts ten of the browser's versions to one of its own, and takes steps between them for itself. */
 const STEPS = 10;
@@ -24,7 +24,7 @@ const STEPS = 10;
 async function openKnown(db: Database): Promise<void> {
   const found = await db.factory?.databases?.().catch(() => []);
   const version = found?.find((one) => one.name === db.name)?.version ?? 0;
-  if (Math.floor(version / STEPS) > db.schema) throw refuse("newer");
+  if (Math.floor(version / STEPS) > db.schema) throw notOpened("newer");
   await db.open();
 }
 
@@ -40,7 +40,7 @@ export async function openBook(db: Database, patience = PATIENCE): Promise<void>
   };
   db.on.blocked.subscribe(onBlocked);
   const late = new Promise<never>((_, reject) => {
-    timer = setTimeout(() => reject(refuse(blocked ? "blocked" : "slow")), patience);
+    timer = setTimeout(() => reject(notOpened(blocked ? "blocked" : "slow")), patience);
   });
   try {
     await Promise.race([openKnown(db), late]);
@@ -49,7 +49,7 @@ export async function openBook(db: Database, patience = PATIENCE): Promise<void>
     const reason = namesOf(error)
       .map((name) => REASONS[name])
       .find((one) => one !== undefined);
-    throw refuse(reason ?? "broken", (error as Error).message.split("\n")[0]!.slice(0, 200));
+    throw notOpened(reason ?? "broken", (error as Error).message.split("\n")[0]!.slice(0, 200));
   } finally {
     clearTimeout(timer);
     db.on.blocked.unsubscribe(onBlocked);
