@@ -1,7 +1,7 @@
 import { type BoatStand, boatFor } from "../core/approach/boat";
 import { FALLS, type Fall } from "../core/approach/landing";
 import { type Sun, sunOver } from "../core/approach/shadow";
-import { type Stand, standsFor } from "../core/approach/stands";
+import { type NoStand, type School, type Stand, standsFor } from "../core/approach/stands";
 import type { Lie } from "../core/fish/read";
 import type { Field } from "../core/flow/grid";
 import { type Whereabouts, whereaboutsOf } from "../core/fish/lie-place";
@@ -42,6 +42,8 @@ type Seen<T> = T & { whereabouts: Whereabouts };
 
 export interface Approach {
   stands: readonly Seen<Stand>[];
+  /** Why a school has no stand. */
+  none: Partial<Record<School, NoStand>>;
   boat: Seen<BoatStand> | undefined;
   timing: Timing;
   /** No stand is given because the river is to be left. */
@@ -75,7 +77,7 @@ export function approachLie(field: Field, reading: ReachReading, request: Approa
   const { lie, angler, sun, base } = request;
   const { species, visibleDepth, temperature, features } = request.reading;
   const timing = timeFor(lie, { visibleDepth, temperature, style: angler.style, species, base });
-  if (request.leave) return { stands: [], boat: undefined, timing, left: true };
+  if (request.leave) return { stands: [], none: {}, boat: undefined, timing, left: true };
   const fish = {
     x: lie.x,
     y: lie.y,
@@ -85,7 +87,9 @@ export function approachLie(field: Field, reading: ReachReading, request: Approa
     visibleDepth,
     height: angler.height,
     fall: FALLS[angler.fall],
-    casts: timing.castsEach,
+    casts: timing.casts,
+    drill: timing.drill,
+    others: reading.lies.filter((one) => one.x !== lie.x || one.y !== lie.y),
     seams: reading.seams,
     features,
     sun,
@@ -98,8 +102,10 @@ export function approachLie(field: Field, reading: ReachReading, request: Approa
     whereabouts: whereaboutsOf(at, one.x, one.y),
   });
   const boat = boatFor(field, fish, reading.structure.ledges);
+  const { stands, none } = standsFor(field, fish);
   return {
-    stands: standsFor(field, fish).map(seen),
+    stands: stands.map(seen),
+    none,
     boat: boat && seen(boat),
     timing,
     left: false,

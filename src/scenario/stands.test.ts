@@ -46,6 +46,38 @@ function joinsLand({ nx, ny, depth }: Field, from: number): boolean {
   return false;
 }
 
+/** Does a line cross the middle of the jam, as two stretches cross, well before its end? Told anew by orientation. */
+function crossesJam([ax, ay]: readonly [number, number], [ex, ey]: readonly [number, number]): boolean {
+  const length = Math.hypot(ex - ax, ey - ay);
+  const share = Math.max(0, length - 1.2) / length;
+  const [bx, by] = [ax + (ex - ax) * share, ay + (ey - ay) * share];
+  const turn = (40 * Math.PI) / 180;
+  const [px, py, qx, qy] = [
+    36 - 3 * Math.cos(turn),
+    9 - 3 * Math.sin(turn),
+    36 + 3 * Math.cos(turn),
+    9 + 3 * Math.sin(turn),
+  ];
+  const side = (ox: number, oy: number, tx: number, ty: number, x: number, y: number) =>
+    Math.sign((tx - ox) * (y - oy) - (ty - oy) * (x - ox));
+  return (
+    side(ax, ay, bx, by, px, py) !== side(ax, ay, bx, by, qx, qy) &&
+    side(px, py, qx, qy, ax, ay) !== side(px, py, qx, qy, bx, by)
+  );
+}
+
+/** Does a line come within a pace of a fish that lies well before its end? */
+function passesOver(
+  [ax, ay]: readonly [number, number],
+  [bx, by]: readonly [number, number],
+  { x, y }: { x: number; y: number },
+): boolean {
+  const length = Math.hypot(bx - ax, by - ay);
+  for (let away = 0.2; away < length - 1.6; away += 0.1)
+    if (Math.hypot(ax + ((bx - ax) * away) / length - x, ay + ((by - ay) * away) / length - y) < 0.8) return true;
+  return false;
+}
+
 describe.each(TEMPLATES)("%s", (template) => {
   test.each(FLOWS)(
     "at %d m3/s every stand is reached from land, on foot, through no water that is to be kept out of",
@@ -57,7 +89,11 @@ describe.each(TEMPLATES)("%s", (template) => {
         for (let y = 2; y < field.ny * field.cell - 1; y += 4) {
           const k = cellAt(field, [x, y]);
           if (field.depth[k]! < 0.15) continue;
-          const stands = standsFor(field, {
+          const others = [
+            { x: x + 4, y: y + 2 },
+            { x: x - 4, y: y + 3 },
+          ];
+          const { stands } = standsFor(field, {
             x,
             y,
             upCurrent: [-1, 0],
@@ -65,9 +101,17 @@ describe.each(TEMPLATES)("%s", (template) => {
             visibleDepth: 1,
             height: 1.75,
             features: reach.features,
+            casts: 7,
+            others,
           });
-          for (const { path, x: sx, y: sy } of stands) {
+          for (const { path, x: sx, y: sy, casts } of stands) {
             found++;
+            // The casts of the list are those that were asked for, and no line crosses the jam or a nearer fish.
+            expect(casts.reduce((sum, one) => sum + one.casts, 0)).toBe(7);
+            for (const { landing } of casts) {
+              expect(crossesJam([sx, sy], landing.point)).toBe(false);
+              for (const other of others) expect(passesOver([sx, sy], landing.point, other)).toBe(false);
+            }
             const first = cellAt(field, path[0]!);
             expect(path.at(-1)).toEqual([sx, sy]);
             expect(field.depth[first]).toBeLessThanOrEqual(0);

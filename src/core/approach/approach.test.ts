@@ -4,6 +4,7 @@ import type { Field } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
 import { boatFor } from "./boat";
 import { landingFor } from "./landing";
+import { mainCurrent } from "../water/main-current";
 import { findLedges } from "../water/ledges";
 import type { Seam } from "../water/seams";
 import { shadowLength, shadowReaches, type Sun, sunOver } from "./shadow";
@@ -93,7 +94,17 @@ describe("targets", () => {
     sharpness: 0.5,
     slowSide: "right",
   };
-  const options = { x: 50, y: 20, height: 0.15, from: [52, 31] as const, fall: 0.5, casts: 4 };
+  const options = {
+    x: 50,
+    y: 20,
+    height: 0.15,
+    from: [52, 31] as const,
+    fall: 0.5,
+    casts: 12,
+    drill: "drift" as const,
+    main: mainCurrent(river()),
+    ways: { field: river(), features: [], others: [] },
+  };
 
   test("near, middle, far along the current through the lie, nearer fish first; five to ten feet apart (common practice, no source)", () => {
     const own = targetsFor(river(), [], options);
@@ -150,8 +161,8 @@ describe("sun and shadow", () => {
 
   test("a stand is chosen whose shadow falls clear of the fish, where there is one", () => {
     const low: Sun = { altitude: 9, shadows: [-1, 0] };
-    const [plain] = standsFor(river(), fish);
-    const [shaded] = standsFor(river(), { ...fish, sun: low });
+    const [plain] = standsFor(river(), fish).stands;
+    const [shaded] = standsFor(river(), { ...fish, sun: low }).stands;
     expect(shaded!.shadow).toMatchObject({ reaches: false });
     expect(plain!.shadow).toBeNull();
     // From straight below with the sun behind, the shadow would lie on the fish.
@@ -163,7 +174,7 @@ test("against a high bank or a hanging tree an outline is lost sooner than again
   const distance = 7;
   expect(seesOver(0.6, 1.8, distance, 2)).toBe(true);
   expect(seesOver(0.6, 1.8, distance, 2, true)).toBe(false);
-  const [open] = standsFor(river(), fish);
+  const [open] = standsFor(river(), fish).stands;
   expect(open!.backed).toBe(false);
   const wooded = standsFor(river(), {
     ...fish,
@@ -174,7 +185,7 @@ test("against a high bank or a hanging tree an outline is lost sooner than again
       { kind: "overhang", x: 34, y: 20, length: 6, width: 30, angle: 0 },
     ],
   });
-  expect(wooded.some((one) => one.backed)).toBe(true);
+  expect(wooded.stands.some((one) => one.backed)).toBe(true);
 });
 
 describe("a boat", () => {

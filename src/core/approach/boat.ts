@@ -2,7 +2,8 @@ import { type Field, speedAt } from "../flow/grid";
 import type { Ledge } from "../water/ledges";
 import { nearestLine } from "../water/polyline";
 import { hiddenFrom, seesOver } from "./sight";
-import { type Approach, castsFrom } from "./stands";
+import { castFault } from "./cast-line";
+import { type Approach, castingTo, castsFrom } from "./stands";
 import { heading, streamline } from "../water/streamline";
 import type { Target } from "./targets";
 
@@ -52,7 +53,8 @@ export function boatFor(field: Field, fish: Approach, ledges: readonly Ledge[]):
   // A fish on a ledge is fished from the same ledge, where it goes on up-current.
   const at = nearestLine(ledges, fish.x, fish.y);
   const ledge = at.distance <= 2.5 ? at.line : undefined;
-  let best: { k: number; worth: number } | undefined;
+  const { ways, lie } = castingTo(field, fish);
+  const found: { k: number; worth: number }[] = [];
   for (let k = 0; k < nx * ny; k++) {
     if (
       depth[k]! < WATER.depth ||
@@ -71,11 +73,14 @@ export function boatFor(field: Field, fish: Approach, ledges: readonly Ledge[]):
     const onLedge = ledge !== undefined && nearestLine([ledge], x, y).distance <= ON_LEDGE;
     const worth =
       (hidden ? 2 : 0) + (onLedge ? 2 : 0) - off / 45 - 0.1 * Math.abs(distance - RANGE.best) - speedAt(field, k);
-    if (!best || worth > best.worth) best = { k, worth };
+    found.push({ k, worth });
   }
+  found.sort((a, b) => b.worth - a.worth || a.k - b.k);
+  const placed = ({ k }: { k: number }) => [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell] as const;
+  const best = found.find((one) => castFault(ways, placed(one), lie) === undefined);
   if (!best) return undefined;
   const { k } = best;
-  const [x, y] = [((k % nx) + 0.5) * cell, (Math.floor(k / nx) + 0.5) * cell];
+  const [x, y] = placed(best);
   const distance = Math.hypot(fish.x - x, fish.y - y);
   const rope = SCOPE * depth[k]!;
   return {

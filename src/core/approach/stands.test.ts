@@ -57,7 +57,7 @@ function river(depth: (y: number) => number, speed = 0.4): Field {
 const fish: Approach = { x: 50, y: 20, upCurrent: [-1, 0], eyeDepth: 0.6, visibleDepth: 2, height: 1.8 };
 
 test("a stand from below lies down-current, one from above up-current and to the side; both hidden, safe to reach and within a cast", () => {
-  const stands = standsFor(
+  const { stands } = standsFor(
     river(() => 0.7),
     fish,
   );
@@ -79,7 +79,7 @@ test("a stand from below lies down-current, one from above up-current and to the
 });
 
 test("nobody is sent through water to stay out of: with a deep trench on one side the way comes from the other, and where all is deep there is none in the river", () => {
-  const trench = standsFor(
+  const { stands: trench } = standsFor(
     river((y) => (y < 16 ? 1.4 : 0.6)),
     fish,
   );
@@ -89,12 +89,12 @@ test("nobody is sent through water to stay out of: with a deep trench on one sid
       river(() => 1.5),
       fish,
     ),
-  ).toEqual([]);
+  ).toEqual({ stands: [], none: { "from-below": "water", "from-above": "water" } });
   // The hydrographers' rule of ten: 10 ft2/s (0.93 m2/s) is out of bounds however shallow (USGS safety practice).
   expect(
     standsFor(
       river(() => 0.7, 1.35),
       fish,
-    ),
+    ).stands,
   ).toEqual([]);
 });

@@ -3,12 +3,14 @@ import { within } from "../flow/features";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
 import { leastCostPaths } from "../water/least-cost-path";
 import { type Ground, groundOf } from "../water/land";
-import type { MainCurrent } from "../water/main-current";
+import { type MainCurrent, mainCurrent } from "../water/main-current";
+import { castFault, type CastFault, type CastWays } from "./cast-line";
+import type { Drill } from "./drill";
 import { FALLS } from "./landing";
 import type { Seam } from "../water/seams";
 import { shadowLength, shadowReaches, type Sun } from "./shadow";
 import { CROUCHED, hiddenFrom, seesOver } from "./sight";
-import { type Target, targetsFor } from "./targets";
+import { lieTarget, type Target, targetsFor } from "./targets";
 import { wadingClass } from "../water/wading";
 
 /** From below: upstream casts, the lure comes down to the fish. From above: across and down, held in the current. */
@@ -53,28 +55,39 @@ export interface Approach {
   visibleDepth: number;
   /** The angler's height, m. */
   height: number;
-  /** Height over the bed at which the lure should come, m, its fall, m/s, and the casts to each target. */
+  /** Height over the bed at which the lure should come, m, its fall, m/s, all casts, and how it is worked. */
   lureHeight?: number;
   fall?: number;
   casts?: number;
+  drill?: Drill;
   sun?: Sun | null;
   /** The main current and the ground, where they are known already. */
   main?: MainCurrent;
   ground?: Ground;
   /** Seams that may run nearer to the angler than the lie does. */
   seams?: readonly Seam[];
-  /** Things on the reach that stand behind an angler: hanging trees. */
+  /** Things on the reach: hanging trees stand behind an angler, wood and stones in the way of a line. */
   features?: readonly Feature[];
+  /** Other lies, that no line should run over. */
+  others?: readonly { x: number; y: number }[];
+}
+
+/** Why no stand is given for a school: no safe water in range, or what every line from there runs into. */
+export type NoStand = "water" | CastFault;
+
+export interface Stands {
+  stands: Stand[];
+  none: Partial<Record<School, NoStand>>;
 }
 
 /** Casting range, m; angle of a stand from straight below or above, degrees. Common practice, no source. */
 const RANGE = { least: 4, most: 14, best: 9 };
 const OFF_LINE = { "from-below": 65, "from-above": 75 };
 /**
- * A lure that nobody has spoken of: a small jig, a hand over the bed, four casts to each of three targets (about a
- * dozen for a good hole). Common practice, no source.
+ * A lure that nobody has spoken of: a small jig, a hand over the bed, about a dozen casts for a good hole. Common
+ * practice, no source.
  */
-const LURE = { fall: FALLS.jig, height: 0.15, casts: 4 };
+const LURE = { fall: FALLS.jig, height: 0.15, casts: 12, drill: "drift" } as const;
 /**
  * What stands within so many metres behind the angler and hides half of them is a background. Common practice, no
  * source.
@@ -87,9 +100,9 @@ const HIGHEST_BANK = 1.5;
 
 /**
  * The best stand for each school, by hiding, by the hazard of the way there and by casting distance; none where no safe
- * place is in range.
+ * place is in range, or no line from there is clear of wood, dry ground and nearer fish.
  */
-export function standsFor(field: Field, fish: Approach): Stand[] {
+export function standsFor(field: Field, fish: Approach): Stands {
   const { nx, ny, cell, depth } = field;
   const cells = nx * ny;
   const { bank, walkable } = fish.ground ?? groundOf(field, fish.features);
@@ -106,9 +119,10 @@ export function standsFor(field: Field, fish: Approach): Stand[] {
   for (let k = 0; k < cells; k++) if (bank[k] === 1 && touchesWater(depth, k, nx, ny)) banks.push(k);
   const ways = leastCostPaths(cost, nx, ny, cell, banks);
   const surface = levelNear(field, fish.x, fish.y);
-  const out: Stand[] = [];
+  const { ways: clear, lie } = castingTo(field, fish);
+  const out: Stands = { stands: [], none: {} };
   for (const school of ["from-below", "from-above"] as const) {
-    let best: { k: number; worth: number } | undefined;
+    const found: { k: number; worth: number }[] = [];
     for (let k = 0; k < cells; k++) {
       const way = bank[k] === 1 ? 0 : ways.cost[k]!;
       if (!Number.isFinite(way)) continue;
@@ -124,9 +138,12 @@ export function standsFor(field: Field, fish: Approach): Stand[] {
       const shaded = fish.sun ? shadowReaches(fish.sun, height, placeOfCell(field, k), fish) : false;
       const worth =
         (hidden ? 3 : 0) - (shaded ? 2 : 0) - 0.08 * way - 0.12 * Math.abs(distance - RANGE.best) - off / 120;
-      if (!best || worth > best.worth) best = { k, worth };
+      found.push({ k, worth });
     }
-    if (best) out.push(standAt(field, fish, school, best.k, ways.next, bank, surface));
+    found.sort((a, b) => b.worth - a.worth || a.k - b.k);
+    const best = found.find(({ k }) => castFault(clear, placeOfCell(field, k), lie) === undefined);
+    if (best) out.stands.push(standAt(field, fish, school, best.k, ways.next, bank, surface));
+    else out.none[school] = found[0] ? castFault(clear, placeOfCell(field, found[0].k), lie)! : "water";
   }
   return out;
 }
@@ -194,17 +211,30 @@ function standAt(
   };
 }
 
-/** The targets for a fish from a place, with the lure that was spoken of. */
-export const castsFrom = (field: Field, fish: Approach, from: readonly [number, number]): Target[] =>
-  targetsFor(field, fish.seams ?? [], {
+/** How the lure that was spoken of is cast to a fish. */
+function lureFor(field: Field, fish: Approach) {
+  const ways: CastWays = { field, features: fish.features ?? [], others: fish.others ?? [] };
+  return {
     x: fish.x,
     y: fish.y,
     height: fish.lureHeight ?? LURE.height,
-    from,
     fall: fish.fall ?? LURE.fall,
     casts: fish.casts ?? LURE.casts,
-    main: fish.main,
-  });
+    drill: fish.drill ?? LURE.drill,
+    main: fish.main ?? mainCurrent(field),
+    ways,
+  };
+}
+
+/** What a line to the lie must keep clear of, and where the lure for the lie itself must land. */
+export function castingTo(field: Field, fish: Approach): { ways: CastWays; lie: readonly [number, number] } {
+  const lure = lureFor(field, fish);
+  return { ways: lure.ways, lie: lieTarget(field, lure).landing.point };
+}
+
+/** The targets for a fish from a place, with the lure that was spoken of. */
+export const castsFrom = (field: Field, fish: Approach, from: readonly [number, number]): Target[] =>
+  targetsFor(field, fish.seams ?? [], { ...lureFor(field, fish), from });
 
 const placeOfCell = ({ nx, cell }: Field, k: number): [number, number] => [
   ((k % nx) + 0.5) * cell,

@@ -8,9 +8,9 @@ const run = { depth: 0.8, meanSpeed: 0.8, kind: "feeding" as const };
 const hole = { depth: 1.5, meanSpeed: 0.3, kind: "prime" as const };
 
 test("a riffle's edge takes one or two casts, a good hole about a dozen, a run in between", () => {
-  expect(timeFor(riffle, look)).toMatchObject({ water: "riffle", casts: 2, castsEach: 1 });
+  expect(timeFor(riffle, look)).toMatchObject({ water: "riffle", casts: 2 });
   expect(timeFor(run, look)).toMatchObject({ water: "run", casts: 6 });
-  expect(timeFor(hole, look)).toMatchObject({ water: "pool", casts: 12, castsEach: 4 });
+  expect(timeFor(hole, look)).toMatchObject({ water: "pool", casts: 12 });
   // A prime lie in a run is worked as a hole, and told so: figures and words agree.
   const prime = timeFor({ ...run, kind: "prime" }, look);
   expect(prime).toMatchObject({ water: "run", casts: 12 });
@@ -36,4 +36,20 @@ test("clear water is rested half an hour after a fish, coloured water not at all
   expect(codes("walleye", "walleye")).toContain("schools");
   expect(codes("brown-trout")).not.toContain("schools");
   expect(codes("king-salmon")).toContain("run-refills");
+});
+
+test("catfish get a bait that lies still, walleye the bottom walked: neither gets near, middle, far", () => {
+  const of = (id: string, style: "rove" | "wait" = "rove") => timeFor(hole, { ...look, style, species: speciesById(id) });
+  for (const id of ["channel-catfish", "flathead-catfish", "barbel"]) {
+    expect(of(id)).toMatchObject({ drill: "soak", casts: 1, minutes: 20, rest: 0 });
+    expect(of(id, "wait")).toMatchObject({ casts: 3, minutes: 60 });
+    expect(of(id).reasons[0]!.code).toBe("work-soak");
+  }
+  for (const id of ["walleye", "zander"]) {
+    expect(of(id)).toMatchObject({ drill: "walk", rest: 0 });
+    const codes = of(id).reasons.map(({ code }) => code);
+    expect(codes).toEqual(expect.arrayContaining(["work-walk", "schools"]));
+    expect(codes.filter((code) => code === "clear-first-cast" || code === "work-pool")).toEqual([]);
+  }
+  expect(of("brown-trout").drill).toBe("drift");
 });

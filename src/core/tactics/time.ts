@@ -1,4 +1,5 @@
 import { type Message, message } from "../quantity/message";
+import { type Drill, drillOf } from "../approach/drill";
 import type { Species } from "../fish/species-schema";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
 import { froude } from "../water/cover";
@@ -11,8 +12,8 @@ export type Style = "rove" | "wait";
 /** How long to give a lie, and when to rest it. All figures common practice, no source, unless said otherwise. */
 export interface Timing {
   water: Water;
-  /** Casts to each of the near, middle and far targets, and altogether. */
-  castsEach: number;
+  drill: Drill;
+  /** Casts altogether, or baits laid: what the list of targets adds up to. */
   casts: number;
   /** Minutes to give it without a bite, and after a knock. */
   minutes: number;
@@ -31,6 +32,8 @@ const ROVE = { minutes: 20, knock: 10 };
  * minutes each.
  */
 const WAIT = { changes: 4, each: 10 };
+/** A soaked bait is renewed so often, minutes; one who waits gives a place three of them. */
+const SOAK = { fresh: 20, baits: 3 };
 /** A fed or rested spot is taken up again after half an hour. */
 const REST = 30;
 /** Under this everything is slow and soft, degC: give it half as long again. Mid-40s F. */
@@ -51,28 +54,50 @@ export function timeFor(
   at: { visibleDepth: number; temperature: number; style: Style; species: Species; base?: string },
 ): Timing {
   const water = waterBy(froude(lie.depth, lie.meanSpeed));
+  const drill = drillOf(at.base ?? at.species.id);
+  if (drill === "soak") return soakFor(water, at);
   const cold = at.temperature < COLD;
   const clear = CLEAR.includes(clarityClass(at.visibleDepth));
   const slower = cold ? SLOWER : 1;
   // A prime lie in a run, and a resting place on the way up, is worked as a hole is.
   const as = water === "run" && (lie.kind === "prime" || at.species.model === "travel") ? "pool" : water;
   const casts = Math.round(CASTS[as] * slower);
-  const castsEach = Math.max(1, Math.round(casts / 3));
   const rove = at.style === "rove";
   const minutes = Math.round(
     (rove ? (water === "riffle" ? ROVE.minutes / 4 : ROVE.minutes) : WAIT.changes * WAIT.each) * slower,
   );
-  const rest = clear ? REST : clarityClass(at.visibleDepth) === "green" ? REST / 2 : 0;
+  const walk = drill === "walk";
+  // Fish that are walked for lie together near the bottom: they are kept going, not rested.
+  const rest = walk ? 0 : clear ? REST : clarityClass(at.visibleDepth) === "green" ? REST / 2 : 0;
   const reasons = [
-    message(`work-${as}`, { casts }),
-    ...(clear ? [message("clear-first-cast")] : []),
+    message(walk ? "work-walk" : `work-${as}`, { casts }),
+    ...(clear && !walk ? [message("clear-first-cast")] : []),
     ...(cold ? [message("cold-longer")] : []),
     ...(at.species.model === "travel" ? [message("run-refills")] : []),
     rove
       ? message("roving", { minutes, knock: Math.round(ROVE.knock * slower) })
       : message("waiting", { each: WAIT.each }),
-    rest > 0 ? message("rest-after-fish", { rest }) : message("no-rest"),
+    ...(walk ? [] : [rest > 0 ? message("rest-after-fish", { rest }) : message("no-rest")]),
     ...(SCHOOLS.has(at.base ?? at.species.id) ? [message("schools")] : []),
   ];
-  return { water, castsEach, casts, minutes, afterKnock: Math.round(ROVE.knock * slower), rest, reasons };
+  return { water, drill, casts, minutes, afterKnock: Math.round(ROVE.knock * slower), rest, reasons };
+}
+
+/** A bait that lies still: its scent needs time, and fish come to it. */
+function soakFor(water: Water, at: { temperature: number; style: Style }): Timing {
+  const cold = at.temperature < COLD;
+  const slower = cold ? SLOWER : 1;
+  const fresh = Math.round(SOAK.fresh * slower);
+  const casts = at.style === "rove" ? 1 : SOAK.baits;
+  const minutes = casts * fresh;
+  const afterKnock = Math.round(ROVE.knock * slower);
+  const reasons = [
+    message("work-soak", { fresh }),
+    ...(cold ? [message("cold-longer")] : []),
+    at.style === "rove"
+      ? message("roving", { minutes, knock: afterKnock })
+      : message("soak-waiting", { casts, minutes }),
+    message("soak-again"),
+  ];
+  return { water, drill: "soak", casts, minutes, afterKnock, rest: 0, reasons };
 }

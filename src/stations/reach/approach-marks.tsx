@@ -8,7 +8,8 @@ const moved = (x: number, y: number, scale: number): string => `translate(${at(x
 
 /** The stand, the way to it and the casts, on the plan: landing points as crosses up-current of their targets. */
 export function ApproachMarks({ stand, scale }: { stand: Stand; scale: number }) {
-  const middle = stand.casts.find((cast) => cast.line === "lie" && cast.name === "middle") ?? stand.casts[0];
+  const middle =
+    stand.casts.find(({ line, name }) => line === "bait" || (line === "lie" && name === "middle")) ?? stand.casts[0];
   return (
     <g aria-hidden fill="none">
       {stand.path.length > 1 && (

@@ -4,10 +4,13 @@ import type { UnitSystem } from "../../words/quantity";
 import { type Fall, FALLS } from "../../core/approach/landing";
 import { LONGEST_SHADOW } from "../../core/approach/shadow";
 import { figureText, showText } from "../../words/quantity";
+import type { NoStand } from "../../core/approach/stands";
+import type { Drill } from "../../core/approach/drill";
 import type { Target } from "../../core/approach/targets";
 import { FaultNote } from "../../widgets/fault-note";
 import { Select } from "../../widgets/select";
 import { tell } from "../../words/messages";
+import { count } from "../../words/text";
 import { whereaboutsWords } from "../../words/place";
 import { useSettings } from "../../state/settings";
 import type { Approach } from "../../scenario/approach";
@@ -27,6 +30,25 @@ const SCHOOLS = {
     why: "Anchored up-current of it, the lie behind the boat, 45 degrees off at most; on a ledge, right on the step.",
   },
 } as const;
+/** The same ways for fish that are not drifted to. */
+const OTHER_WHY: Record<Exclude<Drill, "drift">, Partial<Record<keyof typeof SCHOOLS, string>>> = {
+  walk: {
+    "from-below":
+      "Cast up beyond it, let it reach the bottom, and bring it down along the bottom a little faster than the current.",
+    "from-above": "Cast across and down, and let it touch and lift along the bottom past the fish.",
+  },
+  soak: {
+    "from-below": "Cast up beyond it and let the sinker hold; keep the line tight to it.",
+    "from-above": "Cast down to it and let the sinker hold: the line lies straight in the current and shows each bite.",
+  },
+};
+const NO_STAND: Record<NoStand, string> = {
+  water:
+    "No place from which it can be reached this way: the water in range is too deep or too strong to stand in, or the banks too high.",
+  wood: "No place from which it can be reached this way: every line to it would run through wood.",
+  dry: "No place from which it can be reached this way: every line to it would lie over ground or stone that stands out of the water.",
+  "nearer-lie": "No place from which it can be reached this way but over a nearer lie: fish that one first.",
+};
 const FALL_NAMES: Record<Fall, string> = { light: "a lightly shot bait", jig: "a 1/16 oz jig", heavy: "a heavy head" };
 const COMPASS = ["north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"] as const;
 const UNKNOWN = "unknown";
@@ -65,7 +87,9 @@ export function ApproachPanel({
           </button>
         ))}
       </div>
-      <p className="text-sm text-soft">{SCHOOLS[school].why}</p>
+      <p className="text-sm text-soft">
+        {(found && found.timing.drill !== "drift" && OTHER_WHY[found.timing.drill][school]) || SCHOOLS[school].why}
+      </p>
       {approach.fault && <FaultNote message={tell(approach.fault, system)} onRetry={approach.retry} />}
       {!found && !approach.fault && (
         <p role="status" className="text-soft">
@@ -73,7 +97,7 @@ export function ApproachPanel({
         </p>
       )}
       {found && <Found found={found} stand={stand} sunKnown={sunKnown} />}
-      {casts && <Casts casts={casts} system={system} />}
+      {found && casts && <Casts casts={casts} drill={found.timing.drill} system={system} />}
       <div className="mt-3 grid gap-2 sm:grid-cols-2">
         <Select
           label="It sinks like"
@@ -118,12 +142,7 @@ function Found({
     );
   if (school === "from-boat") return <BoatWords boat={found.boat} system={system} />;
   if (stand) return <StandWords stand={stand} sunKnown={sunKnown} system={system} />;
-  return (
-    <p className="text-soft">
-      No place from which it can be reached this way: the water in range is too deep or too strong to stand in, or the
-      banks too high.
-    </p>
-  );
+  return <p className="text-soft">{NO_STAND[found.none[school] ?? "water"]}</p>;
 }
 
 function StandWords({
@@ -177,20 +196,32 @@ function StandWords({
   );
 }
 
+const CASTS_HEADING: Record<Drill, string> = {
+  drift: "Casts, nearer fish first",
+  walk: "Lanes, nearer one first",
+  soak: "Where the bait lies",
+};
+
+/** Where one target lies. */
+const targetWords = ({ line, name }: Target): string =>
+  ({
+    seam: `${name} along the seam before the lie`,
+    lie: `${name} in the current of the lie`,
+    lane: `${name}, a step beside the lie`,
+    bait: "a step up-current of the lie",
+  })[line];
+
 /** The targets in the order in which they are fished. */
-function Casts({ casts, system }: { casts: readonly Target[]; system: UnitSystem }) {
+function Casts({ casts, drill, system }: { casts: readonly Target[]; drill: Drill; system: UnitSystem }) {
   const far = (value: number) => showText(value, "distance", system);
+  const each = drill === "soak" ? "bait" : "cast";
   return (
     <>
-      <h3 className="mt-3 font-semibold">Casts, nearer fish first</h3>
+      <h3 className="mt-3 font-semibold">{CASTS_HEADING[drill]}</h3>
       <ol className="grid gap-0.5">
         {casts.map((cast, k) => (
           <li key={k}>
-            <span className="font-semibold">{k + 1}.</span>{" "}
-            {cast.line === "seam"
-              ? `${cast.name} along the seam before the lie`
-              : `${cast.name} in the current of the lie`}
-            : {cast.casts} cast{cast.casts === 1 ? "" : "s"},{" "}
+            <span className="font-semibold">{k + 1}.</span> {targetWords(cast)}: {count(cast.casts, each)},{" "}
             {cast.landing.swept < 0.3
               ? "land on it"
               : `land ${far(cast.landing.swept)} up-current; down in ${figureText(cast.landing.seconds, 1)} s`}
@@ -198,7 +229,15 @@ function Casts({ casts, system }: { casts: readonly Target[]; system: UnitSystem
           </li>
         ))}
       </ol>
-      <p className="text-sm text-soft">Then a step, and again.</p>
+      {drill === "drift" && (
+        <p className="text-sm text-soft">
+          {count(
+            casts.reduce((sum, one) => sum + one.casts, 0),
+            each,
+          )}{" "}
+          in all. Then a step, and again.
+        </p>
+      )}
     </>
   );
 }
@@ -208,7 +247,8 @@ function BoatWords({ boat, system }: { boat: Approach["boat"]; system: UnitSyste
   if (!boat)
     return (
       <p className="mt-2">
-        No water in range that a boat could be anchored in for this lie: too thin, too still or too strong.
+        No water in range that a boat could be anchored in for this lie: too thin, too still or too strong, or no line
+        from it is clear of wood and of nearer fish.
       </p>
     );
   return (

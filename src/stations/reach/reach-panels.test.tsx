@@ -184,7 +184,7 @@ describe("the approach", () => {
     const { timing } = found.approach!;
     render(<TimePanel lie={3} timing={timing} />);
     const region = screen.getByRole("region", { name: "Time for lie 3" });
-    expect(region).toHaveTextContent(`${timing.minutes} minutes, about ${timing.casts} cast`);
+    expect(region).toHaveTextContent(`${timing.minutes} minutes, ${timing.casts} cast`);
     await userEvent.setup().click(within(region).getByRole("button", { name: "I wait" }));
     expect(useSettings.getState().style).toBe("wait");
   });

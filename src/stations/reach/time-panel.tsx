@@ -27,7 +27,7 @@ export function TimePanel({ lie, timing }: { lie: number; timing: Timing }) {
       </div>
       <p>
         <strong>
-          {timing.minutes} minutes, about {count(timing.casts, "cast")}
+          {timing.minutes} minutes, {count(timing.casts, timing.drill === "soak" ? "bait" : "cast")}
         </strong>
         {timing.rest > 0 ? `; rest it ${timing.rest} minutes after a fish.` : "; no rest needed after a fish."}
       </p>

@@ -35,10 +35,16 @@ export const BANK: Words = {
   "usual-size": () => "Middling water temperature: the usual size.",
   "worm-smells": () => "A worm smells and moves where little can be seen.",
   "work-riffle": (p) =>
-    `A riffle's edge: what is there takes at once, or is not there: about ${count(Number(p.casts), "cast")}.`,
-  "work-run": (p) => `A run: each line of current once or twice, then a step: about ${count(Number(p.casts), "cast")}.`,
+    `A riffle's edge: what is there takes at once, or is not there: ${count(Number(p.casts), "cast")}.`,
+  "work-run": (p) => `A run: each line of current once or twice, then a step: ${count(Number(p.casts), "cast")}.`,
   "work-pool": (p) =>
-    `A hole: near, middle, far, the same line each time, then a step: about ${count(Number(p.casts), "cast")}.`,
+    `A hole: near, middle, far, the same line each time, then a step: ${count(Number(p.casts), "cast")}.`,
+  "work-walk": (p) =>
+    `Along the bottom: the lane through it and one on either side, touching down and lifting, with the current: ${count(Number(p.casts), "cast")}.`,
+  "work-soak": (p) =>
+    `A bait held still on the bottom by its sinker, a step up-current, so that its scent runs down to the fish: fresh bait every ${p.fresh} minutes.`,
+  "soak-waiting": (p) => `Waiting: ${count(Number(p.casts), "bait")} in ${p.minutes} minutes before moving on.`,
+  "soak-again": () => "After a fish lay the next bait in the same place.",
   "clear-first-cast": () => "Clear water: the first cast is the best one, so be ready on it.",
   "cold-longer": () => "Cold water: slow fish, so half as long again.",
   "run-refills": () => "Fish on the run come through: a good resting place fills again.",
