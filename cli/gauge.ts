@@ -1,28 +1,38 @@
 import { InputError } from "../src/core/quantity/fault";
 import { addLines } from "../src/core/formats/tally";
 import { addCounts } from "../src/core/formats/gauge-text";
+import { DATE_ORDERS } from "../src/core/formats/date-order";
 import { GAUGE_FORMATS, readGaugeFile } from "../src/core/formats/gauge-file";
 import { backtest } from "../src/core/gauge/backtest";
+import { loneJumps } from "../src/core/gauge/lone-jumps";
 import { joinRecords, seriesOf, summariseGauge } from "../src/core/gauge/summary";
 import { tell } from "../src/words/messages";
 import { choiceOption, instantOption, readText } from "./arguments";
 import type { Command } from "./command";
 
 export const gauge: Command = {
-  usage: "FILE… [--format auto|csv|rdb|waterml2] [--at ISO] [--zone IANA] [--backtest]",
-  about: `Reads a gauge file and says what the river is doing. Output: station, series[], rejected[], lines, codes, notes, now, recession.
+  usage: "FILE… [--format auto|csv|rdb|waterml2] [--at ISO] [--zone IANA] [--dates dmy|mdy] [--backtest]",
+  about: `Reads a gauge file and says what the river is doing. Output: station, series[], rejected[], lines, codes, notes, suspect[], now, recession.
 exceedance is the fraction (0..1) of the season's record at or above the discharge; ratePerHour is d(ln Q)/dt, 1/h.
 --backtest adds backtest[]: the five-day forecast tried on the held-out last year (errors are medians of |forecast - truth|/truth).
-Times without an offset are read in --zone, or as UTC. Several files are joined into one record; of two readings at one instant the later file wins. Each data line is read, a gap or rejected: lines counts them; rejected lists the bad ones with their reasons (5000 at most); agency codes such as Ice count as missing.`,
-  options: { format: true, at: true, zone: true, backtest: false },
+series[].gaps counts the stretches without a reading, longer than half as long again as the usual step; suspect[] the lone leaps of discharge or stage while the other stands still (they are kept).
+Times without an offset are read in --zone, or as UTC; dates that could have the day or the month first need --dates. Several files are joined into one record; of two readings at one instant the later file wins. Each data line is read, a gap or rejected: lines counts them; rejected lists the bad ones with their reasons (5000 at most); agency codes such as Ice count as missing.`,
+  options: { format: true, at: true, zone: true, dates: true, backtest: false },
   run: (args) => {
     if (args.positional.length === 0)
       throw new InputError("missing-argument", { what: "a gauge file, or several of one station" });
     const format = choiceOption(args, "format", GAUGE_FORMATS, "auto");
     const at = instantOption(args, "at");
+    const dates = args.values.dates === undefined ? undefined : choiceOption(args, "dates", DATE_ORDERS, "dmy");
     const files = args.positional.map((file) => ({
       file,
-      record: readGaugeFile(readText(file), { format, zone: args.values.zone, file }),
+      record: readGaugeFile(readText(file), {
+        format,
+        zone: args.values.zone,
+        dates,
+        file,
+        now: Math.max(at ?? 0, Date.now()),
+      }),
     }));
     const named = files.length > 1 ? (file: string) => ({ file }) : () => ({});
     const joined = joinRecords(files.map(({ record }) => record));
@@ -37,6 +47,10 @@ Times without an offset are read in --zone, or as UTC. Several files are joined 
       lines: files.map(({ record }) => record.lines).reduce(addLines),
       codes: files.reduce<Record<string, number>>((sum, { record }) => addCounts(sum, record.codes), {}),
       notes: [...new Set(files.flatMap(({ record }) => record.notes.map((note) => tell(note))))],
+      suspect: loneJumps(joined.series).map(({ at: time, ...jump }) => ({
+        ...jump,
+        at: new Date(time).toISOString(),
+      })),
       now,
       recession,
       ...(args.flags.has("backtest") ? { backtest: discharge ? backtest(discharge) : [] } : {}),

@@ -115,7 +115,7 @@ test("columns matched by hand are remembered; several files join into one gauge;
     .setInputFiles(
       [100, 60].map((from, k) => ({ name: `odd-${k}.csv`, mimeType: "text/csv", buffer: Buffer.from(odd(from)) })),
     );
-  await expect(page.getByRole("row", { name: /^stage 100 0 0\.60 m 0\.66 m$/ })).toBeVisible();
+  await expect(page.getByRole("row", { name: /^stage 100 none 0\.60 m 0\.66 m$/ })).toBeVisible();
   await page.getByRole("button", { name: "Keep this record" }).click();
   await expect(page.getByText(/on the gauge and .*; it gives no discharge/).first()).toBeVisible();
   await expect(page.getByRole("img", { name: /^Stage against time/ })).toBeVisible();

@@ -1,4 +1,5 @@
 import type { FieldReading, ReachRecord, StationRecord, WaterRecord } from "../core/book/records";
+import { sameRecord } from "../core/gauge/same-gauge";
 import type { GaugeFile } from "../core/formats/gauge-text";
 import { stampAfter } from "../core/book/states";
 import { datedAt } from "../core/book/series-join";
@@ -55,6 +56,21 @@ export async function keepGauge(db: Database, file: GaugeFile, target: GaugeTarg
     }
   });
   return id;
+}
+
+/**
+ * The gauge that a record belongs to: of the same number; or whose readings it repeats; or that is called as its file.
+ */
+export async function gaugeLike(db: Database, file: GaugeFile, name: string): Promise<string | undefined> {
+  const stations = (await db.stations.toArray()).filter((one) => !one.deleted && !one.demo);
+  const coded = stations.find(({ code }) => code !== "" && code === file.station.id);
+  if (coded) return coded.id;
+  for (const { id } of stations) {
+    const series = (await db.series.where("station").equals(id).toArray()).filter((one) => !one.deleted);
+    if (sameRecord(file.series, series)) return id;
+  }
+  const called = [file.station.name, name].map((one) => one.trim().toLowerCase()).filter(Boolean);
+  return stations.find((one) => called.includes(one.name.trim().toLowerCase()))?.id;
 }
 
 /** Gives a gauge another name. */

@@ -1,15 +1,17 @@
 import { type Answer, answer, answerLater } from "../core/quantity/answer";
 import { InputError } from "../core/quantity/fault";
-import { type CsvOptions, previewCsv } from "../core/formats/gauge-csv";
+import { type CsvOptions, type PreviewColumn, previewCsv } from "../core/formats/gauge-csv";
+import { nameOfFile } from "../core/formats/file-name";
 import { readGaugeFile } from "../core/formats/gauge-file";
 import { addCounts, type GaugeFile, LARGEST_FILE } from "../core/formats/gauge-text";
 import { addLines, type LineCounts, type Rejection } from "../core/formats/tally";
 import type { ForecastSkill } from "../core/gauge/backtest";
+import { leftOut, type LoneJump, loneJumps } from "../core/gauge/lone-jumps";
 import { type Outlook, outlookOf, forecastSkill } from "../core/gauge/outlook";
 import { type GaugeSummary, joinRecords, summariseGauge } from "../core/gauge/summary";
 import { database } from "./database";
 import { storeFault } from "./failure";
-import { type GaugeTarget, keepGauge } from "./gauges";
+import { gaugeLike, type GaugeTarget, keepGauge } from "./gauges";
 import { gaugeAtReach, gaugeOf } from "./river";
 
 /** What an import would bring, without the readings: those stay here until they are kept. */
@@ -17,6 +19,10 @@ export interface GaugeImport extends Pick<GaugeFile, "codes" | "notes"> {
   summary: GaugeSummary;
   /** What became of all their data lines. */
   lines: LineCounts;
+  /** Lone leaps: kept unless they are left out. */
+  jumps: LoneJump[];
+  /** The gauge of the book that this is a record of. */
+  sameAs: string | undefined;
   /** Refused lines, with their file where there are several. */
   rejected: (Rejection & { file: string })[];
 }
@@ -35,10 +41,10 @@ async function open(files: readonly File[], options: CsvOptions): Promise<Answer
   const texts = await Promise.all(
     files.map(async (file) => ({ name: file.name, text: file.size > LARGEST_FILE ? null : await file.text() })),
   );
-  return answer(() => {
+  const found = answer(() => {
     const read = texts.map(({ name, text }) => {
       if (text === null) throw new InputError("file-too-large", { megabytes: LARGEST_FILE / 1048576 }, { file: name });
-      return { name, record: readGaugeFile(text, { ...options, file: name }) };
+      return { name, record: readGaugeFile(text, { ...options, file: name, now: Date.now() }) };
     });
     const codes = read.reduce<Record<string, number>>((sum, { record }) => addCounts(sum, record.codes), {});
     const notes = [...new Set(read.flatMap(({ record }) => record.notes))];
@@ -49,23 +55,35 @@ async function open(files: readonly File[], options: CsvOptions): Promise<Answer
       notes,
       lines,
       summary: summariseGauge(opened),
+      jumps: loneJumps(opened.series),
+      sameAs: undefined,
       rejected: read.flatMap(({ name, record }) =>
         record.rejected.map((one) => ({ ...one, file: read.length > 1 ? name : "" })),
       ),
     };
   });
+  if (!found.ok || !opened) return found;
+  // A book that does not answer here says so when the record is to be kept.
+  const sameAs = await gaugeLike(database(), opened, nameOfFile(files[0]!.name)).catch(() => undefined);
+  return { ok: true, value: { ...found.value, sameAs } };
 }
 
 /** Long records are read, kept and thought about here, off the page: they never cross to it but once, to be drawn. */
 export const waterApi = {
   open,
   /** Keeps these files, which were opened last or are opened again where this has been begun anew; the station's id. */
-  keep: (files: readonly File[], options: CsvOptions, target: GaugeTarget): Promise<Answer<string>> =>
+  keep: (
+    files: readonly File[],
+    options: CsvOptions,
+    target: GaugeTarget,
+    without: readonly Pick<LoneJump, "parameter" | "at">[] = [],
+  ): Promise<Answer<string>> =>
     answerLater(async () => {
       if (!opened) await open(files, options);
       if (!opened) throw new InputError("nothing-open");
       try {
-        const id = await keepGauge(database(), opened, target);
+        const series = opened.series.map((one) => leftOut(one, without));
+        const id = await keepGauge(database(), { ...opened, series }, target);
         opened = undefined;
         return id;
       } catch (error) {
@@ -75,7 +93,7 @@ export const waterApi = {
       }
     }),
   /** The columns of a CSV, for matching them by hand. */
-  columns: (file: File): Promise<Answer<ReturnType<typeof previewCsv>>> =>
+  columns: (file: File): Promise<Answer<PreviewColumn[]>> =>
     answerLater(async () => previewCsv(await file.slice(0, 65_536).text(), file.name)),
   outlook: (of: RecordOf, at: number): Promise<Answer<Outlook | null>> =>
     answerLater(async () => {

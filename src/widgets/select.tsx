@@ -13,6 +13,7 @@ export function Select({
   onChange,
   choices,
   hideLabel = false,
+  placeholder,
   className = "",
 }: {
   label: string;
@@ -20,6 +21,8 @@ export function Select({
   onChange: (value: string) => void;
   choices: readonly Choice[];
   hideLabel?: boolean;
+  /** Shown while nothing is chosen (an empty value). */
+  placeholder?: string;
   className?: string;
 }) {
   const id = useId();
@@ -34,7 +37,7 @@ export function Select({
           className="flex min-h-11 w-full items-center justify-between gap-2 rounded-md border border-line bg-paper px-3 text-left hover:bg-deep"
         >
           <span className="truncate">
-            <RadixSelect.Value />
+            <RadixSelect.Value placeholder={placeholder} />
           </span>
           <RadixSelect.Icon aria-hidden>▾</RadixSelect.Icon>
         </RadixSelect.Trigger>

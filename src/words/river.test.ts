@@ -39,7 +39,10 @@ test("a moment near now, as said aloud: today, tomorrow, a weekday, then a date"
   expect(moment(at(0, 16), now)).toBe(`today ${clock(at(0, 16))}`);
   expect(moment(at(1, 4), now)).toBe(`tomorrow ${clock(at(1, 4))}`);
   expect(moment(at(3, 4), now)).toBe(`Sat ${clock(at(3, 4))}`);
-  expect(moment(at(9, 4), now)).toMatch(/^Fri,? (4 Dec|Dec 4) /);
+  expect(moment(at(9, 4), now)).toMatch(/^Fri,? (4 Dec|Dec 4),? /);
+  // A year stands where it is not this one.
+  expect(moment(at(9, 4), now)).not.toMatch(/2026/);
+  expect(moment(at(60, 4), now)).toMatch(/2027/);
 });
 
 test("both conventions in one sentence: exceeded 5 % of the time is very high, 95 % very low", () => {

@@ -38,18 +38,24 @@ export function moment(time: number, now: number): string {
   const day = (t: number) => new Date(t).toDateString();
   if (day(time) === day(now)) return `today ${clock(time)}`;
   if (day(time) === day(now + DAY)) return `tomorrow ${clock(time)}`;
-  const near = Math.abs(time - now) < 6 * DAY;
-  return `${new Intl.DateTimeFormat(undefined, near ? { weekday: "short" } : { weekday: "short", day: "numeric", month: "short" }).format(new Date(time))} ${clock(time)}`;
+  if (Math.abs(time - now) < 6 * DAY)
+    return `${new Intl.DateTimeFormat(undefined, { weekday: "short" }).format(new Date(time))} ${clock(time)}`;
+  return dayAndTime(time, now);
 }
 
-export const dayAndTime = (time: number | string): string =>
-  new Intl.DateTimeFormat(undefined, {
+/** "Fri 14 May, 16:40"; with its year where that is not the one of `now`. */
+export function dayAndTime(time: number | string, now: number = Date.now()): string {
+  const date = new Date(time);
+  const year = date.getFullYear() === new Date(now).getFullYear() ? {} : ({ year: "numeric" } as const);
+  return new Intl.DateTimeFormat(undefined, {
     weekday: "short",
     day: "numeric",
     month: "short",
+    ...year,
     hour: "2-digit",
     minute: "2-digit",
-  }).format(new Date(time));
+  }).format(date);
+}
 
 export const dayOnly = (time: number | string): string =>
   new Intl.DateTimeFormat(undefined, { day: "numeric", month: "short", year: "numeric" }).format(new Date(time));

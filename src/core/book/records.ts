@@ -115,6 +115,9 @@ export const reachRecordSchema = z
   });
 export type ReachRecord = z.infer<typeof reachRecordSchema>;
 
+/** Longest text of the pairs of a rating, characters. */
+export const LONGEST_PAIRS = 80_000;
+
 /** What the angler knows of a gauge's water beyond its record. One for each station, under the station's id. */
 export const waterSchema = z.strictObject({
   schema: z.literal("low-heron/water@1"),
@@ -140,6 +143,8 @@ export const waterSchema = z.strictObject({
     .max(200),
   /** Measured pairs of stage, m, and discharge, m3/s. */
   gaugings: z.array(z.strictObject({ stage: finite, discharge: positive })).max(2000),
+  /** The pairs as they were typed, with the units they were typed in. */
+  gaugingsText: z.string().max(LONGEST_PAIRS).optional(),
 });
 export type WaterRecord = z.infer<typeof waterSchema>;
 

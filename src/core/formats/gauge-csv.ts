@@ -2,7 +2,8 @@ import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { type Parameter, UNIT_OF } from "../gauge/series";
 import { findUnit } from "../quantity/units";
-import { columnMark, csvTable, eachRow } from "./csv";
+import { columnMark, csvTable, type CsvTable, eachRow } from "./csv";
+import { type DateOrder, datesIn, isoDate } from "./date-order";
 import { type Column, demandText, dimensionOf, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
 import { ianaZone, readInstant, UTC } from "./instant";
 
@@ -60,31 +61,37 @@ export interface CsvOptions {
   file?: string;
   /** One entry a column, in their order; without it columns are known by name. */
   columns?: readonly ColumnMatch[];
+  /** Which comes first in dates that are not of ISO 8601; asked for where the file does not tell. */
+  dates?: DateOrder;
+  /** Refuse a column without a unit, so that it is asked for, instead of taking the usual one. */
+  askUnits?: boolean;
 }
 
-/**
- * The columns of a CSV as its header names them, what each is taken for by name, and a cell of each: for matching them
- * by hand.
- */
-export function previewCsv(text: string, file?: string): { name: string; sample: string; match: ColumnMatch }[] {
+/** Rows of a preview. */
+const PREVIEWED = 3;
+
+/** A column as its header names it, what it is taken for by name, and its first cells. */
+export interface PreviewColumn {
+  name: string;
+  samples: string[];
+  match: ColumnMatch;
+}
+
+/** The columns of a CSV, for matching them by hand. */
+export function previewCsv(text: string, file?: string): PreviewColumn[] {
   demandText(text, file);
   const table = csvTable(text, file);
-  let first: string[] | undefined;
+  const first: string[][] = [];
   for (const row of table.rows()) {
-    if (!("cells" in row)) continue;
-    first = row.cells;
-    break;
+    if ("cells" in row) first.push(row.cells);
+    if (first.length === PREVIEWED) break;
   }
   return table.header.map((cell, index) => {
     const header = readHeader(cell);
     const kind = kindOfColumn(header.name);
     const match: ColumnMatch =
-      kind === "time"
-        ? { as: "time" }
-        : kind
-          ? { as: kind, unit: header.unit ?? defaultUnit(kind) }
-          : { as: "leave", unit: header.unit };
-    return { name: cell.trim(), sample: (first?.[index] ?? "").trim(), match };
+      kind === "time" ? { as: "time" } : kind ? { as: kind, unit: header.unit } : { as: "leave", unit: header.unit };
+    return { name: cell.trim(), samples: first.map((cells) => (cells[index] ?? "").trim()), match };
   });
 }
 
@@ -108,11 +115,9 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
         line: table.headerLine,
       },
     );
-  const timeColumn = headers.findIndex(
-    (header, index) => (said ? said[index]!.as : kindOfColumn(header.name)) === "time",
-  );
+  const timeColumns = timeColumnsOf(headers, said);
   const where = { file, line: table.headerLine };
-  if (timeColumn < 0) throw new InputError("no-time-column", { columns: listed(headers) }, where);
+  if (timeColumns.length === 0) throw new InputError("no-time-column", { columns: listed(headers) }, where);
 
   const notes: Message[] = [];
   const columns = oncePerParameter(
@@ -128,7 +133,7 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
             kind,
             match?.unit ? { ...header, unit: match.unit, zone: findUnit(match.unit) ? undefined : match.unit } : header,
             where,
-            notes,
+            options.askUnits ? "ask" : notes,
           ),
         },
       ];
@@ -138,7 +143,7 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
   );
   if (columns.length === 0) throw new InputError("no-known-column", { columns: listed(headers) }, where);
 
-  const zoneName = options.zone ?? headers[timeColumn]!.zone;
+  const zoneName = options.zone ?? timeColumns.map((index) => headers[index]!.zone).find(Boolean);
   const zone = zoneName ? (/^(utc|gmt|z)$/i.test(zoneName) ? UTC : ianaZone(zoneName)) : UTC;
   if (!zone) throw new InputError("unknown-zone", { zone: zoneName }, where);
 
@@ -146,10 +151,13 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
     columns,
     columns.map(({ index }) => columnMark(table, index)),
   );
+  const timeIn = (cells: readonly string[]) => timeColumns.map((index) => cells[index]!.trim()).join(" ");
+  const order = orderOf(table, timeIn, options, notes);
   let previous = -Infinity;
   let unzoned = 0;
   eachRow(table.rows(), gathering.tally, (line, cells) => {
-    const instant = readInstant(cells[timeColumn]!, zone, previous);
+    const text = timeIn(cells);
+    const instant = readInstant(order ? isoDate(text, order) : text, zone, previous);
     if (!instant.ok) return gathering.reject(line, instant.reason);
     if (!instant.zoned) unzoned++;
     previous = instant.time;
@@ -161,11 +169,43 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
   return { station: { id: "", name: "" }, series, rejected: tally.ordered(), lines: tally.counts, codes, notes };
 }
 
+/** The column of times, by what was said or by name; a day and a clock time may stand in two columns. */
+function timeColumnsOf(headers: readonly Header[], said: readonly ColumnMatch[] | undefined): number[] {
+  const all = headers.flatMap((header, index) =>
+    (said ? said[index]!.as : kindOfColumn(header.name)) === "time" ? [index] : [],
+  );
+  const [date, time] = ["date", "time"].map((name) => all.find((index) => headers[index]!.name === name));
+  if (!said && date !== undefined && time !== undefined) return [date, time];
+  return said ? all.slice(0, 2) : all.slice(0, 1);
+}
+
+/** How dates that are not of ISO 8601 are read; undefined where there are none. Refuses to guess. */
+function orderOf(
+  table: CsvTable,
+  timeIn: (cells: readonly string[]) => string,
+  { dates, file }: CsvOptions,
+  notes: Message[],
+): DateOrder | undefined {
+  function* texts(): Generator<string> {
+    for (const row of table.rows()) if ("cells" in row) yield timeIn(row.cells);
+  }
+  const { sample, order, mixed } = datesIn(texts());
+  // Dates with the year first need no order, but may have strokes.
+  if (sample === undefined) return "dmy";
+  const text = sample.slice(0, 40);
+  if (!dates && !order)
+    throw new InputError(mixed ? "mixed-dates" : "ambiguous-dates", { text }, { file, line: table.headerLine });
+  const used = dates ?? order!;
+  notes.push(message("dates-read", { order: used, text }));
+  return used;
+}
+
+/** `notes`: where an assumed unit is told; "ask": none is assumed. */
 function unitFor(
   parameter: Parameter,
   header: Header,
   where: { file?: string; line: number },
-  notes: Message[],
+  notes: Message[] | "ask",
 ): string {
   const dimension = dimensionOf(parameter);
   if (header.unit && !header.zone) {
@@ -174,6 +214,7 @@ function unitFor(
     return header.unit;
   }
   if (header.zone) throw new InputError("unknown-unit", { name: header.name, unit: header.zone }, where);
+  if (notes === "ask") throw new InputError("unit-not-said", { name: header.name, parameter }, where);
   const assumed = defaultUnit(parameter);
   notes.push(message("assumed-unit", { name: header.name, assumed }));
   return assumed;

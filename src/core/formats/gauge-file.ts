@@ -1,3 +1,4 @@
+import { DAY } from "../gauge/series";
 import { InputError } from "../quantity/fault";
 import { type CsvOptions, readGaugeCsv } from "./gauge-csv";
 import { looksLikeRdb, readGaugeRdb } from "./gauge-rdb";
@@ -11,8 +12,22 @@ export type GaugeFormat = (typeof GAUGE_FORMATS)[number];
 const formatOf = (text: string): Exclude<GaugeFormat, "auto"> =>
   looksLikeWaterML2(text) ? "waterml2" : looksLikeRdb(text) ? "rdb" : "csv";
 
-/** Reads a gauge file of any format; with "auto" the text itself tells which. */
-export function readGaugeFile(text: string, options: CsvOptions & { format?: GaugeFormat } = {}): GaugeFile {
+/**
+ * Reads a gauge file of any format; with "auto" the text itself tells which. A record that begins after `now` (ms), by
+ * more than clocks and zones can differ, is refused: it is another year, or a forecast.
+ */
+export function readGaugeFile(
+  text: string,
+  options: CsvOptions & { format?: GaugeFormat; now?: number } = {},
+): GaugeFile {
+  const record = readAs(text, options);
+  const first = Math.min(...record.series.map(({ times }) => times[0]!));
+  if (options.now !== undefined && first > options.now + DAY)
+    throw new InputError("all-in-future", { first: new Date(first).toISOString() }, { file: options.file });
+  return record;
+}
+
+function readAs(text: string, options: CsvOptions & { format?: GaugeFormat }): GaugeFile {
   demandText(text, options.file);
   const stated = options.format ?? "auto";
   if (!GAUGE_FORMATS.includes(stated))

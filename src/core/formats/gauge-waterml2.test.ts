@@ -167,10 +167,10 @@ test("properties: whatever is done to a file, it is read or refused, never throw
 test("columns matched by hand: what names do not tell is told, and the rest is left alone", () => {
   const text = "when measured;Durchfluss;Pegel cm;remark\n2026-05-01 10:00;4,5;31;ok\n2026-05-01 11:00;4,7;32;ok\n";
   expect(previewCsv(text)).toEqual([
-    { name: "when measured", sample: "2026-05-01 10:00", match: { as: "leave" } },
-    { name: "Durchfluss", sample: "4,5", match: { as: "leave" } },
-    { name: "Pegel cm", sample: "31", match: { as: "leave", unit: "cm" } },
-    { name: "remark", sample: "ok", match: { as: "leave" } },
+    { name: "when measured", samples: ["2026-05-01 10:00", "2026-05-01 11:00"], match: { as: "leave" } },
+    { name: "Durchfluss", samples: ["4,5", "4,7"], match: { as: "leave" } },
+    { name: "Pegel cm", samples: ["31", "32"], match: { as: "leave", unit: "cm" } },
+    { name: "remark", samples: ["ok", "ok"], match: { as: "leave" } },
   ]);
   const file = readGaugeCsv(text, {
     columns: [{ as: "time" }, { as: "discharge", unit: "m3/s" }, { as: "stage", unit: "cm" }, { as: "leave" }],

@@ -15,6 +15,11 @@ export interface PairsFile {
   lines: LineCounts;
 }
 
+/** Are the pairs of a text bare numbers, without a header that names their units? */
+export function barePairs(text: string): boolean {
+  return text.trim() !== "" && csvTable(text).header.every((cell) => Number.isFinite(numberIn(cell)));
+}
+
 /**
  * Stage-discharge pairs from a CSV: columns by name and unit; two bare columns of numbers are stage, m, and discharge,
  * m3/s.

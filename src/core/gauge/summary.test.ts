@@ -60,6 +60,7 @@ test("the summary counts readings and gaps, with their ends", () => {
     unit: "degC",
     count: 24 * 799,
     missing: 24,
+    gaps: { count: 1, longest: 24 },
     min: 11,
     max: 11,
     first: "2024-01-01T00:00:00.000Z",
@@ -69,11 +70,18 @@ test("the summary counts readings and gaps, with their ends", () => {
     unit: "m",
     count: 0,
     missing: 0,
+    gaps: { count: 0, longest: 0 },
     min: null,
     max: null,
     first: null,
     last: null,
   });
+  // Rows that were never written are gaps as well.
+  const holed = seriesFrom(
+    "stage",
+    [0, 1, 2, 3, 10, 11, 12].map((k) => [k * HOUR, 1] as const),
+  );
+  expect(summariseSeries(holed)).toMatchObject({ missing: 0, gaps: { count: 1, longest: 7 } });
   expect(lastInstant(record)).toBe(end);
   expect(lastInstant({ ...record, series: [] })).toBeNull();
   expect(summariseGauge({ ...record, series: [] }).now).toBeNull();

@@ -71,7 +71,10 @@ export interface SeriesSummary {
   last: string | null;
   min: number | null;
   max: number | null;
+  /** Readings that the file holds as missing. */
   missing: number;
+  /** Stretches without a reading, missing or never written, and the longest of them, h. */
+  gaps: { count: number; longest: number };
 }
 
 export const seriesOf = (record: GaugeRecord, parameter: Parameter): Series | undefined =>
@@ -151,6 +154,19 @@ export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
   };
 }
 
+/** A step longer than this share of the usual one (the median) is a gap. */
+const GAP = 1.5;
+
+function gapsOf({ times, values }: Series): SeriesSummary["gaps"] {
+  const read = times.filter((_, k) => !Number.isNaN(values[k]!));
+  const steps = read.slice(1).map((time, k) => time - read[k]!);
+  const usual = Float64Array.from(steps).sort()[Math.floor(steps.length / 2)] ?? Infinity;
+  // Before the first reading and after the last one the gauge may have given none.
+  const ends = read.length > 0 ? [read[0]! - times[0]!, times.at(-1)! - read.at(-1)!] : [];
+  const long = [...steps, ...ends].filter((step) => step > GAP * usual);
+  return { count: long.length, longest: long.reduce((a, b) => Math.max(a, b), 0) / HOUR };
+}
+
 export function summariseSeries(series: Series): SeriesSummary {
   let count = 0;
   let min = Infinity;
@@ -171,6 +187,7 @@ export function summariseSeries(series: Series): SeriesSummary {
     min: count ? min : null,
     max: count ? max : null,
     missing: series.values.length - count,
+    gaps: gapsOf(series),
   };
 }
 

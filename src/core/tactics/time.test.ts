@@ -39,7 +39,8 @@ test("clear water is rested half an hour after a fish, coloured water not at all
 });
 
 test("catfish get a bait that lies still, walleye the bottom walked: neither gets near, middle, far", () => {
-  const of = (id: string, style: "rove" | "wait" = "rove") => timeFor(hole, { ...look, style, species: speciesById(id) });
+  const of = (id: string, style: "rove" | "wait" = "rove") =>
+    timeFor(hole, { ...look, style, species: speciesById(id) });
   for (const id of ["channel-catfish", "flathead-catfish", "barbel"]) {
     expect(of(id)).toMatchObject({ drill: "soak", casts: 1, minutes: 20, rest: 0 });
     expect(of(id, "wait")).toMatchObject({ casts: 3, minutes: 60 });

@@ -1,10 +1,4 @@
-import type { ColumnMatch } from "../../core/formats/gauge-csv";
-
-export interface PreviewColumn {
-  name: string;
-  sample: string;
-  match: ColumnMatch;
-}
+import type { ColumnMatch, PreviewColumn } from "../../core/formats/gauge-csv";
 
 /** Files with the same header are of the same kind: their matching is remembered by it. */
 export const signatureOf = (columns: readonly PreviewColumn[]): string =>

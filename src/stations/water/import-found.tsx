@@ -25,6 +25,12 @@ const SHOWN: Partial<Record<Parameter, Shown>> = {
   turbidity: "turbidity",
 };
 
+/** How many stretches have no reading, and the longest of them. */
+const gapWords = ({ count, longest }: SeriesSummary["gaps"]): string =>
+  count === 0
+    ? "none"
+    : `${figureText(count, 0)}${count > 1 ? ", longest" : ","} ${longest < 48 ? `${figureText(longest, longest < 10 ? 1 : 0)} h` : `${figureText(longest / 24, 0)} days`}`;
+
 function columnsIn(system: UnitSystem): ColumnDef<SeriesSummary>[] {
   const value = (x: number | null, { parameter, unit }: SeriesSummary) => {
     const kind = SHOWN[parameter];
@@ -33,7 +39,7 @@ function columnsIn(system: UnitSystem): ColumnDef<SeriesSummary>[] {
   return [
     { id: "series", header: "Series", cell: ({ row }) => NAMES[row.original.parameter] },
     { id: "count", header: "Readings", cell: ({ row }) => figureText(row.original.count, 0) },
-    { id: "missing", header: "Gaps", cell: ({ row }) => figureText(row.original.missing, 0) },
+    { id: "missing", header: "Gaps", cell: ({ row }) => gapWords(row.original.gaps) },
     { id: "min", header: "Least", cell: ({ row }) => value(row.original.min, row.original) },
     { id: "max", header: "Most", cell: ({ row }) => value(row.original.max, row.original) },
   ];

@@ -29,13 +29,14 @@ const give = async (name: string, text: string) => {
   return user;
 };
 const closed = jest.fn();
+let shown: ReturnType<typeof render>;
 beforeEach(async () => {
   closed.mockClear();
   routes.length = 0;
   await database().delete();
   await database().open();
   useSettings.setState({ columns: {}, system: "metric", station: null });
-  render(<ImportGauge open onOpenChange={closed} stations={[]} />);
+  shown = render(<ImportGauge open onOpenChange={closed} stations={[]} />);
 });
 
 const GOOD =
@@ -77,9 +78,61 @@ test("a file that cannot be read is told with its line; columns that do not tell
   await user.click(screen.getByRole("combobox", { name: "Unit of Pegel cm" }));
   await user.click(await screen.findByRole("option", { name: "cm" }));
   await user.click(screen.getByRole("button", { name: "Read it so" }));
-  expect(await screen.findByRole("row", { name: "stage 2 0 0.60 m 0.61 m" })).toBeInTheDocument();
+  expect(await screen.findByRole("row", { name: "stage 2 none 0.60 m 0.61 m" })).toBeInTheDocument();
   expect(Object.values(useSettings.getState().columns)).toHaveLength(1);
   // The next of its kind is read so by itself.
   await give("odd-2.csv", odd.replace("61", "75"));
-  expect(await screen.findByRole("row", { name: "stage 2 0 0.60 m 0.75 m" })).toBeInTheDocument();
+  expect(await screen.findByRole("row", { name: "stage 2 none 0.60 m 0.75 m" })).toBeInTheDocument();
+});
+
+const hours = (values: readonly (string | number)[], day = 3, month = 4) =>
+  values.map((value, k) => `${month}/${day}/2026 ${k}:00,${value}`).join("\n");
+
+test("dates that could have the day or the month first are asked about, on the first rows; the answer holds", async () => {
+  const user = await give("odd.csv", `time,flow (cfs)\n${hours([90, 91, 92])}\n`);
+  expect(await screen.findByRole("alert")).toHaveTextContent(/could have the day or the month first/);
+  expect(screen.queryByRole("button", { name: "Keep this record" })).toBeNull();
+  expect(screen.getByRole("button", { name: /^Day first.*Mar.*2026/ })).toBeInTheDocument();
+  await user.click(screen.getByRole("button", { name: /^Month first.*Apr.*2026/ }));
+  expect(await screen.findByText(/were read with the month first/)).toBeInTheDocument();
+  await user.click(screen.getByRole("button", { name: "Keep this record" }));
+  await waitFor(() => expect(closed).toHaveBeenCalledWith(false));
+  const [series] = await database().series.toArray();
+  expect(new Date(series!.times[0]!).getMonth()).toBe(3);
+});
+
+test("a column without a unit is asked for; what is out of line is marked and can be left out", async () => {
+  const rows = [4, 4.1, 40, 4.1, 4].map((q, k) => `2026-05-01T0${k}:00Z,${q},0.5`).join("\n");
+  const user = await give("bare.csv", `time,flow,stage (m)\n${rows}\n`);
+  expect(await screen.findByRole("alert")).toHaveTextContent(/“flow” names no unit: say which it is in/);
+  expect(screen.getByRole("button", { name: "Read it so" })).toBeDisabled();
+  await user.click(screen.getByRole("combobox", { name: "Unit of flow" }));
+  await user.click(await screen.findByRole("option", { name: "m3/s" }));
+  await user.click(screen.getByRole("button", { name: "Read it so" }));
+  expect(await screen.findByText(/discharge 40.* m³\/s between readings of 4\.1/)).toBeInTheDocument();
+  await user.click(screen.getByRole("checkbox", { name: /Leave it out/ }));
+  await user.click(screen.getByRole("button", { name: "Keep this record" }));
+  await waitFor(() => expect(closed).toHaveBeenCalledWith(false));
+  const flow = (await database().series.toArray()).find(({ parameter }) => parameter === "discharge");
+  expect([...flow!.values]).toEqual([4, 4.1, NaN, 4.1, 4]);
+});
+
+test("a record taken in again goes to its own gauge by itself; one that lies in the future is refused", async () => {
+  const rows = Array.from({ length: 12 }, (_, k) => `2026-05-01T${String(k).padStart(2, "0")}:00Z,${4 + k / 10}`);
+  const text = `time,discharge (m3/s)\n${rows.join("\n")}\n`;
+  const user = await give("weir.csv", text);
+  await user.click(await screen.findByRole("button", { name: "Keep this record" }));
+  await waitFor(() => expect(closed).toHaveBeenCalledWith(false));
+  shown.unmount();
+  const stations = await database().stations.toArray();
+  render(<ImportGauge open onOpenChange={closed} stations={stations} />);
+  await give("another name.csv", text.replace("4.5", "4.6"));
+  expect(await screen.findByRole("combobox", { name: /^Goes to \(known by/ })).toHaveTextContent("weir");
+  await user.click(screen.getByRole("button", { name: "Keep this record" }));
+  await waitFor(() => expect(closed).toHaveBeenCalledTimes(2));
+  expect(await database().stations.count()).toBe(1);
+  await give("later.csv", `time,discharge (m3/s)\n2099-01-01T00:00Z,3\n`);
+  expect(await screen.findByRole("alert")).toHaveTextContent(
+    "The whole record lies in the future: it begins on 2099-01-01.",
+  );
 });

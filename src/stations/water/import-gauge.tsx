@@ -3,6 +3,8 @@ import { NotKept } from "../not-kept";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { z } from "zod";
+import { nameOfFile } from "../../core/formats/file-name";
+import type { LoneJump } from "../../core/gauge/lone-jumps";
 import type { StationRecord } from "../../core/book/records";
 import { act } from "../../state/act";
 import { useSettings } from "../../state/settings";
@@ -11,12 +13,11 @@ import { FileField } from "../../widgets/file-field";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
-import { FaultNote } from "../../widgets/fault-note";
 import { TextField } from "../../widgets/field";
 import { LATITUDE, LONGITUDE, numberEntry, optional, textEntry } from "../../words/entry";
-import { signatureOf } from "./column-match";
+import { ImportAsked, type Said } from "./import-asked";
 import { ImportFound } from "./import-found";
-import { MatchColumns } from "./match-columns";
+import { LoneJumps } from "./lone-jumps";
 import { keepOpened, useGaugeImport } from "./use-gauge-import";
 
 const NEW = "new";
@@ -57,21 +58,30 @@ function Importing({ stations, onDone }: { stations: readonly StationRecord[]; o
   const router = useRouter();
   const set = useSettings((settings) => settings.set);
   const [zone, setZone] = useState(ownZone);
-  const { busy, opened, fault, matching, match, read } = useGaugeImport();
+  const { busy, opened, fault, matching, asksDates, match, read } = useGaugeImport();
+  const [without, setWithout] = useState<readonly LoneJump[]>([]);
   const form = useEntryForm(schema, { target: NEW, name: "", latitude: "", longitude: "" });
   const saving = useSave(onDone);
   const own = stations.filter((station) => !station.demo);
   const found = opened?.found;
 
   const take = async (files: readonly File[]) => {
-    const next = await read(files, zone);
-    if (next.found && !form.getValues("name"))
-      form.setValue("name", next.found.summary.station.name || files[0]!.name.replace(/\.[^.]+$/, ""));
+    setWithout([]);
+    settle(await read(files, zone));
   };
+  /** What was read goes to the gauge that it is a record of, or is called as its file is. */
+  const settle = ({ found: next, files }: { found: typeof found; files: readonly File[] }) => {
+    if (!next) return;
+    form.setValue("target", next.sameAs && own.some(({ id }) => id === next.sameAs) ? next.sameAs : NEW);
+    if (!form.getValues("name")) form.setValue("name", next.summary.station.name || nameOfFile(files[0]!.name));
+  };
+  const reread = async (said: Said) =>
+    settle(await read(opened!.files, zone, { match: opened!.options.columns, dates: opened!.options.dates, ...said }));
   const keep = form.handleSubmit(({ target, name, latitude, longitude }) =>
     saving.save(async () => {
       const station = target === NEW ? undefined : target;
-      const id = await keepOpened(opened!, { station, name: name || "My gauge", zone, latitude, longitude });
+      const to = { station, name: name || "My gauge", zone, latitude, longitude };
+      const id = await keepOpened(opened!, to, without);
       set({ station: id });
       router.push("/water");
       return undefined;
@@ -92,37 +102,28 @@ function Importing({ stations, onDone }: { stations: readonly StationRecord[]; o
           label="Zone of clock times without an offset"
           value={zone}
           onChange={(event) => setZone(event.target.value)}
-          onBlur={() => found && act(() => read(opened.files, zone))}
+          onBlur={() => found && act(() => reread({}))}
           hint="Such as Europe/Dublin or America/Chicago"
         />
       </div>
       {(busy || saving.busy) && <p role="status">{saving.busy ? "Keeping …" : "Reading …"}</p>}
-      {fault && (
-        <FaultNote
-          message={fault}
-          todo={
-            matching
-              ? "Nothing was changed. Say below what the columns hold, or choose another file."
-              : "Nothing was changed. Mend the file or choose another."
-          }
-        />
-      )}
-      {matching && opened?.columns && (
-        <MatchColumns
-          key={signatureOf(opened.columns)}
-          columns={opened.columns}
-          busy={busy}
-          onMatch={(given) => act(() => read(opened.files, zone, given))}
-        />
-      )}
+      <ImportAsked
+        opened={opened}
+        fault={fault}
+        matching={matching}
+        asksDates={asksDates}
+        busy={busy}
+        onSay={(said) => act(() => reread(said))}
+      />
       {found && (
         <form noValidate className="grid gap-4" onSubmit={(event) => act(() => keep(event))}>
           <ImportFound found={found} onMatch={(opened.columns?.length ?? 0) > 1 && !matching ? match : undefined} />
+          <LoneJumps jumps={found.jumps} without={without} onWithout={setWithout} />
           {own.length > 0 && (
             <FormSelect
               form={form}
               name="target"
-              label="Goes to"
+              label={found.sameAs ? "Goes to (known by its readings or its name)" : "Goes to"}
               choices={[
                 { value: NEW, label: "A new gauge" },
                 ...own.map((station) => ({ value: station.id, label: station.name })),

@@ -1,10 +1,9 @@
 "use client";
 import { useState } from "react";
-import type { ColumnMatch } from "../../core/formats/gauge-csv";
+import type { ColumnMatch, PreviewColumn } from "../../core/formats/gauge-csv";
 import type { Parameter } from "../../core/gauge/series";
 import { Button } from "../../widgets/button";
 import { Select } from "../../widgets/select";
-import type { PreviewColumn } from "./column-match";
 
 const MEANINGS: readonly { value: ColumnMatch["as"]; label: string }[] = [
   { value: "leave", label: "Leave out" },
@@ -22,9 +21,9 @@ const UNITS: Partial<Record<Parameter, readonly string[]>> = {
   turbidity: ["NTU", "FNU"],
   airPressure: ["hPa", "inHg", "mmHg"],
 };
-/** The unit that the header names, where it fits; otherwise the first that does. */
+/** The unit that the header names, where it fits; otherwise it is asked for. */
 const unitOf = (parameter: Parameter, named: string | undefined): string | undefined =>
-  UNITS[parameter]?.find((unit) => unit === named) ?? UNITS[parameter]?.[0];
+  UNITS[parameter]?.find((unit) => unit === named);
 
 /** Columns offered at most. */
 const MOST = 40;
@@ -44,12 +43,15 @@ export function MatchColumns({
     setMatch((all) => all.map((one, n) => (n === k ? { ...one, ...part } : one)));
   const times = match.filter((one) => one.as === "time").length;
   const measures = match.filter((one) => one.as !== "time" && one.as !== "leave");
+  const bare = match.findIndex((one) => one.as !== "time" && one.as !== "leave" && !one.unit);
   const fault =
-    times !== 1
-      ? "Say which one column is the time."
+    times === 0 || times > 2
+      ? "Say which column is the time, or which two are its day and its clock time."
       : measures.length === 0
         ? "Say which column holds a reading."
-        : undefined;
+        : bare >= 0
+          ? `Say which unit ${columns[bare]!.name || `column ${bare + 1}`} is in.`
+          : undefined;
   return (
     <section className="rounded-md border border-line p-3">
       <h3>What the columns hold</h3>
@@ -62,7 +64,7 @@ export function MatchColumns({
             <li key={k} className="grid grid-cols-[1fr_1fr] items-center gap-2 sm:grid-cols-[1.4fr_1.2fr_0.8fr]">
               <span className="min-w-0">
                 <span className="block truncate font-semibold">{column.name || `column ${k + 1}`}</span>
-                <span className="block truncate text-sm text-soft">such as {column.sample || "nothing"}</span>
+                <span className="block truncate text-sm text-soft">such as {column.samples[0] || "nothing"}</span>
               </span>
               <Select
                 label={`What ${column.name || `column ${k + 1}`} holds`}
@@ -77,7 +79,8 @@ export function MatchColumns({
                 <Select
                   label={`Unit of ${column.name || `column ${k + 1}`}`}
                   hideLabel
-                  value={own.unit ?? units[0]!}
+                  value={own.unit ?? ""}
+                  placeholder="which unit?"
                   onChange={(unit) => change(k, { unit })}
                   choices={units.map((unit) => ({ value: unit, label: unit }))}
                 />
@@ -94,9 +97,7 @@ export function MatchColumns({
           onClick={() =>
             onMatch(
               match.map((one) =>
-                one.as === "leave" || one.as === "time"
-                  ? { as: one.as }
-                  : { as: one.as, unit: one.unit ?? UNITS[one.as]?.[0] },
+                one.as === "leave" || one.as === "time" ? { as: one.as } : { as: one.as, unit: one.unit },
               ),
             )
           }

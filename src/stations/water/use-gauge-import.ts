@@ -1,6 +1,8 @@
 "use client";
 import { useState } from "react";
-import type { ColumnMatch, CsvOptions } from "../../core/formats/gauge-csv";
+import type { DateOrder } from "../../core/formats/date-order";
+import type { ColumnMatch, CsvOptions, PreviewColumn } from "../../core/formats/gauge-csv";
+import type { LoneJump } from "../../core/gauge/lone-jumps";
 import { message } from "../../core/quantity/message";
 import type { Fault } from "../../core/quantity/fault";
 import { valueOf } from "../../state/query";
@@ -8,7 +10,7 @@ import { useSettings } from "../../state/settings";
 import { waterWorker } from "../../store/water-client";
 import type { GaugeImport } from "../../store/water-api";
 import { tellFault } from "../../words/messages";
-import { type PreviewColumn, remembering, signatureOf } from "./column-match";
+import { remembering, signatureOf } from "./column-match";
 
 /** Faults that matching the columns by hand may mend. */
 const MATCHABLE = new Set([
@@ -18,7 +20,11 @@ const MATCHABLE = new Set([
   "wrong-unit",
   "wrong-columns",
   "no-readings",
+  "unit-not-said",
 ]);
+
+/** Faults that saying the order of dates mends. */
+const DATED = new Set(["ambiguous-dates", "mixed-dates"]);
 
 /** What was read of the files chosen last. */
 interface Opened {
@@ -39,11 +45,15 @@ export function useGaugeImport() {
   const [opened, setOpened] = useState<Opened | undefined>();
   const [matching, setMatching] = useState(false);
 
-  async function read(files: readonly File[], zone: string, match?: readonly ColumnMatch[]): Promise<Opened> {
+  async function read(
+    files: readonly File[],
+    zone: string,
+    { match, dates }: { match?: readonly ColumnMatch[]; dates?: DateOrder } = {},
+  ): Promise<Opened> {
     setBusy(true);
     let next: Opened;
     try {
-      next = await open(files, zone, match ?? undefined, remembered);
+      next = await open(files, { zone, dates, columns: match }, remembered);
       if (match && next.columns && next.found)
         set({ columns: remembering(remembered, signatureOf(next.columns), match) });
     } catch {
@@ -62,6 +72,8 @@ export function useGaugeImport() {
     opened,
     fault: opened?.fault && faultIn(opened, opened.fault, system),
     matching,
+    /** The order of the dates is asked for, or was said. */
+    asksDates: opened !== undefined && (DATED.has(opened.fault?.code ?? "") || opened.options.dates !== undefined),
     match: () => setMatching(true),
     read,
     forget: () => {
@@ -77,13 +89,12 @@ const faultIn = ({ files }: Opened, fault: Fault, system: "metric" | "us"): stri
 
 async function open(
   files: readonly File[],
-  zone: string,
-  match: readonly ColumnMatch[] | undefined,
+  { columns: match, ...said }: CsvOptions,
   remembered: Record<string, ColumnMatch[]>,
 ): Promise<Opened> {
   const preview = await waterWorker.ask(async (api) => api.columns(files[0]!));
   const known = match ?? (preview.ok ? remembered[signatureOf(preview.value)] : undefined);
-  const options = { zone, columns: known };
+  const options = { ...said, columns: known, askUnits: true };
   const answer = await waterWorker.ask(async (api) => api.open(files, options));
   return {
     files,
@@ -101,4 +112,5 @@ async function open(
 export const keepOpened = async (
   { files, options }: Pick<Opened, "files" | "options">,
   target: { station?: string; name: string; zone: string; latitude: number | null; longitude: number | null },
-): Promise<string> => valueOf(await waterWorker.ask(async (api) => api.keep(files, options, target)));
+  without: readonly LoneJump[],
+): Promise<string> => valueOf(await waterWorker.ask(async (api) => api.keep(files, options, target, without)));

@@ -10,7 +10,7 @@ import { FormArea, FormField, useEntryForm } from "../../widgets/form";
 import { Dialog } from "../../widgets/dialog";
 import { EntryForm } from "../entry-form";
 import { BandEditor } from "./band-editor";
-import { knowledgeOf, ratingWords, waterEntries, waterSchema } from "./water-entries";
+import { knowledgeOf, PAIRS_HEADER, ratingWords, waterEntries, waterSchema } from "./water-entries";
 
 /**
  * What the angler knows of a water beyond its gauge: height, dam, full pool, tide, rating, and where it fishes well.
@@ -77,7 +77,7 @@ export function WaterDialog({
           form={form}
           name="pairs"
           label="Rating: measured pairs of stage and discharge, a line each"
-          placeholder={"stage (m), discharge (m3/s)\n0.42, 1.9"}
+          placeholder={`${PAIRS_HEADER[system]}\n${system === "us" ? "1.38, 67" : "0.42, 1.9"}`}
           hint={ratingWords(form.watch("pairs"), system)}
         />
         {reach && (

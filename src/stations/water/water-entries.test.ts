@@ -22,6 +22,7 @@ test("what is known goes into the fields and comes back as it was", () => {
     constituents: [{ name: "M2", amplitude: 1.2, phase: 145 }],
     gaugings: [0.3, 0.5, 0.8, 1.1].map((stage) => ({ stage, discharge: 10 * stage ** 2 })),
   };
+  const typed = ["stage (m), discharge (m3/s)", ...water.gaugings.map((one) => `${one.stage}, ${one.discharge}`)];
   const entries = waterEntries(station, water, undefined, "metric");
   expect(entries).toMatchObject({ latitude: "53.2", longitude: "−7.4", altitude: "120 m", oneIn: "10" });
   const back = knowledgeOf(waterSchema("metric").parse(entries), new Set(Object.keys(entries)), undefined);
@@ -33,7 +34,25 @@ test("what is known goes into the fields and comes back as it was", () => {
     beachSlope: 0.1,
     constituents: water.constituents,
     gaugings: water.gaugings,
+    gaugingsText: typed.join("\n"),
   });
+});
+
+test("pairs of a rating stay as they were typed, with their units, whoever looks at them; bare ones are in the units of who types", () => {
+  const feet = "stage (ft), discharge (cfs)\n1.0, 30\n1.5, 74\n2.0, 145\n3.0, 370";
+  const kept = knowledgeOf(waterSchema("us").parse({ ...empty, pairs: feet }), new Set(["pairs"]), undefined).water;
+  // 1 ft is 0.3048 m, 1 cfs 0.028316846592 m3/s (international foot).
+  expect(kept.gaugings![0]!.stage).toBeCloseTo(0.3048, 10);
+  expect(kept.gaugings![0]!.discharge).toBeCloseTo(30 * 0.028316846592, 10);
+  const known = { ...blankWater("s"), ...kept };
+  for (const system of ["us", "metric"] as const)
+    expect(waterEntries(station, known, undefined, system).pairs).toBe(feet);
+  const bare = feet.split("\n").slice(1).join("\n");
+  const inFeet = knowledgeOf(waterSchema("us").parse({ ...empty, pairs: bare }), new Set(["pairs"]), undefined).water;
+  expect(inFeet).toEqual(kept);
+  const inMetres = knowledgeOf(parsed({ pairs: bare }).data!, new Set(["pairs"]), undefined).water;
+  expect(inMetres.gaugings![0]).toEqual({ stage: 1, discharge: 30 });
+  expect(inMetres.gaugingsText).toMatch(/^stage \(m\), discharge \(m3\/s\)\n1\.0, 30/);
 });
 
 test("only what was touched is written: what another page says of the rest stays", () => {

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import type { ReachRecord, StationRecord, WaterRecord } from "../../core/book/records";
-import { readPairs } from "../../core/formats/rating-csv";
+import { LONGEST_PAIRS, type ReachRecord, type StationRecord, type WaterRecord } from "../../core/book/records";
+import { barePairs, readPairs } from "../../core/formats/rating-csv";
 import { fitRating, type Gauging } from "../../core/gauge/rating";
 import { readConstituents } from "../../core/gauge/tide";
 import { kinematicLag } from "../../core/gauge/transfer";
@@ -14,7 +14,11 @@ import { entryText, entryUnit, figureText, showText, type UnitSystem } from "../
 /** What is typed of a water, and how it becomes what is kept. */
 
 const LONGEST_LAG = 240;
-const PAIRS_HEADER = "stage (m), discharge (m3/s)";
+/** Heads the pairs of who thinks in those units; kept with them, so that they stay what they were. */
+export const PAIRS_HEADER: Record<UnitSystem, string> = {
+  metric: "stage (m), discharge (m3/s)",
+  us: "stage (ft), discharge (cfs)",
+};
 
 /** A text that a reader turns into data, or refuses with its fault. */
 const readBy = <T>(read: (text: string) => T, system: UnitSystem) =>
@@ -25,13 +29,21 @@ const readBy = <T>(read: (text: string) => T, system: UnitSystem) =>
     return z.NEVER;
   });
 
-/** Pairs of a rating that can be fitted; none where nothing is written. */
-function gaugingsOf(text: string): Gauging[] {
-  if (text.trim() === "") return [];
+/** Pairs of a rating that can be fitted, and the text that they are kept as, which names its units. */
+interface TypedPairs {
+  gaugings: Gauging[];
+  text: string;
+}
+
+/** Without a header they are in the units of who typed them; none where nothing is written. */
+function pairsIn(typed: string, system: UnitSystem): TypedPairs {
+  if (typed.trim() === "") return { gaugings: [], text: "" };
+  const text = barePairs(typed) ? `${PAIRS_HEADER[system]}\n${typed.trim()}` : typed.trim();
+  if (text.length > LONGEST_PAIRS) throw new InputError("too-many-pairs", { most: LONGEST_PAIRS });
   const { gaugings, rejected } = readPairs(text);
   if (rejected[0]) throw new InputError(rejected[0].reason.code, rejected[0].reason.values, { line: rejected[0].line });
   fitRating(gaugings);
-  return gaugings;
+  return { gaugings, text };
 }
 
 export const waterSchema = (system: UnitSystem) => {
@@ -53,7 +65,7 @@ export const waterSchema = (system: UnitSystem) => {
         numberEntry({ low: 0.1, high: 10_000, beyond: "A number from 0.1 to 10000, such as 10 for one in ten." }),
       ),
       tide: readBy(readConstituents, system),
-      pairs: readBy(gaugingsOf, system),
+      pairs: readBy((text) => pairsIn(text, system), system),
       areaRatio: optional(numberEntry({ low: 0, open: true, high: 1000, beyond: "A number above 0, such as 0.4." })),
       lag: optional(numberEntry({ low: -LONGEST_LAG, high: LONGEST_LAG, beyond: `Hours within ±${LONGEST_LAG}.` })),
       distance: optional(quantityEntry("length", entryUnit("distance", system))),
@@ -97,15 +109,19 @@ export function waterEntries(
     fullPool: quantity(water.fullPool, "depth"),
     oneIn: bare(water.beachSlope === null ? null : 1 / water.beachSlope, 3),
     tide: water.constituents.map((one) => `${one.name} ${one.amplitude} ${one.phase}`).join("\n"),
-    pairs: water.gaugings.length
-      ? [PAIRS_HEADER, ...water.gaugings.map((one) => `${one.stage}, ${one.discharge}`)].join("\n")
-      : "",
+    pairs: pairsText(water),
     areaRatio: bare(reach?.transfer?.areaRatio, 6),
     lag: bare(reach?.transfer?.lag, 3),
     distance: "",
     speed: "",
   };
 }
+
+/** The pairs as they were typed; of a book that kept only their figures, those, in metres. */
+const pairsText = ({ gaugings, gaugingsText }: WaterRecord): string =>
+  gaugings.length === 0
+    ? ""
+    : (gaugingsText ?? [PAIRS_HEADER.metric, ...gaugings.map((one) => `${one.stage}, ${one.discharge}`)].join("\n"));
 
 type Known = WaterKnowledge["water"];
 
@@ -124,7 +140,7 @@ export function knowledgeOf(
     ...(touched.has("fullPool") && { fullPool: values.fullPool }),
     ...(touched.has("oneIn") && { beachSlope: values.oneIn === null ? null : 1 / values.oneIn }),
     ...(touched.has("tide") && { constituents: values.tide }),
-    ...(touched.has("pairs") && { gaugings: values.pairs }),
+    ...(touched.has("pairs") && { gaugings: values.pairs.gaugings, gaugingsText: values.pairs.text }),
     ...(bands && { bands }),
   };
   const placed = touched.has("latitude") || touched.has("longitude");
@@ -146,7 +162,7 @@ function transferOf({ areaRatio, lag, distance, speed }: WaterValues): WaterKnow
 export function ratingWords(text: string, system: UnitSystem): string | undefined {
   if (text.trim() === "")
     return "Gives discharge where the gauge has only stage, and stage where it has only discharge.";
-  const found = answer(() => fitRating(gaugingsOf(text)));
+  const found = answer(() => fitRating(pairsIn(text, system).gaugings));
   if (!found.ok) return undefined;
   const { C, h0, b, count, standardError, maxGauged } = found.value;
   const error = standardError === null ? "; a fourth would tell its error" : `, ±${Math.round(standardError * 100)} %`;

@@ -13,6 +13,7 @@ export const LINES: Words = {
   "impossible-pair": () => "no river has such a stage or discharge",
   "short-line": (p) => `the line has ${p.length} of ${p.wanted} cells`,
   "no-offset": (p) => `${p.unzoned} times have no offset and no zone was stated: they were read as UTC.`,
+  "dates-read": (p) => `Dates such as ${p.text} were read with the ${p.order === "dmy" ? "day" : "month"} first.`,
   "assumed-unit": (p) => `Column “${p.name}” names no unit: ${p.assumed} was taken.`,
   "assumed-metres": (p) => `Column “${p.name}” names no unit: m was taken.`,
   "other-station": (p) => `the line belongs to station ${p.rowSite}, not ${p.site}`,

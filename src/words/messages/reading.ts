@@ -9,6 +9,7 @@ export const READING: Words = {
   "part-not-json": (p) => `${p.path}${p.line ? `, line ${p.line}` : ""} is not JSON.`,
   "request-not-json": (p) => `The request is not JSON: ${p.message}`,
   "no-readings": (p, say) => `The file holds no usable reading${firstRefused(p, say)}.`,
+  "too-many-pairs": (p) => `The pairs are longer than ${p.most} characters.`,
   "no-pairs": (p, say) => `The file holds no usable pair${firstRefused(p, say)}.`,
   "no-known-column": (p) =>
     `No column gives discharge, stage, water temperature or turbidity. The columns are: ${columns(p.columns)}.`,
@@ -17,6 +18,11 @@ export const READING: Words = {
     `No column is named as a time (time, datetime, timestamp). The columns are: ${columns(p.columns)}.`,
   "no-depth-column": (p) => `No column is named as a depth or a height of the bed. The columns are: ${p.names}.`,
   "no-named-column": (p) => `No column is named as ${p.parameter}. The columns are: ${columns(p.columns)}.`,
+  "ambiguous-dates": (p) => `Dates such as ${p.text} could have the day or the month first: say which.`,
+  "mixed-dates": (p) =>
+    `Some dates, such as ${p.text}, can only have the day first, and others only the month: say which counts; the others will be refused.`,
+  "unit-not-said": (p) => `Column “${p.name}” names no unit: say which it is in.`,
+  "all-in-future": (p) => `The whole record lies in the future: it begins on ${String(p.first).slice(0, 10)}.`,
   "no-place-columns": (p) =>
     `No two columns give a place (latitude and longitude, easting and northing, or x and y). The columns are: ${p.names}.`,
   "unknown-zone": (p) => `“${p.zone}” is not a time zone known here.`,
