@@ -8,7 +8,7 @@ import { show } from "../words/quantity";
 import type { River } from "../state/use-river";
 import { useSettings } from "../state/settings";
 import { useDemoClock } from "../state/clock";
-import { ARROW, clarityWords, clock, dayAndTime, dayOnly, exceedanceInWords, trendWords } from "../words/river";
+import { ARROW, clarityWords, clock, dayAndTime, dayOnly, seasonWords, trendWords } from "../words/river";
 import { laterDialog } from "../widgets/later";
 
 const BookDialog = laterDialog(() => import("./book-dialog").then((one) => one.BookDialog));
@@ -81,7 +81,7 @@ function NowCells({ now, stale }: { now: GaugeNow; stale: boolean }) {
           </>
         }
         sub={stale ? `last read ${dayOnly(now.at)}` : trendWords(now)}
-        title={now.exceedance === null ? undefined : exceedanceInWords(now.exceedance)}
+        title={seasonWords(now)}
       />
       <Cell className="shrink-0" main={clarity.word} sub={clarity.seen} />
       <Cell className="hidden md:block" main={show(now.waterTemperature, "temperature", system).text} sub="water" />

@@ -1,6 +1,6 @@
 import type { GaugeNow } from "../core/gauge/summary";
 import { rgb } from "../widgets/colours";
-import { clarityWords, exceedanceInWords, seenTo, clock, moment, trendWords } from "./river";
+import { clarityWords, seasonMissing, seasonWords, seenTo, clock, moment, trendWords } from "./river";
 
 const now: GaugeNow = {
   at: "2026-05-01T00:00:00Z",
@@ -12,6 +12,7 @@ const now: GaugeNow = {
   visibleDepth: 1.3,
   clarity: "clear",
   exceedance: 0.4,
+  seasonYears: 4,
   trend: "falling",
   ratePerHour: -0.01,
   trendHours: 31,
@@ -45,12 +46,17 @@ test("a moment near now, as said aloud: today, tomorrow, a weekday, then a date"
   expect(moment(at(60, 4), now)).toMatch(/2027/);
 });
 
+const of = (exceedance: number, seasonYears = 3) => seasonWords({ ...now, exceedance, seasonYears });
+
 test("both conventions in one sentence: exceeded 5 % of the time is very high, 95 % very low", () => {
-  expect(exceedanceInWords(0.05)).toBe("very high for the season: exceeded only 5 % of the time");
-  expect(exceedanceInWords(0.2)).toMatch(/^high/);
-  expect(exceedanceInWords(0.5)).toMatch(/^usual/);
-  expect(exceedanceInWords(0.8)).toMatch(/^low/);
-  expect(exceedanceInWords(0.95)).toMatch(/^very low/);
+  expect(of(0.05)).toBe("very high for the season: exceeded only 5 % of the time");
+  expect(of(0.2)).toMatch(/^high/);
+  expect(of(0.5)).toMatch(/^usual/);
+  expect(of(0.8)).toMatch(/^low/);
+  expect(of(0.95)).toMatch(/^very low/);
+  // Of two years nobody can say what is usual: it says how much it takes.
+  expect(of(0.05, 2)).toBeUndefined();
+  expect(seasonMissing({ ...now, exceedance: 0.05, seasonYears: 2 })).toMatch(/^2 of the 3 years/);
 });
 
 test("how deep the bed is seen, by the marks of the angler's own body (common practice, no source)", () => {

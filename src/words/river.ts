@@ -1,7 +1,8 @@
 import { showText, type UnitSystem } from "./quantity";
 import { bodyMarkAt } from "../core/gauge/clarity";
+import { LEAST_YEARS } from "../core/gauge/exceedance";
 import { DAY } from "../core/gauge/series";
-import type { GaugeNow } from "../core/gauge/summary";
+import { type GaugeNow, usualExceedance } from "../core/gauge/summary";
 
 /** "seen to the knee" of an angler of that height, m. */
 export function seenTo(visibleDepth: number, height?: number): string {
@@ -83,7 +84,7 @@ export const dayInUtc = (time: number): string =>
   }).format(new Date(time));
 
 /** Both hydrological conventions in one plain sentence, so that nobody must know which is meant. */
-export function exceedanceInWords(fraction: number): string {
+function exceedanceInWords(fraction: number): string {
   const percent = Math.round(fraction * 100);
   if (percent <= 10) return `very high for the season: exceeded only ${percent} % of the time`;
   if (percent <= 30) return `high for the season: exceeded ${percent} % of the time`;
@@ -91,6 +92,18 @@ export function exceedanceInWords(fraction: number): string {
   if (percent < 90) return `low for the season: exceeded ${percent} % of the time`;
   return `very low for the season: exceeded ${percent} % of the time`;
 }
+
+/** How the flow stands to the season's; undefined where the record has not seen enough of it. */
+export function seasonWords(now: GaugeNow): string | undefined {
+  const share = usualExceedance(now);
+  return share === null ? undefined : exceedanceInWords(share);
+}
+
+/** Why the season's share is not given. */
+export const seasonMissing = (now: GaugeNow): string =>
+  now.exceedance === null
+    ? "no record of discharge"
+    : `${now.seasonYears} of the ${LEAST_YEARS} years of record it takes for this time of year`;
 
 /** The river as a session or a catch keeps it. */
 export const stateWords = (
@@ -122,7 +135,8 @@ export function nowWords(
         : `${showText(now.stage, "depth", system)} on the gauge and ${trendWords(now)}; it gives no discharge`
       : `${showText(now.discharge, "discharge", system)} and ${trendWords(now)}`,
   ];
-  if (now.exceedance !== null) parts.push(exceedanceInWords(now.exceedance));
+  const season = seasonWords(now);
+  if (season) parts.push(season);
   const clarity = clarityWords(now, height);
   if (now.clarity) parts.push(`${clarity.word.toLowerCase()}, ${clarity.seen}`);
   if (now.waterTemperature !== null) parts.push(`water ${showText(now.waterTemperature, "temperature", system)}`);

@@ -27,51 +27,71 @@ export function dayOfYear(time: number): number {
   return Math.round((leapless - Date.UTC(2023, 0, 1)) / DAY);
 }
 
+/** What a record holds of a day of the year: its true readings, and in how many years there are any. */
+interface DayRecord {
+  values: number[];
+  years: Set<number>;
+}
+
 /** The true readings of a record by day of the year: one pass over the record, however many dates are asked about. */
-function byDay(series: Series): number[][] {
-  const days: number[][] = Array.from({ length: 365 }, () => []);
+function byDay(series: Series): DayRecord[] {
+  const days: DayRecord[] = Array.from({ length: 365 }, () => ({ values: [], years: new Set() }));
   // Readings come many to a day: the calendar is asked once a day, not once a reading.
-  let [dayStart, day] = [NaN, 0];
+  let [dayStart, day, year] = [NaN, 0, 0];
   for (let k = 0; k < series.times.length; k++) {
     const value = series.values[k]!;
     if (Number.isNaN(value)) continue;
     const start = Math.floor(series.times[k]! / DAY) * DAY;
-    if (start !== dayStart) [dayStart, day] = [start, dayOfYear(start)];
-    days[day]!.push(value);
+    if (start !== dayStart) [dayStart, day, year] = [start, dayOfYear(start), new Date(start).getUTCFullYear()];
+    days[day]!.values.push(value);
+    days[day]!.years.add(year);
   }
   return days;
 }
 
+/** A season of a record: its true readings, and of how many years they are. */
+export interface SeasonRecord {
+  values: Float64Array;
+  years: number;
+}
+
 /** The true readings within +-15 days of the date, in any year: one slice of the record a year. */
-export function seasonRecord(series: Series, at: number): Float64Array {
+export function seasonRecord(series: Series, at: number): SeasonRecord {
   const { times } = series;
-  if (times.length === 0) return new Float64Array(0);
+  if (times.length === 0) return { values: new Float64Array(0), years: 0 };
   const year = (time: number) => new Date(time).getUTCFullYear();
   const date = new Date(at);
-  const slices: number[] = [];
+  const values: number[] = [];
+  let years = 0;
   for (let y = year(times[0]!) - 1; y <= year(times.at(-1)!) + 1; y++) {
     const middle = Date.UTC(
       y,
       date.getUTCMonth(),
       date.getUTCMonth() === 1 ? Math.min(28, date.getUTCDate()) : date.getUTCDate(),
     );
-    for (const [, value] of readingsBetween(
-      series,
-      middle - SEASON_HALF_DAYS * DAY,
-      middle + (SEASON_HALF_DAYS + 1) * DAY - 1,
-    ))
-      slices.push(value);
+    const [from, to] = [middle - SEASON_HALF_DAYS * DAY, middle + (SEASON_HALF_DAYS + 1) * DAY - 1];
+    const days = new Set<number>();
+    for (const [time, value] of readingsBetween(series, from, to)) {
+      values.push(value);
+      days.add(Math.floor(time / DAY));
+    }
+    if (days.size >= LEAST_DAYS) years++;
   }
-  return Float64Array.from(slices);
+  return { values: Float64Array.from(values), years };
 }
 
 export const BAND_QUANTILES = [0.1, 0.25, 0.5, 0.75, 0.9] as const;
-/** A season with fewer readings than this has no usual range. */
+/**
+ * What is usual takes a season of so many years, each with so many days of it, and so many readings; of one year alone
+ * it would only say what that year was. Common practice, no source.
+ */
+export const LEAST_YEARS = 3;
+const LEAST_DAYS = 10;
 const LEAST_READINGS = 48;
-const levelsOf = (record: Float64Array): readonly number[] | null =>
-  record.length < LEAST_READINGS
+const levelsOf = ({ values, years }: SeasonRecord): readonly number[] | null =>
+  values.length < LEAST_READINGS || years < LEAST_YEARS
     ? null
-    : BAND_QUANTILES.map((q) => quantileSorted(record.sort() as unknown as number[], q));
+    : BAND_QUANTILES.map((q) => quantileSorted(values.sort() as unknown as number[], q));
 
 /**
  * Discharges at the non-exceedance fractions of BAND_QUANTILES for the season of a date; null where the record is too
@@ -91,13 +111,23 @@ const MOST_A_DAY = 120;
 
 /** The usual range of every day of the year. Heavy on a long record: for a worker. */
 export function seasonTable(series: Series): SeasonTable {
-  const days = byDay(series).map((day) => {
-    const step = Math.ceil(day.length / MOST_A_DAY);
-    return step > 1 ? day.filter((_, k) => k % step === 0) : day;
+  const days = byDay(series).map(({ values, years }) => {
+    const step = Math.ceil(values.length / MOST_A_DAY);
+    return { years, values: step > 1 ? values.filter((_, k) => k % step === 0) : values };
   });
-  const around = (day: number) =>
-    Array.from({ length: 2 * SEASON_HALF_DAYS + 1 }, (_, k) => days[(day + k - SEASON_HALF_DAYS + 365) % 365]!).flat();
-  return days.map((_, day) => levelsOf(Float64Array.from(around(day))));
+  return days.map((_, day) => {
+    const values: number[] = [];
+    const years = new Map<number, number>();
+    for (let off = -SEASON_HALF_DAYS; off <= SEASON_HALF_DAYS; off++) {
+      const other = days[(day + off + 365) % 365]!;
+      for (const value of other.values) values.push(value);
+      // Across New Year a season is that of its middle.
+      const turned = day + off < 0 ? 1 : day + off >= 365 ? -1 : 0;
+      for (const year of other.years) years.set(year + turned, (years.get(year + turned) ?? 0) + 1);
+    }
+    const seen = [...years.values()].filter((count) => count >= LEAST_DAYS).length;
+    return levelsOf({ values: Float64Array.from(values), years: seen });
+  });
 }
 
 export interface SeasonBand {

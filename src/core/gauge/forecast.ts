@@ -1,5 +1,6 @@
 import { quantileSorted, quickselect, standardDeviation } from "simple-statistics";
-import { daysToFall, recession } from "./recession";
+import { bendAt, fallen, recessionLaw } from "./recession-law";
+import { boxed, daysToFall, type FlowPoint } from "./recession";
 import { DAY, HOUR, lastReading, readingAt, type Series, knownBy } from "./series";
 
 /**
@@ -25,6 +26,8 @@ const LEAST_STATES = 2 * 365;
 /** Neighbours of one event are not independent: at most two within one day of each other. */
 const APART = DAY;
 const TOGETHER = 2;
+/** Near base flow: with fewer of the neighbours than this share below it. Common practice, no source. */
+const LOWEST = 0.1;
 /** The nearest that are looked through for it. */
 const SHORT_LIST = 8 * NEIGHBOURS;
 /** A band is 10 to 90 %. */
@@ -63,6 +66,8 @@ export interface Library {
   /** Their states, three figures each, scaled by `scale`. */
   states: Float64Array;
   scale: State;
+  /** Exponent of the river's falls (recession-law.ts): from a lower flow than a neighbour's it falls more slowly. */
+  b: number;
 }
 
 /**
@@ -90,7 +95,15 @@ export function libraryOf(steps: Steps, until = Infinity): Library {
     indices,
     states: Float64Array.from(states.flatMap((state) => state.map((value, f) => value / scale[f]!))),
     scale,
+    b: recessionLaw(pointsOf(steps, until))?.b ?? 1,
   };
+}
+
+/** The true steps read by an instant. */
+function pointsOf({ start, lnQ }: Steps, until: number): FlowPoint[] {
+  return Array.from(lnQ, (value, k) => ({ time: start + k * STEP, lnQ: value })).filter(
+    (point) => point.time <= until && !Number.isNaN(point.lnQ),
+  );
 }
 
 /** When the last step of a state's path was read. */
@@ -119,7 +132,20 @@ export function neighbourPaths(library: Library, state: State, before = Infinity
     if (taken.filter((other) => Math.abs(other - k) * STEP < APART).length < TOGETHER) taken.push(k);
   }
   if (taken.length < LEAST_NEIGHBOURS) return [];
-  return taken.map((k) => Float64Array.from({ length: STEPS }, (_, h) => steps.lnQ[k + h + 1]! - steps.lnQ[k]!));
+  // Near base flow hardly a neighbour was lower: what they did from higher flows is bent to this one.
+  const lower = taken.filter((k) => steps.lnQ[k]! < state[0]).length;
+  const b = lower < LOWEST * taken.length ? library.b : 1;
+  return taken.map((k) => bent(steps, k, state[0], b));
+}
+
+/** The path of a neighbour as it runs from a state: its falls bend as the river's do at that flow. */
+function bent({ lnQ }: Steps, k: number, from: number, b: number): Float64Array {
+  let change = 0;
+  return Float64Array.from({ length: STEPS }, (_, h) => {
+    const step = lnQ[k + h + 1]! - lnQ[k + h]!;
+    change += step < 0 ? step * bendAt(Math.exp(from + change), Math.exp(lnQ[k + h]!), b) : step;
+    return change;
+  });
 }
 
 /** Indices of the `count` smallest, smallest first. */
@@ -171,15 +197,17 @@ export function forecastFlow(record: Series, at: number): Forecast | null {
   const state: State = [Math.log(now), Math.log(now / before), Math.log(now / yesterday)];
   const ratios = state.some(Number.isNaN) ? [] : neighbourPaths(libraryOf(stepsOf(discharge)), state);
   if (ratios.length > 0) return forecastOf("neighbours", from, now, ratios);
-  const fall = recession(discharge);
-  if (!fall) return null;
+  const law = recessionLaw(boxed(discharge));
+  if (!law) return null;
   return forecastOf(
     "recession",
     from,
     now,
-    [fall.high, fall.lambdaPerDay, fall.low].map((lambda) =>
-      Float64Array.from({ length: STEPS }, (_, h) => (-lambda * (h + 1) * STEP) / DAY),
-    ),
+    law.a
+      .toReversed()
+      .map((a) =>
+        Float64Array.from({ length: STEPS }, (_, h) => Math.log(fallen(now, ((h + 1) * STEP) / DAY, a, law.b) / now)),
+      ),
   );
 }
 

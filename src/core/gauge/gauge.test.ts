@@ -49,7 +49,11 @@ test("the season's record holds the days within 15 of the date, across the year'
     "discharge",
     Array.from({ length: 730 }, (_, k) => [start + k * 24 * HOUR, k] as const),
   );
-  expect(seasonRecord(days, Date.UTC(2026, 0, 5))).toHaveLength(62);
+  const season = seasonRecord(days, Date.UTC(2026, 0, 5));
+  expect(season.values).toHaveLength(62);
+  // The record runs over three New Years' seasons, and is of one year where it is of one.
+  expect(season.years).toBe(3);
+  expect(seasonRecord(days, Date.UTC(2026, 5, 5)).years).toBe(2);
 });
 
 test("Theil-Sen takes the middle slope and is not moved by one wild reading (Sen 1968)", () => {

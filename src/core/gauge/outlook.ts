@@ -8,7 +8,7 @@ import { type SeasonTable, seasonTable } from "./exceedance";
 import { type Forecast, forecastFlow, type ForecastPoint } from "./forecast";
 import { type Recession, recession } from "./recession";
 import { readingAt, knownBy } from "./series";
-import { type GaugeRecord, seriesOf } from "./summary";
+import { type GaugeRecord, seriesOf, summariseSeries } from "./summary";
 import { forecastTemperature, type Swing, swingAt, type WarmthPoint } from "./temperature";
 import { trendAt } from "./trend";
 
@@ -22,6 +22,8 @@ export interface Outlook {
   recession: Recession | null;
   parts: FlowParts | null;
   flow: Forecast | null;
+  /** Lowest discharge on record, m3/s. */
+  lowest: number | null;
   /** NTU. */
   turbidity: ForecastPoint[] | null;
   turbidityFit: Pick<TurbidityRating, "scatter" | "count"> | null;
@@ -54,6 +56,7 @@ export function outlookOf(record: GaugeRecord, at: number): Outlook {
     recession: discharge ? recession(discharge) : null,
     parts: discharge ? flowParts(discharge, at) : null,
     flow,
+    lowest: whole ? (summariseSeries(whole).min ?? null) : null,
     turbidity: clearing,
     turbidityFit: rating && { scatter: rating.scatter, count: rating.count },
     visibleDepth:

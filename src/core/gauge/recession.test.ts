@@ -1,4 +1,6 @@
-import { daysToFall, recession } from "./recession";
+import { forecastFlow, libraryOf, neighbourPaths, stateAt, stepsOf } from "./forecast";
+import { bendAt, fallen, recessionLaw } from "./recession-law";
+import { boxed, daysToFall, recession } from "./recession";
 import { HOUR, seriesFrom } from "./series";
 
 const start = Date.UTC(2025, 0, 1);
@@ -38,4 +40,71 @@ test("a fall that is broken by a gap is two falls", () => {
 
 test("days from one flow to another: 20 to 10 m3/s at k = 0.90 a day take 6.58 (closed form)", () => {
   expect(daysToFall(20, 10, -Math.log(0.9))).toBeCloseTo(6.5788, 3);
+});
+
+describe("the law of the falls, dQ/dt = -a Q^b (Brutsaert & Nieber 1977, Water Resour. Res. 13)", () => {
+  /** Falls of ten days from 20 m3/s by the law's own integral, half a day of rise before each. */
+  const falls = (a: number, b: number) =>
+    hourly((hour) => {
+      const since = hour % 240;
+      return since < 12 ? 20 + since : fallen(20, (since - 12) / 24, a, b);
+    }, 240 * 6);
+
+  test.each([
+    [0.1, 1],
+    [0.02, 1.5],
+    [0.005, 2],
+    [0.0008, 2.8],
+  ])("a = %d, b = %d are found again in a made record", (a, b) => {
+    const law = recessionLaw(boxed(falls(a, b)))!;
+    expect(law.falls).toBe(6);
+    expect(law.b).toBeCloseTo(b, 1);
+    // The rate at 10 m3/s, where both are told together.
+    expect((law.a[1] * 10 ** law.b) / (a * 10 ** b)).toBeCloseTo(1, 1);
+  });
+
+  test("its integral is the exponential at b = 1 and the hyperbola of a draining store at b = 2 (closed forms)", () => {
+    expect(fallen(20, 5, 0.1, 1)).toBeCloseTo(20 * Math.exp(-0.5), 10);
+    expect(fallen(20, 5, 0.1, 1 + 1e-5)).toBeCloseTo(20 * Math.exp(-0.5), 3);
+    expect(fallen(20, 5, 0.01, 2)).toBeCloseTo(20 / (1 + 0.01 * 20 * 5), 10);
+    expect(bendAt(5, 10, 2)).toBe(0.5);
+    expect(bendAt(20, 10, 2)).toBe(1);
+  });
+
+  test("near base flow the forecast bends: from a lower flow it falls by a smaller share; none goes under what an exponential would", () => {
+    const record = falls(0.005, 2);
+    const at = (day: number) => forecastFlow(record, start + (240 * 5 + 24 * day + 12) * HOUR)!;
+    const share = (day: number) => at(day).points.at(-1)!.median / at(day).discharge;
+    expect(at(3).method).toBe("recession");
+    expect(share(9)).toBeGreaterThan(share(3));
+    // Its closed form, from where it stands.
+    expect(at(3).points.at(-1)!.median / fallen(at(3).discharge, 5, 0.005, 2)).toBeCloseTo(1, 1);
+    for (const { low, median, high } of at(3).points) {
+      expect(low).toBeLessThanOrEqual(median);
+      expect(median).toBeLessThanOrEqual(high);
+    }
+  });
+
+  test("a flow lower than nearly all its neighbours falls as the law says, not by their shares", () => {
+    // Fifty falls of ten days, and one that goes on for twenty more.
+    const record = hourly((hour) => {
+      const since = hour < 240 * 50 ? hour % 240 : hour - 240 * 50;
+      return since < 12 ? 20 + since : fallen(20, (since - 12) / 24, 0.005, 2);
+    }, 240 * 53);
+    const steps = stepsOf(record);
+    const library = libraryOf(steps);
+    expect(library.b).toBeCloseTo(2, 0);
+    const end = (some: ReturnType<typeof libraryOf>, k: number) =>
+      Math.max(...neighbourPaths(some, stateAt(steps, k)).map((path) => path.at(-1)!));
+    const last = steps.lnQ.length - 1;
+    expect(end(library, last)).toBeGreaterThan(end({ ...library, b: 1 }, last));
+    // Amid its like nothing is bent.
+    expect(end(library, 40 * 10 + 12)).toBe(end({ ...library, b: 1 }, 40 * 10 + 12));
+  });
+
+  test("falls of hardly any span tell no exponent: the fall is exponential then", () => {
+    const flat = hourly((hour) => (hour % 240 < 12 ? 10 : fallen(10, ((hour % 240) - 12) / 24, 0.0005, 2)), 240 * 6);
+    expect(recessionLaw(boxed(flat))!.b).toBe(1);
+    expect(recessionLaw(boxed(hourly(() => 5, 240)))).toBeNull();
+  });
 });

@@ -19,8 +19,14 @@ const SHORTEST_FALL = 2 * DAY;
 const AFTER_PEAK = 12 * HOUR;
 const STEP = 6 * HOUR;
 
+/** ln Q at an instant, ms. */
+export interface FlowPoint {
+  time: number;
+  lnQ: number;
+}
+
 /** Mean of ln Q in 6-hour boxes; boxes without a reading are gaps. */
-function boxed(discharge: Series): { time: number; lnQ: number }[] {
+export function boxed(discharge: Series): FlowPoint[] {
   const boxes = new Map<number, { sum: number; count: number }>();
   for (let k = 0; k < discharge.times.length; k++) {
     const q = discharge.values[k]!;
@@ -36,26 +42,34 @@ function boxed(discharge: Series): { time: number; lnQ: number }[] {
     .map(([index, box]) => ({ time: (index + 0.5) * STEP, lnQ: box.sum / box.count }));
 }
 
+/** The unbroken falls of six-hourly points, from when the runoff of the peak is through, that last long enough. */
+export function fallsOf(points: readonly FlowPoint[]): FlowPoint[][] {
+  const falls: FlowPoint[][] = [];
+  let start = 0;
+  for (let k = 1; k <= points.length; k++) {
+    const goesOn =
+      k < points.length && points[k]!.lnQ < points[k - 1]!.lnQ && points[k]!.time - points[k - 1]!.time < 1.5 * STEP;
+    if (goesOn) continue;
+    const fall = points.slice(start, k).filter((point) => point.time - points[start]!.time >= AFTER_PEAK);
+    if (fall.length >= 4 && fall.at(-1)!.time - fall[0]!.time >= SHORTEST_FALL) falls.push(fall);
+    start = k;
+  }
+  return falls;
+}
+
+/** Fewest falls that anything is learnt from. */
+export const LEAST_FALLS = 3;
+
 /**
  * Recession from the falling limbs: the slope of ln Q against time of each unbroken fall (Tallaksen 1995, J. Hydrol.
  * 165).
  * Null with fewer than three falls.
  */
 export function recession(discharge: Series): Recession | null {
-  const points = boxed(discharge);
-  const slopes: number[] = [];
-  let start = 0;
-  for (let k = 1; k <= points.length; k++) {
-    const falls =
-      k < points.length && points[k]!.lnQ < points[k - 1]!.lnQ && points[k]!.time - points[k - 1]!.time < 1.5 * STEP;
-    if (falls) continue;
-    const fall = points.slice(start, k).filter((point) => point.time - points[start]!.time >= AFTER_PEAK);
-    if (fall.length >= 4 && fall.at(-1)!.time - fall[0]!.time >= SHORTEST_FALL) {
-      slopes.push(-linearRegression(fall.map((point) => [point.time / DAY, point.lnQ])).m);
-    }
-    start = k;
-  }
-  if (slopes.length < 3) return null;
+  const slopes = fallsOf(boxed(discharge)).map(
+    (fall) => -linearRegression(fall.map((point) => [point.time / DAY, point.lnQ])).m,
+  );
+  if (slopes.length < LEAST_FALLS) return null;
   return {
     lambdaPerDay: quantile(slopes, 0.5),
     low: quantile(slopes, 0.1),

@@ -8,6 +8,7 @@ import {
   seriesOf,
   summariseGauge,
   summariseSeries,
+  usualExceedance,
 } from "./summary";
 
 const start = Date.UTC(2024, 0, 1);
@@ -101,8 +102,11 @@ test("files of one station join into one record, the later winning", () => {
   expect(Array.from(joined.series[0]!.values)).toEqual([2, 2, 2, 2, 2, 1, 1, 1, 1, 1]);
 });
 
+/** Three years and a little, so that every day of the year has been seen three times. */
+const long = series("discharge", (k) => 5 + 3 * Math.sin((2 * Math.PI * k) / (24 * 365)), 24 * 1130);
+
 test("the season's band follows the year: high in spring and low in autumn of a made sine, quantiles in order", () => {
-  const band = seasonBand(seasonTable(record.series[0]!), Date.UTC(2025, 0, 1), Date.UTC(2025, 11, 31));
+  const band = seasonBand(seasonTable(long), Date.UTC(2025, 0, 1), Date.UTC(2025, 11, 31));
   expect(band).toHaveLength(365);
   const median = (month: number) => band.find((day) => day.time === Date.UTC(2025, month, 1))!.levels![2]!;
   expect(median(3)).toBeCloseTo(8, 0);
@@ -118,5 +122,11 @@ test("a season with hardly a reading has no usual range", () => {
   );
   expect(seasonBand(seasonTable(thin), start, start + DAY)[0]!.levels).toBeNull();
   expect(seasonLevels(thin, start)).toBeNull();
-  expect(seasonLevels(record.series[0]!, Date.UTC(2025, 3, 1))![2]).toBeCloseTo(8, 0);
+  expect(seasonLevels(long, Date.UTC(2025, 3, 1))![2]).toBeCloseTo(8, 0);
+  // Two years of a season are not enough to say what is usual in it.
+  expect(seasonLevels(record.series[0]!, Date.UTC(2025, 3, 1))).toBeNull();
+  expect(seasonTable(record.series[0]!)[90]).toBeNull();
+  expect(gaugeNow(record, end).seasonYears).toBe(3);
+  expect(usualExceedance({ exceedance: 0.3, seasonYears: 2 })).toBeNull();
+  expect(usualExceedance({ exceedance: 0.3, seasonYears: 3 })).toBe(0.3);
 });

@@ -1,6 +1,6 @@
 import { type ClarityFit, DEFAULT_CLARITY_FIT } from "./clarity-fit";
 import { type ClarityClass, clarityClass, visibleDepthFromTurbidity } from "./clarity";
-import { exceedance, seasonRecord } from "./exceedance";
+import { exceedance, LEAST_YEARS, seasonRecord } from "./exceedance";
 import { type Recession, recession } from "./recession";
 import { InputError } from "../quantity/fault";
 import { HOUR, mergeSeries, type Parameter, readingAt, type Series } from "./series";
@@ -52,8 +52,9 @@ export interface GaugeNow {
   visibleDepth: number | null;
   visibleDepthFrom: "turbidity" | "reading" | null;
   clarity: ClarityClass | null;
-  /** Fraction of the season's record at or above this discharge. */
+  /** Fraction of the season's record at or above this discharge, and of how many years that record is. */
   exceedance: number | null;
+  seasonYears: number;
   trend: Trend["limb"] | null;
   /** d(ln Q)/dt, 1/h. */
   ratePerHour: number | null;
@@ -137,6 +138,7 @@ export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
   const level = readingAt(stage, at);
   const byStage = q === null && stage && level !== null ? stageTrendAt(stage, at) : null;
   const trend = discharge && q !== null ? trendAt(discharge, at) : byStage;
+  const season = discharge && q !== null ? seasonRecord(discharge, at) : undefined;
   return {
     at: new Date(at).toISOString(),
     discharge: q,
@@ -146,7 +148,8 @@ export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
     visibleDepth,
     visibleDepthFrom,
     clarity: visibleDepth === null ? null : clarityClass(visibleDepth),
-    exceedance: discharge && q !== null ? exceedance(seasonRecord(discharge, at), q) : null,
+    exceedance: season && q !== null ? exceedance(season.values, q) : null,
+    seasonYears: season?.years ?? 0,
     trend: trend?.limb ?? null,
     ratePerHour: byStage ? null : (trend?.ratePerHour ?? null),
     trendHours: trend?.hours ?? null,
@@ -166,6 +169,10 @@ function gapsOf({ times, values }: Series): SeriesSummary["gaps"] {
   const long = [...steps, ...ends].filter((step) => step > GAP * usual);
   return { count: long.length, longest: long.reduce((a, b) => Math.max(a, b), 0) / HOUR };
 }
+
+/** Exceedance where the record has seen enough of this season to say what is usual; null otherwise. */
+export const usualExceedance = ({ exceedance: share, seasonYears }: Pick<GaugeNow, "exceedance" | "seasonYears">) =>
+  seasonYears >= LEAST_YEARS ? share : null;
 
 export function summariseSeries(series: Series): SeriesSummary {
   let count = 0;

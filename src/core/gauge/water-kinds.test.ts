@@ -211,6 +211,7 @@ test("cautions (common practice, no source): rising fast, dam, tide making, heat
     visibleDepthFrom: null,
     clarity: null,
     exceedance: null,
+    seasonYears: 0,
     trend: "steady",
     ratePerHour: 0,
     trendHours: null,

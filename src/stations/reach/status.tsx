@@ -9,7 +9,7 @@ import { useSettings } from "../../state/settings";
 import { FaultNote } from "../../widgets/fault-note";
 import { tell } from "../../words/messages";
 import { figureText, showText, type UnitSystem } from "../../words/quantity";
-import { exceedanceInWords } from "../../words/river";
+import { seasonWords } from "../../words/river";
 
 /** What is being shown, and how sure it is. */
 export function Status({ view }: { view: ScenarioView }) {
@@ -28,6 +28,7 @@ export function Status({ view }: { view: ScenarioView }) {
     );
   }
   const shown = field.shown?.field;
+  const season = isNow && river.now ? seasonWords(river.now) : undefined;
   return (
     <div className="mb-1 flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 text-sm text-soft">
       <Solving field={field} flow={roundFlow(conditions.discharge)} system={system} />
@@ -43,9 +44,7 @@ export function Status({ view }: { view: ScenarioView }) {
           ▲ {figureText(shown.massError * 100, 1)} % of the water is unaccounted for.
         </span>
       )}
-      {isNow && river.now?.exceedance != null && (
-        <span className="ml-auto hidden md:inline">{exceedanceInWords(river.now.exceedance)}</span>
-      )}
+      {season && <span className="ml-auto hidden md:inline">{season}</span>}
     </div>
   );
 }

@@ -50,7 +50,7 @@ export function FallPanel({
   const source =
     flow.method === "neighbours"
       ? `From what this river did from ${flow.paths.length} earlier states most like the present one (level, last six hours, last day). Rain to come is in it only as the past had it. The band holds 80 % of them.`
-      : "The fall alone, by this river’s own recession, if no rain comes: the record is too short to look for like states. The band is the 10 to 90 % of its falls.";
+      : "The fall alone, by the law of this river’s own falls (the lower, the slower; Brutsaert & Nieber 1977), if no rain comes: the record is too short to look for like states. The band is the 10 to 90 % of its falls.";
   return (
     <Panel title="The days ahead" source={source}>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
@@ -80,8 +80,19 @@ export function FallPanel({
   );
 }
 
-/** A level to ask about at first: three quarters of today's flow, to two figures. */
-const suggested = (outlook: Outlook): number => Number((0.75 * outlook.flow!.discharge).toPrecision(2));
+/**
+ * A level to ask about at first: three quarters of today's flow, to two figures, and nothing that the river has never
+ * been down to.
+ */
+function suggested({ flow, lowest }: Outlook): number {
+  const wanted = Number((0.75 * flow!.discharge).toPrecision(2));
+  return lowest === null || wanted >= lowest ? wanted : roundedUp(lowest);
+}
+
+const roundedUp = (value: number): number => {
+  const step = 10 ** (Math.floor(Math.log10(value)) - 1);
+  return Number((Math.ceil(value / step - 1e-9) * step).toPrecision(2));
+};
 
 function passing(outlook: Outlook, level: number, now: number): string {
   const flow = outlook.flow!;

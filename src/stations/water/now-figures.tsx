@@ -1,11 +1,11 @@
 "use client";
 import type { UnitSystem } from "../../words/quantity";
 import type { Outlook } from "../../core/gauge/outlook";
-import type { GaugeRecord, GaugeNow } from "../../core/gauge/summary";
+import { type GaugeNow, type GaugeRecord, usualExceedance } from "../../core/gauge/summary";
 import { figureText, show, showText } from "../../words/quantity";
 import { Figure } from "../../widgets/figure";
 import { useSettings } from "../../state/settings";
-import { ARROW, clarityWords, dayAndTime } from "../../words/river";
+import { ARROW, clarityWords, dayAndTime, seasonMissing } from "../../words/river";
 import { derivedWords } from "../../words/water";
 
 /** The river now, in figures; each tells where it comes from. */
@@ -29,6 +29,7 @@ export function NowFigures({
     show(now.waterTemperature, "temperature", system),
   ];
   const clarity = clarityWords(now, height);
+  const season = usualExceedance(now);
   const perHour =
     now.stageRatePerHour != null
       ? `${now.stageRatePerHour >= 0 ? "+" : "−"}${showText(Math.abs(now.stageRatePerHour), "depth", system)} an hour`
@@ -85,9 +86,9 @@ export function NowFigures({
       />
       <Figure
         label="For the season"
-        figure={now.exceedance === null ? "–" : `${Math.round(now.exceedance * 100)} %`}
-        note={now.exceedance === null ? "no record" : "of the time it is at or above this"}
-        source="Weibull plotting position among all readings within fifteen days of this date, in every year of the record."
+        figure={season === null ? "–" : `${Math.round(season * 100)} %`}
+        note={season === null ? seasonMissing(now) : "of the time it is at or above this"}
+        source="Weibull plotting position among all readings within fifteen days of this date, in every year of the record; from three years of it."
       />
       <Figure label="Clarity" figure={clarity.word} note={clarityNote} source={claritySource} />
       <Figure

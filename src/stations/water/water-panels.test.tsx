@@ -26,10 +26,14 @@ test("the river now: figures by the record, in either system, each with where it
   const region = screen.getByRole("region", { name: "The river now" });
   expect(region).toHaveTextContent(`${now.discharge!.toFixed(1)}m³/s`);
   expect(region).toHaveTextContent("↘ falling");
-  expect(region).toHaveTextContent(`${Math.round(now.exceedance! * 100)} %`);
+  // Thirteen months of record are too little to say what is usual for the season; it says how much it takes.
+  expect(now.seasonYears).toBe(2);
+  expect(region).toHaveTextContent("2 of the 3 years of record");
+  expect(region).not.toHaveTextContent(`${Math.round(now.exceedance! * 100)} %`);
   await user.click(screen.getByRole("button", { name: "Where “Clarity” comes from" }));
   expect(await screen.findByText(/by a rule of thumb \(3\.4 × NTU/)).toBeInTheDocument();
-  rerender(<NowFigures now={now} gauge={record} outlook={undefined} stale system="us" />);
+  rerender(<NowFigures now={{ ...now, seasonYears: 4 }} gauge={record} outlook={undefined} stale system="us" />);
+  expect(region).toHaveTextContent(`${Math.round(now.exceedance! * 100)} %of the time`);
   expect(region).toHaveTextContent(`${Math.round(now.discharge! / 0.3048 ** 3)}cfs`);
 });
 
