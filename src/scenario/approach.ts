@@ -89,7 +89,7 @@ export function approachLie(field: Field, reading: ReachReading, request: Approa
     fall: FALLS[angler.fall],
     casts: timing.casts,
     drill: timing.drill,
-    others: reading.lies.filter((one) => one.x !== lie.x || one.y !== lie.y),
+    others: reading.lies.filter((one) => one.x !== lie.x || one.y !== lie.y).flatMap((one) => [one, ...one.others]),
     seams: reading.seams,
     features,
     sun,

@@ -7,11 +7,20 @@ export interface Place {
 /** A lie that moves less than this from one flow to another is the same lie, m. Common practice, no source. */
 export const SAME_LIE = 3;
 
+/** A lie, and the other places to hold in it. */
+export interface Spread extends Place {
+  others?: readonly Place[];
+}
+
+/** How far a lie is from a place: the nearest of the places to hold in it, m. */
+const awayFrom = (lie: Spread, { x, y }: Place): number =>
+  [lie, ...(lie.others ?? [])].reduce((least, one) => Math.min(least, Math.hypot(one.x - x, one.y - y)), Infinity);
+
 /** The lie that is at a place, the nearest within reach; undefined where none is. */
-export function lieAt<Lie extends Place>(lies: readonly Lie[], place: Place, within = SAME_LIE): Lie | undefined {
+export function lieAt<Lie extends Spread>(lies: readonly Lie[], place: Place, within = SAME_LIE): Lie | undefined {
   let best: { lie: Lie; distance: number } | undefined;
   for (const lie of lies) {
-    const distance = Math.hypot(lie.x - place.x, lie.y - place.y);
+    const distance = awayFrom(lie, place);
     if (distance <= within && (!best || distance < best.distance)) best = { lie, distance };
   }
   return best?.lie;
@@ -29,14 +38,12 @@ export type Numbered<Lie> = Lie & { number: number };
  * pairs first; one that is new takes the next number. With nothing known the numbers are the ranks.
  * @returns the lies with their numbers, in their order, and the places now known
  */
-export function numberLies<Lie extends Place>(
+export function numberLies<Lie extends Spread>(
   lies: readonly Lie[],
   known: readonly NumberedPlace[],
 ): { lies: Numbered<Lie>[]; known: NumberedPlace[] } {
   const pairs = lies
-    .flatMap((lie, index) =>
-      known.map((place) => ({ index, place, distance: Math.hypot(lie.x - place.x, lie.y - place.y) })),
-    )
+    .flatMap((lie, index) => known.map((place) => ({ index, place, distance: awayFrom(lie, place) })))
     .filter(({ distance }) => distance <= SAME_LIE)
     .sort((a, b) => a.distance - b.distance);
   const numbers = new Map<number, number>();

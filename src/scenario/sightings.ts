@@ -38,7 +38,7 @@ export function* sightings(request: EnsembleRequest, near?: Field): Generator<nu
 }
 
 const sightingOf = ({ lies, seams }: ReachReading): Sighting => ({
-  lies: lies.map(({ x, y, score }) => ({ x, y, score })),
+  lies: lies.flatMap(({ x, y, score, others }) => [{ x, y, score }, ...others]),
   seams: seams.map(({ points }) => points.map(([x, y]) => [x, y] as const)),
 });
 

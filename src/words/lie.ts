@@ -3,6 +3,7 @@ import type { Hold } from "../core/fish/holds";
 import { isShelter } from "../core/fish/judgement";
 import type { Lie } from "../core/fish/read";
 import { figureText, showText, type UnitSystem } from "./quantity";
+import { count } from "./text";
 
 /** The flows at which a lie fishes. */
 export function flowBandWords({ low, high, best, openBelow, openAbove }: FlowBand, system: UnitSystem): string {
@@ -41,6 +42,13 @@ export function scoreWords({ score, factors }: Pick<Lie, "score" | "factors">): 
 export const kindWords = (lie: Pick<Lie, "kind" | "drift">): string => (isShelter(lie) ? "shelter" : lie.kind);
 
 const ORDINALS = ["First", "Second", "Third"];
+
+/** The other places to hold that belong to a lie. */
+export function othersWords({ x, y, others }: Pick<Lie, "x" | "y" | "others">, system: UnitSystem): string | undefined {
+  if (others.length === 0) return undefined;
+  const far = Math.max(...others.map((one) => Math.hypot(one.x - x, one.y - y)));
+  return `Fish are spread through it: ${count(others.length, "more place")} to hold within ${showText(far, "distance", system)}, the rings on the plan.`;
+}
 
 /** A lie among those of its hold. */
 export const holdWords = ({ place, of }: Hold): string =>

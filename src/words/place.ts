@@ -31,7 +31,9 @@ export function placeWords(place: LiePlace): string {
     case "beside":
       return `Beside ${breakName(place.break)}`;
     case "seam-edge":
-      return `${place.side === "left" ? "Left" : "Right"}-hand seam edge`;
+      return `Edge of the quick water, slack on the ${place.side}`;
+    case "seam-off":
+      return `Seam off ${breakName(place.break)}`;
     case "bank-edge":
       return `Soft edge by the ${place.side} bank`;
     default:

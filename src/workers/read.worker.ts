@@ -1,4 +1,4 @@
-import { onLies, percentileOf, type PlacedFish } from "../core/fish/agreement";
+import { onLies, percentileOf, type PlacedFish, placesOf } from "../core/fish/agreement";
 import { type FlowBand, flowBand, scoreNear } from "../core/fish/flow-band";
 import type { Judged } from "../core/fish/judgement";
 import { scoreWater } from "../core/fish/read";
@@ -41,7 +41,7 @@ const api = {
       const { reading, score } = readReachWithScore(field, request);
       return {
         percentile: percentileOf(score, field, x, y),
-        ...onLies(reading.lies, field, x, y, request.species.territory),
+        ...onLies(placesOf(reading.lies), field, x, y, request.species.territory),
       };
     }),
   /** Flows already scored under a key. */

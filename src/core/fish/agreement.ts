@@ -57,6 +57,12 @@ export function onLies(
   return { rank: near?.rank ?? null, nearLies: all > 0 ? within / all : 0 };
 }
 
+/** All places to hold of some lies, each with the rank of its lie. */
+export const placesOf = (
+  lies: readonly { x: number; y: number; rank: number; others: readonly { x: number; y: number }[] }[],
+): { x: number; y: number; rank: number }[] =>
+  lies.flatMap(({ x, y, rank, others }) => [{ x, y, rank }, ...others.map((one) => ({ x: one.x, y: one.y, rank }))]);
+
 export interface Agreement {
   fish: number;
   /** Mean percentile, and its p-value: how likely chance alone would do as well or better. */

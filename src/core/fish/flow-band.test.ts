@@ -16,9 +16,9 @@ const LADDER = [at(1, 0), at(2, 0.25), at(4, 0.85), at(8, 1), at(16, 0.3), at(32
 
 test("a band about the flow at which a place is worth most beside the best, its ends between solved flows in ln Q", () => {
   const band = flowBand(LADDER)!;
-  // 0.4 is passed (0.85 - 0.4) / (0.85 - 0.25) = 3/4 of the way from 4 down to 2.
-  expect(band.low).toBeCloseTo(4 * (2 / 4) ** (3 / 4), 10);
-  expect(band.high).toBeCloseTo(8 * 2 ** (0.6 / 0.7), 10);
+  // 0.5 is passed (0.85 - 0.5) / (0.85 - 0.25) = 7/12 of the way from 4 down to 2.
+  expect(band.low).toBeCloseTo(4 * (2 / 4) ** (7 / 12), 10);
+  expect(band.high).toBeCloseTo(8 * 2 ** (0.5 / 0.7), 10);
   expect(band).toMatchObject({ best: 8, openBelow: false, openAbove: false });
 });
 

@@ -4,7 +4,7 @@
  * the best place at the flow. Common practice, no source.
  */
 const STANDS_OUT = 1.1;
-const WORTH = 0.4;
+const WORTH = 0.5;
 
 /** What a score is judged against: the best place at the flow, and the middle of the water that a fish can hold in. */
 export interface Judged {

@@ -8,6 +8,7 @@ import { type Structure, structureAt, type StructurePart } from "../water/struct
 export type LiePlace =
   | { kind: "above" | "below" | "behind" | "beside"; break: BreakName }
   | { kind: StructurePart }
+  | { kind: "seam-off"; break: BreakName }
   | { kind: "seam-edge" | "bank-edge"; side: "left" | "right" }
   | { kind: "deep" | "riffle-pocket" | "run" };
 
@@ -77,7 +78,12 @@ export function placeOf(
   }
   const part = structureAt(at.structure, x, y);
   if (part) return { kind: part };
-  if (near.distance < 1.5) return { kind: "seam-edge", side: near.seam!.slowSide };
+  if (near.distance < 1.5) {
+    const thrower = throwerOf(near.seam!, at.breaks);
+    return thrower
+      ? { kind: "seam-off", break: { kind: thrower.kind, name: thrower.name } }
+      : { kind: "seam-edge", side: near.seam!.slowSide };
+  }
   const deepest = field.depth.reduce((most, h) => Math.max(most, h), 0);
   if (field.depth[k]! > 0.75 * deepest) return { kind: "deep" };
   if (froude(field.depth[k]!, speedAt(field, k)) > 0.35) return { kind: "riffle-pocket" };
@@ -85,6 +91,10 @@ export function placeOf(
     ? { kind: "bank-edge", side: whereabouts.bank.side }
     : { kind: "run" };
 }
+
+/** The break that throws a seam: the one by its up-current end. */
+const throwerOf = ({ points }: Seam, breaks: readonly Break[]): Break | undefined =>
+  nearestBreak(breaks, points[0]![0], points[0]![1], OWN)?.one;
 
 const isSlack = (field: Field, k: number, x: number, y: number): boolean => {
   const speed = speedAt(field, k);

@@ -51,6 +51,15 @@ export interface Lie {
   reasons: Reason[];
   /** The hold that it belongs to, and its place in it. */
   hold: Hold;
+  /** More places to hold that an angler takes for this one: fish are spread through it. */
+  others: OtherPlace[];
+}
+
+/** m, and its score. */
+export interface OtherPlace {
+  x: number;
+  y: number;
+  score: number;
 }
 
 export interface Reading {
@@ -76,9 +85,10 @@ export interface ReadOptions {
 /** Shelter: focal speed under this, m/s, and cover over that. Common practice, no source. */
 const SHELTER = { speed: 0.18, cover: 0.55 };
 const ARM = 0.75;
-/** Lies told at most, and shelters beside them. */
-const MOST_LIES = 9;
-const MOST_SHELTERS = 2;
+/** Places to hold looked at, several of which may be one lie; lies told of them, and shelters beside. */
+const MOST_PLACES = 9;
+const MOST_LIES = 6;
+const MOST_SHELTERS = 1;
 /** Reads a field: seams, eddies, structure, wading zones, and the lies of a species in order of rank. */
 export const readWater = (field: Field, options: ReadOptions): Reading => readWithScore(field, options).reading;
 
@@ -101,7 +111,7 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
   );
   const medianScore = medianOf(score.filter((value) => value > 0));
 
-  const most = options.most ?? MOST_LIES;
+  const most = Math.max(options.most ?? 0, MOST_PLACES);
   const found = peaks(score, field, species.territory, most, []);
   const judged = { best: score[found[0]!] ?? 0, medianScore };
   const chosen = found.filter((k) => pays(score[k]!, judged));
@@ -114,7 +124,7 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
     species.model !== "drift" ? [] : peaks(shelter, field, species.territory * 1.5, MOST_SHELTERS, chosen);
   const at = { field, main: mainCurrent(field), bank: groundOf(field, options.features).bank, breaks, structure };
 
-  const lies = [...chosen, ...resting].map((k): Omit<Lie, "hold"> => {
+  const lies = [...chosen, ...resting].map((k): Omit<Lie, "hold" | "others"> => {
     const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
     const near = seamFor(seams, x, y);
     const speed = speedAt(field, k);
@@ -159,10 +169,10 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
     };
   });
   // The list is in order of score, so that rank and score never disagree; one place is told once.
-  const ranked = onePlaceOnce(
-    lies.sort((a, b) => b.score - a.score),
-    species.territory,
-  ).map((lie, index) => ({ ...lie, rank: index + 1 }));
+  const told = options.most ?? MOST_LIES;
+  const ranked = onePlaceOnce(lies.sort((a, b) => b.score - a.score))
+    .filter((lie, index) => index < told || resting.some((k) => k === cellOf(field, lie)))
+    .map((lie, index) => ({ ...lie, rank: index + 1 }));
   const holds = holdsOf(ranked);
   return {
     reading: {
@@ -176,24 +186,38 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
   };
 }
 
-/** Lies of one name nearer than this are one place, m. Common practice, no source. */
-const ONE_PLACE = 4;
+const cellOf = ({ nx, cell }: Field, { x, y }: { x: number; y: number }): number =>
+  Math.floor(y / cell) * nx + Math.floor(x / cell);
 
-/** Of lies on the same side of one break, near each other, the best. */
-const onePlaceOnce = <T extends Pick<Lie, "x" | "y" | "place">>(lies: readonly T[], territory: number): T[] =>
-  lies.filter(
-    ({ place, x, y }, k) =>
-      !lies
-        .slice(0, k)
-        .some(
-          (other) =>
-            "break" in place &&
-            "break" in other.place &&
-            other.place.kind === place.kind &&
-            other.place.break.name === place.break.name &&
-            Math.hypot(other.x - x, other.y - y) < Math.max(ONE_PLACE, territory),
-        ),
-  );
+/**
+ * Lies of one name nearer to the best of them than this are one place to an angler, m: on one side of a break, and in a
+ * part of the water. Common practice, no source.
+ */
+const ONE_PLACE = { break: 4, part: 12 };
+
+/** Of lies of one name near each other the best, with the others as more places in it. */
+function onePlaceOnce<T extends Pick<Lie, "x" | "y" | "place" | "score" | "kind">>(
+  lies: readonly T[],
+): (T & Pick<Lie, "others">)[] {
+  const kept: (T & Pick<Lie, "others">)[] = [];
+  for (const lie of lies) {
+    const { x, y, score } = lie;
+    const best = kept.find(
+      (other) =>
+        samePlace(other.place, lie.place) &&
+        (other.kind === "resting") === (lie.kind === "resting") &&
+        Math.hypot(other.x - x, other.y - y) < ("break" in lie.place ? ONE_PLACE.break : ONE_PLACE.part),
+    );
+    if (best) best.others.push({ x, y, score });
+    else kept.push({ ...lie, others: [] });
+  }
+  return kept;
+}
+
+const samePlace = (a: LiePlace, b: LiePlace): boolean =>
+  a.kind === b.kind &&
+  (!("side" in a) || !("side" in b) || a.side === b.side) &&
+  (!("break" in a) || !("break" in b) || (a.break.kind === b.break.kind && a.break.name === b.break.name));
 
 /** The score alone of every cell, without seams or lies: for comparing a place at many flows. */
 export function scoreWater(field: Field, options: ReadOptions): Judged & { score: Float64Array } {

@@ -150,8 +150,8 @@ test("walleye: behind a stump at the head of a sand bar, on its down-current sid
 test("king salmon on the run: on the cheapest way through a bend, in the current and not in the slack (common practice, no source)", () => {
   const { field } = water("bend", 25, 8);
   const { lies } = read(field, "king-salmon");
-  expect(lies.length).toBeGreaterThanOrEqual(5);
-  for (const lie of lies.slice(0, 5)) {
+  expect(lies.length).toBeGreaterThanOrEqual(3);
+  for (const lie of lies) {
     expect(lie.factors.lane).toBeGreaterThan(0.4);
     expect(lie.meanSpeed).toBeGreaterThan(0.3);
   }

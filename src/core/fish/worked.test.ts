@@ -409,7 +409,7 @@ describe("the flows of a place", () => {
     expect(scoreNear(score, grid, 9.9, 9.9)).toBe(7);
   });
 
-  test("ends between flows by the logarithm, at 0.4 of the best place or a tenth over the middle of the water", () => {
+  test("ends between flows by the logarithm, at half of the best place or a tenth over the middle of the water", () => {
     const points = [2, 4, 8, 16, 32].map((discharge, k) => ({
       discharge,
       score: [1, 3, 10, 3, 1][k]!,
@@ -417,9 +417,9 @@ describe("the flows of a place", () => {
       best: 10,
     }));
     const band = flowBand(points)!;
-    // Need 4: between 8 (10) and 4 (3) at 6/7 of the way, in ln Q.
-    expect(band.low).toBeCloseTo(8 * 0.5 ** (6 / 7), 9);
-    expect(band.high).toBeCloseTo(8 * 2 ** (6 / 7), 9);
+    // Need 5: between 8 (10) and 4 (3) at 5/7 of the way, in ln Q.
+    expect(band.low).toBeCloseTo(8 * 0.5 ** (5 / 7), 9);
+    expect(band.high).toBeCloseTo(8 * 2 ** (5 / 7), 9);
     expect(band).toMatchObject({ best: 8, openBelow: false, openAbove: false });
     expect(flowBand([...points].reverse())).toEqual(band);
     const high = points.map((one) => ({ ...one, medianScore: 8 }));

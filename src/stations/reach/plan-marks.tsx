@@ -146,6 +146,9 @@ function FishingMarks({
         />
       )}
       <FishMarks catches={fishHere} discharge={shown.discharge} all={showStructure} scale={scale} />
+      {(reading.value?.lies ?? []).flatMap((one) =>
+        one.others.map(({ x, y }) => <OtherPlaceMark key={`${x} ${y}`} x={x * scale} y={y * scale} />),
+      )}
       {(reading.value?.lies ?? [])
         .map((one, index) => ({ one, sure: sureness(view.robustness?.lies[index]) }))
         .reverse()
@@ -159,6 +162,14 @@ function FishingMarks({
     </>
   );
 }
+
+/** One more place to hold in a lie: a ring, without a number. */
+const OtherPlaceMark = ({ x, y }: { x: number; y: number }) => (
+  <g transform={`translate(${x} ${y})`} aria-hidden fill="none">
+    <circle r={4.5} stroke="var(--paper)" strokeWidth={4} strokeOpacity={0.7} />
+    <circle r={4.5} stroke="var(--ink)" strokeWidth={1.8} />
+  </g>
+);
 
 /** How plainly something is drawn that was found so often: what wanders is soft, never gone. */
 const LEAST_PLAIN = 0.5;

@@ -11,7 +11,7 @@ import { database } from "../../store/database";
 import { logCatch } from "../../store/sessions";
 import { Button } from "../../widgets/button";
 import { Panel } from "../../widgets/panel";
-import { flowBandWords, holdWords, scoreWords } from "../../words/lie";
+import { flowBandWords, holdWords, othersWords, scoreWords } from "../../words/lie";
 import { placeWords } from "../../words/place";
 import { showText } from "../../words/quantity";
 import { tellReason } from "../../words/reasons";
@@ -24,6 +24,7 @@ export function WhyPanel({ view, lie }: { view: ReachView; lie: Numbered<Lie> })
   const system = useSettings((settings) => settings.system);
   const { scenario, band, approach, book } = view;
   const { river, fish } = scenario;
+  const others = othersWords(lie, system);
   const running = book.running?.reach === river.reach?.id ? book.running : undefined;
   return (
     <Panel title={`Why lie ${lie.number}`}>
@@ -35,6 +36,7 @@ export function WhyPanel({ view, lie }: { view: ReachView; lie: Numbered<Lie> })
       </ul>
       <p className="mt-2 text-sm text-soft">{scoreWords(lie)}</p>
       <Doubt view={view} lie={lie} />
+      {others && <p className="mt-2 text-sm">{others}</p>}
       {lie.hold.of > 1 && <p className="mt-2 text-sm">{holdWords(lie.hold)}</p>}
       <p className="mt-2 text-sm text-soft">
         Dashed ring: its territory, {showText(fish.species.territory, "distance", system)} across.
