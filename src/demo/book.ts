@@ -13,7 +13,7 @@ import { DEMO_STATION } from "./station";
  * Two years of record and a made-up season of sessions, blanks among them, up to `now` (ms). The same for the same
  * instant.
  */
-const YEARS = 2;
+const YEARS = 4;
 const SESSIONS = 42;
 /**
  * Where the made-up fish took: in words, and about where on the plan, m; the angler marked most of them, not to the

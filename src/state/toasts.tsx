@@ -29,7 +29,7 @@ export function Toasts() {
               way && (
                 <Toast.Action key={way.label} asChild altText={way.label}>
                   <button
-                    className={`min-h-11 shrink-0 rounded border px-3 font-semibold ${notice.fault ? "border-line" : "border-paper/50"}`}
+                    className={`min-h-11 shrink-0 rounded border px-3 font-semibold ${notice.fault ? "border-edge" : "border-paper/50"}`}
                     onClick={() => {
                       // It is taken with what waits behind it, before anything else can take that.
                       drop(notice.id);

@@ -14,11 +14,11 @@ export function Cautions({ safety, always = false }: { safety: Safety; always?: 
   const { cautions, leave } = safety;
   const thunder = cautions.some(({ kind }) => kind === "thunder");
   return (
-    <section aria-label="Cautions" className={cautions.length > 0 || always ? "mb-4" : ""}>
+    <section aria-label="Cautions" className={cautions.length > 0 || always ? "mb-2" : ""}>
       {cautions.length > 0 && (
         <ul
           role={leave ? "alert" : undefined}
-          className={`grid gap-1.5 rounded-md p-3 font-semibold ${leave ? "border-4 border-clay" : "border-2 border-clay"}`}
+          className={`grid gap-1 rounded-md px-3 py-2 text-sm font-semibold sm:text-base sm:leading-snug ${leave ? "border-4 border-clay" : "border-2 border-clay"}`}
         >
           {cautions.map((one) => (
             <li key={one.kind}>
@@ -37,7 +37,7 @@ export function Cautions({ safety, always = false }: { safety: Safety; always?: 
           </span>
           <button
             type="button"
-            className="inline-flex min-h-11 items-center gap-1.5 rounded-md border border-line px-3 text-ink hover:bg-deep"
+            className="inline-flex min-h-11 items-center gap-1.5 rounded-md border border-edge px-3 text-ink hover:bg-deep"
             onClick={() => set({ thunderAt: clockNow() })}
           >
             <Zap size={16} aria-hidden />

@@ -8,7 +8,7 @@ import { show } from "../words/quantity";
 import type { River } from "../state/use-river";
 import { useSettings } from "../state/settings";
 import { useDemoClock } from "../state/clock";
-import { ARROW, clarityWords, clock, dayAndTime, dayOnly, seasonWords, trendWords } from "../words/river";
+import { ARROW, clarityWords, clock, dayAndTime, dayOnly, seasonWords, stripWords, trendWords } from "../words/river";
 import { laterDialog } from "../widgets/later";
 
 const BookDialog = laterDialog(() => import("./book-dialog").then((one) => one.BookDialog));
@@ -20,35 +20,39 @@ export function RiverStrip({ river }: { river: River }) {
   const name = reach?.reach.name ?? station?.name ?? "Low Heron";
   const made = reach?.demo || station?.demo;
   const ownHour = useDemoClock();
+  const system = useSettings((settings) => settings.system);
   return (
-    <header className="sticky top-0 z-20 flex items-center gap-2 border-b border-line bg-paper pr-2 pl-4 lg:px-6">
+    <header className="sticky top-0 z-20 flex items-center gap-2 border-b border-line bg-paper pr-2 pl-4 low:static lg:px-6 print:hidden">
       <Link
         href="/water"
-        aria-label={`${name}: to Water`}
-        className="flex min-w-0 flex-1 items-center gap-x-4 overflow-hidden sm:gap-x-7 py-2 whitespace-nowrap lg:gap-x-10"
+        aria-label={`${name}${now ? `: ${stripWords(now, river.stale, system)}` : ""}${made ? "; made-up river" : ""}. Opens Water.`}
+        className="min-w-0 flex-1 overflow-hidden py-1.5 whitespace-nowrap"
       >
-        <Cell
-          className="shrink sm:shrink-0"
-          main={name}
-          sub={
-            <>
-              {made && <span className="sm:hidden">made-up river</span>}
-              <span className={made ? "hidden sm:inline" : ""}>
-                {reach && station ? station.name : "the river now"}
-              </span>
-            </>
-          }
-        />
-        {now && <NowCells now={now} stale={river.stale} />}
-        {!river.stale && <LightLeft river={river} />}
+        <span className="flex items-center gap-x-4 sm:gap-x-7 lg:gap-x-10">
+          <Cell
+            className="shrink sm:shrink-0"
+            main={name}
+            sub={
+              <>
+                {made && <span className="sm:hidden">made-up river</span>}
+                <span className={made ? "hidden sm:inline" : ""}>
+                  {reach && station ? station.name : "the river now"}
+                </span>
+              </>
+            }
+          />
+          {now && <NowCells now={now} stale={river.stale} />}
+          {!river.stale && <LightLeft river={river} />}
+        </span>
+        <Rest river={river} />
       </Link>
       {made && (
         <span
           data-testid="made-up"
-          className="hidden shrink-0 rounded border border-dashed border-soft px-2 py-1 text-sm text-soft sm:block"
+          className="hidden shrink-0 rounded border border-dashed border-soft px-2 py-1 text-sm text-soft md:block"
         >
           made-up river
-          {ownHour && `, its own hour: ${dayAndTime(river.minute)}`}
+          {ownHour && <span className="hidden xl:inline">, its own hour: {dayAndTime(river.minute)}</span>}
         </span>
       )}
       <button
@@ -108,22 +112,41 @@ function Cell({
   );
 }
 
-/** Light left today, from the sun's times at the station. */
-function LightLeft({ river }: { river: River }) {
-  const { station, minute } = river;
-  if (station?.latitude == null || station.longitude == null) return null;
-  const { dusk, dawn } = getTimes(new Date(minute), station.latitude, station.longitude);
-  if (!dusk || !dawn) return null;
-  const left = dusk.getTime() - minute;
-  if (minute < dawn.getTime())
-    return <Cell className="hidden xl:block" main="Dark" sub={`first light ${clock(dawn.getTime())}`} />;
-  if (left <= 0) return <Cell className="hidden xl:block" main="Dark" sub={`dusk was ${clock(dusk.getTime())}`} />;
-  const minutes = Math.floor(left / 60_000);
+/** What a narrow strip has no cell for, in a line of its own. */
+function Rest({ river }: { river: River }) {
+  const system = useSettings((settings) => settings.system);
+  const light = river.stale ? undefined : lightOf(river);
+  const parts = [
+    river.now && river.now.waterTemperature !== null
+      ? `water ${show(river.now.waterTemperature, "temperature", system).text}`
+      : undefined,
+    light && (light.left === undefined ? light.sub : light.main),
+  ].filter(Boolean);
+  if (parts.length === 0) return null;
   return (
-    <Cell
-      className="hidden xl:block"
-      main={`${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, "0")} of light`}
-      sub={`dusk ${clock(dusk.getTime())}`}
-    />
+    <span className="block truncate text-sm text-soft md:hidden" data-testid="strip-rest">
+      {parts.join(" · ")}
+    </span>
   );
+}
+
+/** Light left today, from the sun's times at the station; undefined where the station is not known to lie anywhere. */
+function lightOf({ station, minute }: River): { main: string; sub: string; left?: number } | undefined {
+  if (station?.latitude == null || station.longitude == null) return undefined;
+  const { dusk, dawn } = getTimes(new Date(minute), station.latitude, station.longitude);
+  if (!dusk || !dawn) return undefined;
+  const left = dusk.getTime() - minute;
+  if (minute < dawn.getTime()) return { main: "Dark", sub: `first light ${clock(dawn.getTime())}` };
+  if (left <= 0) return { main: "Dark", sub: `dusk was ${clock(dusk.getTime())}` };
+  const minutes = Math.floor(left / 60_000);
+  return {
+    main: `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, "0")} of light`,
+    sub: `dusk ${clock(dusk.getTime())}`,
+    left,
+  };
+}
+
+function LightLeft({ river }: { river: River }) {
+  const light = lightOf(river);
+  return light ? <Cell className="hidden lg:block" main={light.main} sub={light.sub} /> : null;
 }

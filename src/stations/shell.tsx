@@ -14,26 +14,26 @@ import { BookGate } from "./book-gate";
 import { MemoryBanner } from "./memory-banner";
 import { RiverStrip } from "./river-strip";
 import { later, laterDialog } from "../widgets/later";
+import { useOneTap } from "../widgets/one-tap";
 
 const KeysDialog = laterDialog(() => import("./keys-dialog").then((one) => one.KeysDialog));
 const Welcome = later(() => import("./welcome/welcome").then((one) => one.Welcome));
+
+/** What letters are typed into: no shortcut there. A list goes to the entry that begins with them. */
+const TYPED_INTO =
+  "input, textarea, select, [role=dialog], [role=listbox], [role=combobox], [role=option], [role=menu], [role=slider]";
 
 /** Frame of every station: navigation, river strip, keys. */
 export function Shell({ children }: { children: ReactNode }) {
   const path = usePathname();
   const router = useRouter();
   const [keysOpen, setKeysOpen] = useState(false);
+  useOneTap();
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      if (
-        event.metaKey ||
-        event.ctrlKey ||
-        event.altKey ||
-        target.closest("input, textarea, select, [role=dialog], [role=listbox], [role=slider]")
-      )
-        return;
+      if (event.metaKey || event.ctrlKey || event.altKey || target.closest(TYPED_INTO)) return;
       const station = STATIONS[Number(event.key) - 1];
       if (station) router.push(station.path);
       else if (event.key === "u" || event.key === "U")
@@ -46,7 +46,7 @@ export function Shell({ children }: { children: ReactNode }) {
   }, [router]);
 
   return (
-    <div className="min-h-dvh lg:pl-[92px]">
+    <div className="min-h-dvh rail:pl-[92px] low:pl-[72px] print:p-0">
       <a
         href="#station"
         className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:bg-paper focus:p-3"
@@ -55,22 +55,22 @@ export function Shell({ children }: { children: ReactNode }) {
       </a>
       <nav
         aria-label="Stations"
-        className="fixed inset-x-0 bottom-0 z-30 border-t border-line bg-paper pb-[env(safe-area-inset-bottom)] lg:inset-y-0 lg:right-auto lg:w-[92px] lg:border-t-0 lg:border-r"
+        className="fixed inset-x-0 bottom-0 z-30 border-t border-line bg-paper pb-[env(safe-area-inset-bottom)] rail:inset-y-0 rail:right-auto rail:w-[92px] rail:overflow-y-auto rail:border-t-0 rail:border-r low:w-[72px] print:hidden"
       >
-        <p className="hidden px-2 pt-4 pb-5 text-center leading-tight font-bold lg:block">
+        <p className="hidden px-2 pt-4 pb-5 text-center leading-tight font-bold rail:block low:hidden">
           Low
           <br />
           Heron
         </p>
-        <ul className="flex lg:flex-col">
+        <ul className="flex rail:flex-col">
           {STATIONS.map(({ path: to, name, icon: Icon }) => {
             const here = path.startsWith(to);
             return (
-              <li key={to} className="flex-1 lg:flex-none">
+              <li key={to} className="flex-1 rail:flex-none">
                 <Link
                   href={to}
                   aria-current={here ? "page" : undefined}
-                  className={`flex min-h-14 flex-col items-center justify-center gap-1 border-t-4 text-sm lg:min-h-[66px] lg:border-t-0 lg:border-l-4 ${here ? "border-ochre bg-deep font-bold" : "border-transparent text-soft hover:bg-deep"}`}
+                  className={`flex min-h-14 flex-col items-center justify-center gap-1 border-t-4 text-sm rail:min-h-[66px] rail:border-t-0 rail:border-l-4 low:min-h-[62px] ${here ? "border-ochre bg-deep font-bold" : "border-transparent text-soft hover:bg-deep"}`}
                 >
                   <Icon size={24} strokeWidth={1.8} aria-hidden />
                   {name}
@@ -107,7 +107,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
     <>
       <RiverStrip river={river} />
       <MemoryBanner />
-      <main id="station" tabIndex={-1} className="px-4 pt-4 pb-24 outline-none lg:px-6 lg:pb-8">
+      <main id="station" tabIndex={-1} className="px-4 pt-3 pb-24 outline-none lg:px-6 rail:pb-8">
         {!river.ready ? (
           <p role="status" className="p-6 text-soft">
             Opening the book …

@@ -2,7 +2,7 @@
 import type { ButtonHTMLAttributes } from "react";
 
 const TONES = {
-  plain: "border border-line bg-paper hover:bg-deep",
+  plain: "border border-edge bg-paper hover:bg-deep",
   ink: "bg-ink text-paper hover:brightness-90",
   next: "bg-ochre text-paper hover:brightness-90",
 } as const;

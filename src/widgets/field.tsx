@@ -50,7 +50,7 @@ function Labelled({
       <label htmlFor={id} className="mb-1 block text-sm text-soft">
         {label}
       </label>
-      {children(heard, error ? "border-2 border-clay" : "border border-line")}
+      {children(heard, error ? "border-2 border-clay" : "border border-edge")}
       {note && (
         <p
           id={`${id}-about`}

@@ -38,7 +38,7 @@ export function Source({ of, children }: { of: string; children: ReactNode }) {
     <Popover.Root>
       <Popover.Trigger
         aria-label={`Where “${of}” comes from`}
-        className="grid size-6 place-items-center rounded-full text-soft hover:bg-deep hover:text-ink"
+        className="tap grid size-6 place-items-center rounded-full text-soft hover:bg-deep hover:text-ink"
       >
         <CircleHelp size={15} aria-hidden />
       </Popover.Trigger>

@@ -28,7 +28,7 @@ export function FileField({
         multiple={multiple}
         accept={accept}
         disabled={disabled}
-        className="block min-h-11 w-full rounded-md border border-line p-2 file:mr-3 file:rounded file:border-0 file:bg-deep file:px-3 file:py-1"
+        className="block min-h-11 w-full rounded-md border border-edge p-2 file:mr-3 file:rounded file:border-0 file:bg-deep file:px-3 file:py-1"
         onChange={(event) => {
           const chosen = [...(event.target.files ?? [])];
           // The same file, mended, can be chosen again.

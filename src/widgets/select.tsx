@@ -34,7 +34,7 @@ export function Select({
       <RadixSelect.Root value={value} onValueChange={onChange}>
         <RadixSelect.Trigger
           id={id}
-          className="flex min-h-11 w-full items-center justify-between gap-2 rounded-md border border-line bg-paper px-3 text-left hover:bg-deep"
+          className="flex min-h-11 w-full items-center justify-between gap-2 rounded-md border border-edge bg-paper px-3 text-left hover:bg-deep"
         >
           <span className="truncate">
             <RadixSelect.Value placeholder={placeholder} />
@@ -52,7 +52,7 @@ export function Select({
                 <RadixSelect.Item
                   key={choice.value}
                   value={choice.value}
-                  className="flex min-h-10 cursor-pointer items-center rounded px-3 outline-none data-highlighted:bg-deep data-[state=checked]:font-semibold"
+                  className="flex min-h-11 cursor-pointer items-center rounded px-3 outline-none data-highlighted:bg-deep data-[state=checked]:font-semibold"
                 >
                   <RadixSelect.ItemText>{choice.label}</RadixSelect.ItemText>
                 </RadixSelect.Item>

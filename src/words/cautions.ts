@@ -10,6 +10,8 @@ export function cautionWords(caution: Caution, system: UnitSystem): string {
           ? `${figureText(caution.ratePerHour * 100, 0)} %`
           : showText(caution.metresPerHour, "depth", system)
       } an hour: leave the water, and go out by the way you know.`;
+    case "very-high":
+      return `Very high for the season${caution.rising ? ", and rising" : ""}: water like this is seen ${figureText(caution.exceedance * 100, 0)} % of the time. Stay out of the current, and off banks that it undercuts.`;
     case "thunder":
       return `Thunder: off the water, rod down, for another ${caution.minutesLeft} min after the clap you heard.`;
     case "dam":

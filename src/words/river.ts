@@ -123,6 +123,16 @@ export function localMoment(time: number): string {
   return date.toISOString().slice(0, 16);
 }
 
+/** The river now in a few words, as it is heard: flow, trend, clarity. */
+export function stripWords(now: GaugeNow, stale: boolean, system: UnitSystem): string {
+  const clarity = clarityWords(now);
+  const flow =
+    now.discharge === null ? showText(now.stage, "depth", system) : showText(now.discharge, "discharge", system);
+  return `${stale ? `as last read ${dayOnly(now.at)}, ` : ""}${flow}, ${trendWords(now)}; ${
+    now.clarity === null ? "clarity not known" : `${clarity.word.toLowerCase()}, ${clarity.seen}`
+  }`;
+}
+
 /** The river now, in one sentence. */
 export function nowWords(
   now: GaugeNow,

@@ -1,6 +1,6 @@
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import type { Light } from "./light";
-import type { GaugeNow } from "./summary";
+import { type GaugeNow, usualExceedance } from "./summary";
 import type { TideState } from "./tide";
 import { WARMTH } from "./warmth";
 
@@ -10,6 +10,7 @@ import { WARMTH } from "./warmth";
 export type Caution =
   | { kind: "rising"; ratePerHour: number }
   | { kind: "rising"; metresPerHour: number }
+  | { kind: "very-high"; exceedance: number; rising: boolean }
   | { kind: "thunder"; minutesLeft: number }
   | { kind: "dam"; note: string }
   | { kind: "tide" }
@@ -21,6 +22,8 @@ export type Caution =
 export const RISING_FAST = sourced(0.05, "1/h", COMMON_PRACTICE);
 /** So is so much an hour where only the stage is read. */
 export const STAGE_RISING_FAST = sourced(0.1, "m/h", COMMON_PRACTICE);
+/** Water that is seen no more often than this at its season is very high; where it rises too that is said. */
+export const VERY_HIGH = sourced(0.1, "share of the season", COMMON_PRACTICE);
 /** Under this, water takes breath and hands in minutes. */
 export const COLD_WATER = sourced(15, "degC", COMMON_PRACTICE);
 /** Off the water for so long after the last clap of thunder. */
@@ -38,7 +41,10 @@ export interface CautionInput {
 
 /** The cautions of now, what sends everybody off the water first. */
 export function cautionsOf({ now, damNote, tide, light, sinceThunder }: CautionInput): Caution[] {
-  const out: Caution[] = now?.trend === "rising" ? risingOf(now) : [];
+  const rising = now?.trend === "rising";
+  const out: Caution[] = now && rising ? risingOf(now) : [];
+  const exceedance = now ? usualExceedance(now) : null;
+  if (exceedance !== null && exceedance <= VERY_HIGH.value) out.push({ kind: "very-high", exceedance, rising });
   const wait = THUNDER_WAIT.value * 60_000;
   if (sinceThunder !== null && sinceThunder >= 0 && sinceThunder < wait)
     out.push({ kind: "thunder", minutesLeft: Math.ceil((wait - sinceThunder) / 60_000) });

@@ -17,6 +17,7 @@ import { Bar } from "react-chartjs-2";
 import type { RateClass } from "../../core/book/rates";
 import { useColours } from "../../widgets/colours";
 import { CHART_FONT } from "../../widgets/chart-font";
+import { leaveTooltip } from "../../widgets/leave-tooltip";
 
 ChartJS.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
 
@@ -48,7 +49,7 @@ const whiskers: Plugin<"bar"> = {
   },
 };
 
-const WHISKERS = [whiskers];
+const PLUGINS = [whiskers, leaveTooltip];
 
 /** Catches per rod-hour by class, with the 80 % interval as a whisker and the hours fished under each bar. */
 export function RateChart({ classes, labels }: { classes: readonly RateClass[]; labels: readonly string[] }) {
@@ -110,7 +111,7 @@ export function RateChart({ classes, labels }: { classes: readonly RateClass[]; 
     <Bar
       data={data}
       options={options}
-      plugins={WHISKERS}
+      plugins={PLUGINS}
       aria-label="Catches per rod-hour; the table below says the same"
       role="img"
     />

@@ -25,7 +25,7 @@ export function FishButton({
     <button
       type="button"
       onClick={() => onOpen(fish)}
-      className="min-h-10 text-left underline decoration-line underline-offset-4 hover:decoration-ink"
+      className="min-h-11 text-left underline decoration-line underline-offset-4 hover:decoration-ink"
     >
       {clock(Date.parse(fish.at))} {parts.length ? parts.join(", ") : "fish, nothing more said yet"}
     </button>

@@ -73,7 +73,7 @@ export function SessionRow({
       <button
         type="button"
         onClick={remove}
-        className="min-h-10 self-start px-2 text-sm text-soft underline"
+        className="min-h-11 self-start px-2 text-sm text-soft underline"
         aria-label={`Remove the session of ${dayAndTime(session.start)}`}
       >
         remove

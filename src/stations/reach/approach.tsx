@@ -1,5 +1,5 @@
 "use client";
-import { WADING } from "../../core/water/wading";
+import { type Wading, WADING } from "../../core/water/wading";
 import type { UnitSystem } from "../../words/quantity";
 import { type Fall, FALLS } from "../../core/approach/landing";
 import { LONGEST_SHADOW } from "../../core/approach/shadow";
@@ -56,12 +56,14 @@ const UNKNOWN = "unknown";
 /** Where to stand or anchor for the chosen lie, by school, and the casts in their order, in words. */
 export function ApproachPanel({
   lie,
+  wading,
   approach,
   sunKnown,
   bearing,
   onBearing,
 }: {
   lie: number;
+  wading: Pick<Wading, "safe" | "caution" | "stayOut">;
   approach: Stage<Approach>;
   sunKnown: boolean;
   bearing: number | undefined;
@@ -81,7 +83,7 @@ export function ApproachPanel({
             type="button"
             aria-pressed={one === school}
             onClick={() => set({ school: one })}
-            className={`min-h-10 rounded-md border px-3 ${one === school ? "border-ink bg-ink text-paper" : "border-line hover:bg-deep"}`}
+            className={`min-h-11 rounded-md border px-3 ${one === school ? "border-ink bg-ink text-paper" : "border-edge hover:bg-deep"}`}
           >
             {SCHOOLS[one].name}
           </button>
@@ -96,6 +98,7 @@ export function ApproachPanel({
           {approach.pending ? "Looking for a place …" : "When the flow is settled."}
         </p>
       )}
+      {found && !found.left && <p className="mt-2">{wadingWords(wading)}</p>}
       {found && <Found found={found} stand={stand} sunKnown={sunKnown} />}
       {found && casts && <Casts casts={casts} drill={found.timing.drill} system={system} />}
       <div className="mt-3 grid gap-2 sm:grid-cols-2">
@@ -123,6 +126,13 @@ export function ApproachPanel({
       </div>
     </section>
   );
+}
+
+/** How much of the water can be waded at the flow looked at, before anybody is told where to stand. */
+function wadingWords({ safe, caution, stayOut }: Pick<Wading, "safe" | "caution" | "stayOut">): string {
+  const all = safe + caution + stayOut;
+  const share = (area: number) => `${figureText((100 * area) / Math.max(all, 1e-9), 0)} %`;
+  return `Of this water ${share(safe)} is easy wading at this flow, ${share(caution)} is for care, and ${share(stayOut)} is to stay out of.`;
 }
 
 /** Where to stand or anchor; nobody is sent to a river that is to be left. */

@@ -94,7 +94,7 @@ export function DepthLines({ field, scale, system }: { field: Field; scale: numb
             <text
               x={foot[0] + 4}
               y={foot[1] + 4}
-              fontSize={12}
+              fontSize={14}
               fill="var(--water-fast)"
               stroke="var(--water-slow)"
               strokeWidth={3}
@@ -148,7 +148,7 @@ export function GhostEdges({ fields, scale, system }: { fields: readonly Field[]
             <text
               x={top[0]}
               y={Math.max(12, top[1] - 5)}
-              fontSize={12}
+              fontSize={14}
               fill="var(--reed)"
               stroke="var(--paper)"
               strokeWidth={3}

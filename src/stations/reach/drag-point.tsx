@@ -1,6 +1,7 @@
 "use client";
 import { useDrag } from "@use-gesture/react";
 import type { KeyboardEvent, ReactNode } from "react";
+import { useHeldTouch } from "../../widgets/held-touch";
 
 /** One press of an arrow key moves a point so far, m; with shift four times as far. */
 const NUDGE = 0.5;
@@ -74,8 +75,10 @@ export function DragPoint({
     },
     { threshold: 2, filterTaps: true, pointer: { capture: true, touch: false } },
   );
+  const held = useHeldTouch();
   return (
     <g
+      ref={held}
       {...bind()}
       transform={`translate(${place[0] * scale} ${place[1] * scale})`}
       role="button"

@@ -92,7 +92,7 @@ export function FishPanel({
                 {fish.place ? (
                   <button
                     type="button"
-                    className="min-h-9 text-sm underline"
+                    className="min-h-11 text-sm underline"
                     aria-label={`Take the fish of ${dayAndTime(fish.at)} off the plan`}
                     onClick={() => put(fish, null, "off the plan")}
                   >
@@ -101,7 +101,7 @@ export function FishPanel({
                 ) : (
                   <button
                     type="button"
-                    className="min-h-9 text-sm underline"
+                    className="min-h-11 text-sm underline"
                     aria-label={`Put the fish of ${dayAndTime(fish.at)} ${probe ? "at the probe" : `on lie ${lie.number}`}`}
                     onClick={() =>
                       put(

@@ -2,7 +2,7 @@
 import type { UnitSystem } from "../../words/quantity";
 import { scaleLog } from "d3-scale";
 import * as Slider from "radix-ui/slider";
-import { useEffect } from "react";
+import { type PointerEvent, type ReactNode, useEffect } from "react";
 import { CommitField } from "../../widgets/commit-field";
 import { tell } from "../../words/messages";
 import { entryUnit, figureText, show, showText } from "../../words/quantity";
@@ -20,6 +20,11 @@ function typed(text: string, [low, high]: readonly [number, number], system: Uni
   };
 }
 
+/** By finger only the thumb moves the flow: a scroll may begin on the track. */
+function thumbOnly(event: PointerEvent): void {
+  if (event.pointerType === "touch" && !(event.target as Element).closest("[role=slider]")) event.preventDefault();
+}
+
 /** The flow to look at, on a log scale: the season's usual band behind it, dots where the flow is solved already. */
 export function FlowSlider({
   flow,
@@ -27,23 +32,30 @@ export function FlowSlider({
   solved,
   precomputed,
   now,
+  season,
   system,
   onChange,
   onNow,
+  children,
 }: {
   flow: number;
   scale: Pick<FlowScale, "range" | "band">;
   solved: readonly number[];
   precomputed: readonly { discharge: number; solved: boolean }[];
   now: number | null;
+  /** How the flow of now stands to the season's, where it is looked at. */
+  season?: string;
   system: UnitSystem;
   onChange: (flow: number) => void;
   onNow: () => void;
+  /** What stands beside the figure: how settled the picture is. */
+  children?: ReactNode;
 }) {
   const [low, high] = range;
   const along = scaleLog().domain([low, high]).clamp(true);
   const place = (q: number) => along(q);
   const at = (t: number) => along.invert(t);
+  const waiting = precomputed.filter((one) => !one.solved).length;
   const shown = show(flow, "discharge", system);
   const step = (factor: number) => onChange(Number(Math.min(high, Math.max(low, flow * factor)).toPrecision(3)));
 
@@ -60,52 +72,57 @@ export function FlowSlider({
 
   return (
     <div className="pt-1">
-      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
-        <div className="flex flex-wrap items-baseline gap-x-6">
-          <p className="text-lg font-semibold" id="flow-label">
-            Look at {shown.text}
-          </p>
-          <CommitField
-            key={system}
-            label="or type a flow"
-            className="flex flex-wrap items-baseline gap-x-2 [&_input]:w-32"
-            shown={shown.text}
-            read={(text) => typed(text, range, system)}
-            onKeep={onChange}
-          />
-        </div>
-        <p className="text-sm text-soft">
-          {now !== null && Math.abs(now / flow - 1) > 0.005 && (
-            <button type="button" className="mr-4 min-h-8 underline" onClick={onNow}>
-              back to now, {show(now, "discharge", system).text}
-            </button>
-          )}
-          {band && "shaded: usual for the season · "}dots: solved
-          {precomputed.some((one) => !one.solved) &&
-            `, ${precomputed.filter((one) => one.solved).length} of ${precomputed.length} other flows ready`}
+      <div className="flex flex-wrap items-center gap-x-5">
+        <CommitField
+          key={system}
+          label="Look at"
+          className="flex flex-wrap items-center gap-x-2 [&_input]:w-32 [&_input]:text-lg [&_input]:font-semibold [&_label]:mb-0 [&_label]:text-base [&_label]:text-ink"
+          shown={shown.text}
+          read={(text) => typed(text, range, system)}
+          onKeep={onChange}
+        />
+        {now !== null && Math.abs(now / flow - 1) > 0.005 && (
+          <button type="button" className="min-h-11 text-sm underline" onClick={onNow}>
+            back to now, {show(now, "discharge", system).text}
+          </button>
+        )}
+        {children}
+        <p className="ml-auto hidden text-sm text-soft md:block">
+          {[
+            season,
+            band && "shaded: usual",
+            `dots: solved${waiting ? ` (${precomputed.length - waiting} of ${precomputed.length})` : ""}`,
+          ]
+            .filter(Boolean)
+            .join(" · ")}
         </p>
       </div>
-      <div className="relative mt-1 h-14">
+      <div className="relative mt-1 h-12">
         {band && (
           <div
             aria-hidden
+            data-slid="band"
             className="absolute top-1 h-4 bg-reed-soft"
             style={{ left: `${place(band[0]) * 100}%`, right: `${(1 - place(band[1])) * 100}%` }}
           />
         )}
         <Slider.Root
-          className="absolute inset-x-0 top-0 flex h-6 touch-none items-center"
+          className="absolute inset-x-0 top-0 flex h-6 touch-pan-y items-center"
           min={0}
           max={1000}
           step={1}
+          onPointerDown={thumbOnly}
+          onPointerMove={thumbOnly}
+          onPointerUp={thumbOnly}
           value={[Math.round(place(flow) * 1000)]}
           onValueChange={([value]) => onChange(Number(at(value! / 1000).toPrecision(3)))}
         >
-          <Slider.Track className="relative h-[2px] w-full bg-ink" />
+          <Slider.Track data-slid="track" className="relative h-[2px] w-full bg-ink" />
           <Slider.Thumb
-            aria-labelledby="flow-label"
+            aria-label="Flow looked at"
             aria-valuetext={shown.text}
-            className="relative z-10 block size-6 cursor-grab rounded-full border-4 border-paper bg-ochre shadow"
+            data-slid="thumb"
+            className="tap relative z-10 block size-6 cursor-grab touch-none rounded-full border-4 border-paper bg-ochre shadow"
           />
         </Slider.Root>
         {solved

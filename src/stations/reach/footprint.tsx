@@ -18,7 +18,7 @@ export function Footprint({
 }) {
   const angle = (Math.atan2(upCurrent[1], upCurrent[0]) * 180) / Math.PI;
   const ink = chosen ? "var(--ochre)" : "var(--ink)";
-  const heel = 8;
+  const heel = 8.5;
   return (
     <g transform={`scale(${size})`}>
       <g transform={`rotate(${angle})`} fill="none" strokeLinecap="round" strokeLinejoin="round">
@@ -38,7 +38,7 @@ export function Footprint({
       {kind === "prime" && <circle r={heel} fill={ink} />}
       {kind === "feeding" && <path d={`M${-heel} 0A${heel} ${heel} 0 0 0 ${heel} 0Z`} fill={ink} />}
       {kind === "feeding" && <circle r={5.6} fill="var(--paper)" />}
-      <text y={4} textAnchor="middle" fontSize={11} fontWeight={700} fill={kind === "prime" ? "var(--paper)" : ink}>
+      <text y={4.3} textAnchor="middle" fontSize={12.2} fontWeight={700} fill={kind === "prime" ? "var(--paper)" : ink}>
         {number}
       </text>
     </g>

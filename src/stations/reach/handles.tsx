@@ -3,6 +3,7 @@ import { type KeyboardEvent, useState } from "react";
 import type { Identified } from "../../core/flow/feature-ids";
 import { moved, placeOf } from "../../core/flow/features";
 import { showText, type UnitSystem } from "../../words/quantity";
+import { useHeldTouch } from "../../widgets/held-touch";
 import { nudgeOf, usePlanDrag } from "./drag-point";
 import { FeatureShape } from "./features";
 import { objectName } from "./object-kinds";
@@ -69,8 +70,10 @@ function Handle({
     event.preventDefault();
     event.stopPropagation();
   };
+  const held = useHeldTouch();
   return (
     <g
+      ref={held}
       {...bind()}
       role="button"
       tabIndex={0}

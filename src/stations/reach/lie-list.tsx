@@ -37,7 +37,10 @@ export function LieList({
               <Footprint number={lie.number} kind={lie.kind} size={1} chosen={lie.number === chosen} />
             </svg>
             <span className="min-w-0 flex-1">
-              <span className="block truncate font-semibold">{placeWords(lie.place)}</span>
+              <span className="block font-semibold">
+                <span className="sr-only">Lie {lie.number}: </span>
+                {placeWords(lie.place)}
+              </span>
               <span className="block text-sm text-soft">{whereaboutsWords(lie.whereabouts, system)}</span>
               <span className="block text-sm text-soft">
                 {kindWords(lie)}

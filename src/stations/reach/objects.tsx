@@ -65,7 +65,7 @@ export function Objects({
               type="button"
               aria-pressed={editor.chosen === feature.id}
               onClick={() => editor.choose(feature.id)}
-              className={`min-h-10 rounded-md border px-3 ${editor.chosen === feature.id ? "border-ink bg-ink text-paper" : "border-line hover:bg-deep"}`}
+              className={`min-h-11 rounded-md border px-3 ${editor.chosen === feature.id ? "border-ink bg-ink text-paper" : "border-edge hover:bg-deep"}`}
             >
               {objectName(feature)}
             </button>

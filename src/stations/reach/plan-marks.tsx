@@ -7,6 +7,7 @@ import type { Holds } from "../../core/flow/ensemble";
 import type { Robustness } from "../../scenario/robustness";
 import type { NumberedReading } from "../../state/scenario/use-reading";
 import { useSettings } from "../../state/settings";
+import { kindWords } from "../../words/lie";
 import { placeWords } from "../../words/place";
 import type { UnitSystem } from "../../words/quantity";
 import { ApproachMarks, BoatMarks } from "./approach-marks";
@@ -15,6 +16,7 @@ import { Features, GroundPatterns } from "./features";
 import { FishMarks } from "./fish-marks";
 import { Footprint } from "./footprint";
 import { Handles } from "./handles";
+import { markPlaces } from "./mark-places";
 import { ProbeMark } from "./probe";
 import { ReadingMarks } from "./reading-marks";
 import { Curl, Stitches } from "./seam-marks";
@@ -129,6 +131,8 @@ function FishingMarks({
   const { lie, fish, reading } = scenario;
   const found = approach.value;
   const stand = found?.stands.find((one) => one.school === school);
+  const lies = reading.value?.lies ?? [];
+  const marks = markPlaces(lies, scenario.river.reach?.reach.features ?? [], scale);
   return (
     <>
       {stand && <ApproachMarks stand={stand} scale={scale} />}
@@ -146,17 +150,20 @@ function FishingMarks({
         />
       )}
       <FishMarks catches={fishHere} discharge={shown.discharge} all={showStructure} scale={scale} />
-      {(reading.value?.lies ?? []).flatMap((one) =>
+      {lies.flatMap((one) =>
         one.others.map(({ x, y }) => <OtherPlaceMark key={`${x} ${y}`} x={x * scale} y={y * scale} />),
       )}
-      {(reading.value?.lies ?? [])
-        .map((one, index) => ({ one, sure: sureness(view.robustness?.lies[index]) }))
-        .reverse()
-        .map(({ one, sure }) => (
-          <LieMark key={one.number} lie={one} sure={sure} chosen={one.number === lie?.number} scale={scale}>
-            {(x, y) => set({ lie: { x, y } })}
-          </LieMark>
-        ))}
+      {lies.map((one, index) => (
+        <LieMark
+          key={one.number}
+          lie={one}
+          at={marks[index]!}
+          sure={sureness(view.robustness?.lies[index])}
+          chosen={one.number === lie?.number}
+          scale={scale}
+          onChoose={() => set({ lie: { x: one.x, y: one.y } })}
+        />
+      ))}
       {line.line && <SectionLine line={line.line} scale={scale} size={size} system={system} onChange={line.lay} />}
       {probe.place && <ProbeMark place={probe.place} scale={scale} />}
     </>
@@ -178,42 +185,47 @@ const sureness = (holds: Holds | undefined): number =>
 
 function LieMark({
   lie,
+  at,
   sure,
   chosen,
   scale,
-  children: choose,
+  onChoose,
 }: {
   lie: Numbered<Lie>;
+  /** Where it is drawn, px: beside its place where that lies on a stone. */
+  at: { x: number; y: number };
   sure: number;
   chosen: boolean;
   scale: number;
-  children: (x: number, y: number) => void;
+  onChoose: () => void;
 }) {
-  const press = () => choose(lie.x, lie.y);
+  const [homeX, homeY] = [lie.x * scale - at.x, lie.y * scale - at.y];
+  const moved = Math.hypot(homeX, homeY) > 1;
   return (
     <g
-      transform={`translate(${lie.x * scale} ${lie.y * scale})`}
+      transform={`translate(${at.x} ${at.y})`}
       role="button"
       tabIndex={0}
-      aria-label={`Lie ${lie.number}, ${lie.kind}: ${placeWords(lie.place)}`}
+      aria-label={`Lie ${lie.number}, ${kindWords(lie)}: ${placeWords(lie.place)}`}
       aria-pressed={chosen}
       className="cursor-pointer"
-      onClick={press}
+      onClick={onChoose}
       onKeyDown={(event) => {
         if (event.key !== "Enter" && event.key !== " ") return;
         event.preventDefault();
-        press();
+        onChoose();
       }}
     >
       <circle r={22} fill="transparent" />
+      {moved && (
+        <g aria-hidden fill="none">
+          <path d={`M0 0L${homeX} ${homeY}`} stroke="var(--paper)" strokeWidth={4} strokeOpacity={0.7} />
+          <path d={`M0 0L${homeX} ${homeY}`} stroke="var(--ink)" strokeWidth={1.6} />
+          <circle cx={homeX} cy={homeY} r={2.4} fill="var(--ink)" stroke="var(--paper)" />
+        </g>
+      )}
       <g opacity={chosen ? 1 : sure}>
-        <Footprint
-          number={lie.number}
-          kind={lie.kind}
-          size={chosen ? 1.15 : lie.rank <= 3 ? 1 : 0.84}
-          chosen={chosen}
-          upCurrent={lie.upCurrent}
-        />
+        <Footprint number={lie.number} kind={lie.kind} size={1.15} chosen={chosen} upCurrent={lie.upCurrent} />
       </g>
     </g>
   );
@@ -231,10 +243,10 @@ function Frame({
 }): ReactNode {
   return (
     <>
-      <text x={12} y={18} fill="var(--ink-soft)" fontSize={13}>
+      <text x={12} y={18} fill="var(--ink-soft)" fontSize={14}>
         left bank
       </text>
-      <text x={12} y={breadth * scale - 10} fill="var(--ink-soft)" fontSize={13}>
+      <text x={12} y={breadth * scale - 10} fill="var(--ink-soft)" fontSize={14}>
         flow →
       </text>
       <ScaleBar x={length * scale - 16} y={breadth * scale - 12} scale={scale} system={system} />
@@ -251,7 +263,7 @@ function ScaleBar({ x, y, scale, system }: { x: number; y: number; scale: number
         x={x - (metres * scale) / 2}
         y={y - 6}
         textAnchor="middle"
-        fontSize={13}
+        fontSize={14}
         stroke="none"
         fill="var(--ink-soft)"
       >

@@ -17,6 +17,10 @@ import { WaterCanvas } from "./water-canvas";
 /** Fewest pixels a metre: a phone shows part of the reach and scrolls; a desk shows it whole. */
 const LEAST_SCALE = 6;
 
+/** Whoever asks for less motion is taken there at once. */
+const glide = (): ScrollBehavior =>
+  window.matchMedia("(prefers-reduced-motion: reduce)").matches ? "instant" : "smooth";
+
 /** Width of an element, px, as it changes; 0 until it is measured. */
 function useWidth() {
   const ref = useRef<HTMLDivElement>(null);
@@ -49,7 +53,7 @@ export function Plan({ view, shown, editor }: { view: ReachView; shown: Field; e
   useEffect(() => {
     const element = box.current;
     if (element && x !== undefined && element.scrollWidth > element.clientWidth + 4)
-      element.scrollTo({ left: x * scale - element.clientWidth / 2, behavior: "smooth" });
+      element.scrollTo({ left: x * scale - element.clientWidth / 2, behavior: glide() });
   }, [x, scale]);
   const onKey = (event: KeyboardEvent) => {
     if (event.key === "+" || event.key === "=") zoom.inward?.();
@@ -116,7 +120,7 @@ function ZoomButton({
       aria-label={label}
       disabled={!onPress}
       onClick={onPress}
-      className="grid size-10 place-items-center rounded-md border border-line bg-paper/90 hover:bg-deep disabled:opacity-40"
+      className="grid size-11 place-items-center rounded-md border border-edge bg-paper/90 hover:bg-deep disabled:opacity-40"
     >
       {children}
     </button>

@@ -73,11 +73,11 @@ export function ProbeWords({
         </>
       )}
       {onRead && (
-        <button type="button" className="mr-3 min-h-8 text-sm underline" onClick={onRead}>
+        <button type="button" className="mr-3 min-h-11 text-sm underline" onClick={onRead}>
           put down a reading taken here
         </button>
       )}
-      <button type="button" className="min-h-8 text-sm underline" onClick={onLift}>
+      <button type="button" className="min-h-11 text-sm underline" onClick={onLift}>
         lift it
       </button>
     </p>

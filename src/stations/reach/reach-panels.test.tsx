@@ -135,7 +135,14 @@ describe("the water in words", () => {
 
 describe("the approach", () => {
   const panel = (approach: Stage<Approach>) => (
-    <ApproachPanel lie={1} approach={approach} sunKnown={false} bearing={undefined} onBearing={() => undefined} />
+    <ApproachPanel
+      lie={1}
+      wading={{ safe: 620, caution: 200, stayOut: 180 }}
+      approach={approach}
+      sunKnown={false}
+      bearing={undefined}
+      onBearing={() => undefined}
+    />
   );
 
   test("says the stand of the chosen school, as it was found", async () => {
@@ -303,7 +310,7 @@ describe("the flow", () => {
         onNow={() => undefined}
       />,
     );
-    const field = screen.getByRole("textbox", { name: "or type a flow" });
+    const field = screen.getByRole("textbox", { name: "Look at" });
     const type = async (text: string) => {
       await user.clear(field);
       await user.type(field, `${text}{Enter}`);

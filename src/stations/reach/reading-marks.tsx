@@ -12,7 +12,7 @@ export function ReadingMarks({ readings, scale }: { readings: readonly WaterRead
           <text
             x={8}
             y={4}
-            fontSize={12}
+            fontSize={14}
             fontWeight={700}
             fill="var(--ink)"
             stroke="var(--paper)"

@@ -98,7 +98,7 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
                     <button
                       type="button"
                       aria-label={`Take out reading ${k + 1}`}
-                      className="grid size-9 place-items-center rounded-md hover:bg-deep"
+                      className="grid size-11 place-items-center rounded-md hover:bg-deep"
                       onClick={() => editor.removeReading(reading)}
                     >
                       <Trash2 size={16} aria-hidden />
@@ -123,7 +123,7 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
             <>
               <span role="status">Fitting …</span>
               <progress value={progress} max={1} aria-label="Fitting" className="h-2 w-32 accent-(--ochre)" />
-              <button type="button" className="min-h-8 underline" onClick={() => abort.current?.abort()}>
+              <button type="button" className="min-h-11 underline" onClick={() => abort.current?.abort()}>
                 stop
               </button>
             </>

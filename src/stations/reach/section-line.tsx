@@ -38,7 +38,7 @@ export function SectionLine({
           onDrag={(place) => onChange(k === 0 ? [held(place), line[1]] : [line[0], held(place)])}
         >
           <circle r={10} fill="var(--paper)" stroke="var(--ochre)" strokeWidth={2.4} />
-          <text y={4.5} textAnchor="middle" fontSize={12} fontWeight={700} fill="var(--ink)">
+          <text y={4.5} textAnchor="middle" fontSize={14} fontWeight={700} fill="var(--ink)">
             {"AB"[k]}
           </text>
         </DragPoint>

@@ -12,7 +12,6 @@ import { ApproachPanel } from "./approach";
 import { SectionAtLie, SectionOnLine } from "./section";
 import type { Line } from "./section-line";
 import type { ReachView } from "./use-reach-view";
-import { WaterWords } from "./water-words";
 
 /** Across the river at the lie, or along a line laid by hand; the water in words; and how to come to the lie. */
 export function SectionPanel({
@@ -49,9 +48,9 @@ export function SectionPanel({
         {laid ? "Drag its ends on the plan, or move them by arrow keys. " : "Looking down-current. "}Dotted: seen to
         here. Depth is drawn larger than width.
       </p>
-      <WaterWords reading={reading} system={system} />
       <ApproachPanel
         lie={lie.number}
+        wading={reading.wading}
         approach={approach}
         sunKnown={reach.bearing !== undefined && river.place !== undefined}
         bearing={reach.bearing}

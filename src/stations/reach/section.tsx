@@ -9,7 +9,7 @@ import { showText } from "../../words/quantity";
 import type { Line } from "./section-line";
 
 const W = 380;
-const H = 210;
+const H = 152;
 const PAD = { left: 8, right: 8, top: 26, bottom: 8 };
 /** Dry ground shown beyond the water, m. */
 const BANK = 2;
@@ -156,13 +156,13 @@ function Section({
           />
         </g>
       )}
-      <text x={PAD.left} y={16} fontSize={13} fill="var(--ink-soft)">
+      <text x={PAD.left} y={16} fontSize={14} fill="var(--ink-soft)">
         {ends[0]}
       </text>
-      <text x={W - PAD.right} y={16} fontSize={13} textAnchor="end" fill="var(--ink-soft)">
+      <text x={W - PAD.right} y={16} fontSize={14} textAnchor="end" fill="var(--ink-soft)">
         {ends[1]}
       </text>
-      <text x={W / 2} y={16} fontSize={13} textAnchor="middle" fill="var(--ink-soft)">
+      <text x={W / 2} y={16} fontSize={14} textAnchor="middle" fill="var(--ink-soft)">
         {showText(section.wetted, "distance", system)} of water
       </text>
     </svg>

@@ -137,7 +137,7 @@ function Surveying({ onOpenChange, stations }: SoundingsProps) {
         {!file && (
           <button
             type="button"
-            className="mt-1 min-h-10 text-left underline"
+            className="mt-1 min-h-11 text-left underline"
             disabled={busy}
             onClick={() => act(madeUp)}
           >
@@ -220,7 +220,7 @@ function SurveyFields({
           {heading !== undefined && (
             <button
               type="button"
-              className="min-h-9 text-sm underline"
+              className="min-h-11 text-sm underline"
               onClick={() => form.setValue("heading", ((heading + 180) % 360).toFixed(0))}
             >
               Turn it round

@@ -5,7 +5,7 @@ import { act } from "../../state/act";
 import { useSettings } from "../../state/settings";
 import { useFishes } from "../../state/use-fishes";
 import { readWithWords } from "./read-as";
-import { showText } from "../../words/quantity";
+import { showText, type UnitSystem } from "../../words/quantity";
 import { HOLDS_KEY } from "../../words/robustness";
 import { Panel } from "../../widgets/panel";
 import { Cautions } from "../cautions";
@@ -23,6 +23,12 @@ import { type ReachView, useReachView } from "./use-reach-view";
 import { WaterWords } from "./water-words";
 import { WhyPanel } from "./why-panel";
 import { later, laterDialog } from "../../widgets/later";
+import type { Lie } from "../../core/fish/read";
+import type { Numbered } from "../../scenario/lie-identity";
+import { kindWords } from "../../words/lie";
+import { placeWords, whereaboutsWords } from "../../words/place";
+import { seasonWords } from "../../words/river";
+import { inSentence } from "../../words/text";
 
 const NewReach = laterDialog(() => import("./new-reach").then((one) => one.NewReach));
 const SoundingsDialog = laterDialog(() => import("./soundings-dialog").then((one) => one.SoundingsDialog));
@@ -34,9 +40,15 @@ export function ReachStation() {
   const [making, setMaking] = useState<"reach" | "soundings" | undefined>();
   const [shaping, setShaping] = useState(false);
   const { river, fish, safety } = view.scenario;
+  const system = useSettings((settings) => settings.system);
   const close = (open: boolean) => !open && setMaking(undefined);
   return (
     <div className="mx-auto max-w-[1400px]">
+      <h1 className="sr-only">
+        {river.reach
+          ? `${river.reach.reach.name} at ${showText(view.scenario.conditions.discharge, "discharge", system)}`
+          : "Reach"}
+      </h1>
       <Cautions safety={safety} />
       <ReachToolbar
         river={river}
@@ -74,9 +86,6 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
   const { river, field, conditions } = scenario;
   return (
     <>
-      <h1 className="sr-only">
-        {river.reach!.reach.name} at {showText(conditions.discharge, "discharge", system)}
-      </h1>
       <div className="-mx-4 lg:-mx-6">
         {field.shown ? (
           <Plan view={view} shown={field.shown.field} editor={shaping ? view.editor : undefined} />
@@ -84,7 +93,7 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
           <div className="grid h-60 place-items-center text-soft">{field.fault ? "" : "Working out the flow …"}</div>
         )}
       </div>
-      <Status view={scenario} />
+      {!shaping && scenario.lie && <ChosenLie lie={scenario.lie} system={system} />}
       <BedPanels view={view} shaping={shaping} />
       <FlowSlider
         flow={conditions.discharge}
@@ -92,10 +101,13 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
         solved={field.solved.map((one) => one.discharge)}
         precomputed={precomputed.flows}
         now={river.now?.discharge ?? null}
+        season={scenario.isNow && river.now ? seasonWords(river.now) : undefined}
         system={system}
         onChange={(q) => set({ flow: q })}
         onNow={() => set({ flow: null })}
-      />
+      >
+        <Status view={scenario} />
+      </FlowSlider>
       {!scenario.isNow && river.now?.discharge != null && !river.stale && (
         <p role="status" className="mt-2 text-soft">
           {readWithWords(conditions, system)}
@@ -103,6 +115,25 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
       )}
       <Lies view={view} />
     </>
+  );
+}
+
+/** The lie that was pressed, beside the plan. */
+function ChosenLie({ lie, system }: { lie: Numbered<Lie>; system: UnitSystem }) {
+  return (
+    <div className="mt-1 flex items-baseline gap-x-4">
+      <p role="status">
+        <strong>
+          Lie {lie.number}: {inSentence(placeWords(lie.place))}
+        </strong>{" "}
+        <span className="text-sm text-soft">
+          {kindWords(lie)}, {whereaboutsWords(lie.whereabouts, system)}
+        </span>
+      </p>
+      <a href="#why-this-lie" className="tap ml-auto shrink-0 underline lg:hidden">
+        why
+      </a>
+    </div>
   );
 }
 
@@ -128,8 +159,9 @@ function Lies({ view }: { view: ReachView }) {
     );
   return (
     <>
-      <div className="mt-4 grid gap-x-8 gap-y-6 lg:grid-cols-[1.15fr_1.1fr_1fr]">
+      <div className="mt-3 grid gap-x-8 gap-y-6 lg:grid-cols-[1.1fr_1.1fr_1fr]">
         <Panel
+          className="flex flex-col"
           title={`Lies for ${fish.name.toLowerCase()}`}
           aside={
             <button type="button" className="-my-2 py-2 text-sm underline" onClick={() => setChanging(true)}>
@@ -146,6 +178,9 @@ function Lies({ view }: { view: ReachView }) {
             system={system}
           />
           {view.robustness && <p className="mt-2 text-sm text-soft">{HOLDS_KEY}</p>}
+          <div className="mt-auto">
+            <WaterWords reading={reading} system={system} />
+          </div>
         </Panel>
         <SectionPanel view={view} reading={reading} lie={lie} />
         <WhyPanel view={view} lie={lie} />

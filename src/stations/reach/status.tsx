@@ -9,11 +9,10 @@ import { useSettings } from "../../state/settings";
 import { FaultNote } from "../../widgets/fault-note";
 import { tell } from "../../words/messages";
 import { figureText, showText, type UnitSystem } from "../../words/quantity";
-import { seasonWords } from "../../words/river";
 
 /** What is being shown, and how sure it is. */
 export function Status({ view }: { view: ScenarioView }) {
-  const { field, reading, river, isNow, conditions, strayed } = view;
+  const { field, reading, conditions, strayed } = view;
   const system = useSettings((settings) => settings.system);
   if (field.fault || reading.fault) {
     const fault = (field.fault ?? reading.fault)!;
@@ -28,9 +27,8 @@ export function Status({ view }: { view: ScenarioView }) {
     );
   }
   const shown = field.shown?.field;
-  const season = isNow && river.now ? seasonWords(river.now) : undefined;
   return (
-    <div className="mb-1 flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 text-sm text-soft">
+    <div className="flex min-h-11 min-w-0 flex-wrap items-center gap-x-4 gap-y-1 text-sm text-soft">
       <Solving field={field} flow={roundFlow(conditions.discharge)} system={system} />
       <span>{shownWords(field, system)}</span>
       {reading.earlier && reading.value && (
@@ -44,7 +42,6 @@ export function Status({ view }: { view: ScenarioView }) {
           ▲ {figureText(shown.massError * 100, 1)} % of the water is unaccounted for.
         </span>
       )}
-      {season && <span className="ml-auto hidden md:inline">{season}</span>}
     </div>
   );
 }
@@ -64,14 +61,14 @@ function Solving({ field, flow, system }: { field: FieldState; flow: number; sys
           {field.expected !== undefined && `, ${aboutSeconds(field.expected)}`} …
         </span>
         <progress value={field.progress} max={1} aria-label="Solving" className="h-2 w-32 accent-(--ochre)" />
-        <button type="button" className="min-h-8 underline" onClick={field.cancel}>
+        <button type="button" className="min-h-11 underline" onClick={field.cancel}>
           stop
         </button>
       </>
     );
   if (!field.cancelled) return null;
   return (
-    <button type="button" className="min-h-8 underline" onClick={field.retry}>
+    <button type="button" className="min-h-11 underline" onClick={field.retry}>
       Stopped. Solve {showText(flow, "discharge", system)}
     </button>
   );
@@ -113,7 +110,7 @@ const UNSETTLED = {
 function verdictWords({ verdict, unsettled }: Field): string {
   if (verdict === "converged") return "Settled. Eddy outlines are soft by about a metre.";
   return verdict === "shedding"
-    ? "Settled on average; wakes pulse, so seams wander by about a metre."
+    ? "Settled on average: seams wander by about a metre."
     : `Not settled${unsettled ? `: ${UNSETTLED[unsettled]}` : ""}. Take this as a rough picture.`;
 }
 

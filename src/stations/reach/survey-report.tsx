@@ -42,7 +42,7 @@ export function SurveyReport({
         <li>{levelWords(survey, file, system)}</li>
         {survey.outliers > 0 && (
           <li>
-            <label className="flex min-h-10 items-center gap-3">
+            <label className="flex min-h-11 items-center gap-3">
               <input
                 type="checkbox"
                 className="size-5"

@@ -19,7 +19,7 @@ export function TimePanel({ lie, timing }: { lie: number; timing: Timing }) {
             type="button"
             aria-pressed={one === style}
             onClick={() => set({ style: one })}
-            className={`min-h-10 rounded-md border px-3 ${one === style ? "border-ink bg-ink text-paper" : "border-line hover:bg-deep"}`}
+            className={`min-h-11 rounded-md border px-3 ${one === style ? "border-ink bg-ink text-paper" : "border-edge hover:bg-deep"}`}
           >
             {STYLES[one]}
           </button>

@@ -32,7 +32,7 @@ export function WaterWords({
   );
   return (
     <details className="mt-3">
-      <summary className="min-h-9 font-semibold">
+      <summary className="min-h-11 font-semibold">
         The water in words: {count(seams.length, "seam")}, {count(eddies.length, "eddy", "eddies")}
         {kinds.length > 0 && `, ${kinds.map((kind) => HEADINGS[kind].toLowerCase()).join(", ")}`}
       </summary>

@@ -13,6 +13,7 @@ import { Button } from "../../widgets/button";
 import { Panel } from "../../widgets/panel";
 import { flowBandWords, holdWords, othersWords, scoreWords } from "../../words/lie";
 import { placeWords } from "../../words/place";
+import { inSentence } from "../../words/text";
 import { showText } from "../../words/quantity";
 import { tellReason } from "../../words/reasons";
 import { doubtWords, tieWords } from "../../words/robustness";
@@ -27,7 +28,11 @@ export function WhyPanel({ view, lie }: { view: ReachView; lie: Numbered<Lie> })
   const others = othersWords(lie, system);
   const running = book.running?.reach === river.reach?.id ? book.running : undefined;
   return (
-    <Panel title={`Why lie ${lie.number}`}>
+    <Panel
+      id="why-this-lie"
+      className="flex scroll-mt-20 flex-col"
+      title={`Why lie ${lie.number}: ${inSentence(placeWords(lie.place))}`}
+    >
       {band && <p className="mb-2 font-semibold">{flowBandWords(band, system)}</p>}
       <ul className="grid gap-2">
         {lie.reasons.map((reason) => (
@@ -49,7 +54,7 @@ export function WhyPanel({ view, lie }: { view: ReachView; lie: Numbered<Lie> })
       )}
       <Link
         href="/rig"
-        className="mt-4 flex min-h-12 items-center justify-between rounded-md bg-ink px-4 font-semibold text-paper"
+        className="mt-auto flex min-h-12 items-center justify-between rounded-md bg-ink px-4 font-semibold text-paper"
       >
         Rig for lie {lie.number}
         <span aria-hidden>→</span>

@@ -63,7 +63,7 @@ export function Chart({
               type="button"
               aria-pressed={!chosen && days === length}
               onClick={() => pick(length)}
-              className={`min-h-10 rounded px-3 text-sm ${!chosen && days === length ? "bg-ink text-paper" : "hover:bg-deep"}`}
+              className={`min-h-11 rounded px-3 text-sm ${!chosen && days === length ? "bg-ink text-paper" : "hover:bg-deep"}`}
             >
               {label}
             </button>

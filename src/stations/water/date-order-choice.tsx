@@ -29,7 +29,7 @@ export function DateOrderChoice({
             disabled={busy}
             aria-pressed={order === value}
             onClick={() => onChoose(order)}
-            className={`min-h-11 rounded-md border px-3 py-2 text-left ${order === value ? "border-ink bg-ink text-paper" : "border-line hover:bg-deep"}`}
+            className={`min-h-11 rounded-md border px-3 py-2 text-left ${order === value ? "border-ink bg-ink text-paper" : "border-edge hover:bg-deep"}`}
           >
             <span className="block font-semibold">{NAMES[order]}</span>
             {samples.map((text, k) => (

@@ -75,7 +75,7 @@ export function ImportFound({ found, onMatch }: { found: GaugeImport; onMatch: (
         </p>
       )}
       {onMatch && (
-        <button type="button" className="min-h-10 justify-self-start text-left underline" onClick={onMatch}>
+        <button type="button" className="min-h-11 justify-self-start text-left underline" onClick={onMatch}>
           The columns mean something else
         </button>
       )}

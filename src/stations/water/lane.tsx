@@ -18,6 +18,7 @@ import { envelope } from "../../core/gauge/envelope";
 import { indexAtOrBefore, type Series } from "../../core/gauge/series";
 import { CHART_FONT } from "../../widgets/chart-font";
 import { useColours } from "../../widgets/colours";
+import { leaveTooltip } from "../../widgets/leave-tooltip";
 import { figureText } from "../../words/quantity";
 import { axisMoment, dayAndTime } from "../../words/river";
 import { type Ahead, aheadLayers, type Marks, markLayers, type Points, type Season, seasonLayers } from "./lane-layers";
@@ -29,6 +30,8 @@ function tickText(value: number): string {
   const rounded = Number(value.toPrecision(3));
   return figureText(rounded, (String(rounded).split(".")[1] ?? "").length, false);
 }
+
+const LEAVE = [leaveTooltip];
 
 /** Points that the widest chart can show: two a pixel. */
 const POINTS = 1400;
@@ -168,6 +171,7 @@ export function Lane(props: LaneProps) {
     <Line
       data={data}
       options={options}
+      plugins={LEAVE}
       role="img"
       aria-label={`${name} against time${forecast ? ", with its forecast" : ""}; the table below holds the same`}
     />

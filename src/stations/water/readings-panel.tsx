@@ -94,7 +94,7 @@ function ReadingRow({
         type="button"
         onClick={remove}
         aria-label={`Remove the reading of ${dayAndTime(reading.at)}`}
-        className="min-h-10 px-2 text-sm text-soft underline"
+        className="min-h-11 px-2 text-sm text-soft underline"
       >
         remove
       </button>

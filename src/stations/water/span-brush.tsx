@@ -13,6 +13,12 @@ export interface Span {
   to: number;
 }
 
+/** Each thumb answers to its own side, so that two that stand close do not cover each other. */
+const THUMB = {
+  start:
+    "relative block h-9 w-4 -translate-x-1/2 cursor-ew-resize touch-none rounded-l border-2 border-ink bg-paper after:absolute after:-inset-y-1 after:right-0 after:w-11",
+  end: "relative block h-9 w-4 translate-x-1/2 cursor-ew-resize touch-none rounded-r border-2 border-ink bg-paper after:absolute after:-inset-y-1 after:left-0 after:w-11",
+} as const;
 const SHORTEST = 2 * DAY;
 const POINTS = 500;
 
@@ -66,7 +72,7 @@ export function SpanBrush({
           style={{ left: place(span.from), width: `${((span.to - span.from) / length) * 100}%` }}
         />
         <Slider.Root
-          className="absolute inset-0 flex touch-none items-center"
+          className="absolute inset-0 flex touch-pan-y items-center"
           min={whole.from}
           max={whole.to}
           step={step}
@@ -75,16 +81,8 @@ export function SpanBrush({
           onValueChange={([from, to]) => onChange({ from: from!, to: to! })}
         >
           <Slider.Track className="h-full flex-1" />
-          <Slider.Thumb
-            aria-label="Start of the chart"
-            aria-valuetext={dayOnly(span.from)}
-            className="block h-8 w-4 cursor-ew-resize rounded border-2 border-ink bg-paper"
-          />
-          <Slider.Thumb
-            aria-label="End of the chart"
-            aria-valuetext={dayOnly(span.to)}
-            className="block h-8 w-4 cursor-ew-resize rounded border-2 border-ink bg-paper"
-          />
+          <Slider.Thumb aria-label="Start of the chart" aria-valuetext={dayOnly(span.from)} className={THUMB.start} />
+          <Slider.Thumb aria-label="End of the chart" aria-valuetext={dayOnly(span.to)} className={THUMB.end} />
         </Slider.Root>
       </div>
       <button

@@ -42,7 +42,7 @@ export function Welcome() {
       <ul className="mt-8 grid gap-3">
         <Row
           title="Look around first"
-          text="A made-up river with two years of gauge record, two reaches and a season of sessions. It goes again with one press."
+          text="A made-up river with four years of gauge record, two reaches and a season of sessions. It goes again with one press."
         >
           <Button tone="next" onClick={load} disabled={loading}>
             {loading ? "Loading …" : "Load the made-up river"}
