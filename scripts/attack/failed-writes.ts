@@ -133,7 +133,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   removeProfile: (db) => removeProfile(db, "own-chub"),
   takeIn: async (db) => {
     const there = { ...BOOK, sessions: [{ ...SESSION, id: "theirs", notes: "from elsewhere" }], reaches: [] };
-    await applyPlan(db, await planMerge(db, there), true);
+    await applyPlan(db, await planMerge(db, there), "restore");
   },
   restore: (db) => restoreBook(db, BOOK, NOW),
   removeDemo: (db) => removeDemo(db, NOW),

@@ -3,6 +3,15 @@ import { X } from "lucide-react";
 import * as Toast from "radix-ui/toast";
 import { useNotices } from "./notices";
 
+/** Escape closes an open dialog before any notice, though the notice came later. */
+function closeDialogFirst(event: KeyboardEvent): void {
+  const dialogs = document.querySelectorAll<HTMLElement>("[role=dialog] [data-close]");
+  const last = dialogs[dialogs.length - 1];
+  if (!last) return;
+  event.preventDefault();
+  last.click();
+}
+
 /** Notices: what was done, with its undo; and faults, which stay until they are closed. */
 export function Toasts() {
   const { list, drop } = useNotices();
@@ -14,6 +23,7 @@ export function Toasts() {
           type={notice.fault ? "foreground" : "background"}
           duration={notice.fault ? Infinity : notice.action ? 12_000 : 5_000}
           onOpenChange={(open) => !open && drop(notice.id)}
+          onEscapeKeyDown={closeDialogFirst}
           className={`flex items-center gap-3 ${notice.fault ? "flex-wrap" : ""} rounded-md px-4 py-3 shadow-lg ${notice.fault ? "border-2 border-clay bg-paper text-ink" : "bg-ink text-paper"}`}
         >
           <Toast.Description

@@ -8,7 +8,7 @@ import { recogniseDemo } from "../state/demo";
 import { sha256 } from "../state/files";
 import { say } from "../state/notices";
 import { saveBook } from "../state/save-book";
-import { applyPlan, type MergePlan, planMerge } from "../store/book";
+import { applyPlan, type MergePlan, planMerge, type TakeIn } from "../store/book";
 import { database } from "../store/database";
 import { PickFile } from "../widgets/file-field";
 import { Button } from "../widgets/button";
@@ -104,6 +104,15 @@ function SetAsideList({ of }: { of: readonly SetAside[] }) {
   );
 }
 
+/** What a restore would do beyond a merge. */
+function restoreWords(removed: number, older: number): string {
+  const parts = [
+    removed > 0 && `${count(removed, "record")} removed since ${removed === 1 ? "comes" : "come"} back`,
+    older > 0 && `${count(older, "record")} changed since ${older === 1 ? "is" : "are"} as there`,
+  ].filter(Boolean);
+  return `Restore it as it was: ${parts.join(", ")}`;
+}
+
 /** What taking an archive in would do. */
 function Plan({
   name,
@@ -118,12 +127,14 @@ function Plan({
   onFault: (fault: Unkept | undefined) => void;
   onDone: () => void;
 }) {
-  const [back, setBack] = useState(false);
-  const removed = PART_NAMES.reduce((sum, part) => sum + plan.removed[part].length, 0);
+  const [how, setHow] = useState<TakeIn>("merge");
+  const [removed, older] = [plan.removed, plan.older].map((book) =>
+    PART_NAMES.reduce((sum, part) => sum + book[part].length, 0),
+  ) as [number, number];
   const merge = async (): Promise<void> => {
     onFault(undefined);
     try {
-      await applyPlan(database(), plan, back);
+      await applyPlan(database(), plan, how);
       await recogniseDemo();
     } catch (error) {
       return onFault(unkept(error, merge));
@@ -147,16 +158,27 @@ function Plan({
         )}
       </ul>
       <SetAsideList of={setAside} />
-      {removed > 0 && (
-        <label className="mb-2 flex min-h-11 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 shrink-0"
-            checked={back}
-            onChange={(event) => setBack(event.target.checked)}
-          />
-          Bring back {count(removed, "record")} of it that {removed === 1 ? "was" : "were"} removed here since
-        </label>
+      {removed + older > 0 && (
+        <fieldset className="mb-2">
+          <legend className="font-semibold">Of what was removed or changed here since:</legend>
+          {(
+            [
+              ["merge", "Merge: the newest of each record stands"],
+              ["restore", restoreWords(removed, older)],
+            ] as const
+          ).map(([value, words]) => (
+            <label key={value} className="flex min-h-11 items-center gap-3">
+              <input
+                type="radio"
+                name="take-in"
+                className="size-5 shrink-0"
+                checked={how === value}
+                onChange={() => setHow(value)}
+              />
+              {words}
+            </label>
+          ))}
+        </fieldset>
       )}
       <div className="flex gap-2">
         <Button tone="next" onClick={() => act(merge)}>

@@ -8,7 +8,9 @@ import { Select } from "../widgets/select";
 import type { River } from "../state/use-river";
 import { useSettings } from "../state/settings";
 import { act } from "../state/act";
+import { useBookHolds } from "../state/use-book-holds";
 import { Archive } from "./archive";
+import { EmptyBook } from "./empty-book";
 import { Holdings } from "./holdings";
 
 /** One that was kept and is none of them is the day's. */
@@ -31,6 +33,7 @@ export function BookDialog({
   const { system, set } = useSettings();
   const { theme, setTheme } = useTheme();
   const [safe, setSafe] = useState<boolean | undefined>();
+  const holds = useBookHolds();
   const hasDemo = river.reaches.some((one) => one.demo) || river.stations.some((one) => one.demo);
 
   useEffect(() => {
@@ -71,6 +74,7 @@ export function BookDialog({
             </Button>
           )}
         </section>
+        {holds && <EmptyBook onDone={() => onOpenChange(false)} />}
         {safe !== undefined && (
           <p className="text-sm text-soft">
             {safe

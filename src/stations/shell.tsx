@@ -1,4 +1,5 @@
 "use client";
+import { Keyboard } from "lucide-react";
 import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
 import { type ReactNode, useEffect, useState } from "react";
@@ -79,6 +80,14 @@ export function Shell({ children }: { children: ReactNode }) {
             );
           })}
         </ul>
+        <button
+          type="button"
+          onClick={() => setKeysOpen(true)}
+          className="mx-auto mt-4 hidden min-h-11 items-center gap-1 rounded-md px-2 text-sm text-soft hover:bg-deep rail:flex low:hidden"
+        >
+          <Keyboard size={18} aria-hidden />
+          Keys
+        </button>
       </nav>
       <BookGate>
         <Opened path={path}>{children}</Opened>

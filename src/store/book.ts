@@ -42,6 +42,8 @@ export interface MergePlan {
   take: Book;
   /** What the archive holds that was removed here since: left out, unless it is wanted back. */
   removed: Book;
+  /** What the archive holds as it was, where ours has been changed since; series only ever join. */
+  older: Book;
 }
 
 const isSeries = (part: PartName, one: State): one is StoredSeries => part === "series" && "marks" in one;
@@ -71,7 +73,7 @@ const ownStates = (db: Database, part: PartName, records: readonly State[]): Pro
 
 /** What an import would do, before it is done: the later state of each record stands, series join. */
 export async function planMerge(db: Database, incoming: Book): Promise<MergePlan> {
-  const plan: MergePlan = { parts: {}, take: emptyBook(), removed: emptyBook() };
+  const plan: MergePlan = { parts: {}, take: emptyBook(), removed: emptyBook(), older: emptyBook() };
   for (const part of PART_NAMES) {
     const count = { added: 0, replaced: 0, joined: 0, gone: 0, kept: 0 };
     const states = await ownStates(db, part, incoming[part]);
@@ -81,6 +83,8 @@ export async function planMerge(db: Database, incoming: Book): Promise<MergePlan
       const takes = !ours || !sameKept(part, merged, ours);
       if (takes) (plan.take[part] as unknown[]).push(record);
       else if (ours.deleted && !record.deleted) (plan.removed[part] as unknown[]).push(record);
+      else if (part !== "series" && !ours.deleted && !record.deleted && !sameKept(part, ours, theirs))
+        (plan.older[part] as unknown[]).push(record);
       if (!takes) count.kept++;
       else if (merged.deleted) count.gone += ours && !ours.deleted ? 1 : 0;
       else if (!ours || ours.deleted) count.added++;
@@ -92,18 +96,37 @@ export async function planMerge(db: Database, incoming: Book): Promise<MergePlan
   return plan;
 }
 
-/** Does what a plan says, in one transaction; with `back` also what was removed here, later than its tombstones. */
+/** Merge: the newest of each record stands. Restore: all that the archive holds stands as it was there. */
+export type TakeIn = "merge" | "restore";
+
+/** Does what a plan says, in one transaction; what is restored comes later than what was made of it since. */
 export async function applyPlan(
   db: Database,
-  { take, removed }: MergePlan,
-  back: boolean,
+  { take, removed, older }: MergePlan,
+  how: TakeIn,
   now: number = Date.now(),
 ): Promise<void> {
   await db.transaction("rw", bookTables(db), async () => {
     await takeIn(db, take);
-    if (back) await takeIn(db, removed, now);
+    if (how === "merge") return;
+    await takeIn(db, removed, now);
+    await takeIn(db, older, now);
   });
 }
+
+/** Takes everything out of the book, in one transaction; tombstones stay, so that it does not come back by a merge. */
+export async function emptyTheBook(db: Database, now: number = Date.now()): Promise<void> {
+  await db.transaction("rw", bookTables(db), async () => {
+    for (const part of PART_NAMES) {
+      const alive = (await db.table<State, string>(part).toArray()).filter((one) => !one.deleted);
+      await db.table(part).bulkPut(alive.map((one) => goneAt(part, one, stampAfter(now, one.updatedAt))));
+    }
+  });
+}
+
+/** What stays of a record that is taken out. */
+const goneAt = (part: PartName, one: State, at: string): State =>
+  isSeries(part, one) ? storedTombstone(one, at) : { ...one, updatedAt: at, deleted: true };
 
 /** Takes a book in, merged with what is there, in one transaction: all of it or nothing. */
 export const writeBook = (db: Database, book: Book): Promise<void> => takeIn(db, book);
@@ -158,8 +181,7 @@ export async function removeDemo(db: Database, now: number = Date.now()): Promis
       .toArray();
     for (const part of PART_NAMES) {
       const gone = book[part].map((record): State => {
-        const [one, at] = [asKept(part, record), stampAfter(now, record.updatedAt)];
-        return isSeries(part, one) ? storedTombstone(one, at) : { ...one, updatedAt: at, deleted: true };
+        return goneAt(part, asKept(part, record), stampAfter(now, record.updatedAt));
       });
       await db.table(part).bulkPut(gone);
     }

@@ -137,8 +137,8 @@ describe("two devices", () => {
   });
   afterEach(() => phone.delete());
   const exchange = async () => {
-    await applyPlan(db, await planMerge(db, await readBook(phone)), false);
-    await applyPlan(phone, await planMerge(phone, await readBook(db)), false);
+    await applyPlan(db, await planMerge(db, await readBook(phone)), "merge");
+    await applyPlan(phone, await planMerge(phone, await readBook(db)), "merge");
     return Promise.all([readBook(db), readBook(phone)]);
   };
 

@@ -1,13 +1,13 @@
 import "fake-indexeddb/auto";
 import { createHash } from "node:crypto";
 import { demoBook } from "../demo/book";
-import { emptyBook } from "../core/book/parts";
+import { emptyBook, PART_NAMES } from "../core/book/parts";
 import type { Profile } from "../core/book/records";
 import { readArchive, writeArchive } from "../core/formats/archive";
 import { speciesById } from "../core/fish/species";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { gaugeCsv } from "../standins/gauge";
-import { applyPlan, planMerge, readBook, removeDemo, restoreBook, writeBook } from "./book";
+import { applyPlan, emptyTheBook, planMerge, readBook, removeDemo, restoreBook, writeBook } from "./book";
 import { Database } from "./database";
 import { bedKey } from "../scenario/field";
 import type { Session } from "../core/book/records";
@@ -15,6 +15,7 @@ import { seriesOf } from "../core/gauge/summary";
 import { keepField, keptField, solvedFlows } from "./fields";
 import { addReading, keepGauge, keepWater, removeGauge, removeReading } from "./gauges";
 import { newId } from "./identity";
+import { patchReach, removeReach } from "./reaches";
 import { gaugeAtReach, gaugeOf } from "./river";
 import { addPastSession, endSession, logCatch, startSession } from "./sessions";
 
@@ -96,9 +97,9 @@ test("the made-up river goes, with what was logged on it, own records stay, and 
   // What went leaves its mark, so that an archive of before does not bring it back by itself.
   const plan = await planMerge(db, book);
   expect([plan.take.sessions.length, plan.removed.sessions.length]).toEqual([0, book.sessions.length]);
-  await applyPlan(db, plan, false);
+  await applyPlan(db, plan, "merge");
   expect((await alive()).sessions).toEqual([]);
-  await applyPlan(db, plan, true);
+  await applyPlan(db, plan, "restore");
   expect((await alive()).sessions).toHaveLength(book.sessions.length);
   await removeDemo(db);
   await restoreBook(db, gone);
@@ -298,4 +299,34 @@ test("an ungauged reach takes its flow by area and lag, then by the angler's own
 test("ids sort by age and do not meet", () => {
   expect(newId(1000) < newId(2000)).toBe(true);
   expect(new Set(Array.from({ length: 500 }, () => newId(5))).size).toBe(500);
+});
+
+test("a book restores as it was: what was removed since comes back, what was renamed since has its name of then", async () => {
+  await writeBook(db, book);
+  const saved = await readBook(db);
+  const [first, second] = book.reaches;
+  await removeReach(db, first!.id);
+  await patchReach(db, second!.id, { name: "Another name" });
+  const plan = await planMerge(db, saved);
+  expect(plan.removed.reaches.map(({ id }) => id)).toEqual([first!.id]);
+  expect(plan.older.reaches.map(({ id }) => id)).toEqual([second!.id]);
+  await applyPlan(db, plan, "merge");
+  expect((await db.reaches.get(first!.id))!.deleted).toBe(true);
+  expect((await db.reaches.get(second!.id))!.reach.name).toBe("Another name");
+  await applyPlan(db, plan, "restore");
+  expect((await db.reaches.get(first!.id))!.deleted).toBeUndefined();
+  expect((await db.reaches.get(second!.id))!.reach.name).toBe(second!.reach.name);
+});
+
+test("an emptied book holds nothing but tombstones, and its copy brings all of it back", async () => {
+  await writeBook(db, book);
+  const saved = await readBook(db);
+  await emptyTheBook(db);
+  const left = await readBook(db);
+  for (const part of PART_NAMES) expect(left[part].every((one) => one.deleted)).toBe(true);
+  await applyPlan(db, await planMerge(db, saved), "merge");
+  expect((await db.reaches.toArray()).filter((one) => !one.deleted)).toEqual([]);
+  await applyPlan(db, await planMerge(db, saved), "restore");
+  for (const part of PART_NAMES)
+    expect((await readBook(db))[part].filter((one) => !one.deleted)).toHaveLength(book[part].length);
 });

@@ -32,14 +32,18 @@ export function Dialog({
           onCloseAutoFocus={back}
           className="fixed inset-x-0 bottom-0 z-50 max-h-[92dvh] overflow-y-auto rounded-t-xl border border-line bg-paper p-5 shadow-xl sm:inset-auto sm:top-1/2 sm:left-1/2 sm:w-[min(38rem,92vw)] sm:-translate-x-1/2 sm:-translate-y-1/2 sm:rounded-xl"
         >
-          <div className="mb-3 flex items-start gap-4">
+          <div className="sticky -top-5 z-10 -mx-5 -mt-5 mb-3 flex items-start gap-4 bg-paper px-5 pt-5 pb-1">
             <div className="flex-1">
               <RadixDialog.Title className="text-xl font-semibold">{title}</RadixDialog.Title>
               <RadixDialog.Description className={about ? "mt-1 text-soft" : "sr-only"}>
                 {about ?? title}
               </RadixDialog.Description>
             </div>
-            <RadixDialog.Close aria-label="Close" className="grid size-11 place-items-center rounded-md hover:bg-deep">
+            <RadixDialog.Close
+              aria-label="Close"
+              data-close=""
+              className="sticky top-0 grid size-11 place-items-center rounded-md bg-paper hover:bg-deep"
+            >
               <X size={20} aria-hidden />
             </RadixDialog.Close>
           </div>

@@ -2,7 +2,7 @@ import type { Caution } from "../core/gauge/cautions";
 import { cautionWords } from "./cautions";
 
 test.each<[Caution, RegExp]>([
-  [{ kind: "rising", metresPerHour: 0.15 }, /^Rising fast, 0\.5 ft an hour: leave the water/],
+  [{ kind: "rising", metresPerHour: 0.15 }, /^Rising fast, 0\.49 ft an hour: leave the water/],
   [{ kind: "rising", ratePerHour: 0.124 }, /^Rising fast, 12 % an hour: leave the water/],
   [{ kind: "very-high", exceedance: 0.04, rising: true }, /^Very high for the season, and rising: .* 4 % of the time/],
   [{ kind: "thunder", minutesLeft: 20 }, /off the water, rod down, for another 20 min/],

@@ -8,7 +8,7 @@ export function cautionWords(caution: Caution, system: UnitSystem): string {
       return `Rising fast, ${
         "ratePerHour" in caution
           ? `${figureText(caution.ratePerHour * 100, 0)} %`
-          : showText(caution.metresPerHour, "depth", system)
+          : showText(caution.metresPerHour, "stage", system)
       } an hour: leave the water, and go out by the way you know.`;
     case "very-high":
       return `Very high for the season${caution.rising ? ", and rising" : ""}: water like this is seen ${figureText(caution.exceedance * 100, 0)} % of the time. Stay out of the current, and off banks that it undercuts.`;

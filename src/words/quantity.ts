@@ -6,6 +6,7 @@ export type UnitSystem = "metric" | "us";
 /** What is being shown; each has a customary unit and rounding in both systems. */
 export type Shown =
   | "depth"
+  | "stage"
   | "distance"
   | "altitude"
   | "discharge"
@@ -36,6 +37,7 @@ const FEET_SQUARED = 1 / 0.3048 ** 2;
 const STYLES: Record<Entered, Record<UnitSystem, Style & { unit: string }>> &
   Record<ShownOnly, Record<UnitSystem, Style>> = {
   depth: { metric: { unit: "m", label: "m", digits: 2 }, us: { unit: "ft", label: "ft", digits: 1 } },
+  stage: { metric: { unit: "m", label: "m", digits: 2 }, us: { unit: "ft", label: "ft", digits: 2 } },
   distance: { metric: { unit: "m", label: "m", digits: 1 }, us: { unit: "ft", label: "ft", digits: 0 } },
   altitude: { metric: { unit: "m", label: "m", digits: 0 }, us: { unit: "ft", label: "ft", digits: 0 } },
   discharge: { metric: { unit: "m3/s", label: "m³/s", digits: 1 }, us: { unit: "cfs", label: "cfs", digits: 0 } },
@@ -108,6 +110,12 @@ export function entryText(value: number, kind: Entered, system: UnitSystem): str
 
 export const showText = (value: number | null | undefined, kind: Shown, system: UnitSystem): string =>
   show(value, kind, system).text;
+
+/** What a field takes at least and at most, in the reader's units: "From 0.3 to 9.8 ft." */
+export function rangeText(low: number, high: number, kind: Entered, system: UnitSystem): string {
+  const [least, most] = [show(low, kind, system), show(high, kind, system)];
+  return `From ${least.figure} to ${most.text}.`;
+}
 
 /** The unit a bare number is read in, for each kind and system. */
 export const entryUnit = (kind: Entered, system: UnitSystem): string => STYLES[kind][system].unit;

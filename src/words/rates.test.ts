@@ -1,4 +1,5 @@
-import { rateLabel } from "./rates";
+import { bandsBetween } from "../core/book/rates";
+import { rateLabel, rateScale } from "./rates";
 
 test("classes of flow have round edges, with no more decimals than they need, in either system", () => {
   const one = { key: "k", low: 3, high: 5 };
@@ -11,4 +12,13 @@ test("classes of the season and of warmth say what they are; others go by their 
   expect(rateLabel({ key: "k", low: 0.2, high: 0.4 }, "exceedance", "metric")).toBe("exceeded 20 to 40 %");
   expect(rateLabel({ key: "k", low: 10, high: 12 }, "temperature", "us")).toBe("50 to 54 °F");
   expect(rateLabel({ key: "rising", low: null, high: null }, "trend", "us")).toBe("rising");
+});
+
+test("in US units warmth goes by round degrees Fahrenheit", () => {
+  const bands = bandsBetween(rateScale("us").temperature);
+  expect(bands.slice(0, 3).map((one) => rateLabel(one, "temperature", "us"))).toEqual([
+    "32 to 40 °F",
+    "40 to 45 °F",
+    "45 to 50 °F",
+  ]);
 });

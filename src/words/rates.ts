@@ -1,8 +1,17 @@
 import type { UnitSystem } from "./quantity";
-import type { RateKind } from "../core/book/classes";
+import { type RateKind, type RateScale, SI_SCALE } from "../core/book/classes";
 import type { RateClass } from "../core/book/rates";
 import { findUnit, fromSI } from "../core/quantity/units";
 import { entryUnit, figureText, show, showText } from "./quantity";
+
+/** Round figures in the reader's units: Fahrenheit by tens about what fish live in. */
+export const rateScale = (system: UnitSystem): RateScale =>
+  system === "metric"
+    ? SI_SCALE
+    : {
+        flow: findUnit("cfs")!.factor,
+        temperature: [30, 40, 45, 50, 55, 60, 70, 90].map((value) => (value - 32) / 1.8),
+      };
 
 /** What rates can be looked at by. */
 export const RATE_KIND_NAMES: Record<RateKind, string> = {

@@ -1,5 +1,7 @@
 import type { UnitSystem } from "./quantity";
 import type { Reason } from "../core/fish/reasons";
+import { AHEAD } from "../core/fish/travel";
+import { REFUGE_WITHIN } from "../core/water/cover";
 import { breakName } from "./place";
 import { figureText, showText } from "./quantity";
 import { capital } from "./text";
@@ -31,7 +33,9 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
     case "overhead":
       return "A roof over it: cut bank or overhanging branches.";
     case "refuge":
-      return reason.share > 0.6 ? "Somewhere to bolt to within four metres." : "Little to bolt to near by.";
+      return reason.share > 0.6
+        ? `Somewhere to bolt to within ${text(REFUGE_WITHIN, "distance")}.`
+        : "Little to bolt to near by.";
     case "exposed":
       return "Little cover: it will leave at the first shadow.";
     case "ambush":
@@ -52,7 +56,7 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
         : `The way through here costs ${figureText(reason.dearer * 100, 1)} % more than the cheapest.`;
     case "rest":
       return reason.share > 1.05
-        ? `The next twelve metres cost ${figureText(reason.share, 1)} times as much to swim: a place to stop before them.`
+        ? `The next ${text(AHEAD, "distance")} cost ${figureText(reason.share, 1)} times as much to swim: a place to stop before them.`
         : "No dearer water ahead: what stops it here is the depth, the pace and what hides it.";
     case "heldUp":
       return `The way up is nowhere ${text(reason.passage, "depth")} deep, or too fast: fish wait for water in the deepest part.`;

@@ -127,7 +127,7 @@ export function localMoment(time: number): string {
 export function stripWords(now: GaugeNow, stale: boolean, system: UnitSystem): string {
   const clarity = clarityWords(now);
   const flow =
-    now.discharge === null ? showText(now.stage, "depth", system) : showText(now.discharge, "discharge", system);
+    now.discharge === null ? showText(now.stage, "stage", system) : showText(now.discharge, "discharge", system);
   return `${stale ? `as last read ${dayOnly(now.at)}, ` : ""}${flow}, ${trendWords(now)}; ${
     now.clarity === null ? "clarity not known" : `${clarity.word.toLowerCase()}, ${clarity.seen}`
   }`;
@@ -142,7 +142,7 @@ export function nowWords(
     now.discharge === null
       ? now.stage === null
         ? "No discharge reading"
-        : `${showText(now.stage, "depth", system)} on the gauge and ${trendWords(now)}; it gives no discharge`
+        : `${showText(now.stage, "stage", system)} on the gauge and ${trendWords(now)}; it gives no discharge`
       : `${showText(now.discharge, "discharge", system)} and ${trendWords(now)}`,
   ];
   const season = seasonWords(now);

@@ -6,11 +6,19 @@ import { bandsBetween, flowBands, type Rates, ratesBy, ratesByLabel } from "./ra
 export const RATE_KINDS = ["flow", "exceedance", "trend", "clarity", "temperature"] as const;
 export type RateKind = (typeof RATE_KINDS)[number];
 
+/** Round figures of the reader's own units: so many m3/s to one of flow, and the edges of temperature, degC. */
+export interface RateScale {
+  flow: number;
+  temperature: readonly number[];
+}
+
+export const SI_SCALE: RateScale = { flow: 1, temperature: [-1, 4, 8, 12, 16, 20, 30] };
+
 /** Catch rates in classes of one property of the river. */
-export function ratesIn(kind: RateKind, efforts: readonly Effort[]): Rates {
+export function ratesIn(kind: RateKind, efforts: readonly Effort[], scale: RateScale = SI_SCALE): Rates {
   switch (kind) {
     case "flow":
-      return ratesBy(efforts, flowBands(efforts), (effort) => effort.river?.discharge ?? null);
+      return ratesBy(efforts, flowBands(efforts, scale.flow), (effort) => effort.river?.discharge ?? null);
     case "exceedance":
       return ratesBy(
         efforts,
@@ -26,11 +34,7 @@ export function ratesIn(kind: RateKind, efforts: readonly Effort[]): Rates {
         (effort) => (effort.river?.visibleDepth == null ? null : clarityClass(effort.river.visibleDepth)),
       );
     case "temperature":
-      return ratesBy(
-        efforts,
-        bandsBetween([-1, 4, 8, 12, 16, 20, 30]),
-        (effort) => effort.river?.waterTemperature ?? null,
-      );
+      return ratesBy(efforts, bandsBetween(scale.temperature), (effort) => effort.river?.waterTemperature ?? null);
   }
 }
 

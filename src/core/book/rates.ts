@@ -108,13 +108,16 @@ function rateClass(band: Band, efforts: readonly Effort[], priorRate: number): R
 const sum = <T>(items: readonly T[], of: (item: T) => number): number =>
   items.reduce((total, item) => total + of(item), 0);
 
-/** Rounds steps of a flow scale that a person would draw: 1, 2, 3, 5, 8 a decade. */
-const STEPS = [1, 2, 3, 5, 8];
+/** Round steps of a flow scale that a person would draw: 1, 2, 3, 5, 7 a decade. */
+const STEPS = [1, 2, 3, 5, 7];
 
-/** Bands of discharge from the flows that were fished, m3/s: whole steps of a 1-2-3-5-8 scale, seven at most. */
-export function flowBands(efforts: readonly Effort[]): Band[] {
+/**
+ * Bands of discharge from the flows that were fished, m3/s: whole steps of a 1-2-3-5-7 scale of some unit (so many m3/s
+ * of it), seven at most.
+ */
+export function flowBands(efforts: readonly Effort[], unit = 1): Band[] {
   const flows = efforts
-    .flatMap((effort) => (effort.river?.discharge ? [effort.river.discharge] : []))
+    .flatMap((effort) => (effort.river?.discharge ? [effort.river.discharge / unit] : []))
     .filter((q) => q > 0);
   if (flows.length === 0) return [];
   const edges: number[] = [];
@@ -125,7 +128,7 @@ export function flowBands(efforts: readonly Effort[]): Band[] {
   const last = edges.findIndex((edge) => edge > most);
   let used = edges.slice(Math.max(0, first), last + 1);
   while (used.length > 8) used = used.filter((_, k) => k % 2 === 0 || k === used.length - 1);
-  return bandsBetween(used);
+  return bandsBetween(used.map((edge) => edge * unit));
 }
 
 const trim = (value: number): string => String(Number(value.toPrecision(3)));

@@ -226,7 +226,7 @@ export const PARTS = {
 
 /** @throws InputError "unsound-record" where the schema of a part does not hold a record */
 export function checkRecord(part: keyof typeof PARTS, record: unknown): void {
-  const parsed = PARTS[part].safeParse(record);
+  const parsed = PARTS[part].safeParse(record, { reportInput: true });
   if (parsed.success) return;
   const issue = parsed.error.issues[0]!;
   throw new InputError("unsound-record", { part, field: pathOf(issue), issue: messageOf(issue) });

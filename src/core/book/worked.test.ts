@@ -87,10 +87,10 @@ describe("bands", () => {
   };
 
   test("from the step at or under the least flow to the one over the most", () => {
-    expect(edges(4, 11)).toEqual([3, 5, 8, 10, 20]);
+    expect(edges(4, 11)).toEqual([3, 5, 7, 10, 20]);
     expect(edges(3, 4)).toEqual([3, 5]);
-    expect(edges(2.9, 5)).toEqual([2, 3, 5, 8]);
-    expect(edges(0.04, 0.06).map((edge) => Number(edge!.toPrecision(3)))).toEqual([0.03, 0.05, 0.08]);
+    expect(edges(2.9, 5)).toEqual([2, 3, 5, 7]);
+    expect(edges(0.04, 0.06).map((edge) => Number(edge!.toPrecision(3)))).toEqual([0.03, 0.05, 0.07]);
     expect(edges(10)).toEqual([10, 20]);
     expect(edges(1000)).toEqual([1000, 2000]);
   });
@@ -102,12 +102,23 @@ describe("bands", () => {
   });
 
   test("a wide range: every other step goes until seven bands are left, the ends stay", () => {
-    // 1 2 3 5 8 10 20 30 50 would be eight bands: every other edge, and the last.
-    expect(edges(1, 35)).toEqual([1, 3, 8, 20, 50]);
+    // 1 2 3 5 7 10 20 30 50 would be eight bands: every other edge, and the last.
+    expect(edges(1, 35)).toEqual([1, 3, 7, 20, 50]);
     // Seven bands are not thinned.
-    expect(edges(1, 25)).toEqual([1, 2, 3, 5, 8, 10, 20, 30]);
-    // Ten edges (1 to 80): the last would fall out, and is kept.
-    expect(edges(1, 60)).toEqual([1, 3, 8, 20, 50, 80]);
+    expect(edges(1, 25)).toEqual([1, 2, 3, 5, 7, 10, 20, 30]);
+    // Ten edges (1 to 70): the last would fall out, and is kept.
+    expect(edges(1, 60)).toEqual([1, 3, 7, 20, 50, 70]);
+  });
+
+  test("of another unit the edges are round in that unit: 300, 500, 700 cfs", () => {
+    const cfs = 0.3048 ** 3;
+    const bands = flowBands(
+      [310, 640].map((q, k) => ({ session: String(k), river: river(q * cfs), hours: 1, catches: [] })),
+      cfs,
+    );
+    expect([bands[0]!.low!, ...bands.map(({ high }) => high!)].map((edge) => Math.round(edge / cfs))).toEqual([
+      300, 500, 700,
+    ]);
   });
 
   test("keys are told at three figures", () => {

@@ -19,7 +19,7 @@ const BARE = 0.6;
 /** Fish that are held up lie in water of so much of the deepest: none to whole. Common practice, no source. */
 const HELD = { none: 0.4, whole: 1 };
 /** Water ahead that a fish rests before, m up its way. Common practice, no source. */
-const AHEAD = 12;
+export const AHEAD = 12;
 /**
  * Thin water costs more, since it shows the fish; under the least that lets it pass, or faster than it can pass, there
  * is no way. Common practice, no source.

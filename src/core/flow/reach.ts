@@ -29,7 +29,7 @@ export function checkReach(data: unknown, file?: string): Reach {
   if (data && typeof data === "object" && !("downstream" in data && data.downstream)) {
     throw new InputError("no-outlet", {}, { file, path: "downstream" });
   }
-  const parsed = reachSchema.safeParse(data);
+  const parsed = reachSchema.safeParse(data, { reportInput: true });
   if (!parsed.success) refuse(parsed.error, "bad-reach", { file });
   const unfit = unfitReach(parsed.data);
   if (unfit) throw new InputError(unfit.code, unfit.values, { file, path: unfit.path });

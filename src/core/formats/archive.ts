@@ -81,7 +81,7 @@ function readManifest(data: unknown, file: string | undefined): z.infer<typeof m
     String((data as { schema?: unknown } | null)?.schema).slice(0, 100),
   );
   if (named && Number(named[1]) > 1) throw new InputError("newer-archive", { version: Number(named[1]) }, { file });
-  const manifest = manifestSchema.safeParse(data);
+  const manifest = manifestSchema.safeParse(data, { reportInput: true });
   if (!manifest.success) refuse(manifest.error, "bad-manifest", { file });
   return manifest.data;
 }
@@ -156,7 +156,7 @@ async function readPart(
 function readRecord(name: PartName, text: string, ids: Lines): { id: string } | { why: Message } {
   const data = jsonOf(text);
   if (data === undefined) return { why: message("record-not-json") };
-  const parsed = PARTS[name].safeParse(data);
+  const parsed = PARTS[name].safeParse(data, { reportInput: true });
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;
     return { why: message("bad-record", { field: pathOf(issue), issue: messageOf(issue) }) };

@@ -55,7 +55,7 @@ export function readField(text: string, roughness: number, file?: string): Field
   } catch (error) {
     throw new InputError("field-not-json", { message: (error as Error).message }, { file });
   }
-  const parsed = fieldSchema.safeParse(data);
+  const parsed = fieldSchema.safeParse(data, { reportInput: true });
   if (!parsed.success) refuse(parsed.error, "bad-field", { file });
   const field = parsed.data;
   const cells = field.nx * field.ny;

@@ -36,10 +36,10 @@ export function tideAt(constituents: readonly Constituent[], at: number): TideSt
 }
 
 /**
- * Reads what an angler types or pastes: a line each, name amplitude (m) phase (degrees), parted by spaces, commas or
- * semicolons.
+ * Reads what an angler types or pastes: a line each, name, amplitude (in units of `unit` m), phase (degrees), parted by
+ * spaces, commas or semicolons.
  */
-export function readConstituents(text: string): Constituent[] {
+export function readConstituents(text: string, unit = 1): Constituent[] {
   const out: Constituent[] = [];
   text.split(/\r?\n/).forEach((line, index) => {
     const trimmed = line.trim();
@@ -47,7 +47,7 @@ export function readConstituents(text: string): Constituent[] {
     const [name = "", amplitude = "", phase = ""] = trimmed.split(/[\s,;]+/);
     const parsed = constituentSchema.safeParse({
       name,
-      amplitude: numberIn(amplitude),
+      amplitude: Number((numberIn(amplitude) * unit).toPrecision(8)),
       phase: numberIn(phase),
     });
     if (!parsed.success) throw new InputError("bad-constituent", { number: index + 1 }, { line: index + 1 });

@@ -14,15 +14,25 @@ export const pathOf = (issue: Pick<Issue, "path">): string =>
 /** A rule's name, and what its sentence tells. */
 type Custom = { rule?: string; values?: Message["values"] } | undefined;
 
-/** What a schema found wrong with one value, as a message. */
+/** Longest text of a value that is shown. */
+const SHOWN = 40;
+
+/** What was read, as it can be shown: a number or a text; undefined of what is neither, or is not known. */
+function readOf({ input }: Issue): string | number | undefined {
+  if (typeof input === "number" || typeof input === "bigint") return Number(input);
+  return typeof input === "string" ? input.slice(0, SHOWN) : undefined;
+}
+
+/** What a schema found wrong with one value, as a message; the value is known where the schema reports its input. */
 export function messageOf(issue: Issue): Message {
+  const read = readOf(issue);
   switch (issue.code) {
     case "invalid_type":
-      return message("wrong-type", { expected: issue.expected, missing: issue.input === undefined });
+      return message("wrong-type", { expected: issue.expected, missing: issue.input === undefined, read });
     case "too_small":
-      return message("under-least", { least: Number(issue.minimum), allowed: issue.inclusive, of: issue.origin });
+      return message("under-least", { least: Number(issue.minimum), allowed: issue.inclusive, of: issue.origin, read });
     case "too_big":
-      return message("over-most", { most: Number(issue.maximum), allowed: issue.inclusive, of: issue.origin });
+      return message("over-most", { most: Number(issue.maximum), allowed: issue.inclusive, of: issue.origin, read });
     case "invalid_value":
       return message("not-one-of", { known: issue.values.map(String) });
     case "unrecognized_keys":

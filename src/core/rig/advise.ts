@@ -60,7 +60,7 @@ export function readRigRequest(text: string, file?: string): RigRequest {
 
 /** A float rig and a lure for one place in the water, with reasons. Throws a located fault on a bad request. */
 export function adviseRig(request: RigRequest): RigAdvice {
-  const parsed = rigRequestSchema.safeParse(request);
+  const parsed = rigRequestSchema.safeParse(request, { reportInput: true });
   if (!parsed.success) refuse(parsed.error, "bad-rig");
   const { method, water, tackle, style, light } = parsed.data;
   if (method !== "float") throw new InputError("unsupported-method", { method }, { path: "method" });

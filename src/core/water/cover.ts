@@ -138,8 +138,11 @@ export function coverOf(
   return cover;
 }
 
+/** How far a fish bolts to hide, m. Common practice, no source. */
+export const REFUGE_WITHIN = 4;
+
 /** Best hiding place within `reach` m of each cell, 0..1: depth, wood or stone to bolt to. */
-export function refugeOf(field: Field, cover: Cover, reach = 4): Float32Array {
+export function refugeOf(field: Field, cover: Cover, reach = REFUGE_WITHIN): Float32Array {
   const { nx, ny, cell } = field;
   const radius = Math.max(1, Math.round(reach / cell));
   const hide = cover.depth.map((depth, k) => Math.max(depth, cover.wood[k]!, cover.stone[k]!, cover.overhead[k]!));

@@ -37,8 +37,9 @@ test("the table holds the rates of the book, class by class, and says which is b
       .map((cell) => cell.textContent);
     expect(cells[0]).toBe(one.hours.toFixed(1));
     expect(cells[1]).toBe(String(one.events));
-    expect(cells[2]).toBe(one.rate === null ? "not fished" : one.rate.toFixed(2));
-    expect(cells[3]).toBe(one.interval ? one.interval.map((end) => end.toFixed(2)).join(" to ") : "–");
+    expect(cells[2]).toBe(one.hours > 0 ? (one.events / one.hours).toFixed(2) : "not fished");
+    expect(cells[3]).toBe(one.rate === null ? "–" : one.rate.toFixed(2));
+    expect(cells[4]).toBe(one.interval ? one.interval.map((end) => end.toFixed(2)).join(" to ") : "–");
   });
   const best = told.classes
     .filter((one) => one.rate !== null && one.hours >= 2)

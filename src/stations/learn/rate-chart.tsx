@@ -22,13 +22,19 @@ import { leaveTooltip } from "../../widgets/leave-tooltip";
 ChartJS.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
 
 /** The bars' own dataset carries their intervals, so that the whiskers are always those of the bars drawn. */
-type WithIntervals = ChartDataset<"bar"> & { intervals: ([number, number] | null)[]; ink: string };
+type WithIntervals = ChartDataset<"bar"> & {
+  intervals: ([number, number] | null)[];
+  /** Fish an hour as counted. */
+  counted: (number | null)[];
+  ink: string;
+  paper: string;
+};
 
 const whiskers: Plugin<"bar"> = {
   id: "whiskers",
   afterDatasetsDraw(chart) {
     const { ctx, scales, data } = chart;
-    const { intervals, ink } = data.datasets[0] as WithIntervals;
+    const { intervals, counted, ink, paper } = data.datasets[0] as WithIntervals;
     ctx.save();
     ctx.strokeStyle = ink;
     ctx.lineWidth = 2;
@@ -43,6 +49,13 @@ const whiskers: Plugin<"bar"> = {
         ctx.moveTo(bar.x - 7, end);
         ctx.lineTo(bar.x + 7, end);
       }
+      ctx.stroke();
+      const rate = counted[k];
+      if (rate == null) return;
+      ctx.beginPath();
+      ctx.arc(bar.x, scales.y!.getPixelForValue(rate), 4.5, 0, 2 * Math.PI);
+      ctx.fillStyle = paper;
+      ctx.fill();
       ctx.stroke();
     });
     ctx.restore();
@@ -66,13 +79,18 @@ export function RateChart({ classes, labels }: { classes: readonly RateClass[]; 
           backgroundColor: colours.reed,
           maxBarThickness: 56,
           intervals: classes.map((one) => one.interval),
+          counted: classes.map((one) => (one.hours > 0 ? one.events / one.hours : null)),
           ink: colours.ink,
+          paper: colours.paper,
         } as WithIntervals,
       ],
     }),
     [classes, labels, colours],
   );
-  const highest = Math.max(0.5, ...classes.map((one) => one.interval?.[1] ?? 0));
+  const highest = Math.max(
+    0.5,
+    ...classes.map((one) => Math.max(one.interval?.[1] ?? 0, one.hours > 0 ? one.events / one.hours : 0)),
+  );
   const options: ChartOptions<"bar"> = useMemo(
     () => ({
       animation: false,

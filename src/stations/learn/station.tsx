@@ -4,13 +4,14 @@ import { RATE_KINDS, type RateKind, ratesIn } from "../../core/book/classes";
 import { effortOf } from "../../core/book/effort";
 import { PRIOR_HOURS, type RateClass } from "../../core/book/rates";
 import { figureText, show } from "../../words/quantity";
-import { RATE_KIND_NAMES, rateLabel } from "../../words/rates";
+import { RATE_KIND_NAMES, rateLabel, rateScale } from "../../words/rates";
 import { type ColumnDef, DataTable } from "../../widgets/data-table";
 import { Panel } from "../../widgets/panel";
 import { Select } from "../../widgets/select";
 import { useRiver } from "../../state/use-river";
 import { useSettings } from "../../state/settings";
 import { useBook } from "../../state/use-book";
+import { count } from "../../words/text";
 import { later } from "../../widgets/later";
 
 const RateChart = later(() => import("./rate-chart").then((one) => one.RateChart));
@@ -24,9 +25,15 @@ const columnsIn = (first: string): ColumnDef<RateRow>[] => [
   { id: "hours", header: "Hours", cell: ({ row }) => figureText(row.original.hours, 1) },
   { id: "fish", header: "Fish", cell: ({ row }) => figureText(row.original.events, 0) },
   {
+    id: "counted",
+    header: "An hour, as counted",
+    cell: ({ row: { original } }) =>
+      original.hours > 0 ? figureText(original.events / original.hours, 2) : "not fished",
+  },
+  {
     id: "rate",
-    header: "An hour",
-    cell: ({ row: { original } }) => (original.rate === null ? "not fished" : figureText(original.rate, 2)),
+    header: "Drawn towards your mean",
+    cell: ({ row: { original } }) => figureText(original.rate, 2),
   },
   {
     id: "interval",
@@ -53,8 +60,9 @@ export function LearnStation() {
         book.catches.filter((one) => ids.has(one.session)),
         river.minute,
       ),
+      rateScale(system),
     );
-  }, [book.sessions, book.catches, kind, reach, river.minute]);
+  }, [book.sessions, book.catches, kind, reach, river.minute, system]);
   const rows = useMemo(
     () => rates.classes.map((one): RateRow => ({ ...one, label: rateLabel(one, kind, system) })),
     [rates, kind, system],
@@ -78,7 +86,7 @@ export function LearnStation() {
             {figureText(rates.total.hours, 0)} rod-hours, {rates.total.events} fish
             {made ? "; made-up sessions are among them" : ""}.
             {best &&
-              ` Most so far: ${best.label}, ${figureText(best.rate!, 2)} an hour (80 %: ${figureText(best.interval![0], 2)} to ${figureText(best.interval![1], 2)}).`}
+              ` Most so far: ${best.label}, ${count(best.events, "fish", "fish")} in ${figureText(best.hours, 1)} h; ${figureText(best.rate!, 2)} an hour as drawn (80 %: ${figureText(best.interval![0], 2)} to ${figureText(best.interval![1], 2)}).`}
           </p>
         </div>
         <div className="flex w-full flex-wrap gap-3 sm:w-auto">
@@ -105,9 +113,9 @@ export function LearnStation() {
         <RateChart classes={rates.classes} labels={rows.map((one) => one.label)} />
       </div>
       <p className="mt-2 text-sm text-soft">
-        Bar: the likeliest rate. Whisker: the truth lies in it four times in five. Where little was fished the whisker
-        is long; where nobody fished there is nothing. A weak guess worth {PRIOR_HOURS} hours at your own mean keeps one
-        lucky fish from shouting.
+        Bar: fish an hour, drawn towards your own mean as by {PRIOR_HOURS} more hours at it, so that one lucky fish does
+        not shout. Ring: as counted. Whisker: the truth lies in it four times in five. Where little was fished the
+        whisker is long; where nobody fished there is nothing.
       </p>
       <Panel title="The same in figures" className="mt-5">
         <DataTable columns={columns} rows={rows} testId="rates" label="Fish an hour" />

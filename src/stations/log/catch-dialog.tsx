@@ -12,7 +12,7 @@ import { FormField, useEntryForm } from "../../widgets/form";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { optional, quantityEntry, textEntry } from "../../words/entry";
-import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
+import { entryText, entryUnit, rangeText, type UnitSystem } from "../../words/quantity";
 import { dayAndTime, stateWords } from "../../words/river";
 
 const schemaIn = (system: UnitSystem) =>
@@ -22,7 +22,7 @@ const schemaIn = (system: UnitSystem) =>
         low: 0,
         open: true,
         high: 3.99,
-        beyond: "A length from 0 to 4 m.",
+        beyond: rangeText(0, 3.99, "fishLength", system),
       }),
     ),
     lie: textEntry(120),

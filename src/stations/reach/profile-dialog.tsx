@@ -11,19 +11,23 @@ import { EntryForm } from "../entry-form";
 import { FormField, useEntryForm } from "../../widgets/form";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
-import { entriesOf, entryTextOf, fieldName, profileSchemaFor } from "./profile-entries";
+import { entriesOf, entryLabel, entryTextOf, fieldName, profileSchemaFor } from "./profile-entries";
 
 /** Copies a fish and changes it, or changes an own profile: every figure that the models use. */
 export function ProfileDialog({ fish, onClose }: { fish: Fish; onClose: () => void }) {
-  const set = useSettings((settings) => settings.set);
+  const { system, set } = useSettings();
   const entries = entriesOf(fish.species);
   const [id] = useState(() => fish.profile?.id ?? newId());
   const form = useEntryForm(
-    profileSchemaFor(fish.species, { id, source: `This angler’s own, after ${fish.name}` }),
+    profileSchemaFor(fish.species, { id, source: `This angler’s own, after ${fish.name}` }, system),
     Object.fromEntries(
       entries.map((entry) => [
         fieldName(entry),
-        entry.path === "name" ? (fish.profile ? fish.name : `${fish.name}, mine`) : entryTextOf(fish.species, entry),
+        entry.path === "name"
+          ? fish.profile
+            ? fish.name
+            : `${fish.name}, mine`
+          : entryTextOf(fish.species, entry, system),
       ]),
     ),
   );
@@ -72,7 +76,7 @@ export function ProfileDialog({ fish, onClose }: { fish: Fish; onClose: () => vo
               key={entry.path}
               form={form}
               name={fieldName(entry)}
-              label={entry.label}
+              label={entryLabel(entry, system)}
               hint={entry.hint}
               inputMode={entry.kind === "number" ? "decimal" : undefined}
               maxLength={entry.kind === "text" ? 60 : 400}

@@ -2,8 +2,9 @@ import { z } from "zod";
 import { type Curve, type Species, speciesSchema } from "../../core/fish/species-schema";
 import { pathOf, messageOf } from "../../core/quantity/issue";
 import { parseNumber } from "../../core/quantity/number";
-import { parseQuantity } from "../../core/quantity/units";
+import { findUnit, fromSI, parseQuantity, toSI } from "../../core/quantity/units";
 import { tell } from "../../words/messages";
+import type { UnitSystem } from "../../words/quantity";
 
 /** One figure of a profile as a field: where it is in the species, and how it is written. */
 export interface Entry {
@@ -12,16 +13,32 @@ export interface Entry {
   label: string;
   hint?: string;
   kind: "text" | "number" | "curve";
-  measure?: keyof typeof MEASURES;
+  measure?: Measure;
 }
 
-/** How a measure is kept: its dimension, the unit that a bare number is in, and how many of it make one of SI. */
+/** How a measure is kept: its dimension and unit; and the unit that it is typed and shown in. */
 const MEASURES = {
-  cm: ["length", "cm", 100],
-  m: ["length", "m", 1],
-  mm: ["length", "mm", 1000],
-  degC: ["temperature", "degC", 1],
+  cm: { dimension: "length", kept: "cm", shown: { metric: "cm", us: "in" } },
+  m: { dimension: "length", kept: "m", shown: { metric: "m", us: "ft" } },
+  mm: { dimension: "length", kept: "mm", shown: { metric: "mm", us: "in" } },
+  degC: { dimension: "temperature", kept: "C", shown: { metric: "C", us: "F" } },
+  mps: { dimension: "speed", kept: "m/s", shown: { metric: "m/s", us: "ft/s" } },
 } as const;
+type Measure = keyof typeof MEASURES;
+
+/** From how a measure is kept to how it is shown, or back. */
+function converted(value: number, measure: Measure | undefined, system: UnitSystem, back = false): number {
+  if (!measure) return value;
+  const [kept, shown] = [findUnit(MEASURES[measure].kept)!, findUnit(MEASURES[measure].shown[system])!];
+  return back ? fromSI(toSI(value, shown), kept) : fromSI(toSI(value, kept), shown);
+}
+
+/** What a field is called, with the unit that a bare number in it has. */
+export function entryLabel({ label, measure }: Entry, system: UnitSystem): string {
+  if (!measure) return label;
+  const unit = MEASURES[measure].shown[system];
+  return `${label}, ${unit === "C" || unit === "F" ? `°${unit}` : unit}`;
+}
 
 const number = (path: string, label: string, measure?: Entry["measure"]): Entry => ({
   path,
@@ -32,32 +49,33 @@ const number = (path: string, label: string, measure?: Entry["measure"]): Entry 
 
 const COMMON: readonly Entry[] = [
   { path: "name", label: "Name", kind: "text" },
-  number("forkLength", "Length looked for, cm", "cm"),
-  number("territory", "Keeps clear of the next, m", "m"),
-  number("leastDepth", "Least depth it holds in, m", "m"),
-  number("focalHeight", "Height over the bed, m", "m"),
-  number("restAbove", "Left alone above, °C", "degC"),
+  number("forkLength", "Length looked for", "cm"),
+  number("territory", "Keeps clear of the next", "m"),
+  number("leastDepth", "Least depth it holds in", "m"),
+  number("focalHeight", "Height over the bed", "m"),
+  number("restAbove", "Left alone above", "degC"),
 ];
 
-const curve = (path: string, label: string): Entry => ({
+const curve = (path: string, label: string, measure: Measure): Entry => ({
   path,
   label,
+  measure,
   hint: "x worth, x worth, …; worth from 0 to 1",
   kind: "curve",
 });
 
 const SUITS: readonly Entry[] = [
-  curve("suitability.depth.warm", "Depth in warm water, m"),
-  curve("suitability.depth.cold", "Depth in cold water, m"),
-  curve("suitability.speed.warm", "Speed at the fish in warm water, m/s"),
-  curve("suitability.speed.cold", "Speed at the fish in cold water, m/s"),
+  curve("suitability.depth.warm", "Depth in warm water", "m"),
+  curve("suitability.depth.cold", "Depth in cold water", "m"),
+  curve("suitability.speed.warm", "Speed at the fish in warm water", "mps"),
+  curve("suitability.speed.cold", "Speed at the fish in cold water", "mps"),
 ];
 
 const BY_MODEL: Record<Species["model"], readonly Entry[]> = {
-  drift: [number("preyLength", "Length of its food, mm", "mm")],
+  drift: [number("preyLength", "Length of its food", "mm")],
   ambush: [
     ...SUITS,
-    number("ambush.reach", "Fast water serves within, m", "m"),
+    number("ambush.reach", "Fast water serves within", "m"),
     number("ambush.weight", "How much hangs on fast water, 0 to 1"),
     number("cover.stone", "How much hangs on stone, 0 to 1"),
     number("cover.wood", "How much hangs on wood, 0 to 1"),
@@ -66,8 +84,8 @@ const BY_MODEL: Record<Species["model"], readonly Entry[]> = {
   ],
   travel: [
     ...SUITS,
-    number("passage.depth", "Least depth it passes, m", "m"),
-    number("passage.speed", "Greatest speed it passes, m/s"),
+    number("passage.depth", "Least depth it passes", "m"),
+    number("passage.speed", "Greatest speed it passes", "mps"),
   ],
 };
 
@@ -81,40 +99,48 @@ const write = (at: unknown, [step, ...rest]: readonly string[], value: unknown):
   step === undefined ? value : { ...(at as object), [step]: write((at as Record<string, unknown>)[step], rest, value) };
 
 /** A figure of the species as text. */
-export function entryTextOf(species: Species, { path, kind }: Entry): string {
+export function entryTextOf(species: Species, { path, kind, measure }: Entry, system: UnitSystem): string {
   const value = read(species, path);
-  if (kind === "curve") return (value as Curve).map(([x, y]) => `${x} ${y}`).join(", ");
-  return kind === "number" ? String(Number((value as number).toPrecision(4))) : String(value ?? "");
+  const shown = (one: number) => String(Number(converted(one, measure, system).toPrecision(4)));
+  if (kind === "curve") return (value as Curve).map(([x, y]) => `${shown(x)} ${y}`).join(", ");
+  return kind === "number" ? shown(value as number) : String(value ?? "");
 }
 
 type Read = { ok: true; value: unknown } | { ok: false; fault: string };
 
 /** What was typed, in the unit that the profile keeps; a measure may be given in any unit. */
-function valueOf(text: string, { kind, measure }: Entry): Read {
+function valueOf(text: string, { kind, measure }: Entry, system: UnitSystem): Read {
   if (kind === "text") return { ok: true, value: text.trim() };
+  const kept = (one: number) => Number(converted(one, measure, system, true).toPrecision(6));
   if (kind === "curve") {
     const points = text.split(",").map((pair) => pair.trim().split(/\s+/).map(Number));
     return points.every((pair) => pair.length === 2 && pair.every(Number.isFinite))
-      ? { ok: true, value: points }
+      ? { ok: true, value: points.map(([x, y]) => [kept(x!), y]) }
       : { ok: false, fault: "Pairs such as “0.4 0.2, 1 1”." };
   }
-  const [dimension, unit, each] = measure ? MEASURES[measure] : ([undefined, undefined, 1] as const);
-  const parsed = dimension ? parseQuantity(text, dimension, unit) : parseNumber(text);
-  return parsed.ok
-    ? { ok: true, value: Number((parsed.value * each).toPrecision(6)) }
-    : { ok: false, fault: tell(parsed.message) };
+  if (!measure) {
+    const plain = parseNumber(text);
+    return plain.ok ? { ok: true, value: plain.value } : { ok: false, fault: tell(plain.message) };
+  }
+  const { dimension, shown } = MEASURES[measure];
+  const parsed = parseQuantity(text, dimension, shown[system]);
+  if (!parsed.ok) return { ok: false, fault: tell(parsed.message) };
+  return { ok: true, value: kept(fromSI(parsed.value, findUnit(shown[system])!)) };
 }
 
 /** A name of a field as the form keeps it: a dot would part it. */
 export const fieldName = ({ path }: Pick<Entry, "path">): string => path.replaceAll(".", "_");
 
 /** From the texts of all fields to a species by the schema that every profile is held to. */
-export const profileSchemaFor = (base: Species, own: { id: string; source: string }) =>
+export const profileSchemaFor = (base: Species, own: { id: string; source: string }, system: UnitSystem) =>
   z.record(z.string(), z.string()).transform((texts, context): Species => {
     const entries = entriesOf(base);
     let species: unknown = { ...base, ...own };
     for (const entry of entries) {
-      const found = valueOf(texts[fieldName(entry)] ?? "", entry);
+      const text = texts[fieldName(entry)] ?? "";
+      // What was left as it stood stays as it was, to the last figure.
+      if (entry.kind !== "text" && text === entryTextOf(base, entry, system)) continue;
+      const found = valueOf(text, entry, system);
       if (found.ok) species = write(species, steps(entry.path), found.value);
       else context.addIssue({ code: "custom", message: found.fault, path: [fieldName(entry)] });
     }

@@ -166,7 +166,7 @@ function FitResult({ result, system, onTake }: { result: Calibration; system: Un
       <p className="text-soft">
         The readings lay {figureText(result.misfit.before, 1)} of their own errors off before
         {result.misfit.after < result.misfit.before && `, and ${figureText(result.misfit.after, 1)} after`}: about 1 is
-        as good as they are (a stick to ± 5 cm, a float to ± 8 %).
+        as good as they are (a stick to ± {showText(0.05, "smallLength", system)}, a float to ± 8 %).
       </p>
       {result.fitted.length > 0 && (
         <Button tone="next" className="mt-1 justify-self-start" onClick={onTake}>

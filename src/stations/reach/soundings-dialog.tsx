@@ -23,7 +23,7 @@ import { Dialog } from "../../widgets/dialog";
 import { FaultNote } from "../../widgets/fault-note";
 import { numberEntry, optional, quantityEntry, textEntry } from "../../words/entry";
 import { tellFault } from "../../words/messages";
-import { entryText, entryUnit, figureText, showText, type UnitSystem } from "../../words/quantity";
+import { entryText, entryUnit, figureText, rangeText, showText, type UnitSystem } from "../../words/quantity";
 import { gaugeChoices, NONE } from "./gauge-choices";
 import { SurveyReport } from "./survey-report";
 import { useSoundingsFile, useSurvey } from "./use-survey";
@@ -33,7 +33,11 @@ const schemaIn = (system: UnitSystem) =>
     name: textEntry(120),
     slope: numberEntry({ low: 0, open: true, high: 50, beyond: "A number above 0, 50 at most." }),
     draft: optional(
-      quantityEntry("length", entryUnit("depth", system), { low: 0, high: 5, beyond: "A depth from 0 to 5 m." }),
+      quantityEntry("length", entryUnit("depth", system), {
+        low: 0,
+        high: 5,
+        beyond: rangeText(0, 5, "depth", system),
+      }),
     ),
     heading: optional(numberEntry({ low: 0, high: 360, beyond: "Degrees from north, 0 to 360." })),
     edge: optional(

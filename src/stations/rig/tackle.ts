@@ -4,7 +4,7 @@ import { FLOAT_TACKLE } from "../../core/rig/float";
 import { SHOTTINGS } from "../../core/rig/shot";
 import type { OwnTackle } from "../../scenario/rig";
 import { optional, quantityEntry } from "../../words/entry";
-import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
+import { entryText, entryUnit, rangeText, type UnitSystem } from "../../words/quantity";
 
 export const AUTO = "auto";
 export const METALS: readonly Metal[] = ["tin", "tungsten", "bismuth", "lead"];
@@ -15,7 +15,11 @@ export const tackleSchema = (system: UnitSystem) =>
     .object({
       capacity: optional(quantityEntry("mass", "g", { low: 0.0002, high: 0.03, beyond: "From 0.2 to 30 g." })),
       line: quantityEntry("length", "mm", { low: 0.00005, high: 0.002, beyond: "From 0.05 to 2 mm." }),
-      leader: quantityEntry("length", entryUnit("depth", system), { low: 0.1, high: 3, beyond: "From 0.1 to 3 m." }),
+      leader: quantityEntry("length", entryUnit("depth", system), {
+        low: 0.1,
+        high: 3,
+        beyond: rangeText(0.1, 3, "depth", system),
+      }),
       metal: z.enum(Object.keys(DENSITY) as [Metal, ...Metal[]]),
       shotting: z.enum([AUTO, ...SHOTTINGS]),
     })

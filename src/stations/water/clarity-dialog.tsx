@@ -13,13 +13,13 @@ import { FormField, useEntryForm } from "../../widgets/form";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { quantityEntry } from "../../words/entry";
-import { entryText, entryUnit, showText, type UnitSystem } from "../../words/quantity";
+import { entryText, entryUnit, rangeText, showText, type UnitSystem } from "../../words/quantity";
 
 const schemaIn = (system: UnitSystem) => {
   const unit = entryUnit("depth", system);
   return z.object({
-    depth: quantityEntry("length", unit, { low: 0, open: true, high: 15, beyond: "From 0 to 15 m." }),
-    height: quantityEntry("length", unit, { low: 1, high: 2.3, beyond: "From 1 to 2.3 m." }),
+    depth: quantityEntry("length", unit, { low: 0, open: true, high: 15, beyond: rangeText(0, 15, "depth", system) }),
+    height: quantityEntry("length", unit, { low: 1, high: 2.3, beyond: rangeText(1, 2.3, "depth", system) }),
   });
 };
 

@@ -20,7 +20,7 @@ const NAMES: Record<Parameter, string> = {
 };
 const SHOWN: Partial<Record<Parameter, Shown>> = {
   discharge: "discharge",
-  stage: "depth",
+  stage: "stage",
   waterTemperature: "temperature",
   turbidity: "turbidity",
 };

@@ -5,7 +5,7 @@ import { showText } from "../../words/quantity";
 import { dayAndTime } from "../../words/river";
 import { count } from "../../words/text";
 
-const MEASURE = { discharge: "discharge", stage: "depth" } as const;
+const MEASURE = { discharge: "discharge", stage: "stage" } as const;
 const STILL = { discharge: "stage", stage: "discharge" } as const;
 /** Shown one by one; more than these are left out or kept together. */
 const MOST = 12;

@@ -25,14 +25,14 @@ export function NowFigures({
   const height = useSettings((settings) => settings.height);
   const [discharge, stage, temperature] = [
     show(now.discharge, "discharge", system),
-    show(now.stage, "depth", system),
+    show(now.stage, "stage", system),
     show(now.waterTemperature, "temperature", system),
   ];
   const clarity = clarityWords(now, height);
   const season = usualExceedance(now);
   const perHour =
     now.stageRatePerHour != null
-      ? `${now.stageRatePerHour >= 0 ? "+" : "−"}${showText(Math.abs(now.stageRatePerHour), "depth", system)} an hour`
+      ? `${now.stageRatePerHour >= 0 ? "+" : "−"}${showText(Math.abs(now.stageRatePerHour), "stage", system)} an hour`
       : now.ratePerHour === null
         ? undefined
         : `${now.ratePerHour >= 0 ? "+" : ""}${figureText(now.ratePerHour * 100, 1)} % an hour`;

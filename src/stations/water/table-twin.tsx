@@ -76,7 +76,7 @@ function measuresOf(gauge: GaugeRecord, outlook: Outlook | null | undefined): Me
       shown: asRead,
       ahead: outlook?.flow?.points,
     },
-    { name: "Stage", kind: "depth", of: seriesOf(gauge, "stage"), shown: asRead },
+    { name: "Stage", kind: "stage", of: seriesOf(gauge, "stage"), shown: asRead },
     {
       name: "Bed seen to",
       kind: "depth",

@@ -96,7 +96,12 @@ export function WaterDialog({
               inputMode="decimal"
               hint="Below 0 where the reach lies above"
             />
-            <FormField form={form} name="distance" label="Or the way down the river to it" hint="Such as 6000 m" />
+            <FormField
+              form={form}
+              name="distance"
+              label="Or the way down the river to it"
+              hint={`Such as ${system === "us" ? "20000 ft" : "6000 m"}`}
+            />
             <FormField
               form={form}
               name="speed"
@@ -109,8 +114,8 @@ export function WaterDialog({
           form={form}
           name="tide"
           label="Tide: constituents, a line each"
-          placeholder={"M2 1.20 145\nS2 0.40 190"}
-          hint="Name, amplitude in metres, phase in degrees against UTC. Not for navigation."
+          placeholder={system === "us" ? "M2 3.94 145\nS2 1.31 190" : "M2 1.20 145\nS2 0.40 190"}
+          hint={`Name, amplitude in ${system === "us" ? "feet" : "metres"}, phase in degrees against UTC. Not for navigation.`}
         />
       </EntryForm>
     </Dialog>

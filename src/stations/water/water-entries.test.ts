@@ -55,6 +55,14 @@ test("pairs of a rating stay as they were typed, with their units, whoever looks
   expect(inMetres.gaugingsText).toMatch(/^stage \(m\), discharge \(m3\/s\)\n1\.0, 30/);
 });
 
+test("the tide is typed in feet or metres, and is the same tide", () => {
+  const us = waterSchema("us").parse({ ...empty, tide: "M2 3.937008 145" }).tide;
+  expect(us).toEqual([{ name: "M2", amplitude: expect.closeTo(1.2, 6), phase: 145 }]);
+  const known = { ...blankWater("s"), constituents: [{ name: "M2", amplitude: 1.2, phase: 145 }] };
+  expect(waterEntries(station, known, undefined, "us").tide).toBe("M2 3.93701 145");
+  expect(waterEntries(station, known, undefined, "metric").tide).toBe("M2 1.2 145");
+});
+
 test("only what was touched is written: what another page says of the rest stays", () => {
   expect(known({ damNote: "siren" })).toEqual({ water: { damNote: "siren" } });
   expect(known({ latitude: "53", longitude: "-7" })).toEqual({
@@ -77,7 +85,7 @@ test("the way to the reach: a ratio of catchments with a lag, given or by the ki
 test.each<[Partial<WaterEntries>, string, RegExp]>([
   [{ latitude: "91" }, "latitude", /−90 to 90/],
   [{ longitude: "181" }, "longitude", /−180 to 180/],
-  [{ altitude: "7000 m" }, "altitude", /6000/],
+  [{ altitude: "7000 m" }, "altitude", /6.?000/],
   [{ altitude: "high" }, "altitude", /does not start with a number/],
   [{ oneIn: "0.05" }, "oneIn", /0.1 to 10000/],
   [{ tide: "M2 lots 3" }, "tide", /Line 1: give a constituent/],

@@ -9,7 +9,7 @@ import { InputError } from "../../core/quantity/fault";
 import type { WaterKnowledge } from "../../store/gauges";
 import { LATITUDE, LONGITUDE, numberEntry, optional, quantityEntry, textEntry } from "../../words/entry";
 import { tellFault } from "../../words/messages";
-import { entryText, entryUnit, figureText, showText, type UnitSystem } from "../../words/quantity";
+import { entryText, entryUnit, figureText, rangeText, showText, type UnitSystem } from "../../words/quantity";
 
 /** What is typed of a water, and how it becomes what is kept. */
 
@@ -28,6 +28,9 @@ const readBy = <T>(read: (text: string) => T, system: UnitSystem) =>
     context.addIssue({ code: "custom", message: tellFault(found.fault, system) });
     return z.NEVER;
   });
+
+/** Metres of one unit in which amplitudes of the tide are typed. */
+const AMPLITUDE: Record<UnitSystem, number> = { metric: 1, us: 0.3048 };
 
 /** Pairs of a rating that can be fitted, and the text that they are kept as, which names its units. */
 interface TypedPairs {
@@ -56,7 +59,7 @@ export const waterSchema = (system: UnitSystem) => {
         quantityEntry("length", entryUnit("altitude", system), {
           low: -430,
           high: 6000,
-          beyond: "From −430 to 6000 m.",
+          beyond: rangeText(-430, 6000, "altitude", system),
         }),
       ),
       damNote: textEntry(500),
@@ -64,7 +67,7 @@ export const waterSchema = (system: UnitSystem) => {
       oneIn: optional(
         numberEntry({ low: 0.1, high: 10_000, beyond: "A number from 0.1 to 10000, such as 10 for one in ten." }),
       ),
-      tide: readBy(readConstituents, system),
+      tide: readBy((text) => readConstituents(text, AMPLITUDE[system]), system),
       pairs: readBy((text) => pairsIn(text, system), system),
       areaRatio: optional(numberEntry({ low: 0, open: true, high: 1000, beyond: "A number above 0, such as 0.4." })),
       lag: optional(numberEntry({ low: -LONGEST_LAG, high: LONGEST_LAG, beyond: `Hours within ±${LONGEST_LAG}.` })),
@@ -108,7 +111,9 @@ export function waterEntries(
     damNote: water.damNote,
     fullPool: quantity(water.fullPool, "depth"),
     oneIn: bare(water.beachSlope === null ? null : 1 / water.beachSlope, 3),
-    tide: water.constituents.map((one) => `${one.name} ${one.amplitude} ${one.phase}`).join("\n"),
+    tide: water.constituents
+      .map((one) => `${one.name} ${Number((one.amplitude / AMPLITUDE[system]).toPrecision(6))} ${one.phase}`)
+      .join("\n"),
     pairs: pairsText(water),
     areaRatio: bare(reach?.transfer?.areaRatio, 6),
     lag: bare(reach?.transfer?.lag, 3),

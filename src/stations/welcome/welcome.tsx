@@ -5,10 +5,13 @@ import { loadDemo } from "../../state/demo";
 import { Button } from "../../widgets/button";
 import { useDemoWanted } from "../../state/providers";
 import { useSettings } from "../../state/settings";
+import { useBookHolds } from "../../state/use-book-holds";
+import { useRiver } from "../../state/use-river";
 import { laterDialog } from "../../widgets/later";
 
 const ImportGauge = laterDialog(() => import("../water/import-gauge").then((one) => one.ImportGauge));
 const NewReach = laterDialog(() => import("../reach/new-reach").then((one) => one.NewReach));
+const BookDialog = laterDialog(() => import("../book-dialog").then((one) => one.BookDialog));
 const SoundingsDialog = laterDialog(() => import("../reach/soundings-dialog").then((one) => one.SoundingsDialog));
 
 /** An empty book: start with the made-up river, a gauge file, or a reach. */
@@ -19,6 +22,9 @@ export function Welcome() {
   const [importing, setImporting] = useState(false);
   const [building, setBuilding] = useState(false);
   const [sounding, setSounding] = useState(false);
+  const [opening, setOpening] = useState(false);
+  const holds = useBookHolds();
+  const river = useRiver();
 
   const load = () => {
     // A frame first, so that the press is seen before a second of made-up weather is worked out.
@@ -34,7 +40,7 @@ export function Welcome() {
 
   return (
     <div className="mx-auto max-w-2xl pt-6 lg:pt-16">
-      <h1 className="text-3xl lg:text-4xl">The book is empty</h1>
+      <h1 className="text-3xl lg:text-4xl">{holds ? "No river in the book yet" : "The book is empty"}</h1>
       <p className="mt-3 max-w-xl text-lg text-soft">
         Low Heron works out where the seams lie at the flow the river has, where fish would hold in it, and how deep to
         set a float there. Then it keeps your catches by flow.
@@ -54,6 +60,9 @@ export function Welcome() {
         <Row title="A reach of your own" text="Shape one from a template, from soundings, or open a reach file.">
           <Button onClick={() => setBuilding(true)}>Make a reach</Button>
         </Row>
+        <Row title="A book you saved" text="Taken in whole, or merged with what is here. Units and look are there too.">
+          <Button onClick={() => setOpening(true)}>Book and settings</Button>
+        </Row>
       </ul>
       <p className="mt-8 text-sm text-soft">
         Everything stays in this browser. Local rules, closed seasons and landowners stand above anything shown here.
@@ -68,6 +77,7 @@ export function Welcome() {
           setSounding(true);
         }}
       />
+      <BookDialog open={opening} onOpenChange={setOpening} river={river} />
       <SoundingsDialog open={sounding} onOpenChange={setSounding} stations={[]} />
     </div>
   );

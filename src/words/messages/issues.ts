@@ -1,3 +1,4 @@
+import type { MessageValues } from "../../core/quantity/message";
 import { listed, type Words } from "./say";
 
 const TYPES: Readonly<Record<string, string>> = {
@@ -10,18 +11,22 @@ const TYPES: Readonly<Record<string, string>> = {
   tuple: "a pair",
 };
 
+/** What was read, before what is wanted. */
+const readFirst = ({ read }: MessageValues, then = ""): string =>
+  read === undefined ? "" : `${typeof read === "number" ? String(read) : `“${String(read)}”`} was read, and ${then}`;
+
 /** What a schema found wrong with one value. */
 export const ISSUES: Words = {
   "wrong-type": (p) =>
-    `${p.missing ? "nothing is given; " : ""}${TYPES[String(p.expected)] ?? String(p.expected)} is wanted`,
+    `${p.missing && p.read === undefined ? "nothing is given, and " : readFirst(p)}${TYPES[String(p.expected)] ?? String(p.expected)} is wanted`,
   "under-least": (p) =>
     p.of === "string" || p.of === "array"
       ? `at least ${p.least} wanted`
-      : `must be ${p.allowed ? `${p.least} or more` : `above ${p.least}`}`,
+      : `${readFirst(p, "it ")}must be ${p.allowed ? `${p.least} or more` : `above ${p.least}`}`,
   "over-most": (p) =>
     p.of === "string" || p.of === "array"
       ? `at most ${p.most} allowed`
-      : `must be ${p.allowed ? `${p.most} or less` : `under ${p.most}`}`,
+      : `${readFirst(p, "it ")}must be ${p.allowed ? `${p.most} or less` : `under ${p.most}`}`,
   "not-one-of": (p) => `must be one of ${listed(p.known)}`,
   "unknown-keys": (p) => `not known here: ${listed(p.keys)}`,
   "wrong-format": (p) => (p.format === "datetime" ? "must be an ISO 8601 instant" : "is not written as it should be"),

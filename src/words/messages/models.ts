@@ -1,3 +1,4 @@
+import { fieldWords } from "../fields";
 import type { Words } from "./say";
 import { fixed, listed } from "./say";
 
@@ -31,7 +32,8 @@ export const MODELS: Words = {
   "bad-bed": (p) => `The bed is no height on earth at column ${p.column}, row ${p.row}.`,
   "bad-roughness": (p) => `Manning's n is not a number of 0 or more at column ${p.column}, row ${p.row}.`,
   "no-outlet": () => "The reach has no outlet: give “downstream” as a stage, a normal slope or a rating.",
-  "bad-reach": (p, say) => `The reach is not as it should be at ${p.path || "its top"}: ${say.tell(p.issue)}`,
+  "bad-reach": (p, say) =>
+    `The ${p.path ? fieldWords(String(p.path)) : "reach"} is not as it should be: ${say.tell(p.issue)}.`,
   "bed-count": (p) => `The bed has ${p.length} heights, and ${p.nx} x ${p.ny} = ${p.cells} are needed.`,
   "roughness-count": (p) => `There are ${p.length} roughness values, and ${p.cells} are needed.`,
   "roughness-array": () => "Only a grid takes an array of roughness: give one Manning n.",
@@ -67,7 +69,7 @@ export const MODELS: Words = {
   "bad-time": () => "A reading has no valid time.",
   "no-record": () => "There is no record to join.",
   "bad-constituent": (p) =>
-    `Line ${p.number}: give a constituent's name, its amplitude in metres and its phase in degrees, such as “M2 1.20 145”.`,
+    `Line ${p.number}: give a constituent's name, its amplitude and its phase in degrees, such as “M2 1.20 145”.`,
   "not-a-number-text": (p) => `“${p.text}” is not a number.`,
   "ambiguous-comma": (p) =>
     `“${p.text}” could be ${p.decimal} or ${p.thousands}: write it without a comma, as the one or the other.`,
@@ -79,7 +81,8 @@ export const MODELS: Words = {
   "no-number": (p) => `“${p.text}” does not start with a number.`,
   "unknown-unit-name": (p) => `“${p.unitName}” is not a unit known here.`,
   "wrong-dimension": (p) => `“${p.unitName}” measures ${p.measures}, and ${p.wanted} is wanted.`,
-  "bad-rig": (p, say) => `The request is not as it should be at ${p.path || "its top"}: ${say.tell(p.issue)}`,
+  "bad-rig": (p, say) =>
+    `The ${p.path ? fieldWords(String(p.path)) : "request"} is not as it should be: ${say.tell(p.issue)}.`,
   "unsupported-method": (p) => `Only the float can be worked out so far; not yet “${p.method}”.`,
   "bad-visible-depth": () => "visibleDepth must be above zero.",
   "bad-water": (p) => `${p.name} must be from ${p.low} to ${p.high}; it is ${p.value}.`,

@@ -1,3 +1,4 @@
+import { fieldWords } from "../fields";
 import type { Words } from "./say";
 import { columns, firstRefused, listed } from "./say";
 
@@ -62,10 +63,11 @@ export const READING: Words = {
   "missing-part": (p) => `The archive lacks its part ${p.path}.`,
   "bad-sum": (p) => `Part ${p.path} does not match its sum in the manifest: the archive is damaged.`,
   "bad-count": (p) => `Part ${p.path} has ${p.length} records, and the manifest says ${p.count}.`,
-  "bad-record": (p, say) => `${p.field || "the record"}: ${say.tell(p.issue)}`,
+  "bad-record": (p, say) => `${p.field ? fieldWords(String(p.field)) : "the record"}: ${say.tell(p.issue)}`,
   "reach-missing": (p) => `Session ${p.id} names a reach that the archive does not hold.`,
   "session-missing": (p) => `Catch ${p.id} names a session that the archive does not hold.`,
-  "bad-field": (p, say) => `The field is not as it should be at ${p.path || "its top"}: ${say.tell(p.issue)}`,
+  "bad-field": (p, say) =>
+    `The ${p.path ? fieldWords(String(p.path)) : "field"} is not as it should be: ${say.tell(p.issue)}.`,
   "field-too-large": (p) => `${p.cells} cells are more than can be read.`,
   "field-count": (p) => `“${p.name}” has ${p.length} values, and ${p.cells} are needed.`,
 };
