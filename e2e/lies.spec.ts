@@ -21,7 +21,7 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   await words.locator("summary").click();
   for (const kind of ["Seams", "Eddies", "Foam lines", "Breaks and their slack", "Pools"])
     await expect(words.getByRole("heading", { name: kind })).toBeVisible();
-  await expect(words.getByText(/The split stone at .* slack for [\d.]+ m below/)).toBeVisible();
+  await expect(words.getByText(/The split stone, .* slack for [\d.]+ m below/)).toBeVisible();
 
   // The fish's year: asked for by name, winter lies are slower ones than usual.
   const season = page.getByLabel("Time of its year");

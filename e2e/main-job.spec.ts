@@ -21,7 +21,7 @@ test("from a gauge file to the chart: water, reach, lie, rig, catch, rates", asy
       encoding: "utf8",
     }),
   ) as {
-    series: { count: number; missing: number; max: number }[];
+    series: { count: number; gaps: { count: number }; max: number }[];
     now: {
       discharge: number;
       stage: number;
@@ -38,7 +38,7 @@ test("from a gauge file to the chart: water, reach, lie, rig, catch, rates", asy
   await chooseGauge(page, "gauge.csv", text);
   const row = page.getByRole("row", { name: /^discharge/ });
   await expect(row).toContainText(told.series[0]!.count.toLocaleString("en-GB"));
-  await expect(row).toContainText(String(told.series[0]!.missing));
+  await expect(row).toContainText(told.series[0]!.gaps.count === 0 ? "none" : String(told.series[0]!.gaps.count));
   await page.getByLabel("Name of the gauge").fill("Test beck");
   await page.getByRole("button", { name: "Keep this record" }).click();
   await expect(page.getByRole("heading", { name: "Test beck" })).toBeVisible();

@@ -127,7 +127,7 @@ test("the flow slider: a new flow is solved, the old one stays solved, and solvi
   await expect(page.getByRole("button", { name: /^Stopped/ })).toBeVisible();
   await page.getByRole("button", { name: /^back to now/ }).click();
   await settled(page);
-  await expect(page.getByText(/^Look at/)).toHaveText(first);
+  await expect(page.getByLabel("Look at", { exact: true })).toHaveValue(first);
 });
 
 test("the stand-in gauge answers the same for the same hours, and refuses bad questions", async ({ request }) => {

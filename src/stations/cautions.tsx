@@ -37,7 +37,7 @@ export function Cautions({ safety, always = false }: { safety: Safety; always?: 
           </span>
           <button
             type="button"
-            className="inline-flex min-h-11 items-center gap-1.5 rounded-md border border-edge px-3 text-ink hover:bg-deep"
+            className="inline-flex min-h-11 items-center gap-1.5 rounded-md border border-edge px-3 text-ink hover:bg-deep print:hidden"
             onClick={() => set({ thunderAt: clockNow() })}
           >
             <Zap size={16} aria-hidden />

@@ -11,16 +11,19 @@ export interface Told {
   words: string;
 }
 
-/** The structure in words, kind by kind, each with its numbers. */
-export function tellStructure({ foam, wakes, ledges, corners, pools, bottoms }: Structure, system: UnitSystem): Told[] {
+/** The structure in words, kind by kind, each with its numbers; `where` tells a place by what can be seen. */
+export function tellStructure(
+  { foam, wakes, ledges, corners, pools, bottoms }: Structure,
+  system: UnitSystem,
+  where: (place: readonly [number, number]) => string,
+): Told[] {
   const far = (value: number) => showText(value, "distance", system);
   const deep = (value: number) => showText(value, "depth", system);
   const fast = (value: number) => showText(value, "speed", system);
   const from = (points: readonly (readonly [number, number])[]) => {
-    const [[a], [b]] = [points[0]!, points.at(-1)!];
-    return `${far(Math.min(a, b))} to ${far(Math.max(a, b))} down the reach`;
+    return `From ${where(points[0]!)} to ${where(points.at(-1)!)}`;
   };
-  const at = ({ x, y }: { x: number; y: number }) => `${far(x)} down, ${far(y)} from the left edge`;
+  const at = ({ x, y }: { x: number; y: number }) => where([x, y]);
   return [
     ...foam.map((one): Told => ({
       kind: "foam line",
@@ -28,7 +31,7 @@ export function tellStructure({ foam, wakes, ledges, corners, pools, bottoms }: 
     })),
     ...wakes.map((one): Told => ({
       kind: "break",
-      words: `${capital(breakName(one))} at ${at(one)}: ${fast(one.free)} of water meets it; slack for ${far(one.length)} below, down to ${fast(one.least)}.`,
+      words: `${capital(breakName(one))}, ${at(one)}: ${fast(one.free)} of water meets it; slack for ${far(one.length)} below, down to ${fast(one.least)}.`,
     })),
     ...ledges.map((one): Told => ({
       kind: "ledge",
@@ -36,25 +39,25 @@ export function tellStructure({ foam, wakes, ledges, corners, pools, bottoms }: 
     })),
     ...corners.map((one): Told => ({
       kind: "corner",
-      words: `${at(one)}: ${deep(one.depth)} deep, rising into ${fast(one.speed)} of current, its nose ${far(2 * one.radius)} across.`,
+      words: `${capital(at(one))}: ${deep(one.depth)} deep, rising into ${fast(one.speed)} of current, its nose ${far(2 * one.radius)} across.`,
     })),
     ...pools.flatMap((one): Told[] => [
       {
         kind: "pool",
-        words: `Head at ${at(one.head)}, deepest at ${at(one.deep)} with ${deep(one.deep.depth)}, tail from ${at(one.tail)}; ${far(one.length)} long, ${deep(one.residual)} deep under the crest that holds it up.`,
+        words: `Head ${at(one.head)}; deepest ${at(one.deep)}, with ${deep(one.deep.depth)}; tail ${at(one.tail)}; ${far(one.length)} long, ${deep(one.residual)} deep under the crest that holds it up.`,
       },
       ...(one.slot
         ? [
             {
               kind: "pool" as const,
-              words: `Slot below its riffle at ${at(one.slot)}: ${deep(one.slot.depth)} deep, ${fast(one.slot.speed)}.`,
+              words: `Slot below its riffle, ${at(one.slot)}: ${deep(one.slot.depth)} deep, ${fast(one.slot.speed)}.`,
             },
           ]
         : []),
     ]),
     ...bottoms.map((one): Told => ({
       kind: "bottom",
-      words: `${capital(one.hard)} meets ${one.soft} near ${at({ x: one.points[0]![0], y: one.points[0]![1] })}, along ${far(lengthOf(one))}.`,
+      words: `${capital(one.hard)} meets ${one.soft}, ${at({ x: one.points[0]![0], y: one.points[0]![1] })}, along ${far(lengthOf(one))}.`,
     })),
   ];
 }

@@ -1,6 +1,8 @@
 import { type Field, speedAt } from "../flow/grid";
-import { type Break, type BreakName, froude } from "../water/cover";
-import { type MainCurrent, mainHeading } from "../water/main-current";
+import type { Feature } from "../flow/reach-schema";
+import { type Break, type BreakName, breaksOf, froude } from "../water/cover";
+import { groundOf } from "../water/land";
+import { type MainCurrent, mainCurrent, mainHeading } from "../water/main-current";
 import type { Seam } from "../water/seams";
 import { type Structure, structureAt, type StructurePart } from "../water/structure";
 
@@ -29,6 +31,14 @@ export interface Surroundings {
   breaks: readonly Break[];
   structure: Structure;
 }
+
+/** Main current, banks and breaks of a field with its features: what places are told by. */
+export const surroundingsOf = (field: Field, features: readonly Feature[] = []): Omit<Surroundings, "structure"> => ({
+  field,
+  main: mainCurrent(field),
+  bank: groundOf(field, features).bank,
+  breaks: breaksOf(field, features),
+});
 
 /** A break is a place's own within this, m. */
 const OWN = 3;

@@ -11,7 +11,7 @@ import { Select } from "../../widgets/select";
 import { useRiver } from "../../state/use-river";
 import { useSettings } from "../../state/settings";
 import { useBook } from "../../state/use-book";
-import { count } from "../../words/text";
+import { choicesOf, count } from "../../words/text";
 import { later } from "../../widgets/later";
 
 const RateChart = later(() => import("./rate-chart").then((one) => one.RateChart));
@@ -104,7 +104,11 @@ export function LearnStation() {
             onChange={setReach}
             choices={[
               { value: "all", label: "All reaches" },
-              ...river.reaches.map((one) => ({ value: one.id, label: one.reach.name })),
+              ...choicesOf(
+                river.reaches,
+                (one) => one.id,
+                (one) => one.reach.name,
+              ),
             ]}
           />
         </div>

@@ -1,4 +1,5 @@
 "use client";
+import { choicesOf } from "../../words/text";
 import { z } from "zod";
 import { HOUR } from "../../core/gauge/series";
 import { clockNow } from "../../state/clock";
@@ -57,7 +58,11 @@ export function PastSession({ river, onClose }: { river: River; onClose: () => v
             form={form}
             name="reach"
             label="Reach"
-            choices={river.reaches.map((one) => ({ value: one.id, label: one.reach.name }))}
+            choices={choicesOf(
+              river.reaches,
+              (one) => one.id,
+              (one) => one.reach.name,
+            )}
           />
         </div>
       </EntryForm>

@@ -1,14 +1,18 @@
 "use client";
 import { useState } from "react";
+import type { Feature } from "../../core/flow/reach-schema";
 import { useSettings } from "../../state/settings";
 import { type Place, ProbeWords } from "./probe";
 import { WadingKey } from "./status";
 import { StructureKey } from "./structure-marks";
 import type { ReachView } from "./use-reach-view";
+import { whereNear } from "./where-near";
 import { later } from "../../widgets/later";
 
 const Objects = later(() => import("./objects").then((one) => one.Objects));
 const ReadingDialog = later(() => import("./reading-dialog").then((one) => one.ReadingDialog));
+
+const NONE: readonly Feature[] = [];
 
 /** What stands under the plan while it is looked into or shaped: the probe, the objects, and the keys to its marks. */
 export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean }) {
@@ -17,6 +21,7 @@ export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean
   const { scenario, editor, probe, fishHere } = view;
   const { river, conditions, field } = scenario;
   const shown = field.shown?.field;
+  const features = river.reach?.reach.features ?? NONE;
   const reading = scenario.reading.value;
   if (!shown) return null;
   return (
@@ -24,6 +29,7 @@ export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean
       {probe.place && (
         <ProbeWords
           field={shown}
+          where={whereNear(shown, features, probe.place, system)}
           place={probe.place}
           system={system}
           onLift={() => probe.put(undefined)}
@@ -40,6 +46,7 @@ export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean
       {editor && readingAt && (
         <ReadingDialog
           place={readingAt}
+          where={whereNear(shown, features, readingAt, system)}
           flow={river.now?.discharge ?? conditions.discharge}
           minute={river.minute}
           system={system}

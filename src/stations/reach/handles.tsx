@@ -2,7 +2,6 @@
 import { type KeyboardEvent, useState } from "react";
 import type { Identified } from "../../core/flow/feature-ids";
 import { moved, placeOf } from "../../core/flow/features";
-import { showText, type UnitSystem } from "../../words/quantity";
 import { useHeldTouch } from "../../widgets/held-touch";
 import { nudgeOf, usePlanDrag } from "./drag-point";
 import { FeatureShape } from "./features";
@@ -14,17 +13,18 @@ export function Handles({
   editor,
   scale,
   size,
-  system,
+  where,
 }: {
   editor: BedEditor;
   scale: number;
   size: readonly [number, number];
-  system: UnitSystem;
+  /** Where a place is by what can be seen. */
+  where: (place: readonly [number, number]) => string;
 }) {
   return (
     <g>
       {editor.features.map((feature) => (
-        <Handle key={feature.id} feature={feature} editor={editor} scale={scale} size={size} system={system} />
+        <Handle key={feature.id} feature={feature} editor={editor} scale={scale} size={size} where={where} />
       ))}
     </g>
   );
@@ -35,13 +35,14 @@ function Handle({
   editor,
   scale,
   size,
-  system,
+  where,
 }: {
   feature: Identified;
   editor: BedEditor;
   scale: number;
   size: readonly [number, number];
-  system: UnitSystem;
+  /** Where a place is by what can be seen. */
+  where: (place: readonly [number, number]) => string;
 }) {
   const { id } = own;
   const [by, setBy] = useState<readonly [number, number]>([0, 0]);
@@ -79,7 +80,7 @@ function Handle({
       tabIndex={0}
       aria-pressed={chosen}
       className="cursor-grab touch-none"
-      aria-label={`${objectName(feature)}, ${showText(x, "distance", system)} down the reach, ${showText(y, "distance", system)} from its left edge; arrow keys move it, Delete takes it off`}
+      aria-label={`${objectName(feature)}, ${where([x, y])}; arrow keys move it, Delete takes it off`}
       onKeyDown={onKey}
       onFocus={() => editor.choose(id)}
     >

@@ -3,7 +3,7 @@ import type { UseFormReturn } from "react-hook-form";
 import { z } from "zod";
 import type { StationRecord } from "../../core/book/records";
 import { readReach } from "../../core/flow/reach";
-import type { Reach } from "../../core/flow/reach-schema";
+import type { Reach, Template } from "../../core/flow/reach-schema";
 import { TEMPLATES } from "../../core/flow/template-waters";
 import { act } from "../../state/act";
 import { useSettings } from "../../state/settings";
@@ -18,9 +18,10 @@ import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { numberEntry, quantityEntry, textEntry } from "../../words/entry";
 import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
+import { BedSketch } from "./bed-sketch";
 import { gaugeChoices, NONE } from "./gauge-choices";
 import { startingFeatures } from "./starting-features";
-import { MEASURES } from "./template-measures";
+import { fallLabel, MEASURES } from "./template-measures";
 import { WATERS } from "./waters";
 
 /** A reach to begin with, m. Common practice, no source. */
@@ -44,7 +45,7 @@ const schemaIn = (system: UnitSystem) => {
 type Entries = z.output<ReturnType<typeof schemaIn>>;
 
 /** The reach that the entries describe. */
-function reachOf(entries: Entries): Reach {
+function reachOf(entries: Entries): Reach & { bed: Template } {
   const { length, width, poolDepth, wiggle } = entries;
   const slope = entries.slope / 1000;
   const bed = {
@@ -152,6 +153,8 @@ function Measures({
   form: UseFormReturn<z.input<ReturnType<typeof schemaIn>>, unknown, Entries>;
   stations: readonly StationRecord[];
 }) {
+  const system = useSettings((settings) => settings.system);
+  const typed = schemaIn(system).safeParse(form.watch());
   return (
     <div className="grid gap-3 sm:grid-cols-2">
       <FormField form={form} name="name" label="Name" className="sm:col-span-2" maxLength={120} />
@@ -162,13 +165,18 @@ function Measures({
         className="sm:col-span-2"
         choices={TEMPLATES.map((value) => ({ value, label: WATERS[value] }))}
       />
+      {typed.success && (
+        <div className="sm:col-span-2">
+          <BedSketch reach={reachOf(typed.data)} />
+        </div>
+      )}
       {(Object.keys(MEASURES) as (keyof typeof MEASURES)[]).map((key) => (
         <FormField key={key} form={form} name={key} label={MEASURES[key]} />
       ))}
       <FormField
         form={form}
         name="slope"
-        label="Fall, m in a kilometre"
+        label={fallLabel(system)}
         inputMode="decimal"
         hint="1 lazy, 3 usual, 8 steep"
       />

@@ -2,6 +2,7 @@
 import { memo, type ReactNode } from "react";
 import type { Lie } from "../../core/fish/read";
 import type { Field } from "../../core/flow/grid";
+import type { Feature } from "../../core/flow/reach-schema";
 import type { Numbered } from "../../scenario/lie-identity";
 import type { Holds } from "../../core/flow/ensemble";
 import type { Robustness } from "../../scenario/robustness";
@@ -25,7 +26,10 @@ import { StructureMarks } from "./structure-marks";
 import { TemplateHandles } from "./template-handles";
 import type { BedEditor } from "./use-bed-editor";
 import type { ReachView } from "./use-reach-view";
+import { whereNear } from "./where-near";
 import { WadingCells, WadingPatterns } from "./wading-cells";
+
+const NO_FEATURES: readonly Feature[] = [];
 
 /** Eddies drawn at most: smaller ones are told in words. */
 const MOST_EDDIES = 6;
@@ -57,7 +61,13 @@ export function PlanMarks({
       {!editor && <Features features={scenario.river.reach?.reach.features ?? []} scale={scale} />}
       {reading && <WaterMarks reading={reading} robustness={view.robustness} scale={scale} />}
       {editor ? (
-        <BedMarks editor={editor} size={size} scale={scale} system={system} />
+        <BedMarks
+          editor={editor}
+          size={size}
+          scale={scale}
+          system={system}
+          where={(place) => whereNear(shown, scenario.river.reach?.reach.features ?? NO_FEATURES, place, system)}
+        />
       ) : (
         <FishingMarks view={view} shown={shown} size={size} scale={scale} />
       )}
@@ -99,17 +109,19 @@ function BedMarks({
   size,
   scale,
   system,
+  where,
 }: {
   editor: BedEditor;
   size: readonly [number, number];
   scale: number;
   system: UnitSystem;
+  where: (place: readonly [number, number]) => string;
 }) {
   return (
     <>
       {editor.template && <TemplateHandles template={editor.template} scale={scale} system={system} editor={editor} />}
       <ReadingMarks readings={editor.readings} scale={scale} />
-      <Handles editor={editor} scale={scale} size={size} system={system} />
+      <Handles editor={editor} scale={scale} size={size} where={where} />
     </>
   );
 }
@@ -132,7 +144,8 @@ function FishingMarks({
   const found = approach.value;
   const stand = found?.stands.find((one) => one.school === school);
   const lies = reading.value?.lies ?? [];
-  const marks = markPlaces(lies, scenario.river.reach?.reach.features ?? [], scale);
+  const features = scenario.river.reach?.reach.features ?? NO_FEATURES;
+  const marks = markPlaces(lies, features, scale);
   return (
     <>
       {stand && <ApproachMarks stand={stand} scale={scale} />}
@@ -164,7 +177,15 @@ function FishingMarks({
           onChoose={() => set({ lie: { x: one.x, y: one.y } })}
         />
       ))}
-      {line.line && <SectionLine line={line.line} scale={scale} size={size} system={system} onChange={line.lay} />}
+      {line.line && (
+        <SectionLine
+          line={line.line}
+          scale={scale}
+          size={size}
+          where={(place) => whereNear(shown, features, place, system)}
+          onChange={line.lay}
+        />
+      )}
       {probe.place && <ProbeMark place={probe.place} scale={scale} />}
     </>
   );

@@ -45,19 +45,21 @@ export function ProbeMark({ place, scale }: { place: Place; scale: number }) {
 /** What the probe reads, in words. */
 export function ProbeWords({
   field,
+  where,
   place,
   system,
   onLift,
   onRead,
 }: {
   field: Field;
+  /** Where it stands by what can be seen. */
+  where: string;
   place: Place;
   system: UnitSystem;
   onLift: () => void;
   onRead?: () => void;
 }) {
   const probe = probeAt(field, place[0], place[1]);
-  const where = `${showText(probe.x, "distance", system)} down the reach, ${showText(probe.y, "distance", system)} from its left edge`;
   return (
     <p className="mb-2" role="status">
       <span className="text-soft">Probe, {where}: </span>

@@ -110,7 +110,9 @@ describe("the lies in words", () => {
 describe("the water in words", () => {
   test("counts what the reading holds, and names the stone by its own name", () => {
     const { seams, eddies } = found.reading;
-    render(<WaterWords reading={found.reading} system="metric" />);
+    render(
+      <WaterWords reading={found.reading} system="metric" where={([x, y]) => `at ${x.toFixed(1)}, ${y.toFixed(1)}`} />,
+    );
     const told = screen.getByText(/^The water in words:/);
     expect(told).toHaveTextContent(`${seams.length} seam`);
     expect(told).toHaveTextContent(eddies.length === 1 ? "1 eddy" : `${eddies.length} eddies`);
@@ -118,7 +120,7 @@ describe("the water in words", () => {
   });
 
   test("no seam is said, not left out", () => {
-    render(<WaterWords reading={{ ...found.reading, seams: [], eddies: [] }} system="metric" />);
+    render(<WaterWords reading={{ ...found.reading, seams: [], eddies: [] }} system="metric" where={() => ""} />);
     expect(screen.getByText("No seam stands out at this flow.")).toBeInTheDocument();
     expect(screen.getByText(/0 seams, 0 eddies/)).toBeInTheDocument();
   });

@@ -5,7 +5,8 @@ import { EntryForm } from "../entry-form";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { Dialog } from "../../widgets/dialog";
 import { numberEntry, optional, quantityEntry } from "../../words/entry";
-import { entryText, entryUnit, showText, type UnitSystem } from "../../words/quantity";
+import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
+import { capital } from "../../words/text";
 import type { Place } from "./probe";
 
 const ABOVE = { low: 0, open: true, beyond: "Give a figure above 0." };
@@ -29,6 +30,7 @@ const schemaIn = (system: UnitSystem) =>
 /** A depth by stick or a timed float at the probe's place: what the model of the bed is fitted to. */
 export function ReadingDialog({
   place,
+  where,
   flow,
   minute,
   system,
@@ -36,6 +38,8 @@ export function ReadingDialog({
   onKeep,
 }: {
   place: Place;
+  /** Where that is by what can be seen. */
+  where: string;
   flow: number;
   minute: number;
   system: UnitSystem;
@@ -67,7 +71,7 @@ export function ReadingDialog({
       open
       onOpenChange={(open) => !open && onClose()}
       title="A reading in the water"
-      about={`${showText(place[0], "distance", system)} down the reach, ${showText(place[1], "distance", system)} from its left edge. Only where you can stand safely.`}
+      about={`${capital(where)}. Only where you can stand safely.`}
     >
       <EntryForm onSubmit={keep} keep="Keep it">
         <div className="grid gap-3 sm:grid-cols-2">

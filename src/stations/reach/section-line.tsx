@@ -1,6 +1,4 @@
 "use client";
-import type { UnitSystem } from "../../words/quantity";
-import { showText } from "../../words/quantity";
 import { DragPoint } from "./drag-point";
 
 /** A line on the plan: its first and its second end, m. */
@@ -11,13 +9,14 @@ export function SectionLine({
   line,
   scale,
   size,
-  system,
+  where,
   onChange,
 }: {
   line: Line;
   scale: number;
   size: readonly [number, number];
-  system: UnitSystem;
+  /** Where a place is by what can be seen. */
+  where: (place: readonly [number, number]) => string;
   onChange: (line: Line) => void;
 }) {
   const held = ([x, y]: readonly [number, number]): [number, number] => [
@@ -34,7 +33,7 @@ export function SectionLine({
           key={k}
           place={end}
           scale={scale}
-          label={`End ${"AB"[k]} of the section, ${showText(end[0], "distance", system)} down the reach, ${showText(end[1], "distance", system)} from its left edge`}
+          label={`End ${"AB"[k]} of the section, ${where(end)}`}
           onDrag={(place) => onChange(k === 0 ? [held(place), line[1]] : [line[0], held(place)])}
         >
           <circle r={10} fill="var(--paper)" stroke="var(--ochre)" strokeWidth={2.4} />

@@ -21,15 +21,18 @@ import { ReachToolbar } from "./toolbar";
 import { readyShaping } from "./use-bed-editor";
 import { type ReachView, useReachView } from "./use-reach-view";
 import { WaterWords } from "./water-words";
+import { whereNear } from "./where-near";
 import { WhyPanel } from "./why-panel";
 import { later, laterDialog } from "../../widgets/later";
 import type { Lie } from "../../core/fish/read";
+import type { Feature } from "../../core/flow/reach-schema";
 import type { Numbered } from "../../scenario/lie-identity";
 import { kindWords } from "../../words/lie";
 import { placeWords, whereaboutsWords } from "../../words/place";
 import { seasonWords } from "../../words/river";
 import { inSentence } from "../../words/text";
 
+const NO_FEATURES: readonly Feature[] = [];
 const NewReach = laterDialog(() => import("./new-reach").then((one) => one.NewReach));
 const SoundingsDialog = laterDialog(() => import("./soundings-dialog").then((one) => one.SoundingsDialog));
 const ProfileDialog = later(() => import("./profile-dialog").then((one) => one.ProfileDialog));
@@ -146,6 +149,8 @@ function Lies({ view }: { view: ReachView }) {
   const { fish, living, conditions, lie } = scenario;
   const reading = scenario.reading.value;
   if (!reading) return null;
+  const where = (place: readonly [number, number]) =>
+    whereNear(reading.of.field, scenario.river.reach?.reach.features ?? NO_FEATURES, place, system);
   if (!lie)
     return (
       <>
@@ -154,7 +159,7 @@ function Lies({ view }: { view: ReachView }) {
           {showText(roundFlow(reading.of.field.discharge), "discharge", system)}: the water is too thin, too fast, or
           much the same everywhere.
         </p>
-        <WaterWords reading={reading} system={system} />
+        <WaterWords reading={reading} system={system} where={where} />
       </>
     );
   return (
@@ -179,7 +184,7 @@ function Lies({ view }: { view: ReachView }) {
           />
           {view.robustness && <p className="mt-2 text-sm text-soft">{HOLDS_KEY}</p>}
           <div className="mt-auto">
-            <WaterWords reading={reading} system={system} />
+            <WaterWords reading={reading} system={system} where={where} />
           </div>
         </Panel>
         <SectionPanel view={view} reading={reading} lie={lie} />

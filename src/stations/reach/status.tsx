@@ -28,11 +28,11 @@ export function Status({ view }: { view: ScenarioView }) {
   }
   const shown = field.shown?.field;
   return (
-    <div className="flex min-h-11 min-w-0 flex-wrap items-center gap-x-4 gap-y-1 text-sm text-soft">
+    <div role="status" className="flex min-h-11 min-w-0 flex-wrap items-center gap-x-4 gap-y-1 text-sm text-soft">
       <Solving field={field} flow={roundFlow(conditions.discharge)} system={system} />
       <span>{shownWords(field, system)}</span>
       {reading.earlier && reading.value && (
-        <span role="status">
+        <span>
           Seams and lies are still those of {showText(reading.value.of.field.discharge, "discharge", system)}.
         </span>
       )}
@@ -56,7 +56,7 @@ function Solving({ field, flow, system }: { field: FieldState; flow: number; sys
   if (field.progress !== undefined)
     return (
       <>
-        <span role="status">
+        <span>
           Solving {showText(flow, "discharge", system)}
           {field.expected !== undefined && `, ${aboutSeconds(field.expected)}`} …
         </span>

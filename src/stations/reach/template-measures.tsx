@@ -12,6 +12,10 @@ export const MEASURES = {
   wiggle: "Swing to each side",
 } as const;
 
+/** The fall of a reach in thousandths, as an angler would say it. */
+export const fallLabel = (system: UnitSystem): string =>
+  system === "us" ? "Fall, ft in 1000 ft" : "Fall, m in a kilometre";
+
 /** The measures of a template in words, the handles' twin: kept when the field is left. */
 export function TemplateMeasures({
   template,
@@ -38,7 +42,7 @@ export function TemplateMeasures({
         );
       })}
       <CommitField
-        label="Fall, m in a kilometre"
+        label={fallLabel(system)}
         className="w-44"
         shown={String(Number((template.slope * 1000).toFixed(2)))}
         read={readWith(numberEntry({ low: 0, open: true, beyond: "Give a number above 0." }))}

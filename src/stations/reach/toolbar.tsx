@@ -49,7 +49,11 @@ export function ReachToolbar({
         className="min-w-0 flex-1 sm:w-44 sm:flex-none"
         value={fish}
         onChange={(id) => set({ species: id, lie: null })}
-        choices={fishes.list.map(({ id, name }) => ({ value: id, label: name }))}
+        choices={choicesOf(
+          fishes.list,
+          (one) => one.id,
+          (one) => one.name,
+        )}
       />
       <div className="hidden items-center gap-2 xl:flex">
         <div className="w-40">{light}</div>
@@ -142,17 +146,20 @@ const GaugeChoice = ({ river }: { river: River }) => (
   />
 );
 
+/** One layer at a time: over one another they could not be read. */
+const NO_LAYER = { showWading: false, showDepths: false, showStructure: false };
+
 function Layers() {
   const { showWading, showDepths, showStructure, set } = useSettings();
   return (
     <>
-      <Toggle pressed={showWading} onPress={() => set({ showWading: !showWading })}>
+      <Toggle pressed={showWading} onPress={() => set({ ...NO_LAYER, showWading: !showWading })}>
         Wading
       </Toggle>
-      <Toggle pressed={showDepths} onPress={() => set({ showDepths: !showDepths })}>
+      <Toggle pressed={showDepths} onPress={() => set({ ...NO_LAYER, showDepths: !showDepths })}>
         Depths
       </Toggle>
-      <Toggle pressed={showStructure} onPress={() => set({ showStructure: !showStructure })}>
+      <Toggle pressed={showStructure} onPress={() => set({ ...NO_LAYER, showStructure: !showStructure })}>
         Structure
       </Toggle>
     </>

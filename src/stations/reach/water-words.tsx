@@ -2,7 +2,8 @@
 import type { UnitSystem } from "../../words/quantity";
 import type { ReachReading } from "../../scenario/reading";
 import { tellStructure } from "../../words/structure";
-import { count } from "../../words/text";
+import { lengthOf } from "../../core/water/polyline";
+import { capital, count } from "../../words/text";
 import { showText } from "../../words/quantity";
 
 const HEADINGS = {
@@ -20,12 +21,15 @@ const MOST = 6;
 export function WaterWords({
   reading,
   system,
+  where,
 }: {
   reading: Pick<ReachReading, "seams" | "eddies" | "structure">;
   system: UnitSystem;
+  /** Where a place is by what can be seen. */
+  where: (place: readonly [number, number]) => string;
 }) {
   const { seams, eddies } = reading;
-  const told = tellStructure(reading.structure, system);
+  const told = tellStructure(reading.structure, system, where);
   const far = (value: number) => showText(value, "distance", system);
   const kinds = (Object.keys(HEADINGS) as (keyof typeof HEADINGS)[]).filter((kind) =>
     told.some((one) => one.kind === kind),
@@ -42,7 +46,7 @@ export function WaterWords({
           name="Seams"
           lines={seams.map(
             (seam) =>
-              `${far(seam.points[0]![0])} to ${far(seam.points.at(-1)![0])} down the reach, about ${far((seam.points[0]![1] + seam.points.at(-1)![1]) / 2)} from the left edge: ${showText(seam.speedDifference, "speed", system)} across it, slow on its ${seam.slowSide}, ${seam.sharpness > 0.8 ? "sharp" : seam.sharpness > 0.4 ? "plain" : "soft"}.`,
+              `From ${where(seam.points[0]!)}, ${far(lengthOf(seam))} long: ${showText(seam.speedDifference, "speed", system)} across it, slow on its ${seam.slowSide}, ${seam.sharpness > 0.8 ? "sharp" : seam.sharpness > 0.4 ? "plain" : "soft"}.`,
           )}
         />
       )}
@@ -51,7 +55,7 @@ export function WaterWords({
           name="Eddies"
           lines={eddies.map(
             (eddy) =>
-              `At ${far(eddy.x)} down, ${far(eddy.y)} across: ${showText(eddy.area, "area", system)}, turning ${eddy.turns}, back at up to ${showText(eddy.returnSpeed, "speed", system)}.`,
+              `${capital(where([eddy.x, eddy.y]))}: ${showText(eddy.area, "area", system)}, turning ${eddy.turns}, back at up to ${showText(eddy.returnSpeed, "speed", system)}.`,
           )}
         />
       )}

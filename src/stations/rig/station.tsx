@@ -82,7 +82,7 @@ function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered<Lie>; 
         </div>
         <Select
           label="Lie"
-          className="w-full sm:w-72"
+          className="w-full sm:w-72 print:hidden"
           value={String(lie.number)}
           onChange={(number) => {
             const one = reading.value!.lies.find((other) => String(other.number) === number);
@@ -102,7 +102,7 @@ function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered<Lie>; 
         />
       )}
       <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[1.25fr_1fr]">
-        <div className="order-last lg:order-none">
+        <div className="order-last lg:order-none print:hidden">
           {rig.value && (
             <>
               <SideView
