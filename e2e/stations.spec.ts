@@ -91,7 +91,7 @@ test("an archive goes out and comes back in after everything was removed", async
   await page.getByLabel("Archive file").setInputFiles(path);
   await expect(page.getByText(/^Nothing by itself/)).toBeVisible();
   // What was removed since stays removed, unless it is wanted back.
-  await page.getByLabel(/Bring back/).check();
+  await page.getByRole("radio", { name: /^Restore it as it was/ }).check();
   await page.getByRole("button", { name: "Take it in" }).click();
   await page.getByRole("button", { name: "Close" }).click();
   await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();

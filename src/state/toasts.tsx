@@ -59,7 +59,7 @@ export function Toasts() {
       <Toast.Viewport
         // An open dialog leaves what is live to those who hear and press it.
         aria-live="off"
-        className="pointer-events-auto fixed right-3 bottom-20 z-50 flex w-[min(26rem,calc(100vw-1.5rem))] flex-col gap-2 lg:bottom-4"
+        className="pointer-events-auto fixed right-3 bottom-20 z-[70] flex w-[min(26rem,calc(100vw-1.5rem))] flex-col gap-2 lg:bottom-4"
       />
     </Toast.Provider>
   );

@@ -91,7 +91,7 @@ function Row({
       {naming ? (
         <CommitField
           label={`Name of ${shown}`}
-          className="min-w-48 flex-1"
+          className="min-w-[min(12rem,100%)] flex-1"
           maxLength={120}
           shown={name}
           read={(text) =>

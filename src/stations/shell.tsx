@@ -67,13 +67,13 @@ export function Shell({ children }: { children: ReactNode }) {
           {STATIONS.map(({ path: to, name, icon: Icon }) => {
             const here = path.startsWith(to);
             return (
-              <li key={to} className="flex-1 rail:flex-none">
+              <li key={to} className="min-w-0 flex-1 rail:flex-none">
                 <Link
                   href={to}
                   aria-current={here ? "page" : undefined}
-                  className={`flex min-h-14 flex-col items-center justify-center gap-1 border-t-4 text-sm rail:min-h-[66px] rail:border-t-0 rail:border-l-4 low:min-h-[62px] ${here ? "border-ochre bg-deep font-bold" : "border-transparent text-soft hover:bg-deep"}`}
+                  className={`flex min-h-14 flex-col items-center justify-center gap-1 border-t-4 text-[max(14px,min(0.875rem,4vw))] rail:min-h-[66px] rail:border-t-0 rail:border-l-4 low:min-h-[62px] ${here ? "border-ochre bg-deep font-bold" : "border-transparent text-soft hover:bg-deep"}`}
                 >
-                  <Icon size={24} strokeWidth={1.8} aria-hidden />
+                  <Icon size={24} strokeWidth={1.8} aria-hidden className="shrink-0" />
                   {name}
                 </Link>
               </li>

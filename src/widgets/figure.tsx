@@ -23,7 +23,7 @@ export function Figure({
         {label}
         {source && <Source of={label}>{source}</Source>}
       </p>
-      <p className="text-2xl font-semibold whitespace-nowrap">
+      <p className="text-2xl font-semibold">
         {figure}
         {unit && <span className="ml-1 text-base font-normal">{unit}</span>}
       </p>
@@ -38,7 +38,7 @@ export function Source({ of, children }: { of: string; children: ReactNode }) {
     <Popover.Root>
       <Popover.Trigger
         aria-label={`Where “${of}” comes from`}
-        className="tap grid size-6 place-items-center rounded-full text-soft hover:bg-deep hover:text-ink"
+        className="tap mr-2.5 grid size-6 shrink-0 place-items-center rounded-full text-soft hover:bg-deep hover:text-ink"
       >
         <CircleHelp size={15} aria-hidden />
       </Popover.Trigger>

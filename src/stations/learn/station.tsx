@@ -80,7 +80,7 @@ export function LearnStation() {
   return (
     <div className="mx-auto max-w-5xl">
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <div className="min-w-64 flex-1">
+        <div className="min-w-[min(16rem,100%)] flex-1">
           <h1 className="text-2xl">Fish an hour, by {RATE_KIND_NAMES[kind]}</h1>
           <p className="text-soft">
             {figureText(rates.total.hours, 0)} rod-hours, {rates.total.events} fish
@@ -92,14 +92,14 @@ export function LearnStation() {
         <div className="flex w-full flex-wrap gap-3 sm:w-auto">
           <Select
             label="By"
-            className="min-w-36 flex-1 sm:w-48"
+            className="min-w-[min(9rem,100%)] flex-1 sm:w-48"
             value={kind}
             onChange={(value) => setKind(value as RateKind)}
             choices={RATE_KINDS.map((value) => ({ value, label: RATE_KIND_NAMES[value] }))}
           />
           <Select
             label="Reach"
-            className="min-w-36 flex-1 sm:w-44"
+            className="min-w-[min(9rem,100%)] flex-1 sm:w-44"
             value={reach}
             onChange={setReach}
             choices={[

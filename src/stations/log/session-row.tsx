@@ -29,7 +29,7 @@ export function SessionRow({
   const remove = () =>
     act(() => perform(() => removeSession(database(), session.id), "The session is out of the book."));
   return (
-    <li className="grid grid-cols-[1fr_1fr_auto] gap-x-4 gap-y-1 py-3 sm:grid-cols-[13rem_14rem_1fr_auto]">
+    <li className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto] gap-x-4 gap-y-1 py-3 sm:grid-cols-[13rem_14rem_minmax(0,1fr)_auto]">
       <div>
         <p className="font-semibold">{dayAndTime(session.start)}</p>
         <p className="text-sm text-soft">

@@ -6,7 +6,7 @@ import { type Place, ProbeWords } from "./probe";
 import { WadingKey } from "./status";
 import { StructureKey } from "./structure-marks";
 import type { ReachView } from "./use-reach-view";
-import { whereNear } from "./where-near";
+import { whereOnPlan } from "./where-near";
 import { later } from "../../widgets/later";
 
 const Objects = later(() => import("./objects").then((one) => one.Objects));
@@ -29,7 +29,7 @@ export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean
       {probe.place && (
         <ProbeWords
           field={shown}
-          where={whereNear(shown, features, probe.place, system)}
+          where={whereOnPlan(shown, features, probe.place, system)}
           place={probe.place}
           system={system}
           onLift={() => probe.put(undefined)}
@@ -46,7 +46,7 @@ export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean
       {editor && readingAt && (
         <ReadingDialog
           place={readingAt}
-          where={whereNear(shown, features, readingAt, system)}
+          where={whereOnPlan(shown, features, readingAt, system)}
           flow={river.now?.discharge ?? conditions.discharge}
           minute={river.minute}
           system={system}

@@ -26,7 +26,7 @@ import { StructureMarks } from "./structure-marks";
 import { TemplateHandles } from "./template-handles";
 import type { BedEditor } from "./use-bed-editor";
 import type { ReachView } from "./use-reach-view";
-import { whereNear } from "./where-near";
+import { whereOnPlan } from "./where-near";
 import { WadingCells, WadingPatterns } from "./wading-cells";
 
 const NO_FEATURES: readonly Feature[] = [];
@@ -66,7 +66,7 @@ export function PlanMarks({
           size={size}
           scale={scale}
           system={system}
-          where={(place) => whereNear(shown, scenario.river.reach?.reach.features ?? NO_FEATURES, place, system)}
+          where={(place) => whereOnPlan(shown, scenario.river.reach?.reach.features ?? NO_FEATURES, place, system)}
         />
       ) : (
         <FishingMarks view={view} shown={shown} size={size} scale={scale} />
@@ -182,7 +182,7 @@ function FishingMarks({
           line={line.line}
           scale={scale}
           size={size}
-          where={(place) => whereNear(shown, features, place, system)}
+          where={(place) => whereOnPlan(shown, features, place, system)}
           onChange={line.lay}
         />
       )}

@@ -16,10 +16,25 @@ import { WaterCanvas } from "./water-canvas";
 
 /** Fewest pixels a metre: a phone shows part of the reach and scrolls; a desk shows it whole. */
 const LEAST_SCALE = 6;
+/** On a phone held sideways the plan leaves room for the slider and the verdict: at most so much of the screen's height. */
+const SIDEWAYS = 0.55;
 
 /** Whoever asks for less motion is taken there at once. */
 const glide = (): ScrollBehavior =>
   window.matchMedia("(prefers-reduced-motion: reduce)").matches ? "instant" : "smooth";
+
+/** Height that the plan may take, px: all that it needs, but on a phone held sideways. */
+function useHighest(): number {
+  const [highest, setHighest] = useState(Infinity);
+  useEffect(() => {
+    const low = window.matchMedia("(orientation: landscape) and (max-height: 31rem)");
+    const measure = () => setHighest(low.matches ? SIDEWAYS * window.innerHeight : Infinity);
+    measure();
+    window.addEventListener("resize", measure);
+    return () => window.removeEventListener("resize", measure);
+  }, []);
+  return highest;
+}
 
 /** Width of an element, px, as it changes; 0 until it is measured. */
 function useWidth() {
@@ -46,7 +61,8 @@ export function Plan({ view, shown, editor }: { view: ReachView; shown: Field; e
   const box = useRef<HTMLDivElement>(null);
   const zoom = useZoom(box);
   const [length, breadth] = [shown.nx * shown.cell, shown.ny * shown.cell];
-  const whole = Math.max(width / length, LEAST_SCALE);
+  const highest = useHighest();
+  const whole = Math.max(Math.min(width / length, highest / breadth), LEAST_SCALE);
   const scale = whole * zoom.factor;
   const { probe } = view;
   const x = view.scenario.lie?.x;

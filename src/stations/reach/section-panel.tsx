@@ -34,7 +34,7 @@ export function SectionPanel({
     <Panel
       title={laid ? "Along the line" : `Across the river at lie ${lie.number}`}
       aside={
-        <button type="button" className="-my-2 py-2 text-sm underline" onClick={toggle}>
+        <button type="button" className="-my-3 min-h-11 text-sm underline" onClick={toggle}>
           {laid ? `at lie ${lie.number} again` : "lay a line of my own"}
         </button>
       }

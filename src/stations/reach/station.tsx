@@ -169,7 +169,7 @@ function Lies({ view }: { view: ReachView }) {
           className="flex flex-col"
           title={`Lies for ${fish.name.toLowerCase()}`}
           aside={
-            <button type="button" className="-my-2 py-2 text-sm underline" onClick={() => setChanging(true)}>
+            <button type="button" className="-my-3 min-h-11 text-sm underline" onClick={() => setChanging(true)}>
               {fish.profile ? "change this fish" : "copy and change this fish"}
             </button>
           }

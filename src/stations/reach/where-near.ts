@@ -25,3 +25,15 @@ export function whereNear(
   const words = whereaboutsWords(whereaboutsOf(around(field, features), x, y), system);
   return words === "" ? `${showText(x, "distance", system)} down the reach` : words;
 }
+
+/** The same for what is moved about on the plan: how far down the reach, too, so that each step is told. */
+export const whereOnPlan = (
+  field: Field,
+  features: readonly Feature[],
+  place: readonly [number, number],
+  system: UnitSystem,
+): string => {
+  const along = `${showText(place[0], "distance", system)} down the reach`;
+  const near = whereNear(field, features, place, system);
+  return near === along ? along : `${along}, ${near}`;
+};

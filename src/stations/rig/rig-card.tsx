@@ -25,7 +25,10 @@ export function RigCard({ lie, advice, system }: { lie: Lie; advice: RigAdvice; 
   const words = rigWords(advice, system);
   const columns = useMemo(() => shotColumns(system), [system]);
   return (
-    <section aria-label="Rig card" className="break-inside-avoid rounded-lg border-2 border-ink p-5">
+    <section
+      aria-label="Rig card"
+      className="break-inside-avoid rounded-lg border-2 border-ink p-5 print:border print:p-3 print:text-sm"
+    >
       {words.cautions.map((text) => (
         <p key={text} className="mb-3 border-l-4 border-double border-clay pl-3 font-semibold">
           <span aria-hidden>▲ </span>

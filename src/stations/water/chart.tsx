@@ -56,14 +56,14 @@ export function Chart({
       className="mt-6"
       source="Lines: as read. Shaded: the usual range for the date over the whole record, dark the middle half, pale a tenth to nine tenths, dotted the median. Dashed in its band: the forecast, 10 to 90 %. Rings: fish; bars on the floor: sessions, hollow when blank. Gaps are gaps."
       aside={
-        <div role="group" aria-label="Span of the chart" className="flex gap-1">
+        <div role="group" aria-label="Span of the chart" className="flex flex-wrap gap-1">
           {SPANS.map(({ days: length, label }) => (
             <button
               key={length}
               type="button"
               aria-pressed={!chosen && days === length}
               onClick={() => pick(length)}
-              className={`min-h-11 rounded px-3 text-sm ${!chosen && days === length ? "bg-ink text-paper" : "hover:bg-deep"}`}
+              className={`min-h-11 min-w-11 rounded px-2 text-sm sm:px-3 ${!chosen && days === length ? "bg-ink text-paper" : "hover:bg-deep"}`}
             >
               {label}
             </button>

@@ -62,7 +62,7 @@ export function FallPanel({
           error={wanted.ok ? (wanted.value > 0 ? undefined : "Give a flow above 0.") : tell(wanted.message)}
         />
         {level !== undefined && (
-          <p className="min-w-56 flex-1 pb-2 text-lg" aria-live="polite">
+          <p className="min-w-[min(14rem,100%)] flex-1 pb-2 text-lg" aria-live="polite">
             {passing(outlook, level, now)}
           </p>
         )}
@@ -134,7 +134,7 @@ function TrackRecord({ skill, method }: { skill: ForecastSkill[] | undefined; me
   if (skill.length === 0)
     return <p className="mt-2 text-sm text-soft">No track record: the record is too short to try the forecast on.</p>;
   return (
-    <table className="mt-3 w-full text-left">
+    <table className="mt-3 w-full text-left max-sm:text-[max(14px,min(1rem,4vw))]">
       <caption className="pb-1 text-left text-sm text-soft">
         Tried {skill[0]!.cases} times on the last year of the record, with only what was known then:
       </caption>

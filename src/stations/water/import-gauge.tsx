@@ -102,7 +102,7 @@ function Importing({ stations, onDone }: { stations: readonly StationRecord[]; o
           label="Zone of clock times without an offset"
           value={zone}
           onChange={(event) => setZone(event.target.value)}
-          onBlur={() => found && act(() => reread({}))}
+          onBlur={() => found && zone !== opened.options.zone && act(() => reread({}))}
           hint="Such as Europe/Dublin or America/Chicago"
         />
       </div>

@@ -39,7 +39,7 @@ export function SkyPanel({
       source="Sun and moon computed for the gauge’s place (suncalc). First light and dusk: sun 6° under. Moon: share lit. Air pressure: the gauge’s own air pressure, words of the shipping forecast."
     >
       {sky ? (
-        <table className="w-full text-left">
+        <table className="w-full text-left max-sm:text-[max(14px,min(1rem,4vw))]">
           <thead>
             <tr className="text-sm text-soft">
               <th className="sr-only">Day</th>

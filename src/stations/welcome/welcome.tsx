@@ -61,7 +61,7 @@ export function Welcome() {
           <Button onClick={() => setBuilding(true)}>Make a reach</Button>
         </Row>
         <Row title="A book you saved" text="Taken in whole, or merged with what is here. Units and look are there too.">
-          <Button onClick={() => setOpening(true)}>Book and settings</Button>
+          <Button onClick={() => setOpening(true)}>Take in a saved book</Button>
         </Row>
       </ul>
       <p className="mt-8 text-sm text-soft">
