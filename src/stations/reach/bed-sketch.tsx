@@ -1,11 +1,12 @@
 "use client";
+import { contours } from "d3-contour";
 import { rasteriseReach } from "../../core/flow/rasterise";
 import type { Reach, Template } from "../../core/flow/reach-schema";
 import { centreline, templateSize } from "../../core/flow/template";
 import { answer } from "../../core/quantity/answer";
 
 /** Cells along the sketch, and shades from the thinnest water to the deepest part. */
-const ALONG = 80;
+const ALONG = 100;
 const SHADES = 5;
 /** Water shown over the crests, m: thin water, so that the riffle is not dry. */
 const THIN = 0.25;
@@ -30,6 +31,7 @@ export function BedSketch({ reach }: { reach: Reach & { bed: Template } }) {
         <path
           key={k}
           d={d}
+          fillRule="evenodd"
           fill={`color-mix(in srgb, var(--water-slow) ${Math.round((100 * (k + 0.5)) / SHADES)}%, var(--water-fast))`}
         />
       ))}
@@ -81,18 +83,21 @@ function sketchOf(reach: Reach & { bed: Template }) {
   if (!found.ok) return undefined;
   const grid = found.value;
   const scale = W / (grid.nx * cell);
-  const shades = Array.from({ length: SHADES }, () => "");
-  let [deepest, least] = [[0, 0] as [number, number], Infinity];
-  for (let k = 0; k < grid.nx * grid.ny; k++) {
-    const [x, y] = [((k % grid.nx) + 0.5) * cell, (Math.floor(k / grid.nx) + 0.5) * cell];
-    const under = bed.slope * (length - x) - grid.z[k]!;
-    if (-under < least) [deepest, least] = [[x, y], -under];
-    if (under < -THIN) continue;
-    const share = (under + THIN) / (bed.poolDepth + THIN);
-    const side = (cell * scale).toFixed(2);
-    shades[Math.min(SHADES - 1, Math.max(0, Math.floor(share * SHADES)))] +=
-      `M${((x - cell / 2) * scale).toFixed(1)} ${((y - cell / 2) * scale).toFixed(1)}h${side}v${side}h-${side}z`;
-  }
+  const { nx, ny } = grid;
+  // How far each cell lies under the crests, which fall with the reach.
+  const under = Array.from(grid.z, (z, k) => bed.slope * (length - ((k % nx) + 0.5) * cell) - z);
+  const deepestAt = under.reduce((best, value, k) => (value > under[best]! ? k : best), 0);
+  const side = cell * scale;
+  const shades = contours()
+    .size([nx, ny])
+    .thresholds(Array.from({ length: SHADES }, (_, k) => -THIN + (k * (bed.poolDepth + THIN)) / SHADES))(under)
+    .map(({ coordinates }) =>
+      coordinates
+        .flat()
+        .map((ring) => `M${ring.map(([x, y]) => `${(x! * side).toFixed(1)} ${(y! * side).toFixed(1)}`).join("L")}Z`)
+        .join(""),
+    );
+  const deepest = [((deepestAt % nx) + 0.5) * cell, (Math.floor(deepestAt / nx) + 0.5) * cell] as const;
   const axis = (breadth / 2) * scale;
   return {
     bed,

@@ -16,7 +16,7 @@ import { WaterCanvas } from "./water-canvas";
 
 /** Fewest pixels a metre: a phone shows part of the reach and scrolls; a desk shows it whole. */
 const LEAST_SCALE = 6;
-/** On a phone held sideways the plan leaves room for the slider and the verdict: at most so much of the screen's height. */
+/** On a phone held sideways the plan leaves room for slider and verdict: at most so much of the screen's height. */
 const SIDEWAYS = 0.55;
 
 /** Whoever asks for less motion is taken there at once. */
