@@ -1,5 +1,5 @@
 import type { Field } from "../flow/grid";
-import { agreementOf, irwinHall, onLies, percentileOf } from "./agreement";
+import { agreementOf, irwinHall, onLies, percentileOf, placesOf } from "./agreement";
 import { holdsOf } from "./holds";
 
 const [nx, ny, cell] = [40, 20, 1];
@@ -72,4 +72,74 @@ test("holds: first, second and third lies about a first one, three at most, then
     "C1/1",
     "D1/1",
   ]);
+});
+
+describe("counted anew, cell by cell, on a small grid with dry land in it", () => {
+  const small = {
+    nx: 11,
+    ny: 7,
+    cell: 0.5,
+    depth: Float32Array.from({ length: 77 }, (_, k) => (k % 5 === 1 || k > 70 ? 0 : 1)),
+  };
+  const score = Float64Array.from({ length: 77 }, (_, k) => ((k * 37) % 23) + 1);
+  const places = Array.from(
+    { length: 77 },
+    (_, k) => [((k % 11) + 0.5) * 0.5, (Math.floor(k / 11) + 0.5) * 0.5] as const,
+  );
+  const near = ([x, y]: readonly [number, number]) =>
+    Math.max(...places.map(([a, b], k) => (Math.hypot(a - x, b - y) <= 1.5 ? score[k]! : 0)));
+
+  test.each([
+    [0.3, 0.4],
+    [2.9, 1.7],
+    [5.2, 3.3],
+  ])("the percentile at %d, %d is the share of every second wet cell that has less, ties half", (x, y) => {
+    const own = near([x, y]);
+    let [less, all] = [0, 0];
+    places.forEach((place, k) => {
+      if ((k % 11) % 2 || Math.floor(k / 11) % 2 || small.depth[k]! === 0) return;
+      all++;
+      less += near(place) < own ? 1 : near(place) === own ? 0.5 : 0;
+    });
+    expect(percentileOf(score, small, x, y)).toBeCloseTo(less / all, 12);
+  });
+
+  test("the share near lies is that of the wet cells within reach of any; the nearest lie counts", () => {
+    const lies = [
+      { x: 4.25, y: 2.25, rank: 1 },
+      { x: 1.25, y: 1.25, rank: 2 },
+      { x: 2.25, y: 1.25, rank: 3 },
+    ];
+    const wet = places.filter((_, k) => small.depth[k]! > 0);
+    const reached = wet.filter(([x, y]) => lies.some((one) => Math.hypot(one.x - x, one.y - y) <= 1));
+    const found = onLies(lies, small, 2.05, 1.25, 1);
+    expect(found.nearLies).toBeCloseTo(reached.length / wet.length, 12);
+    expect(found.rank).toBe(3);
+    // On the rim it still counts.
+    expect(onLies(lies.slice(0, 2), small, 1.25, 2.25, 1).rank).toBe(2);
+  });
+
+  test("without wet water nothing is said, and chance is even", () => {
+    const dry = { ...small, depth: new Float32Array(77) };
+    expect(percentileOf(score, dry, 2, 2)).toBe(0.5);
+    expect(onLies([], dry, 2, 2, 1)).toEqual({ rank: null, nearLies: 0 });
+  });
+});
+
+test("the places of a lie carry its rank", () => {
+  expect(placesOf([{ x: 1, y: 2, rank: 3, others: [{ x: 4, y: 5 }] }])).toEqual([
+    { x: 1, y: 2, rank: 3 },
+    { x: 4, y: 5, rank: 3 },
+  ]);
+});
+
+test("the ends of the sum are sure, and sixteen draws go by the normal law", () => {
+  expect(irwinHall(0, 4)).toBe(0);
+  expect(irwinHall(4, 4)).toBe(1);
+  expect(irwinHall(-0.5, 20)).toBe(0);
+  expect(irwinHall(20.5, 20)).toBe(1);
+  // Of the normal law of mean 8 and variance 16/12: one deviation under the mean.
+  expect(irwinHall(8 - Math.sqrt(16 / 12), 16)).toBeCloseTo(0.158655, 5);
+  // Fifteen are summed exactly: the normal law gives 0.158655 there.
+  expect(irwinHall(7.5 - Math.sqrt(15 / 12), 15)).not.toBeCloseTo(0.158655, 4);
 });

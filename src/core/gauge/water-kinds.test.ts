@@ -226,6 +226,14 @@ test("cautions (common practice, no source): rising fast, dam, tide making, heat
   expect(kinds({})).toEqual([]);
   expect(kinds({ trend: "rising", ratePerHour: 0.06 })).toEqual(["rising"]);
   expect(kinds({ trend: "rising", ratePerHour: 0.04 })).toEqual([]);
+  // Very high by its place in the season, where enough of the season is known; rising or not.
+  expect(kinds({ exceedance: 0.1, seasonYears: 3 })).toEqual(["very-high"]);
+  expect(kinds({ exceedance: 0.11, seasonYears: 3 })).toEqual([]);
+  expect(kinds({ exceedance: 0.02, seasonYears: 2 })).toEqual([]);
+  expect(kinds({ exceedance: 0.02, seasonYears: 9, trend: "rising", ratePerHour: 0.2 })).toEqual([
+    "rising",
+    "very-high",
+  ]);
   expect(kinds({ waterTemperature: 20 }, " siren ", true)).toEqual(["dam", "tide", "heat"]);
   expect(kinds({ waterTemperature: 14.9 })).toEqual(["cold"]);
   expect(kinds({ waterTemperature: null, trend: null, ratePerHour: null })).toEqual([]);

@@ -1,0 +1,89 @@
+import { expect, test } from "@playwright/test";
+import { loadDemo, noFaults, settled } from "./parts";
+
+/** Keys, lists, notices, dialogs and the frame of Reach, as hands find them. */
+
+test("one row of controls at every width; plan, section and why on one screen; columns that end together", async ({
+  page,
+}) => {
+  await loadDemo(page);
+  await page.goto("/reach");
+  await settled(page);
+  for (const width of [600, 768, 1024, 1280, 1600]) {
+    await page.setViewportSize({ width, height: 800 });
+    const row = page.getByRole("combobox", { name: "Fish", exact: true }).locator("xpath=../..");
+    const tops = await row.evaluate((element) =>
+      [...element.querySelectorAll("button")]
+        .map((one) => one.getBoundingClientRect())
+        .filter(({ height }) => height > 0)
+        .map(({ top }) => Math.round(top)),
+    );
+    expect(new Set(tops).size, `${width}`).toBe(1);
+  }
+  await page.setViewportSize({ width: 1280, height: 800 });
+  for (const part of [
+    page.getByRole("group", { name: /^The reach from above/ }),
+    page.getByRole("img", { name: /^Section across the river at lie 1/ }),
+    page.getByRole("heading", { name: /^Why lie 1/ }),
+  ]) {
+    const box = (await part.boundingBox())!;
+    expect(box.y).toBeGreaterThanOrEqual(0);
+    expect(box.y + box.height).toBeLessThanOrEqual(801);
+  }
+  const ends = await page
+    .locator("#why-this-lie")
+    .evaluate((element) =>
+      [...element.parentElement!.children].map((one) => Math.round(one.getBoundingClientRect().bottom)),
+    );
+  expect(ends).toHaveLength(3);
+  expect(Math.max(...ends) - Math.min(...ends)).toBeLessThanOrEqual(1);
+  await expect(page.getByRole("status").filter({ hasText: /^Settled/ })).toBeVisible();
+  // A very long dialog keeps its close button.
+  await page.setViewportSize({ width: 390, height: 600 });
+  await page.getByRole("button", { name: "Book and settings" }).click();
+  await page.getByRole("button", { name: "Empty the book" }).scrollIntoViewIfNeeded();
+  await expect(page.getByRole("button", { name: "Close" })).toBeInViewport();
+});
+
+test("keys: listed from a visible place, no shortcut from a list, Escape closes the dialog before a notice", async ({
+  page,
+}) => {
+  await loadDemo(page);
+  await page.goto("/log");
+  const session = page.getByRole("button", { name: /^Remove the session/ }).first();
+  await session.click();
+  const undo = page.getByRole("button", { name: "Undo" });
+  await expect(undo).toBeVisible();
+  await page.getByRole("button", { name: "Keys" }).click();
+  await expect(page.getByRole("dialog", { name: "Keys" })).toContainText("takes it off");
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("dialog")).toBeHidden();
+  await expect(undo).toBeVisible();
+  await expect(page.getByRole("button", { name: "Keys" })).toBeFocused();
+  await noFaults(page);
+
+  await page.goto("/reach");
+  const fish = page.getByRole("combobox", { name: "Fish", exact: true });
+  await fish.focus();
+  await page.keyboard.press("l");
+  await expect(page).toHaveURL(/\/reach$/);
+  await expect(fish).toContainText("Largemouth bass");
+});
+
+test("emptying the book is one deliberate act, with a copy saved first that restores it", async ({ page }) => {
+  await loadDemo(page);
+  await page.getByRole("button", { name: "Book and settings" }).click();
+  await page.getByRole("button", { name: "Empty the book" }).click();
+  await noFaults(page);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Save a copy, then empty the book" }).click(),
+  ]);
+  await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
+  await page.getByRole("button", { name: "Take in a saved book" }).click();
+  await page.getByLabel("Archive file").setInputFiles(await download.path());
+  await page.getByRole("radio", { name: /^Restore it as it was/ }).check();
+  await page.getByRole("button", { name: "Take it in" }).click();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
+});
