@@ -198,6 +198,9 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
   await page.getByRole("button", { name: "Add one already over" }).click();
   await page.getByRole("button", { name: "Keep this session" }).click();
   const dialog = page.getByRole("dialog");
+  // A press within half a second on what has just come up is not taken.
+  await dialog.getByRole("button", { name: "Go on in memory" }).waitFor();
+  await page.waitForTimeout(600);
   await dialog.getByRole("button", { name: "Go on in memory" }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByText("blank").first()).toBeVisible();
@@ -226,6 +229,7 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
     .getByLabel("Archive file")
     .setInputFiles({ name: "day.zip", mimeType: "application/zip", buffer: file });
   await elsewhere.getByRole("button", { name: "Take it in" }).click();
+  await expect(elsewhere.getByText("day.zip is in the book.").first()).toBeVisible();
   await elsewhere.keyboard.press("Escape");
   await elsewhere.goto("/log");
   await expect(elsewhere.getByRole("button", { name: /nothing more said yet/ })).toBeVisible();

@@ -26,9 +26,13 @@ test("one row of controls at every width; plan, section and why on one screen; c
     page.getByRole("img", { name: /^Section across the river at lie 1/ }),
     page.getByRole("heading", { name: /^Why lie 1/ }),
   ]) {
-    const box = (await part.boundingBox())!;
-    expect(box.y).toBeGreaterThanOrEqual(0);
-    expect(box.y + box.height).toBeLessThanOrEqual(801);
+    // The plan takes its size a moment after the window does.
+    await expect
+      .poll(async () => {
+        const box = (await part.boundingBox())!;
+        return box.y >= 0 && box.y + box.height <= 801;
+      })
+      .toBe(true);
   }
   const ends = await page
     .locator("#why-this-lie")

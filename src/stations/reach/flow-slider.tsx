@@ -32,7 +32,7 @@ export function FlowSlider({
   solved,
   precomputed,
   now,
-  season,
+  at: { season, solving } = { solving: false },
   system,
   onChange,
   onNow,
@@ -43,8 +43,8 @@ export function FlowSlider({
   solved: readonly number[];
   precomputed: readonly { discharge: number; solved: boolean }[];
   now: number | null;
-  /** How the flow of now stands to the season's, where it is looked at. */
-  season?: string;
+  /** How the flow of now stands to the season's, where it is looked at; and whether it is being solved. */
+  at?: { season?: string; solving: boolean };
   system: UnitSystem;
   onChange: (flow: number) => void;
   onNow: () => void;
@@ -54,7 +54,7 @@ export function FlowSlider({
   const [low, high] = range;
   const along = scaleLog().domain([low, high]).clamp(true);
   const place = (q: number) => along(q);
-  const at = (t: number) => along.invert(t);
+  const flowAt = (t: number) => along.invert(t);
   const waiting = precomputed.filter((one) => !one.solved).length;
   const shown = show(flow, "discharge", system);
   const step = (factor: number) => onChange(Number(Math.min(high, Math.max(low, flow * factor)).toPrecision(3)));
@@ -87,7 +87,8 @@ export function FlowSlider({
           </button>
         )}
         {children}
-        <p className="ml-auto hidden text-sm text-soft md:block">
+        {/* While it is solved that stands there alone, so that its stop does not move about. */}
+        <p className={`ml-auto hidden text-sm text-soft ${solving ? "" : "md:block"}`}>
           {[
             season,
             band && "shaded: usual",
@@ -115,7 +116,7 @@ export function FlowSlider({
           onPointerMove={thumbOnly}
           onPointerUp={thumbOnly}
           value={[Math.round(place(flow) * 1000)]}
-          onValueChange={([value]) => onChange(Number(at(value! / 1000).toPrecision(3)))}
+          onValueChange={([value]) => onChange(Number(flowAt(value! / 1000).toPrecision(3)))}
         >
           <Slider.Track data-slid="track" className="relative h-[2px] w-full bg-ink" />
           <Slider.Thumb

@@ -104,7 +104,10 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
         solved={field.solved.map((one) => one.discharge)}
         precomputed={precomputed.flows}
         now={river.now?.discharge ?? null}
-        season={scenario.isNow && river.now ? seasonWords(river.now) : undefined}
+        at={{
+          solving: field.progress !== undefined,
+          season: scenario.isNow && river.now ? seasonWords(river.now) : undefined,
+        }}
         system={system}
         onChange={(q) => set({ flow: q })}
         onNow={() => set({ flow: null })}
