@@ -143,3 +143,14 @@ test("the ends of the sum are sure, and sixteen draws go by the normal law", () 
   // Fifteen are summed exactly: the normal law gives 0.158655 there.
   expect(irwinHall(7.5 - Math.sqrt(15 / 12), 15)).not.toBeCloseTo(0.158655, 4);
 });
+
+test("holds do not hang on where the reach begins: the same lies a way off are held the same", () => {
+  const lies = [
+    { x: 0, y: 0 },
+    { x: 3, y: 1 },
+    { x: 9, y: 0 },
+    { x: 5, y: -4 },
+    { x: 20, y: 3 },
+  ];
+  expect(holdsOf(lies.map(({ x, y }) => ({ x: x + 31, y: y + 17 })))).toEqual(holdsOf(lies));
+});
