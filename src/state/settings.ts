@@ -29,11 +29,11 @@ const FIELDS = {
   species: (kept: unknown): string => idOrNone(kept) ?? "brown-trout",
   /** Light the reach is read in; auto is the light now, or daylight when it is dark. */
   light: oneOf(["auto", "day", "twilight", "night"], "auto"),
-  showWading: flag,
-  /** Depth lines, and the water's edge at other flows. */
-  showDepths: flag,
-  /** Foam lines, breaks, ledges, corners and pools on the plan. */
-  showStructure: flag,
+  /**
+   * What lies over the water on the plan, one at a time since over one another they cannot be read: wading; depth lines
+   * and the water's edge at other flows; foam lines, breaks, ledges, corners and pools.
+   */
+  layer: oneOf(["none", "wading", "depths", "structure"], "none"),
   /** How a lie is worked: from below it, from above, or from a boat at anchor. */
   school: oneOf(["from-below", "from-above", "from-boat"], "from-below"),
   /** How the lure falls, and whether this angler roves or waits. */

@@ -12,6 +12,9 @@ const HOURS = /^(\d)(:.*)$/;
 const century = (year: string): string => (year.length === 4 ? year : `${Number(year) >= 69 ? 19 : 20}${year}`);
 const two = (part: string): string => part.padStart(2, "0");
 
+/** Is a text a date that ISO 8601 does not know? */
+export const isOtherDate = (text: string): boolean => SLASHED.test(text.trim()) || YEAR_FIRST.test(text.trim());
+
 /** What the texts of a time column say of the order of their dates. */
 export interface DatesSeen {
   /** A text of that form, the first one; undefined where dates stand with the year first. */

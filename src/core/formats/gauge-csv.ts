@@ -3,7 +3,7 @@ import { InputError } from "../quantity/fault";
 import { type Parameter, UNIT_OF } from "../gauge/series";
 import { findUnit } from "../quantity/units";
 import { columnMark, csvTable, type CsvTable, eachRow } from "./csv";
-import { type DateOrder, datesIn, isoDate } from "./date-order";
+import { type DateOrder, datesIn, isoDate, isOtherDate } from "./date-order";
 import { type Column, demandText, dimensionOf, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
 import { ianaZone, readInstant, UTC } from "./instant";
 
@@ -189,8 +189,11 @@ function orderOf(
   function* texts(): Generator<string> {
     for (const row of table.rows()) if ("cells" in row) yield timeIn(row.cells);
   }
+  // Nearly all files are of ISO 8601, and long: their first time tells, and they are read as they stand.
+  const [first] = texts();
+  if (first === undefined || !isOtherDate(first)) return undefined;
   const { sample, order, mixed } = datesIn(texts());
-  // Dates with the year first need no order, but may have strokes.
+  // With the year first there is but one order.
   if (sample === undefined) return "dmy";
   const text = sample.slice(0, 40);
   if (!dates && !order)

@@ -143,7 +143,7 @@ function bent({ lnQ }: Steps, k: number, from: number, b: number): Float64Array 
   let change = 0;
   return Float64Array.from({ length: STEPS }, (_, h) => {
     const step = lnQ[k + h + 1]! - lnQ[k + h]!;
-    change += step < 0 ? step * bendAt(Math.exp(from + change), Math.exp(lnQ[k + h]!), b) : step;
+    change += step < 0 && b !== 1 ? step * bendAt(Math.exp(from + change), Math.exp(lnQ[k + h]!), b) : step;
     return change;
   });
 }

@@ -8,7 +8,7 @@ import { type SeasonTable, seasonTable } from "./exceedance";
 import { type Forecast, forecastFlow, type ForecastPoint } from "./forecast";
 import { type Recession, recession } from "./recession";
 import { readingAt, knownBy } from "./series";
-import { type GaugeRecord, seriesOf, summariseSeries } from "./summary";
+import { type GaugeRecord, seriesOf } from "./summary";
 import { forecastTemperature, type Swing, swingAt, type WarmthPoint } from "./temperature";
 import { trendAt } from "./trend";
 
@@ -56,7 +56,7 @@ export function outlookOf(record: GaugeRecord, at: number): Outlook {
     recession: discharge ? recession(discharge) : null,
     parts: discharge ? flowParts(discharge, at) : null,
     flow,
-    lowest: whole ? (summariseSeries(whole).min ?? null) : null,
+    lowest: whole ? lowestOf(whole.values) : null,
     turbidity: clearing,
     turbidityFit: rating && { scatter: rating.scatter, count: rating.count },
     visibleDepth:
@@ -71,6 +71,12 @@ export function outlookOf(record: GaugeRecord, at: number): Outlook {
     swing: temperature ? swingAt(temperature, at) : null,
     barometer: pressure ? barometerAt(pressure, at) : null,
   };
+}
+
+/** The least true value; null without any. */
+function lowestOf(values: Float64Array): number | null {
+  const least = values.reduce((low, value) => (value < low ? value : low), Infinity);
+  return least === Infinity ? null : least;
 }
 
 /**

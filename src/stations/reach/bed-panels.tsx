@@ -1,6 +1,5 @@
 "use client";
 import { useState } from "react";
-import type { Feature } from "../../core/flow/reach-schema";
 import { useSettings } from "../../state/settings";
 import { type Place, ProbeWords } from "./probe";
 import { WadingKey } from "./status";
@@ -12,16 +11,13 @@ import { later } from "../../widgets/later";
 const Objects = later(() => import("./objects").then((one) => one.Objects));
 const ReadingDialog = later(() => import("./reading-dialog").then((one) => one.ReadingDialog));
 
-const NONE: readonly Feature[] = [];
-
 /** What stands under the plan while it is looked into or shaped: the probe, the objects, and the keys to its marks. */
 export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean }) {
-  const { system, showWading, showStructure } = useSettings();
+  const { system, layer } = useSettings();
   const [readingAt, setReadingAt] = useState<Place | undefined>();
   const { scenario, editor, probe, fishHere } = view;
   const { river, conditions, field } = scenario;
   const shown = field.shown?.field;
-  const features = river.reach?.reach.features ?? NONE;
   const reading = scenario.reading.value;
   if (!shown) return null;
   return (
@@ -29,7 +25,7 @@ export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean
       {probe.place && (
         <ProbeWords
           field={shown}
-          where={whereOnPlan(shown, features, probe.place, system)}
+          where={whereOnPlan(shown, probe.place, system)}
           place={probe.place}
           system={system}
           onLift={() => probe.put(undefined)}
@@ -39,14 +35,14 @@ export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean
       {shaping && editor && (
         <Objects editor={editor} length={shown.nx * shown.cell} breadth={shown.ny * shown.cell} system={system} />
       )}
-      {showWading && reading && <WadingKey reading={reading} />}
-      {showStructure && reading && (
+      {layer === "wading" && reading && <WadingKey reading={reading} />}
+      {layer === "structure" && reading && (
         <StructureKey structure={reading.structure} eddies={reading.eddies} fish={fishHere.some((one) => one.place)} />
       )}
       {editor && readingAt && (
         <ReadingDialog
           place={readingAt}
-          where={whereOnPlan(shown, features, readingAt, system)}
+          where={whereOnPlan(shown, readingAt, system)}
           flow={river.now?.discharge ?? conditions.discharge}
           minute={river.minute}
           system={system}

@@ -43,13 +43,9 @@ export function LieList({
               </span>
               <span className="block text-sm text-soft">{whereaboutsWords(lie.whereabouts, system)}</span>
               <span className="block text-sm text-soft">
-                {kindWords(lie)}
-                {" · "}
-                {showText(lie.depth, "depth", system)} deep ·{" "}
-                <span className="whitespace-nowrap">{showText(lie.focalSpeed, "speed", system)}</span>
-                {robustness?.lies[index] && (
-                  <span className="whitespace-nowrap"> · {holdsWords(robustness.lies[index])}</span>
-                )}
+                {kindWords(lie)} · {showText(lie.depth, "depth", system)} deep ·{" "}
+                {showText(lie.focalSpeed, "speed", system)}
+                {robustness?.lies[index] && ` · ${holdsWords(robustness.lies[index])}`}
               </span>
             </span>
           </button>

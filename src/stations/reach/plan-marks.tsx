@@ -46,7 +46,7 @@ export function PlanMarks({
   editor: BedEditor | undefined;
   scale: number;
 }) {
-  const { system, showDepths } = useSettings();
+  const { system, layer } = useSettings();
   const { scenario, edges } = view;
   const reading = scenario.reading.value;
   const size: [number, number] = [shown.nx * shown.cell, shown.ny * shown.cell];
@@ -56,8 +56,8 @@ export function PlanMarks({
         <GroundPatterns />
         <WadingPatterns />
       </defs>
-      {showDepths && <DepthLines field={shown} scale={scale} system={system} />}
-      {showDepths && <GhostEdges fields={edges} scale={scale} system={system} />}
+      {layer === "depths" && <DepthLines field={shown} scale={scale} system={system} />}
+      {layer === "depths" && <GhostEdges fields={edges} scale={scale} system={system} />}
       {!editor && <Features features={scenario.river.reach?.reach.features ?? []} scale={scale} />}
       {reading && <WaterMarks reading={reading} robustness={view.robustness} scale={scale} />}
       {editor ? (
@@ -66,7 +66,7 @@ export function PlanMarks({
           size={size}
           scale={scale}
           system={system}
-          where={(place) => whereOnPlan(shown, scenario.river.reach?.reach.features ?? NO_FEATURES, place, system)}
+          where={(place) => whereOnPlan(shown, place, system)}
         />
       ) : (
         <FishingMarks view={view} shown={shown} size={size} scale={scale} />
@@ -86,17 +86,17 @@ const WaterMarks = memo(function WaterMarks({
   robustness: Robustness | undefined;
   scale: number;
 }) {
-  const { showWading, showStructure } = useSettings();
+  const layer = useSettings((settings) => settings.layer);
   return (
     <>
-      {showWading && <WadingCells wading={reading.wading} field={reading.of.field} scale={scale} />}
+      {layer === "wading" && <WadingCells wading={reading.wading} field={reading.of.field} scale={scale} />}
       {reading.eddies.slice(0, MOST_EDDIES).map((eddy, k) => (
         <Curl key={k} x={eddy.x * scale} y={eddy.y * scale} size={Math.min(1.6, Math.sqrt(eddy.area) / 4)} />
       ))}
       {reading.seams.map((seam, k) => (
         <Stitches key={k} seam={seam} scale={scale} sure={sureness(robustness?.seams[k])} />
       ))}
-      {showStructure && (
+      {layer === "structure" && (
         <StructureMarks structure={reading.structure} eddies={reading.eddies} lies={reading.lies} scale={scale} />
       )}
     </>
@@ -138,7 +138,7 @@ function FishingMarks({
   size: readonly [number, number];
   scale: number;
 }) {
-  const { system, school, showStructure, set } = useSettings();
+  const { system, school, layer, set } = useSettings();
   const { scenario, approach, fishHere, line, probe } = view;
   const { lie, fish, reading } = scenario;
   const found = approach.value;
@@ -162,7 +162,7 @@ function FishingMarks({
           aria-hidden
         />
       )}
-      <FishMarks catches={fishHere} discharge={shown.discharge} all={showStructure} scale={scale} />
+      <FishMarks catches={fishHere} discharge={shown.discharge} all={layer === "structure"} scale={scale} />
       {lies.flatMap((one) =>
         one.others.map(({ x, y }) => <OtherPlaceMark key={`${x} ${y}`} x={x * scale} y={y * scale} />),
       )}
@@ -182,7 +182,7 @@ function FishingMarks({
           line={line.line}
           scale={scale}
           size={size}
-          where={(place) => whereOnPlan(shown, features, place, system)}
+          where={(place) => whereOnPlan(shown, place, system)}
           onChange={line.lay}
         />
       )}

@@ -11,6 +11,7 @@ import { EntryForm } from "../entry-form";
 import { FormField, useEntryForm } from "../../widgets/form";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
+import { Source } from "../../widgets/figure";
 import { entriesOf, entryLabel, entryTextOf, fieldName, profileSchemaFor } from "./profile-entries";
 
 /** Copies a fish and changes it, or changes an own profile: every figure that the models use. */
@@ -58,11 +59,7 @@ export function ProfileDialog({ fish, onClose }: { fish: Fish; onClose: () => vo
       open
       onOpenChange={(open) => !open && onClose()}
       title={fish.profile ? `Change “${fish.name}”` : `Copy ${fish.name.toLowerCase()} and change it`}
-      about={
-        fish.profile
-          ? `Your own profile. ${fish.species.source}.`
-          : `What ships is kept as it is. Where its figures come from: ${fish.species.source}.`
-      }
+      about={fish.profile ? "Your own profile." : "What ships is kept as it is."}
     >
       <EntryForm
         onSubmit={keep}
@@ -70,6 +67,9 @@ export function ProfileDialog({ fish, onClose }: { fish: Fish; onClose: () => vo
         keep="Keep"
         more={fish.profile && <Button onClick={() => act(remove)}>Remove this profile</Button>}
       >
+        <p className="flex items-center gap-1 text-sm text-soft">
+          Its figures <Source of="Its figures">{`${fish.species.source}.`}</Source>
+        </p>
         <div className="grid gap-3 sm:grid-cols-2">
           {entries.map((entry) => (
             <FormField

@@ -108,7 +108,8 @@ describe("the lies in words", () => {
 });
 
 describe("the water in words", () => {
-  test("counts what the reading holds, and names the stone by its own name", () => {
+  test("counts what the reading holds, and names the stone by its own name", async () => {
+    const user = userEvent.setup();
     const { seams, eddies } = found.reading;
     render(
       <WaterWords reading={found.reading} system="metric" where={([x, y]) => `at ${x.toFixed(1)}, ${y.toFixed(1)}`} />,
@@ -116,13 +117,17 @@ describe("the water in words", () => {
     const told = screen.getByText(/^The water in words:/);
     expect(told).toHaveTextContent(`${seams.length} seam`);
     expect(told).toHaveTextContent(eddies.length === 1 ? "1 eddy" : `${eddies.length} eddies`);
-    expect(screen.getByText(/old pulpit/)).toBeInTheDocument();
+    // Places are told when it is opened, and not before.
+    expect(screen.queryByText(/old pulpit/)).toBeNull();
+    await user.click(told);
+    expect(await screen.findByText(/old pulpit/)).toBeInTheDocument();
   });
 
-  test("no seam is said, not left out", () => {
+  test("no seam is said, not left out", async () => {
+    const user = userEvent.setup();
     render(<WaterWords reading={{ ...found.reading, seams: [], eddies: [] }} system="metric" where={() => ""} />);
-    expect(screen.getByText("No seam stands out at this flow.")).toBeInTheDocument();
-    expect(screen.getByText(/0 seams, 0 eddies/)).toBeInTheDocument();
+    await user.click(screen.getByText(/0 seams, 0 eddies/));
+    expect(await screen.findByText("No seam stands out at this flow.")).toBeInTheDocument();
   });
 
   test("the wading key holds the areas of the reading", () => {

@@ -146,24 +146,15 @@ const GaugeChoice = ({ river }: { river: River }) => (
   />
 );
 
-/** One layer at a time: over one another they could not be read. */
-const NO_LAYER = { showWading: false, showDepths: false, showStructure: false };
+const LAYERS = { wading: "Wading", depths: "Depths", structure: "Structure" } as const;
 
 function Layers() {
-  const { showWading, showDepths, showStructure, set } = useSettings();
-  return (
-    <>
-      <Toggle pressed={showWading} onPress={() => set({ ...NO_LAYER, showWading: !showWading })}>
-        Wading
-      </Toggle>
-      <Toggle pressed={showDepths} onPress={() => set({ ...NO_LAYER, showDepths: !showDepths })}>
-        Depths
-      </Toggle>
-      <Toggle pressed={showStructure} onPress={() => set({ ...NO_LAYER, showStructure: !showStructure })}>
-        Structure
-      </Toggle>
-    </>
-  );
+  const { layer, set } = useSettings();
+  return (Object.keys(LAYERS) as (keyof typeof LAYERS)[]).map((one) => (
+    <Toggle key={one} pressed={layer === one} onPress={() => set({ layer: layer === one ? "none" : one })}>
+      {LAYERS[one]}
+    </Toggle>
+  ));
 }
 
 function Toggle({ pressed, onPress, children }: { pressed: boolean; onPress: () => void; children: string }) {

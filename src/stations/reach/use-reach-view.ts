@@ -55,7 +55,7 @@ export interface ReachView {
 
 export function useReachView(): ReachView {
   const scenario = useScenario();
-  const { showDepths, height, fall, style } = useSettings();
+  const { layer, height, fall, style } = useSettings();
   const { river, field, reading, lie, conditions, request, fish, isNow, safety } = scenario;
   const reach = river.reach?.reach;
   const fishes = useFishes();
@@ -91,7 +91,7 @@ export function useReachView(): ReachView {
     approach,
     robustness: robustness.value,
     band: at < 0 ? undefined : bands.value?.[at],
-    edges: useEdges(reach, flow, showDepths),
+    edges: useEdges(reach, flow, layer === "depths"),
     book,
     fishHere,
     against,

@@ -1,4 +1,5 @@
 "use client";
+import { useState } from "react";
 import type { UnitSystem } from "../../words/quantity";
 import type { ReachReading } from "../../scenario/reading";
 import { tellStructure } from "../../words/structure";
@@ -14,32 +15,47 @@ const HEADINGS = {
   pool: "Pools",
   bottom: "Edges of the bottom",
 } as const;
+/** Where the structure holds each kind. */
+const HELD = {
+  "foam line": "foam",
+  break: "wakes",
+  ledge: "ledges",
+  corner: "corners",
+  pool: "pools",
+  bottom: "bottoms",
+} as const;
 /** As many of a kind are told. */
 const MOST = 6;
 
-/** Everything that the plan marks, in words: seams, eddies and the rest of the structure. */
-export function WaterWords({
-  reading,
-  system,
-  where,
-}: {
+interface WaterWordsProps {
   reading: Pick<ReachReading, "seams" | "eddies" | "structure">;
   system: UnitSystem;
   /** Where a place is by what can be seen. */
   where: (place: readonly [number, number]) => string;
-}) {
-  const { seams, eddies } = reading;
-  const told = tellStructure(reading.structure, system, where);
-  const far = (value: number) => showText(value, "distance", system);
-  const kinds = (Object.keys(HEADINGS) as (keyof typeof HEADINGS)[]).filter((kind) =>
-    told.some((one) => one.kind === kind),
-  );
+}
+
+/** Everything that the plan marks, in words; places are told, which takes a moment, when it is opened. */
+export function WaterWords(props: WaterWordsProps) {
+  const [open, setOpen] = useState(false);
+  const { seams, eddies, structure } = props.reading;
+  const kinds = (Object.keys(HEADINGS) as (keyof typeof HEADINGS)[]).filter((kind) => structure[HELD[kind]].length > 0);
   return (
-    <details className="mt-3">
+    <details className="mt-3" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="min-h-11 font-semibold">
         The water in words: {count(seams.length, "seam")}, {count(eddies.length, "eddy", "eddies")}
         {kinds.length > 0 && `, ${kinds.map((kind) => HEADINGS[kind].toLowerCase()).join(", ")}`}
       </summary>
+      {open && <Told {...props} kinds={kinds} />}
+    </details>
+  );
+}
+
+function Told({ reading, system, where, kinds }: WaterWordsProps & { kinds: readonly (keyof typeof HEADINGS)[] }) {
+  const { seams, eddies } = reading;
+  const told = tellStructure(reading.structure, system, where);
+  const far = (value: number) => showText(value, "distance", system);
+  return (
+    <>
       {seams.length === 0 && <p className="mt-1 text-soft">No seam stands out at this flow.</p>}
       {seams.length > 0 && (
         <Kind
@@ -66,7 +82,7 @@ export function WaterWords({
           lines={told.filter((one) => one.kind === kind).map(({ words }) => words)}
         />
       ))}
-    </details>
+    </>
   );
 }
 

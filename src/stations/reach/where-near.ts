@@ -26,14 +26,24 @@ export function whereNear(
   return words === "" ? `${showText(x, "distance", system)} down the reach` : words;
 }
 
-/** The same for what is moved about on the plan: how far down the reach, too, so that each step is told. */
-export const whereOnPlan = (
-  field: Field,
-  features: readonly Feature[],
-  place: readonly [number, number],
-  system: UnitSystem,
-): string => {
-  const along = `${showText(place[0], "distance", system)} down the reach`;
-  const near = whereNear(field, features, place, system);
-  return near === along ? along : `${along}, ${near}`;
-};
+/**
+ * Where something that is moved about on the plan stands: how far down the reach, so that each step is told, and off
+ * which bank. Told many times a second: only its own row across the river is looked at.
+ */
+export function whereOnPlan(field: Field, [x, y]: readonly [number, number], system: UnitSystem): string {
+  const { nx, ny, cell, depth } = field;
+  const i = Math.min(nx - 1, Math.max(0, Math.floor(x / cell)));
+  let [first, last] = [-1, -1];
+  for (let j = 0; j < ny; j++)
+    if (depth[j * nx + i]! > 0) {
+      if (first < 0) first = j;
+      last = j;
+    }
+  const text = (value: number) => showText(value, "distance", system);
+  const along = `${text(x)} down the reach`;
+  if (first < 0) return along;
+  const [left, right] = [y - first * cell, (last + 1) * cell - y];
+  const side = left <= right ? "left" : "right";
+  const off = Math.min(left, right);
+  return `${along}, ${off <= 0 ? `on the ${side} bank` : `${text(off)} off the ${side} bank`}`;
+}
