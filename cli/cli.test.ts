@@ -5,6 +5,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { writeArchive } from "../src/core/formats/archive";
 import { demoBook } from "../src/demo/book";
+import { DEMO_REACHES } from "../src/demo/river";
 import { gaugeCsv } from "../src/standins/gauge";
 
 const heron = join(__dirname, "heron.mjs");
@@ -270,6 +271,70 @@ test("rig: a float from JSON on the line, and rates from an archive", async () =
   };
   expect(rates.classes.reduce((sum, one) => sum + one.events, 0)).toBe(rates.total.events);
 });
+
+test("sink, and a rig for every way of fishing, by the names of the contract", () => {
+  const sunk = run(
+    "sink",
+    JSON.stringify({ massGrams: 7, material: "lead", depth: 3, meanSpeed: 0.6, bedRoughness: 0 }),
+  ) as unknown as { terminalSpeed: number; seconds: number; swept: number; profile: { t: number }[] };
+  expect(sunk.swept).toBeCloseTo(0.6 * sunk.seconds, 9);
+  expect(sunk.seconds).toBeCloseTo(3 / sunk.terminalSpeed, 9);
+  expect(sunk.profile.length).toBeGreaterThan(5);
+  const fields: Record<string, string[]> = {
+    float: ["setting", "baitHeight", "shotHeight", "lift", "holdBack", "lead", "shot"],
+    jig: ["head", "seconds", "swept", "touches", "ladder"],
+    spoon: ["head", "seconds", "swept", "touches", "ladder"],
+    drift: ["grams", "hookDistance", "leader", "touchFraction"],
+    sinker: ["grams", "hookDistance", "leader", "touchFraction"],
+    "drop-shot": ["grams", "hookDistance", "leader", "touchFraction"],
+    plug: ["depthReached", "touches", "lineOut", "feasible"],
+    spinner: ["up", "down", "advice"],
+  };
+  for (const [method, names] of Object.entries(fields)) {
+    const rig = run(
+      "rig",
+      JSON.stringify({
+        method,
+        species: "walleye",
+        water: { depth: 2, meanSpeed: 0.5, bedRoughness: 0.15, visibleDepth: 1, temperature: 10 },
+      }),
+    ) as Record<string, unknown>;
+    for (const name of [...names, "lure", "reasons", "cautions"]) expect(rig).toHaveProperty(name);
+  }
+  expect(refuse("rig", '{"method":"trolling","species":"walleye","water":{}}')).toMatchObject({ code: "bad-rig" });
+  expect(refuse("sink", '{"massGrams":-1}')).toMatchObject({ code: "bad-sink", path: "massGrams" });
+  expect(refuse("sink", "{")).toMatchObject({ code: "request-not-json" });
+}, 60_000);
+
+test("drift: a path through a reach, near its lies; a solved cast beats one at the lie itself", () => {
+  const reach = file("kiln.json", JSON.stringify(DEMO_REACHES[0]));
+  const ask = (request: object) =>
+    run("drift", reach, JSON.stringify({ discharge: 6.8, cell: 1, ...request })) as unknown as {
+      path: { t: number; x: number; y: number; z: number; bed: number }[];
+      contacts: number;
+      secondsInZone: { lie: number; seconds: number }[];
+      landing: [number, number];
+      setting: number;
+      seconds: number;
+      atLie: number;
+    };
+  const rig = { method: "float", species: "brown-trout" };
+  const solved = ask({ solve: true, rig });
+  expect(solved.seconds).toBeGreaterThan(2 * solved.atLie);
+  expect(solved.secondsInZone[0]).toEqual({ lie: 1, seconds: solved.seconds });
+  expect(solved.setting).toBeGreaterThan(0.2);
+  const played = ask({ landing: solved.landing, rig: { ...rig, style: { setting: solved.setting } } });
+  expect(played.path[0]!.t).toBe(0);
+  for (const { z, bed } of played.path) expect(z).toBeGreaterThanOrEqual(bed - 1e-9);
+  expect(played.secondsInZone[0]!.seconds).toBeGreaterThan(0);
+  expect(refuse("drift", reach, JSON.stringify({ discharge: 6.8, rig }))).toMatchObject({
+    code: "bad-drift",
+    path: "landing",
+  });
+  expect(refuse("drift", reach, JSON.stringify({ discharge: 6.8, landing: [1, 0.5], rig }))).toMatchObject({
+    code: "landing-dry",
+  });
+}, 90_000);
 
 test("bad input: exit 2, one line of JSON, located, nothing on standard output", () => {
   expect(refuse("gauge", file("empty.csv", "")).code).toBe("empty-file");

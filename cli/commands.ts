@@ -7,6 +7,8 @@ const COMMANDS: Record<string, () => Promise<Command>> = {
   flow: async () => (await import("./flow")).flow,
   read: async () => (await import("./read")).read,
   rig: async () => (await import("./rig")).rig,
+  drift: async () => (await import("./drift")).drift,
+  sink: async () => (await import("./sink")).sink,
   rates: async () => (await import("./rates")).rates,
   soundings: async () => (await import("./soundings")).soundings,
 };

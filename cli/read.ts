@@ -20,7 +20,6 @@ import { runScenario, type Scenario } from "../src/scenario/scenario";
 import { tell } from "../src/words/messages";
 import { placeWords } from "../src/words/place";
 import { tellReason } from "../src/words/reasons";
-import { rigWords } from "../src/words/rig";
 import { wayWords } from "../src/words/species";
 import {
   type Arguments,
@@ -33,6 +32,7 @@ import {
   readText,
 } from "./arguments";
 import type { Command } from "./command";
+import { rigTold } from "./rig";
 import { cellOption, solveReach } from "./solve";
 
 /** Manning's n of a field file that gives none, where the reach gives no single one. */
@@ -51,7 +51,7 @@ factors are those of the species' model; the score is their product. --at with t
 of the fish's year; --season says it outright: usual, ${PHASES.join(", ")}.
 --sure solves and reads ten more times with roughness, flow, level at the foot and cells moved: each lie and seam then
 has holds {found, of}, and tiedWith the rank of the better lie with which it changes places.
-stands, boat, timing and rig are for the first lie; shadows need the reach's latitude, longitude and bearing.`,
+stands, boat, timing, ways and rig are for the first lie; shadows need the reach's latitude, longitude and bearing.`,
   options: {
     discharge: true,
     species: true,
@@ -101,7 +101,7 @@ function surenessOf(reach: Reach, field: Field, { fish, reading }: Scenario, con
 }
 
 /** What was found, by the names of the contract. */
-function told({ fish, reading, approach, rig }: Scenario, species: Species, sure: Robustness | undefined) {
+function told({ fish, reading, approach, ways, rig }: Scenario, species: Species, sure: Robustness | undefined) {
   const { way } = fish;
   const { seams, eddies, structure, medianScore, lies, wading } = reading;
   return {
@@ -119,7 +119,16 @@ function told({ fish, reading, approach, rig }: Scenario, species: Species, sure
     stands: approach?.stands ?? [],
     boat: approach?.boat ?? null,
     timing: approach && { ...approach.timing, reasons: approach.timing.reasons.map((one) => tell(one)) },
-    rig: rig && { ...rig, ...rigWords(rig), shape: undefined },
+    ways: (ways?.ways ?? []).map(({ method, school, cast, snags, touch }) => ({
+      method,
+      school,
+      seconds: cast.seconds,
+      robust: cast.robust,
+      landing: cast.landing,
+      touch,
+      snags,
+    })),
+    rig: rig && rigTold(rig),
     wading: { safe: wading.safe, caution: wading.caution, stayOut: wading.stayOut },
   };
 }

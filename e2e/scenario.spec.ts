@@ -5,6 +5,7 @@ import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import type { Whereabouts } from "../src/core/fish/lie-place";
 import { sampleRun } from "../src/core/flow/samples";
+import { wayName } from "../src/words/cast";
 import { whereaboutsWords } from "../src/words/place";
 import { settled } from "./parts";
 
@@ -22,7 +23,8 @@ interface Told {
     reasons: string[];
   }[];
   stands: { school: string; distance: number; wadingDepth: number; whereabouts: Whereabouts }[];
-  rig: { setting: number; capacity: number; shot: unknown[]; reasons: string[]; lure: { size: string } };
+  ways: { method: string; school: string; seconds: number }[];
+  rig: { method: string; reasons: string[]; lure: { size: string; colours: string[] } };
 }
 
 test("the command line and the screens give the same lies, stand and rig for the same question", async ({ page }) => {
@@ -68,12 +70,19 @@ test("the command line and the screens give the same lies, stand and rig for the
   );
 
   await page.getByRole("link", { name: /^Rig for lie/ }).click();
-  await expect(page.getByTestId("setting")).toHaveText(`${told.rig.setting.toFixed(2)}m`);
+  await expect(page.getByTestId("setting")).toBeVisible({ timeout: 60_000 });
+  // Every way, in the same order, with the same seconds near the fish.
+  const ways = page.getByTestId("ways").getByRole("row");
+  await expect(ways).toHaveCount(told.ways.length + 1);
+  for (const [k, way] of told.ways.entries()) {
+    await expect(ways.nth(k + 1)).toContainText(wayName(way as Parameters<typeof wayName>[0]));
+    await expect(ways.nth(k + 1)).toContainText(way.seconds.toFixed(1));
+  }
   const card = page.getByRole("region", { name: "Rig card" });
-  await expect(card).toContainText(`carries ${told.rig.capacity.toFixed(1)} g`);
   await expect(card).toContainText(told.rig.lure.size);
-  await expect(card.getByRole("row")).toHaveCount(told.rig.shot.length + 1);
-  for (const reason of told.rig.reasons) await expect(card.getByText(reason, { exact: true })).toBeVisible();
+  for (const colour of told.rig.lure.colours.slice(0, 4)) await expect(card).toContainText(colour);
+  await page.getByText("Why", { exact: true }).click();
+  for (const reason of told.rig.reasons) await expect(page.getByText(reason, { exact: true }).first()).toBeVisible();
 });
 
 test("a key is held on a stone in one tab while it is renamed in another: both are there", async ({ context }) => {

@@ -1,3 +1,4 @@
+import { readFile } from "node:fs/promises";
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page, test } from "@playwright/test";
 import { chooseGauge, loadDemo, settled, otherFlow } from "./parts";
@@ -245,22 +246,90 @@ test("a session and a reach taken out come back by undo; a reach goes out as a f
   await expect(page.getByRole("combobox", { name: "Reach", exact: true })).toContainText("Alder Bend");
 });
 
-test("the rig follows the tackle: bad entries are told, more line drag lifts the bait, units are either", async ({
+test("the tackle box: filled, used, lost from, mended, saved and taken in again; a bad file is told by line", async ({
+  page,
+}, { outputDir }) => {
+  await loadDemo(page);
+  await page.goto("/rig");
+  await expect(page.getByTestId("setting")).toBeVisible({ timeout: 120_000 });
+  await page.getByRole("button", { name: "Fill with a usual box for brown trout" }).click();
+  const lose = page.getByRole("button", { name: /^Lost one: BB/ });
+  await expect(page.getByText("20 left").first()).toBeVisible();
+  await lose.click();
+  await expect(page.getByText("19 left")).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).last().click();
+  await expect(page.getByText("19 left")).toBeHidden();
+  // A piece of one's own, in any unit; a fault is told at its field.
+  await page.getByRole("button", { name: "Put in" }).click();
+  await page.getByLabel("Its name").fill("old faithful");
+  await page.getByLabel("Weight", { exact: true }).fill("heavy");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(page.getByText("“heavy” does not start with a number.")).toBeVisible();
+  await page.getByLabel("Weight", { exact: true }).fill("3/16 oz");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(page.getByRole("dialog")).toBeHidden();
+  await expect(page.getByText("5.3 g (3/16 oz), tin", { exact: false })).toBeVisible();
+  // Out as a file, and in again beside what is there: all or nothing of each line, and what is refused is told.
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "As CSV", exact: true }).click(),
+  ]);
+  const path = `${outputDir}/tackle.csv`;
+  await download.saveAs(path);
+  const text = await readFile(path, "utf8");
+  expect(text).toContain("head,old faithful,1,");
+  await page.getByLabel("A tackle box as CSV").setInputFiles({
+    name: "mixed.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from("kind,name,grams\nhead,minnow head,1/8 oz\nhead,nothing,\nkite,blue,2\n"),
+  });
+  await expect(page.getByText("minnow head")).toBeVisible();
+  await expect(page.getByText("Of 3 data lines 1 read, 0 without a reading, 2 refused.")).toBeVisible();
+  await expect(page.getByText(/^line 3: its weight is missing|^line 3: its grams/)).toBeVisible();
+});
+
+test("what is seen of the water changes the rig: wind asks for a heavier head, another way for another card", async ({
   page,
 }) => {
   await loadDemo(page);
   await page.goto("/rig");
-  await expect(page.getByTestId("setting")).toBeVisible({ timeout: 120_000 });
-  await page.getByLabel("Leader", { exact: true }).fill("long");
-  await expect(page.getByText("“long” does not start with a number.")).toBeVisible();
-  await page.getByLabel("Leader", { exact: true }).fill("8 in");
   const setting = page.getByTestId("setting");
-  await expect(setting).toBeVisible();
-  const short = parseFloat((await setting.textContent())!);
-  await page.getByLabel("Leader", { exact: true }).fill("0.6 m");
-  await expect.poll(async () => parseFloat((await setting.textContent())!)).not.toBe(short);
-  await page.getByLabel("Float carries", { exact: true }).fill("900 g");
-  await expect(page.getByRole("alert").filter({ hasText: "From 0.2 to 30 g." })).toBeVisible();
+  await expect(setting).toBeVisible({ timeout: 120_000 });
+  await page.getByRole("button", { name: "Jig", exact: true }).click();
+  await expect(page.getByRole("region", { name: "Rig card" })).toContainText("Head");
+  const still = parseFloat((await setting.textContent())!);
+  await page.getByLabel("Wind", { exact: true }).fill("9 m/s");
+  await page.getByLabel("Wind", { exact: true }).press("Enter");
+  await expect.poll(async () => parseFloat((await setting.textContent())!), { timeout: 60_000 }).toBeGreaterThan(still);
+  await page.getByLabel("Wind", { exact: true }).fill("900 m/s");
+  await page.getByLabel("Wind", { exact: true }).press("Enter");
+  await expect(page.getByText("From 0.00 to 40.00 m/s.")).toBeVisible();
+  // The drift is played, from above and from the side.
+  await page.getByRole("button", { name: "From the side" }).click();
+  await expect(page.getByRole("img", { name: /^The drift from the side/ })).toBeVisible();
+  await page.getByRole("button", { name: "From above" }).click();
+  await expect(page.getByRole("img", { name: /^The drift from above: it lands/ })).toBeVisible();
+});
+
+test("the whole card fits one phone screen for every way of a trout", async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await loadDemo(page);
+  await page.goto("/rig");
+  await expect(page.getByTestId("setting")).toBeVisible({ timeout: 120_000 });
+  const free = await page.evaluate(
+    () =>
+      innerHeight -
+      document.querySelector("header")!.getBoundingClientRect().height -
+      document.querySelector('nav[aria-label="Stations"]')!.getBoundingClientRect().height,
+  );
+  for (const name of ["Float", "Bottom drift", "Jig", "Spinner, up", "Plug"]) {
+    const way = page.getByRole("button", { name, exact: true });
+    if ((await way.count()) === 0) continue;
+    await way.click();
+    await expect(way).toHaveAttribute("aria-pressed", "true");
+    const { height } = (await page.getByRole("region", { name: "Rig card" }).boundingBox())!;
+    expect(height).toBeLessThanOrEqual(free);
+  }
 });
 
 test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged, measured, undone; the flow is solved anew", async ({

@@ -23,7 +23,8 @@ import { readSoundings } from "../../src/core/formats/soundings-file";
 import { summariseGauge } from "../../src/core/gauge/summary";
 import { fitRating } from "../../src/core/gauge/rating";
 import { InputError } from "../../src/core/quantity/fault";
-import { adviseRig, readRigRequest } from "../../src/core/rig/advise";
+import { readRequest } from "../../src/core/quantity/request";
+import { adviseRig, type RigRequest } from "../../src/core/rig/advise";
 import { demoBook } from "../../src/demo/book";
 import { DEMO_REACHES } from "../../src/demo/river";
 import { DEMO_STATION } from "../../src/demo/station";
@@ -174,7 +175,7 @@ const documents: Part = {
     ) as unknown;
     return (random) =>
       refusable(() => {
-        if (random() < 0.5) adviseRig(readRigRequest(JSON.stringify(damagedData(RIG, random))));
+        if (random() < 0.5) adviseRig(readRequest(JSON.stringify(damagedData(RIG, random))) as RigRequest);
         else readField(JSON.stringify(damagedData(field, random)), 0.035);
         return undefined;
       });

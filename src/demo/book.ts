@@ -122,6 +122,7 @@ export function demoBook(now: number): Book {
     ],
     readings: demoReadings(sessions, gauge, mark),
     profiles: [],
+    tackle: [],
   };
 }
 

@@ -1,26 +1,44 @@
 import type { Lie } from "../core/fish/read";
 import { type Field, sample } from "../core/flow/grid";
+import type { Feature } from "../core/flow/reach-schema";
 import { roughnessHeight } from "../core/flow/profile";
 import { adviseRig, type RigAdvice, type RigRequest } from "../core/rig/advise";
+import { tackleFor } from "../core/rig/from-box";
+import { snagsNear } from "../core/rig/near-snags";
+import type { TackleItem } from "../core/rig/tackle-item";
+import type { Method } from "../core/tactics/lure";
 import type { Conditions } from "./conditions";
 import { keyOf } from "./key";
 
 /** Fourth stage: what to tie on for a lie. */
-export type OwnTackle = Pick<RigRequest, "tackle" | "style">;
+export type OwnTackle = Pick<RigRequest, "tackle" | "style"> & { seen?: SeenWater; box?: readonly TackleItem[] };
+/** What the angler sees of the water and says: it is in no gauge. */
+export type SeenWater = Pick<RigRequest["water"], "wind" | "snags" | "weed" | "prey" | "preyLength">;
 
 /** Manning's n at a place of a field. */
 export const roughnessAt = ({ roughness, nx, ny, cell }: Field, { x, y }: { x: number; y: number }): number =>
   sample(roughness, nx, ny, cell, x, y);
 
+/** What of a lie's water a rig hangs on, besides the lie itself. */
+export interface RigFor<M extends Method = Method> {
+  method: M;
+  /** To the fish, m. */
+  distance?: number;
+  phase?: RigRequest["water"]["phase"];
+  /** Of the reach: snags and weed come from them where the angler says nothing. */
+  features?: readonly Feature[];
+}
+
 /** The water of a lie as a rig is worked out for it; `base` is the id of the fish that ships. */
-export const rigRequest = (
+export const rigRequest = <M extends Method>(
   field: Field,
   lie: Lie,
   { visibleDepth, temperature, light }: Pick<Conditions, "visibleDepth" | "temperature" | "light">,
   base: string,
-  own: OwnTackle = {},
-): RigRequest => ({
-  method: "float",
+  { method, distance, phase, features }: RigFor<M>,
+  { seen, box, ...own }: OwnTackle = {},
+): RigRequest & { method: M } => ({
+  method,
   species: base,
   light,
   water: {
@@ -29,7 +47,13 @@ export const rigRequest = (
     bedRoughness: roughnessHeight(roughnessAt(field, lie), lie.depth),
     visibleDepth,
     temperature,
+    fishHeight: lie.focalHeight,
+    distance,
+    phase,
+    ...snagsNear(features, lie),
+    ...seen,
   },
+  ...(box && box.length > 0 && { tackle: tackleFor(method, lie.depth, box) }),
   ...own,
 });
 

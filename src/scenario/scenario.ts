@@ -8,6 +8,7 @@ import { livingFish, type LivingFish, type SeasonChoice } from "./fish";
 import { type ReachReading, readingRequest } from "./reading";
 import { readReach } from "./read";
 import { type OwnTackle, rigFor, rigRequest } from "./rig";
+import { castsFrom, type Ways, waysOf } from "./ways";
 
 /** Everything that the answer hangs on. */
 export interface ScenarioInput {
@@ -26,13 +27,15 @@ export interface Scenario {
   reading: ReachReading;
   /** For the first lie; null where there is none. */
   approach: Approach | null;
+  ways: Ways | null;
+  /** Of the first way; of a float where no cast can be made. */
   rig: RigAdvice | null;
 }
 
 /**
  * The one way from conditions to the card: a solved field (field.ts) is read for the fish as it lives then, and for the
- * first lie it is worked out where to stand and what to tie on. The screens run the same stages one by one, each under
- * its key.
+ * first lie it is worked out where to stand, which ways there are to fish it, and what to tie on. The screens run the
+ * same stages one by one, each under its key.
  */
 export function runScenario(field: Field, input: ScenarioInput): Scenario {
   const { reach, conditions, species, season, angler, tackle, leave } = input;
@@ -41,8 +44,8 @@ export function runScenario(field: Field, input: ScenarioInput): Scenario {
   const request = readingRequest(fish.species, conditions, reach.features);
   const reading = readReach(field, request);
   const [lie] = reading.lies;
-  if (!lie) return { fish, reading, approach: null, rig: null };
-  const approach: ApproachRequest = {
+  if (!lie) return { fish, reading, approach: null, ways: null, rig: null };
+  const asked: ApproachRequest = {
     lie,
     reading: request,
     angler,
@@ -50,10 +53,21 @@ export function runScenario(field: Field, input: ScenarioInput): Scenario {
     sun: sunFor(conditions, position, reach.bearing),
     leave,
   };
-  return {
-    fish,
-    reading,
-    approach: approachLie(field, reading, approach),
-    rig: rigFor(rigRequest(field, lie, conditions, species.id, tackle)),
-  };
+  const approach = approachLie(field, reading, asked);
+  const phase = fish.way?.phase;
+  const ways = waysOf(field, reading, {
+    lie,
+    reading: request,
+    conditions,
+    base: species.id,
+    phase,
+    stands: castsFrom(approach.stands, approach.boat, "from-below"),
+    own: tackle,
+    liked: [],
+  });
+  const alone = () =>
+    rigFor(
+      rigRequest(field, lie, conditions, species.id, { method: "float", phase, features: reach.features }, tackle),
+    );
+  return { fish, reading, approach, ways, rig: ways.ways[0]?.advice ?? alone() };
 }

@@ -4,11 +4,13 @@ import { createJSONStorage, persist } from "zustand/middleware";
 import type { ColumnMatch } from "../core/formats/gauge-csv";
 import { PHASES } from "../core/fish/phases";
 import { MARKED_HEIGHT } from "../core/gauge/clarity";
+import { SHOTTINGS } from "../core/rig/shot";
+import { COLOUR_SCHOOLS, METHODS, PREY, SNAGS } from "../core/tactics/lure-kinds";
 import { say } from "./notices";
 
 /** Fields as they were kept, or what a new browser has where that cannot be read. */
 const oneOf =
-  <T extends string>(known: readonly T[], otherwise: T) =>
+  <const T extends string>(known: readonly T[], otherwise: NoInfer<T>) =>
   (kept: unknown): T =>
     known.find((one) => one === kept) ?? otherwise;
 const flag = (kept: unknown): boolean => kept === true;
@@ -39,6 +41,26 @@ const FIELDS = {
   /** How the lure falls, and whether this angler roves or waits. */
   fall: oneOf(["light", "jig", "heavy"], "jig"),
   style: oneOf(["rove", "wait"], "rove"),
+  /** The way of fishing that was chosen; null: what the figures put first. */
+  method: oneOf(["auto", ...METHODS], "auto"),
+  /** What the angler sees of the water: wind, m/s; snags, weed, and what the fish eat, by length, m. */
+  wind: (kept: unknown): number => Math.min(40, Math.max(0, numberOrNone(kept) ?? 0)),
+  snags: oneOf(["auto", ...SNAGS], "auto"),
+  weed: flag,
+  prey: oneOf(PREY, "none"),
+  preyLength: (kept: unknown): number | null => {
+    const length = numberOrNone(kept);
+    return length !== null && length >= 0.005 && length <= 0.4 ? length : null;
+  },
+  /** How it is fished today: a hard day, bites that come short, a live bait, two jigs. */
+  tough: flag,
+  short: flag,
+  liveBait: flag,
+  tandem: flag,
+  colours: oneOf(COLOUR_SCHOOLS, "dark-first"),
+  /** How a lure is let down, and how shot is spread. */
+  letDown: oneOf(["slack", "semi-slack", "tight"], "semi-slack"),
+  shotting: oneOf(["auto", ...SHOTTINGS], "auto"),
   /** Time of the fish's year: by temperature and date, as in the rest of the year, or as the angler says. */
   season: oneOf(["auto", "usual", ...PHASES], "auto"),
   /** The angler's own height, m, for body marks. */

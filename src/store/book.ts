@@ -18,6 +18,7 @@ const bookTables = (db: Database) => [
   db.waters,
   db.readings,
   db.profiles,
+  db.tackle,
 ];
 
 export async function readBook(db: Database): Promise<Book> {
@@ -30,6 +31,7 @@ export async function readBook(db: Database): Promise<Book> {
     waters: await db.waters.toArray(),
     readings: await db.readings.toArray(),
     profiles: await db.profiles.toArray(),
+    tackle: await db.tackle.toArray(),
   }));
 }
 

@@ -8,6 +8,7 @@ import type {
   StationRecord,
   WaterRecord,
 } from "../core/book/records";
+import type { TackleItem } from "../core/rig/tackle-item";
 import type { PackedField } from "../core/flow/precomputed";
 import { withFeatureIds } from "../core/flow/feature-ids";
 import { clampOld } from "./clamp-old";
@@ -34,6 +35,7 @@ export class Database extends Dexie {
   waters!: EntityTable<WaterRecord, "id">;
   readings!: EntityTable<FieldReading, "id">;
   profiles!: EntityTable<Profile, "id">;
+  tackle!: EntityTable<TackleItem, "id">;
 
   /** Nothing of it outlives the page. */
   readonly inMemory: boolean;
@@ -80,6 +82,8 @@ export class Database extends Dexie {
     // Readings of a series know when they came in, so that those of two devices join; and nothing is kept from here on
     // that an archive could not hold.
     this.version(5).stores({}).upgrade(clampOld);
+    // The tackle box.
+    this.version(6).stores({ tackle: "id" });
     this.schema = this.verno;
     this.use(gate);
   }

@@ -69,6 +69,7 @@ export function FormArea<In extends FieldValues, Out extends FieldValues>({
 export function FormSelect<In extends FieldValues, Out extends FieldValues>({
   form,
   name,
+  onPick,
   ...rest
 }: {
   form: FormOf<In, Out>;
@@ -77,12 +78,23 @@ export function FormSelect<In extends FieldValues, Out extends FieldValues>({
   choices: readonly Choice[];
   className?: string;
   hideLabel?: boolean;
+  /** Told besides of what was chosen. */
+  onPick?: (value: string) => void;
 }) {
   return (
     <Controller
       control={form.control}
       name={name}
-      render={({ field }) => <Select {...rest} value={String(field.value)} onChange={field.onChange} />}
+      render={({ field }) => (
+        <Select
+          {...rest}
+          value={String(field.value)}
+          onChange={(value) => {
+            field.onChange(value);
+            onPick?.(value);
+          }}
+        />
+      )}
     />
   );
 }

@@ -7,10 +7,12 @@ import { ISSUES } from "./messages/issues";
 import { LINES } from "./messages/lines";
 import { MODELS } from "./messages/models";
 import { READING } from "./messages/reading";
+import { LURE } from "./messages/lure";
+import { RIG } from "./messages/rig";
 import { sayIn, type Words } from "./messages/say";
 
 /** Every sentence, by the code of what it says; screens and the command line tell the same. */
-export const WORDS: Words = { ...READING, ...LINES, ...MODELS, ...ISSUES, ...BANK, ...COMMANDS };
+export const WORDS: Words = { ...READING, ...LINES, ...MODELS, ...ISSUES, ...BANK, ...RIG, ...LURE, ...COMMANDS };
 
 /** A message as a sentence, or as part of one where it is a reason. */
 export function tell(message: Message, system: UnitSystem = "metric"): string {

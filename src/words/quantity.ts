@@ -17,6 +17,7 @@ export type Shown =
   | "lureMass"
   | "fishMass"
   | "fishLength"
+  | "lineTest"
   | "smallLength"
   | "turbidity"
   | "area"
@@ -45,6 +46,7 @@ const STYLES: Record<Entered, Record<UnitSystem, Style & { unit: string }>> &
   temperature: { metric: { unit: "C", label: "°C", digits: 1 }, us: { unit: "F", label: "°F", digits: 0 } },
   shotMass: { metric: { unit: "g", label: "g", digits: 2 }, us: { unit: "g", label: "g", digits: 2 } },
   lureMass: { metric: { unit: "g", label: "g", digits: 1 }, us: { unit: "oz", label: "oz", digits: 3 } },
+  lineTest: { metric: { unit: "kg", label: "kg", digits: 1 }, us: { unit: "lb", label: "lb", digits: 0 } },
   fishMass: { metric: { unit: "kg", label: "kg", digits: 2 }, us: { unit: "lb", label: "lb", digits: 1 } },
   fishLength: { metric: { unit: "cm", label: "cm", digits: 0 }, us: { unit: "in", label: "in", digits: 1 } },
   smallLength: { metric: { unit: "cm", label: "cm", digits: 0 }, us: { unit: "in", label: "in", digits: 1 } },

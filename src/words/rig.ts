@@ -1,34 +1,76 @@
-import { OUNCE } from "../core/quantity/units";
 import type { RigAdvice } from "../core/rig/advise";
-import type { LureCategory, LureSize } from "../core/tactics/lure";
+import type { BaitPiece, Colour, LureCategory, LureSize, Method } from "../core/tactics/lure";
 import { tell } from "./messages";
 import { showText, type UnitSystem } from "./quantity";
+import { weightText } from "./weight";
 
-export const LURE_NAMES: Record<LureCategory, string> = {
-  "natural-bait": "natural bait under a float",
-  "small-jig": "small jig under a float",
-  worm: "worm under a float",
+export const METHOD_NAMES: Record<Method, string> = {
+  float: "Float",
+  drift: "Bottom drift",
+  sinker: "Sliding sinker",
+  "drop-shot": "Drop shot",
+  "dead-bait": "Dead bait",
+  jig: "Jig",
+  spoon: "Spoon",
+  plug: "Plug",
+  spinner: "Spinner",
 };
 
-const BAITS = {
+export const LURE_NAMES: Record<LureCategory, string> = {
+  "natural-bait": "natural bait",
+  worm: "worm",
+  "floated-worm": "floated worm",
+  "egg-bait": "egg bait",
+  "cut-fish": "cut fish",
+  "whole-fish": "whole bait fish",
+  "small-jig": "small jig",
+  "curl-tail": "curl tail",
+  "paddle-tail": "paddle tail",
+  tube: "tube",
+  "finesse-worm": "finesse worm",
+  spoon: "spoon",
+  plug: "plug",
+  spinner: "spinner",
+};
+
+export const COLOUR_NAMES: Record<Colour, string> = {
+  black: "black",
+  brown: "brown",
+  green: "green",
+  pink: "pink",
+  chartreuse: "chartreuse",
+  orange: "orange",
+  natural: "natural",
+  white: "white",
+  translucent: "translucent",
+  "two-tone": "two-tone, dark over light",
+  red: "red",
+  gold: "gold",
+  silver: "silver",
+  crayfish: "crayfish",
+  "bait-fish": "bait fish",
+};
+
+const BAITS: Record<BaitPiece, string> = {
   "whole-worm": "a whole worm",
   "half-worm": "half a worm",
   "grub-or-nymph": "one grub or nymph",
-} as const;
+  "egg-cluster": "a cluster of eggs",
+  "fish-piece": "a piece of fish",
+  "whole-bait-fish": "a whole bait fish",
+};
 
-/** Jig heads are sold by sixteenths and thirty-seconds of an ounce everywhere; the grams stand beside. */
-const OUNCES: readonly (readonly [number, string])[] = [
-  [1 / 32, "1/32 oz"],
-  [1 / 16, "1/16 oz"],
-  [1 / 8, "1/8 oz"],
-];
+/** Hooks: larger numbers are smaller, then 1/0, 2/0 …. */
+export const hookText = (hook: number): string => (hook <= 0 ? `${1 - hook}/0` : String(hook));
 
-/** Size of a lure: a hook with its bait, or a jig head with its body. */
+/** Size of a lure: a hook with its bait, a jig head with its body, a blade, a mass or a length. */
 export function lureSize(size: LureSize, system: UnitSystem): string {
-  if ("hook" in size) return `hook ${size.hook}, ${BAITS[size.bait]}`;
-  const ounces = OUNCES.find(([share]) => Math.abs(size.head / OUNCE / share - 1) < 0.01)?.[1];
-  const grams = showText(size.head, "shotMass", system);
-  return `${ounces ? `${ounces} (${grams})` : grams}, ${showText(size.body, "smallLength", system)} long`;
+  if ("hook" in size) return `hook ${hookText(size.hook)}, ${BAITS[size.bait]}`;
+  if ("head" in size)
+    return `${weightText(size.head * 1000, system)}, ${showText(size.body, "smallLength", system)} long`;
+  if ("blade" in size) return `blade ${size.blade}, ${weightText(size.mass * 1000, system)}`;
+  if ("mass" in size) return weightText(size.mass * 1000, system);
+  return `${showText(size.length, "smallLength", system)} long`;
 }
 
 /** What a rig's advice says, in words: for the card and the command line alike. */
@@ -36,7 +78,12 @@ export const rigWords = (
   { reasons, cautions, lure }: Pick<RigAdvice, "reasons" | "cautions" | "lure">,
   system: UnitSystem = "metric",
 ) => ({
-  lure: { category: LURE_NAMES[lure.category], size: lureSize(lure.size, system), colours: lure.colours },
+  lure: {
+    category: LURE_NAMES[lure.category],
+    size: lureSize(lure.size, system),
+    colours: lure.colours.map((one) => COLOUR_NAMES[one]),
+    hookStyle: lure.hookStyle,
+  },
   reasons: reasons.map((one) => tell(one, system)),
   cautions: cautions.map((one) => tell(one, system)),
 });

@@ -14,6 +14,7 @@ import { type Approach, type ApproachRequest, approachLie } from "../scenario/ap
 import type { ReachReading, ReadingRequest } from "../scenario/reading";
 import { readReach, readReachWithScore } from "../scenario/read";
 import { rigFor } from "../scenario/rig";
+import { type Ways, waysOf, type WaysRequest } from "../scenario/ways";
 import { offer } from "./alive";
 
 /** Scores at the precomputed flows of one reach, seen in one way: kept, since they are asked for place by place. */
@@ -35,6 +36,8 @@ const api = {
   approach: (field: Field, reading: ReachReading, request: ApproachRequest): Answer<Approach> =>
     answer(() => approachLie(field, reading, request)),
   rig: (request: RigRequest): Answer<RigAdvice> => answer(() => rigFor(request)),
+  ways: (field: Field, reading: ReachReading, request: WaysRequest): Answer<Ways> =>
+    answer(() => waysOf(field, reading, request)),
   /** How the model of a day stands to a fish that was had then at a place. */
   placed: (field: Field, request: ReadingRequest, x: number, y: number): Answer<PlacedFish> =>
     answer(() => {

@@ -130,5 +130,6 @@ test("series must ascend and match in length; a fish has a length a fish can hav
     "waters",
     "readings",
     "profiles",
+    "tackle",
   ]);
 });

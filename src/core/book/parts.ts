@@ -1,3 +1,4 @@
+import type { TackleItem } from "../rig/tackle-item";
 import type {
   Catch,
   FieldReading,
@@ -19,11 +20,12 @@ export interface Book {
   waters: WaterRecord[];
   readings: FieldReading[];
   profiles: Profile[];
+  tackle: TackleItem[];
 }
 export type PartName = keyof Book;
 
 /** Parts that archives written before them lack. */
-export const LATER_PARTS: readonly string[] = ["waters", "readings", "profiles"];
+export const LATER_PARTS: readonly string[] = ["waters", "readings", "profiles", "tackle"];
 
 export const emptyBook = (): Book => ({
   stations: [],
@@ -34,5 +36,6 @@ export const emptyBook = (): Book => ({
   waters: [],
   readings: [],
   profiles: [],
+  tackle: [],
 });
 export const PART_NAMES = Object.keys(emptyBook()) as PartName[];

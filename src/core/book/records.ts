@@ -8,6 +8,7 @@ import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/constituent";
 import { speciesSchema } from "../fish/species-schema";
+import { tackleItemSchema } from "../rig/tackle-item";
 import { MOST_STAMPS } from "./states";
 
 /**
@@ -222,6 +223,7 @@ export const PARTS = {
   waters: waterSchema,
   readings: readingSchema,
   profiles: profileSchema,
+  tackle: tackleItemSchema,
 } as const;
 
 /** @throws InputError "unsound-record" where the schema of a part does not hold a record */

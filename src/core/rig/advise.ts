@@ -1,103 +1,225 @@
 import { type Message, message } from "../quantity/message";
-import { z } from "zod";
-import { between, finite } from "../quantity/checks";
 import { InputError } from "../quantity/fault";
 import { refuse } from "../quantity/issue";
 import { speciesById } from "../fish/species";
-import { chooseLure, type LureChoice, tooWarmFor } from "../tactics/lure";
-import { SHOTTINGS } from "./shot";
+import type { Species } from "../fish/species-schema";
+import { chooseLure, isLure, type LureChoice, type LureWater, type Method, tooWarmFor } from "../tactics/lure";
+import { type BottomMethod, type BottomRig, setBottom } from "./bottom";
+import type { Leash } from "./contact";
+import { floatReasons, type FloatMore, moreOfFloat } from "./float-advice";
 import { FLOAT_TACKLE, floatFor, type FloatRig, type FloatTackle, setFloat } from "./float";
+import { type JigRig, setJig } from "./jig";
+import { lineDiameter } from "./lines";
+import { type PlugRig, setPlug } from "./plug";
+import { type RigAsked, type RigRequest, rigRequestSchema } from "./request";
+import { setSpinner, type SpinnerRig } from "./spinner";
+import { type Strength, strengthFor } from "./strength";
+import { strikeZone } from "./strike-zone";
+import { checkWater } from "./water";
 
-/** What `heron rig` reads and the Rig station hands over. */
-export const rigRequestSchema = z.object({
-  method: z.enum(["float", "drift", "jig", "spinner"]),
-  water: z.object({
-    depth: finite,
-    meanSpeed: finite,
-    bedRoughness: finite.default(0.15),
-    visibleDepth: finite.default(1),
-    temperature: finite.default(12),
-  }),
-  species: z.string(),
-  light: z.enum(["day", "twilight", "night"]).default("day"),
-  tackle: z
-    .object({
-      capacity: between(0.2, 30).optional(),
-      lineDiameter: between(0.00005, 0.002).optional(),
-      leader: between(0.1, 3).optional(),
-      metal: z.enum(["lead", "tungsten", "tin", "bismuth", "brass", "steel"]).optional(),
-    })
-    .default({}),
-  style: z
-    .object({
-      shotting: z.enum(SHOTTINGS).optional(),
-      holdBack: between(0, 0.6).optional(),
-      shotHeight: between(0, 5).optional(),
-    })
-    .default({}),
-});
-export type RigRequest = z.input<typeof rigRequestSchema>;
+export type { RigRequest } from "./request";
 
-export interface RigAdvice extends Omit<FloatRig, "shape"> {
-  method: "float";
-  /** g of shot that the float carries: as given, or chosen for the lure. */
-  capacity: number;
-  shape: FloatRig["shape"];
-  lure: Pick<LureChoice, "category" | "size" | "colours">;
+interface Advised {
+  lure: Pick<LureChoice, "category" | "size" | "colours" | "hookStyle" | "body">;
+  line: Omit<Strength, "reasons">;
   reasons: Message[];
   cautions: Message[];
 }
+export type FloatAdvice = Advised &
+  FloatRig &
+  FloatMore & { method: "float"; capacity: number; leader: number; /** What hangs on the line. */ hung: FloatTackle };
+export type BottomAdvice = Advised & BottomRig & { method: BottomMethod };
+export type JigAdvice = Advised & Omit<JigRig, "falling"> & { method: "jig" | "spoon"; falling: JigRig["falling"] };
+export type PlugAdvice = Advised & PlugRig & { method: "plug" };
+export type SpinnerAdvice = Advised & SpinnerRig & { method: "spinner" };
+/** A rig and a lure for one place in the water, with reasons. */
+export type RigAdvice = FloatAdvice | BottomAdvice | JigAdvice | PlugAdvice | SpinnerAdvice;
 
-export function readRigRequest(text: string, file?: string): RigRequest {
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch (error) {
-    throw new InputError("request-not-json", { message: (error as Error).message }, { file });
-  }
-  return data as RigRequest;
-}
+/** The advice for a way of fishing. */
+export type AdviceOf<M extends Method> = RigAdvice & { method: M };
 
-/** A float rig and a lure for one place in the water, with reasons. Throws a located fault on a bad request. */
-export function adviseRig(request: RigRequest): RigAdvice {
+/** Height over the bed that the lowest shot has without more being known (float.ts), m. */
+const USUAL_SHOT = 0.15;
+/** Casting distance where none is given, m. Common practice, no source. */
+export const CAST = 9;
+/** Height of the rod tip over the water as a share of its length, and its least, m: held up at a slant. */
+const TIP = { share: 0.7, least: 1 };
+
+/** @throws InputError "bad-rig" */
+export function parseRigRequest(request: RigRequest): RigAsked {
   const parsed = rigRequestSchema.safeParse(request, { reportInput: true });
   if (!parsed.success) refuse(parsed.error, "bad-rig");
-  const { method, water, tackle, style, light } = parsed.data;
-  if (method !== "float") throw new InputError("unsupported-method", { method }, { path: "method" });
-  if (!(water.visibleDepth > 0)) throw new InputError("bad-visible-depth", {}, { path: "water.visibleDepth" });
-  const species = speciesById(parsed.data.species);
-  const lure = chooseLure({ visibleDepth: water.visibleDepth, temperature: water.temperature, light });
-  const chosen: FloatTackle = { ...FLOAT_TACKLE.value, ...defined(tackle), bait: lure.body };
-  const full = tackle.capacity === undefined ? { ...chosen, capacity: floatFor(chosen) } : chosen;
-  const rig = setFloat(water, full, defined(style));
-  const cautions = tooWarmFor(species, water.temperature)
-    ? [message("too-warm-to-play", { species: species.id, temperature: water.temperature })]
-    : [];
-  // Weights, shot and lure come from trout fishing: for another fish they are where to start, and that is said.
-  if (species.model !== "drift") cautions.push(message("rigged-as-for-trout", { species: species.id }));
-  return {
+  const { data } = parsed;
+  if (!(data.water.visibleDepth > 0)) throw new InputError("bad-visible-depth", {}, { path: "water.visibleDepth" });
+  checkWater(data.water);
+  return { ...data, light: data.water.light ?? data.light };
+}
+
+/** A rig for one place in the water, by the way of fishing asked for. Throws a located fault on a bad request. */
+export function adviseRig<M extends Method>(request: RigRequest & { method: M }): AdviceOf<M> {
+  const asked = parseRigRequest(request);
+  return adviseFor(asked, speciesById(asked.species)) as AdviceOf<M>;
+}
+
+/** The same for a fish that is known already: an angler's own profile has the habits of the fish it was copied from. */
+export function adviseFor(asked: RigAsked, species: Species): RigAdvice {
+  const { method, water, style, light, tackle } = asked;
+  const question: LureWater = {
+    species: asked.species,
     method,
-    capacity: full.capacity,
-    ...rig,
-    lure: { category: lure.category, size: lure.size, colours: lure.colours },
-    reasons: [...floatReasons(rig, water.depth, full), ...lure.reasons],
-    cautions,
+    visibleDepth: water.visibleDepth,
+    temperature: water.temperature,
+    light,
+    phase: water.phase,
+    prey: water.prey,
+    preyLength: water.preyLength,
+    snags: water.snags,
+    weed: water.weed,
+    tough: style.tough,
+    school: style.school,
+  };
+  const chosen = chooseLure(question);
+  const lure = tackle.bait ? { ...chosen, body: tackle.bait } : chosen;
+  const line = strengthFor({ species, base: asked.species, method, water });
+  const { reasons: lineReasons, ...strength } = line;
+  const solved = solve(asked, species, lure, line);
+  return {
+    ...solved.rig,
+    lure: {
+      category: lure.category,
+      size: lure.size,
+      colours: lure.colours,
+      hookStyle: lure.hookStyle,
+      body: lure.body,
+    },
+    line: strength,
+    reasons: [...solved.reasons, ...lure.reasons, ...lineReasons],
+    cautions: cautionsFor(asked, species, line, lure),
+  } as RigAdvice;
+}
+
+function solve(
+  asked: RigAsked,
+  species: Species,
+  lure: LureChoice,
+  line: Strength,
+): { rig: object & { method: Method }; reasons: Message[] } {
+  const { method, tackle, style, light } = asked;
+  const water = { ...asked.water, light };
+  const fishHeight = Math.min(water.fishHeight ?? species.focalHeight, 0.8 * water.depth);
+  const distance = water.distance ?? CAST;
+  const diameter = tackle.lineDiameter ?? lineOf(tackle, line);
+  const tipHeight = tipOver(tackle.rodLength ?? line.rod);
+  const leash: Leash = { lineDiameter: diameter, distance, tipHeight };
+  const question = { species: asked.species, water, lure, leash, fishHeight, tackle, style };
+  switch (method) {
+    case "float":
+      return floatOf(asked, lure, line);
+    case "drift":
+    case "sinker":
+    case "drop-shot":
+    case "dead-bait": {
+      const { rig, reasons } = setBottom({ method, ...question });
+      return { rig: { method, ...rig }, reasons };
+    }
+    case "jig":
+    case "spoon": {
+      const { rig, reasons } = setJig({ method, ...question });
+      return { rig: { method, ...rig }, reasons };
+    }
+    case "plug": {
+      const length = "length" in lure.size ? lure.size.length : 0.07;
+      const { rig, reasons } = setPlug({
+        species: asked.species,
+        water,
+        distance,
+        lineDiameter: diameter,
+        length,
+        tackle,
+      });
+      return { rig: { method, ...rig }, reasons };
+    }
+    case "spinner": {
+      const { blade, mass } = "blade" in lure.size ? lure.size : { blade: 2, mass: lure.body.grams / 1000 };
+      const { rig, reasons } = setSpinner({
+        water,
+        zone: strikeZone(species, water),
+        grams: mass * 1000,
+        blade,
+        distance,
+        fishDepth: water.depth - fishHeight,
+        lineDiameter: diameter,
+        tackle,
+      });
+      return { rig: { method, ...rig }, reasons };
+    }
+  }
+}
+
+/** Height of the rod tip over the water, m. */
+export const tipOver = (rod: number): number => Math.max(TIP.least, TIP.share * rod);
+
+export const lineOf = ({ lineMaterial, lineTest }: RigAsked["tackle"], { main }: Pick<Strength, "main">): number =>
+  lineDiameter(lineMaterial ?? main.material, lineTest ?? main.test);
+
+function floatOf(asked: RigAsked, lure: LureChoice, line: Strength) {
+  const { tackle, style, light } = asked;
+  const water = { ...asked.water, light };
+  const own: Partial<FloatTackle> = {
+    ...(tackle.leader !== undefined && { leader: tackle.leader }),
+    ...(tackle.metal !== undefined && { metal: tackle.metal }),
+    ...(tackle.lineDiameter !== undefined && { lineDiameter: tackle.lineDiameter }),
+    ...(tackle.capacity !== undefined && { capacity: tackle.capacity }),
+    ...(tackle.shot !== undefined && { shot: tackle.shot }),
+    ...(tackle.floatLength !== undefined && { floatLength: tackle.floatLength }),
+  };
+  const chosen: FloatTackle = { ...FLOAT_TACKLE.value, ...own, bait: lure.body };
+  const full = tackle.capacity === undefined ? { ...chosen, ...floatIn(tackle.floats ?? [], chosen) } : chosen;
+  const { shotting, holdBack, setting } = style;
+  // The bait comes at the height of the fish, where that is known to be over the usual one.
+  const atFish = water.fishHeight === undefined ? undefined : Math.min(water.fishHeight, 0.6 * water.depth);
+  const shotHeight = style.shotHeight ?? (atFish !== undefined && atFish > USUAL_SHOT ? atFish : undefined);
+  const rig = setFloat(water, full, {
+    ...(shotting !== undefined && { shotting }),
+    ...(holdBack !== undefined && { holdBack }),
+    ...(setting !== undefined && { setting }),
+    ...(shotHeight !== undefined && { shotHeight }),
+  });
+  const all = { ...rig, ...moreOfFloat(rig, water, full, tackle.rodLength ?? line.rod) };
+  return {
+    rig: { method: "float" as const, capacity: full.capacity, leader: full.leader, hung: full, ...all },
+    reasons: floatReasons(all, water, full, lure, water.distance),
   };
 }
 
-function floatReasons(rig: FloatRig, depth: number, tackle: FloatTackle): Message[] {
-  const { setting, shotHeight, surfaceSpeed, floatSpeed, lift, baitHeight, holdBack } = rig;
+/**
+ * The lightest of the floats carried that bears the bait and its shot, or the heaviest; what is wanted where none is.
+ */
+function floatIn(
+  floats: NonNullable<RigAsked["tackle"]["floats"]>,
+  chosen: FloatTackle,
+): Pick<FloatTackle, "capacity" | "floatLength"> {
+  const wanted = floatFor(chosen);
+  const sorted = [...floats].sort((a, b) => a.capacity - b.capacity);
+  const float = sorted.find(({ capacity }) => capacity >= wanted) ?? sorted.at(-1);
+  return float
+    ? { capacity: float.capacity, ...(float.length !== undefined && { floatLength: float.length }) }
+    : { capacity: wanted };
+}
+
+/** What to mind with this rig: the fish first, then hooks, lead, lines overhead and the water's own rules. */
+function cautionsFor(
+  { method, water, tackle }: RigAsked,
+  species: Species,
+  { rod }: Strength,
+  lure: LureChoice,
+): Message[] {
   return [
-    message("float-set", { depth, setting, shotHeight }),
-    message("float-lift", { surfaceSpeed, floatSpeed, lift, baitHeight }),
-    holdBack > 0 ? message("hold-back", { pace: 1 - holdBack }) : message("run-free"),
-    message(`shot-${rig.shotting}`),
-    message("deepen-by-float"),
-    ...(tackle.metal === "lead" ? [message("lead-banned")] : []),
+    ...(tooWarmFor(species, water.temperature)
+      ? [message("too-warm-to-play", { species: species.id, temperature: water.temperature })]
+      : []),
+    ...((tackle.rodLength ?? rod) > 3 ? [message("overhead-lines")] : []),
+    ...(isLure(lure.category) && method !== "float" ? [message("hooks-eyes")] : []),
+    message("barbless-by-rule"),
   ];
 }
-
-const defined = <T extends object>(given: T): { [K in keyof T]?: Exclude<T[K], undefined> } =>
-  Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined)) as {
-    [K in keyof T]?: Exclude<T[K], undefined>;
-  };

@@ -2,18 +2,11 @@ import { speedAtHeight, surfaceSpeed } from "../flow/profile";
 import { InputError } from "../quantity/fault";
 import { COMMON_PRACTICE, sourced, WATER_DENSITY } from "../quantity/provenance";
 import { DENSITY, type Metal, sphereDiameter, submergedWeight } from "./drag";
-import { hang, type Hang, type Weight } from "./hang";
-import { type Placed, shotPlan, type Shotting } from "./shot";
+import { hang, type Hang } from "./hang";
+import type { Weight } from "./line-shape";
+import { type BoxShot, type Placed, shotPlan, type Shotting } from "./shot";
 import { root } from "./solve";
-
-export interface Water {
-  /** m */
-  depth: number;
-  /** Depth-mean speed, m/s. */
-  meanSpeed: number;
-  /** Roughness height ks, m. */
-  bedRoughness: number;
-}
+import { checkWater, type Water } from "./water";
 
 export interface FloatTackle {
   /** g of shot that the float carries. */
@@ -25,6 +18,10 @@ export interface FloatTackle {
   /** Hook and bait: mass, g, and the sphere that drags like it, m. */
   bait: { grams: number; diameter: number; density: number };
   metal: Metal;
+  /** The box; the sizes that are usual where it is not given. */
+  shot?: readonly BoxShot[];
+  /** Length of the float, m. */
+  floatLength?: number;
 }
 
 /** A light river float rig (sizes: common practice, no source). Tin shot: lead is banned or limited in many places. */
@@ -44,6 +41,8 @@ export interface FloatStyle {
   shotting?: Shotting;
   /** Share of the surface speed that the float is held back by, 0..0.6; found by the model when not given. */
   holdBack?: number;
+  /** Float to lowest shot, m: as it is set, instead of found. */
+  setting?: number;
   /** Wanted height of the lowest shot above the bed, m. */
   shotHeight?: number;
 }
@@ -57,6 +56,8 @@ export interface FloatRig {
   shotHeight: number;
   /** How far the current lifts the bait above where it would hang in still water, m. */
   lift: number;
+  /** m that the bait runs ahead of the float, down-current; negative: it trails. */
+  lead: number;
   holdBack: number;
   /** Speed of the float over the ground and of the surface, m/s. */
   floatSpeed: number;
@@ -95,24 +96,9 @@ const WORTHWHILE = 0.008;
 export const shottingFor = (water: Water): Shotting =>
   water.meanSpeed > 0.6 ? "bulk" : water.meanSpeed < 0.15 ? "even" : "tapered";
 
-function checkWater(water: Water): void {
-  const limits = { depth: [0.1, 30], meanSpeed: [0, 5], bedRoughness: [0.0005, 3] } as const;
-  for (const [name, [low, high]] of Object.entries(limits)) {
-    const value = water[name as keyof Water];
-    if (!Number.isFinite(value) || value < low || value > high)
-      throw new InputError(
-        "bad-water",
-        { name, low, high, value },
-        {
-          path: `water.${name}`,
-        },
-      );
-  }
-}
-
-/** What the bait takes of the float's capacity, in grams of shot of its metal. */
+/** What the bait takes of the float's capacity, in grams of shot of its metal; below nought of a bait that floats. */
 export const carriedBy = ({ bait, metal }: FloatTackle): number =>
-  Math.max(0, submergedWeight(bait.grams / 1000, bait.density)) / submergedWeight(0.001, DENSITY[metal]);
+  submergedWeight(bait.grams / 1000, bait.density) / submergedWeight(0.001, DENSITY[metal]);
 
 /**
  * The float for a bait: the usual one, or the next half gram that leaves it a gram and a half of shot. Common practice,
@@ -131,7 +117,7 @@ function weighted(setting: number, tackle: FloatTackle, plan: readonly Placed[])
   const length = setting + tackle.leader;
   const bait: Weight = {
     fromEnd: 0,
-    weight: Math.max(0, submergedWeight(tackle.bait.grams / 1000, tackle.bait.density)),
+    weight: submergedWeight(tackle.bait.grams / 1000, tackle.bait.density),
     diameter: tackle.bait.diameter,
   };
   const shot = plan.flatMap((one): Weight[] =>
@@ -154,7 +140,7 @@ export function fishFloat(
   setting: number,
   shotting: Shotting,
   holdBack = 0,
-  whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1),
+  whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1, tackle.shot),
 ): FloatRig {
   const ks = Math.min(water.bedRoughness, 0.5 * water.depth);
   const speed = (z: number) => speedAtHeight(water.meanSpeed, water.depth, ks, z);
@@ -178,6 +164,7 @@ export function fishFloat(
     baitHeight: Math.max(0, found.endHeight),
     shotHeight: shotAt.z,
     lift: found.endHeight - (water.depth - length),
+    lead: found.shape[0]!.x - found.shape.at(-1)!.x,
     holdBack: Math.max(0, holdBack),
     floatSpeed,
     surfaceSpeed: surface,
@@ -216,8 +203,9 @@ export function setFloat(water: Water, tackle: FloatTackle = FLOAT_TACKLE.value,
         path: "water.depth",
       },
     );
-  const whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1);
+  const whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1, tackle.shot);
   const settle = (holdBack: number): FloatRig => {
+    if (style.setting !== undefined) return fishFloat(water, tackle, style.setting, shotting, holdBack, whole);
     const over = (length: number) => {
       const rig = fishFloat(water, tackle, length, shotting, holdBack, whole);
       return Math.min(rig.shotHeight - wanted, rig.shape[0]!.z - BAIT_CLEAR);

@@ -21,6 +21,13 @@ export const SHOT_SIZES = sourced(
 export const SHOTTINGS = ["tapered", "bulk", "even"] as const;
 export type Shotting = (typeof SHOTTINGS)[number];
 
+/** Shot of one size in the box; how many there are, where that is known. */
+export interface BoxShot {
+  size: string;
+  grams: number;
+  count?: number;
+}
+
 /** Shot of one size at one place: `below` is the distance under the float, m. */
 export interface Placed {
   size: string;
@@ -65,20 +72,29 @@ export function shotPlan(
   capacityGrams: number,
   style: Shotting,
   setting: number,
-  box: readonly { size: string; grams: number }[] = SHOT_SIZES.value,
+  box: readonly BoxShot[] = SHOT_SIZES.value,
 ): Placed[] {
-  const sizes = [...box].sort((a, b) => b.grams - a.grams);
-  const heaviest = sizes[0]!;
-  const spare = Math.max(0, Math.ceil((capacityGrams - 0.6 * MOST_PIECES * heaviest.grams) / heaviest.grams));
+  const sizes = box.filter(({ count }) => count !== 0).sort((a, b) => b.grams - a.grams);
+  const heaviest = sizes[0];
+  if (!heaviest) return [];
+  const wanted = Math.max(0, Math.ceil((capacityGrams - 0.6 * MOST_PIECES * heaviest.grams) / heaviest.grams));
+  const spare = Math.min(wanted, heaviest.count ?? Infinity);
   const target = capacityGrams - spare * heaviest.grams;
   const shape = SHAPES[style];
-  const pieces = bestPieces(target, sizes, shape);
-  const placed: Placed[] = spare ? [{ ...heaviest, count: spare, below: Math.min(0.1, 0.2 * setting) }] : [];
+  const left = sizes.map((one) => (one === heaviest && one.count ? { ...one, count: one.count - spare } : one));
+  const pieces = bestPieces(
+    target,
+    left.filter(({ count }) => count !== 0),
+    shape,
+  );
+  const placed: Placed[] = spare
+    ? [{ size: heaviest.size, grams: heaviest.grams, count: spare, below: Math.min(0.1, 0.2 * setting) }]
+    : [];
   pieces.forEach((piece, i) => {
     const below = shape.at(i, pieces.length) * setting;
     const last = placed.at(-1);
     if (last && last.size === piece.size && last.below === below) last.count++;
-    else placed.push({ ...piece, count: 1, below });
+    else placed.push({ size: piece.size, grams: piece.grams, count: 1, below });
   });
   return placed;
 }
@@ -87,14 +103,10 @@ export function shotPlan(
  * The non-increasing run of at most six shot that fills the target best; the nearest sum under it where none comes
  * near.
  */
-function bestPieces(
-  target: number,
-  sizes: readonly { size: string; grams: number }[],
-  shape: Shape,
-): { size: string; grams: number }[] {
-  let best: { size: string; grams: number }[] = [];
+function bestPieces(target: number, sizes: readonly BoxShot[], shape: Shape): BoxShot[] {
+  let best: BoxShot[] = [];
   let least = Infinity;
-  const judge = (run: readonly { size: string; grams: number }[], sum: number) => {
+  const judge = (run: readonly BoxShot[], sum: number) => {
     const miss = target - sum;
     const n = run.length;
     // A float that is not filled is worse than any shape; then shape; then number of pieces.
@@ -105,14 +117,15 @@ function bestPieces(
       best = [...run];
     }
   };
-  const run: { size: string; grams: number }[] = [];
+  const run: BoxShot[] = [];
   const grow = (from: number, sum: number) => {
     if (run.length > 0) judge(run, sum);
     if (run.length === MOST_PIECES) return;
     for (let k = from; k < sizes.length; k++) {
-      if (sum + sizes[k]!.grams > target + NEAR) continue;
+      const { grams, count = Infinity } = sizes[k]!;
+      if (sum + grams > target + NEAR || run.filter((one) => one === sizes[k]).length >= count) continue;
       run.push(sizes[k]!);
-      grow(k, sum + sizes[k]!.grams);
+      grow(k, sum + grams);
       run.pop();
     }
   };

@@ -1,5 +1,7 @@
 import { OUNCE } from "../quantity/units";
 import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
+import { SPECIES } from "../fish/species-list";
+import { familyOf, METHODS_FOR } from "./family";
 import { chooseLure, type LureWater, tooWarmFor } from "./lure";
 
 /** Rules of craft, as float fishers for trout tell them: common practice, no source. */
@@ -35,7 +37,7 @@ test("in low light the darkest comes first, and what looks natural by day is lef
     expect(colours[0]).toBe("black");
     expect(colours).not.toContain("natural");
     expect(new Set(colours).size).toBe(colours.length);
-    expect(reasons.map((one) => one.code)).toContain("low-light");
+    expect(reasons.map((one) => one.code)).toContain(light === "night" ? "night-dark" : "low-light");
   }
   expect(chooseLure(water({ visibleDepth: 6 })).colours[0]).toBe("natural");
   expect(codes({ visibleDepth: 6 })).toContain("daylight-on-clear");
@@ -55,7 +57,9 @@ test("smaller in cold water, larger in warm: a thirty-second to a sixteenth of a
   expect(natural(5)).toEqual({ hook: 14, bait: "grub-or-nymph" });
   expect(natural(7)).toEqual({ hook: 12, bait: "grub-or-nymph" });
   expect(
-    [codes({ temperature: 5 }), codes({ temperature: 10 }), codes({ temperature: 15 })].map((all) => all.at(-1)),
+    [codes({ temperature: 5 }), codes({ temperature: 10 }), codes({ temperature: 15 })].map((all) =>
+      all.find((code) => ["cold-smaller", "usual-size", "warm-larger"].includes(code)),
+    ),
   ).toEqual(["cold-smaller", "usual-size", "warm-larger"]);
 });
 
@@ -85,4 +89,89 @@ test("every class of clarity has its order of colours and its reason", () => {
 test("a fish is left alone from its own limit on", () => {
   expect(tooWarmFor({ restAbove: 20 }, 19.99)).toBe(false);
   expect(tooWarmFor({ restAbove: 20 }, 20)).toBe(true);
+});
+
+test("no input is ignored: varying any of them changes the choice or its reasons", () => {
+  const all: Required<LureWater> = {
+    species: "walleye",
+    method: "jig",
+    visibleDepth: 1,
+    temperature: 12,
+    light: "day",
+    phase: "staging",
+    prey: "bait-fish",
+    preyLength: 0.06,
+    snags: "none",
+    weed: false,
+    tough: false,
+    school: "dark-first",
+  };
+  const others: { [K in keyof LureWater]: LureWater[K][] } = {
+    // Two fish may be given the same lure; these three are not.
+    species: ["brown-trout", "channel-catfish", "yellow-perch"],
+    method: ["float", "plug", "spinner", "drop-shot"],
+    visibleDepth: [0.2, 0.5, 2, 4],
+    temperature: [3, 25],
+    light: ["twilight", "night"],
+    phase: ["summer", "winter", "after"],
+    prey: ["crayfish", "insects", "worms", "none"],
+    preyLength: [0.1],
+    snags: ["some", "many"],
+    weed: [true],
+    tough: [true],
+    school: ["bright-first"],
+  };
+  const told = (question: LureWater) => JSON.stringify(chooseLure(question));
+  for (const [name, values] of Object.entries(others))
+    for (const value of values) expect(told({ ...all, [name]: value })).not.toBe(told(all));
+});
+
+test("in dirty water both schools: dark first, or bright straight away; in clear water neither changes the order", () => {
+  const dirty = (school: "dark-first" | "bright-first") => chooseLure(water({ visibleDepth: 0.2, school })).colours;
+  expect(dirty("dark-first")[0]).toBe("black");
+  expect(dirty("bright-first")[0]).toBe("chartreuse");
+  expect([...dirty("bright-first")].sort()).toEqual([...dirty("dark-first")].sort());
+  const clear = (school: "dark-first" | "bright-first") => chooseLure(water({ visibleDepth: 2, school })).colours;
+  expect(clear("bright-first")).toEqual(clear("dark-first"));
+});
+
+test("a hard day: a size down, darker first, and the loudest last", () => {
+  const usual = chooseLure(water({ species: "walleye", method: "jig" }));
+  const tough = chooseLure(water({ species: "walleye", method: "jig", tough: true }));
+  expect((tough.size as { length: number }).length).toBeLessThan((usual.size as { length: number }).length);
+  expect(["chartreuse", "orange", "white", "pink"]).toContain(tough.colours.at(-1));
+  expect(["black", "brown", "two-tone"]).toContain(tough.colours[0]);
+});
+
+test("what is seen is matched: bait fish by length, crayfish by colour and on the bottom", () => {
+  const fish = chooseLure(water({ species: "walleye", method: "jig", prey: "bait-fish", preyLength: 0.065 }));
+  expect(fish.size).toEqual({ length: 0.065 });
+  expect(fish.colours[0]).toBe("bait-fish");
+  const crayfish = chooseLure(water({ species: "smallmouth-bass", method: "jig", prey: "crayfish" }));
+  expect(crayfish).toMatchObject({ category: "tube", colours: expect.arrayContaining(["crayfish"]) });
+  expect(crayfish.colours[0]).toBe("crayfish");
+});
+
+test("weedless where the snags demand it, and not otherwise; what cannot be is said to be open", () => {
+  const style = (change: Partial<LureWater>) => chooseLure(water({ species: "walleye", method: "jig", ...change }));
+  expect(style({}).hookStyle).toBe("open");
+  expect(style({ snags: "some" }).hookStyle).toBe("open");
+  expect(style({ snags: "many" }).hookStyle).toBe("weedless");
+  expect(style({ weed: true }).hookStyle).toBe("weedless");
+  const spinner = style({ method: "spinner", snags: "many" });
+  expect(spinner.hookStyle).toBe("open");
+  expect(spinner.reasons.map((one) => one.code)).toContain("snags-open");
+});
+
+test("every way that is usual for a fish has a lure with a size, a body and colours, in all waters", () => {
+  for (const { id } of SPECIES)
+    for (const method of METHODS_FOR[familyOf(id)])
+      for (const visibleDepth of [0.2, 0.5, 1, 2, 4])
+        for (const temperature of [3, 12, 24]) {
+          const { colours, body } = chooseLure(water({ species: id, method, visibleDepth, temperature }));
+          expect(colours.length).toBeGreaterThan(0);
+          expect(new Set(colours).size).toBe(colours.length);
+          expect(body.grams).toBeGreaterThan(0);
+          expect(body.diameter).toBeGreaterThan(0);
+        }
 });

@@ -1,7 +1,19 @@
 import { type Message, message } from "../quantity/message";
-import { OUNCE } from "../quantity/units";
-import type { Light } from "../gauge/light";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
+import { BRIGHT, colourOrder, DARK, isDirty } from "./colours";
+import { type Family, familyOf } from "./family";
+import {
+  type Colour,
+  LURE_CATEGORIES,
+  type LureBody,
+  type LureCategory,
+  type LureSize,
+  type LureWater,
+  type Method,
+} from "./lure-kinds";
+import { sizeOf, type Step } from "./sizes";
+
+export * from "./lure-kinds";
 
 /**
  * A choice of lure with its reasons. Rules of craft: common practice, no source; the angler's own log outranks them.
@@ -9,90 +21,181 @@ import { type ClarityClass, clarityClass } from "../gauge/clarity";
 export interface LureChoice {
   category: LureCategory;
   size: LureSize;
-  /** Best first. Always words; the swatch only repeats them. */
+  /** Best first. */
   colours: Colour[];
+  /** Undefined for baits, whose hook stays open. */
+  hookStyle: "open" | "weedless";
   reasons: Message[];
-  /** What it is to the water: mass, g, density, kg/m3, and the sphere that drags like it, m. */
   body: LureBody;
 }
 
-export interface LureBody {
-  grams: number;
-  density: number;
-  diameter: number;
-}
-
-export type LureCategory = "natural-bait" | "small-jig" | "worm";
-
-/** Size of a jig head, kg, and of its body, m; or of a hook, with what is on it. */
-export type LureSize =
-  { head: number; body: number } | { hook: number; bait: "whole-worm" | "half-worm" | "grub-or-nymph" };
-export const COLOURS = ["black", "brown", "green", "pink", "chartreuse", "orange", "natural", "white"] as const;
-export type Colour = (typeof COLOURS)[number];
-
-export interface LureWater {
-  /** m */
-  visibleDepth: number;
-  /** degC */
-  temperature: number;
-  light: Light;
-}
-
-/** Under this water is cold for trout, over that it is warm, degC. Common practice, no source. */
-const COLD = 7;
-const WARM = 14;
-
-/**
- * Orders of colour by clarity. Clear water: black, brown, green, pink, chartreuse; coloured: dark first, then neon.
- * Common practice, no source.
- */
-const COLOUR_ORDER: Record<ClarityClass, readonly Colour[]> = {
-  "gin-clear": ["natural", "brown", "black", "green", "pink", "chartreuse"],
-  clear: ["black", "brown", "green", "pink", "chartreuse"],
-  green: ["black", "brown", "green", "chartreuse", "pink"],
-  coloured: ["black", "chartreuse", "orange", "pink"],
-  muddy: ["black", "chartreuse", "orange", "white"],
+/** Under this water is cold for a fish, over that it is warm, degC. Common practice, no source. */
+const WARMTH: Record<Family, { cold: number; warm: number }> = {
+  trout: { cold: 7, warm: 14 },
+  run: { cold: 5, warm: 13 },
+  bass: { cold: 10, warm: 20 },
+  striper: { cold: 10, warm: 20 },
+  walleye: { cold: 8, warm: 18 },
+  catfish: { cold: 12, warm: 22 },
+  panfish: { cold: 9, warm: 18 },
+  coarse: { cold: 8, warm: 17 },
 };
 
-/** Lure category, size and colours in order for float fishing for trout. */
-export function chooseLure(water: LureWater): LureChoice {
+/** What is made to be taken, and not eaten: all but the baits. */
+export const isLure = (category: LureCategory): boolean =>
+  LURE_CATEGORIES.indexOf(category) >= LURE_CATEGORIES.indexOf("small-jig");
+/** What can be rigged with its point in the body, or behind a guard. */
+const GUARDED: readonly LureCategory[] = ["small-jig", "curl-tail", "paddle-tail", "tube", "finesse-worm"];
+/** What stands for a bait fish and is as long as one. */
+const FISH_LIKE: readonly LureCategory[] = ["curl-tail", "paddle-tail", "plug"];
+
+/** Lure category, size and colours in order. */
+export function chooseLure(asked: LureWater): LureChoice {
+  const water = { ...PLAIN, ...defined(asked) };
+  const { prey, school, tough, species, method } = water;
+  const family = familyOf(species);
   const clarity = clarityClass(water.visibleDepth);
-  const dirty = clarity === "muddy" || clarity === "coloured";
-  const cold = water.temperature < COLD;
-  const warm = water.temperature > WARM;
-  const reasons = [message(`colours-${clarity}`)];
-  let colours = [...COLOUR_ORDER[clarity]];
-
-  if (water.light === "day" && !dirty) reasons.push(message("daylight-on-clear"));
-  if (water.light !== "day") {
-    colours = [...new Set<Colour>(["black", ...colours.filter((colour) => colour !== "natural")])];
-    reasons.push(message("low-light"));
-  }
-  reasons.push(message(cold ? "cold-smaller" : warm ? "warm-larger" : "usual-size"));
-
-  const category: LureCategory = dirty ? "worm" : clarity === "gin-clear" ? "natural-bait" : "small-jig";
-  if (category === "worm") reasons.push(message("worm-smells"));
-  return { category, ...sizeOf(category, cold, warm), colours, reasons };
+  const { cold, warm } = WARMTH[family];
+  const warmth = water.temperature < cold ? "cold" : water.temperature > warm ? "warm" : "usual";
+  const category = categoryFor(method, family, species, clarity, { prey, tough, warmth });
+  const matched = prey === "bait-fish" && FISH_LIKE.includes(category) ? water.preyLength : undefined;
+  const { size, body } = sizeOf(category, family, sizeStep(water, warmth), matched);
+  const plain = colourOrder({ category, family, clarity, light: water.light, prey, school });
+  // A hard day: darker first, and the loudest one last, for when nothing else has moved them.
+  const colours = tough ? toughOrder(plain) : plain;
+  const { hookStyle, reasons: hookReasons } = hookFor(category, water);
+  return {
+    category,
+    size,
+    colours,
+    hookStyle,
+    body,
+    reasons: [
+      ...clarityReasons(clarity, water, isLure(category), school),
+      message(WARMTH_REASONS[warmth]),
+      ...(water.phase === undefined ? [] : [message(`phase-${water.phase}`)]),
+      ...(tough ? [message("tough-smaller", { last: colours.at(-1) })] : []),
+      ...preyReasons(water, matched, isDirty(clarity)),
+      ...hookReasons,
+      ...(category === "worm" ? [message("worm-smells")] : []),
+      ...(colours.some((one) => BRIGHT.includes(one)) && family !== "catfish" ? [message("brights-attract-pike")] : []),
+    ],
+  };
 }
 
-/**
- * Usual sizes (common practice, no source): trout minis 1/32 to 1/16 oz. Bodies: head or hook with what is on it,
- * estimated; from memory.
- */
-function sizeOf(category: LureCategory, cold: boolean, warm: boolean): Pick<LureChoice, "size" | "body"> {
-  if (category === "worm") {
-    return warm
-      ? { size: { hook: 8, bait: "whole-worm" }, body: { grams: 1.2, density: 1120, diameter: 0.015 } }
-      : { size: { hook: 10, bait: "half-worm" }, body: { grams: 0.6, density: 1150, diameter: 0.012 } };
+/** What is taken where nothing is said. */
+const PLAIN = {
+  method: "float",
+  species: "brown-trout",
+  prey: "none",
+  school: "dark-first",
+  tough: false,
+} as const satisfies Partial<LureWater>;
+
+type Asked = LureWater & Required<Pick<LureWater, keyof typeof PLAIN>>;
+
+const defined = (water: LureWater): LureWater =>
+  Object.fromEntries(Object.entries(water).filter(([, value]) => value !== undefined)) as unknown as LureWater;
+
+const WARMTH_REASONS = { cold: "cold-smaller", usual: "usual-size", warm: "warm-larger" } as const;
+
+/** A size down in the cold and on hard days, up in the warm and when big baits sort out big fish. */
+function sizeStep({ phase, tough }: Asked, warmth: Mood["warmth"]): Step {
+  const big = phase === "after" || phase === "summer" ? 1 : 0;
+  const wanted = (warmth === "cold" ? -1 : warmth === "warm" ? 1 : 0) + (tough ? -1 : 0) + big;
+  return Math.max(-1, Math.min(1, wanted)) as Step;
+}
+
+function preyReasons({ prey, preyLength }: Asked, matched: number | undefined, dirty: boolean): Message[] {
+  if (prey === "none") return [];
+  return [
+    message(`prey-${prey}`, { matched, dirty }),
+    ...(preyLength !== undefined && matched === undefined
+      ? [message("prey-length-noted", { length: preyLength })]
+      : []),
+  ];
+}
+
+interface Mood {
+  prey: Asked["prey"];
+  tough: boolean;
+  warmth: "cold" | "usual" | "warm";
+}
+
+/** What goes on, by the way of fishing, the fish and the water. Common practice, no source. */
+function categoryFor(method: Method, family: Family, species: string, clarity: ClarityClass, mood: Mood): LureCategory {
+  const dirty = isDirty(clarity);
+  switch (method) {
+    case "spoon":
+    case "plug":
+    case "spinner":
+      return method;
+    case "dead-bait":
+      return "whole-fish";
+    case "sinker":
+      return family === "catfish" || family === "striper" ? meatFor(species) : "floated-worm";
+    case "drop-shot":
+      return family === "catfish" ? "cut-fish" : dirty ? "worm" : "finesse-worm";
+    case "drift":
+      return naturalFor(family, species, dirty || clarity === "green");
+    case "jig":
+      return jigFor(family, species, clarity, mood);
+    case "float":
+      if (family === "run" || family === "catfish" || family === "striper") return naturalFor(family, species, dirty);
+      return dirty || mood.prey === "worms" ? "worm" : clarity === "gin-clear" ? "natural-bait" : "small-jig";
   }
-  if (category === "natural-bait") {
-    return cold
-      ? { size: { hook: 14, bait: "grub-or-nymph" }, body: { grams: 0.12, density: 1400, diameter: 0.006 } }
-      : { size: { hook: 12, bait: "grub-or-nymph" }, body: { grams: 0.2, density: 1400, diameter: 0.007 } };
-  }
-  return warm
-    ? { size: { head: OUNCE / 16, body: 0.04 }, body: { grams: 2.3, density: 4200, diameter: 0.013 } }
-    : { size: { head: OUNCE / 32, body: 0.03 }, body: { grams: 1.2, density: 4000, diameter: 0.011 } };
+}
+
+const meatFor = (species: string): LureCategory => (species === "channel-catfish" ? "cut-fish" : "whole-fish");
+
+function naturalFor(family: Family, species: string, worm: boolean): LureCategory {
+  if (family === "run") return "egg-bait";
+  if (family === "catfish" || family === "striper") return meatFor(species);
+  if (family === "trout" || family === "panfish" || family === "coarse") return worm ? "worm" : "natural-bait";
+  return "worm";
+}
+
+function jigFor(family: Family, species: string, clarity: ClarityClass, { prey, tough, warmth }: Mood): LureCategory {
+  if (family === "catfish") return meatFor(species);
+  if (family === "trout" || family === "run" || family === "panfish" || family === "coarse") return "small-jig";
+  if (prey === "crayfish") return "tube";
+  if (tough || (warmth === "cold" && family === "bass")) return "finesse-worm";
+  if (prey === "bait-fish" || isDirty(clarity) || warmth === "warm") return "paddle-tail";
+  return "curl-tail";
+}
+
+function toughOrder(colours: readonly Colour[]): Colour[] {
+  const dark = colours.filter((one) => DARK.includes(one));
+  const bright = colours.filter((one) => BRIGHT.includes(one));
+  const rest = colours.filter((one) => !DARK.includes(one) && !BRIGHT.includes(one));
+  return [...dark, ...rest, ...bright];
+}
+
+function clarityReasons(
+  clarity: ClarityClass,
+  { light }: LureWater,
+  lure: boolean,
+  school: Asked["school"],
+): Message[] {
+  const dirty = isDirty(clarity);
+  return [
+    message(`colours-${clarity}`),
+    ...(light === "day" && !dirty ? [message("daylight-on-clear")] : []),
+    ...(light === "twilight" ? [message("low-light")] : light === "night" ? [message("night-dark")] : []),
+    ...(lure || dirty ? [message(dirty ? `school-${school}` : `school-later-${school}`)] : []),
+  ];
+}
+
+function hookFor(category: LureCategory, water: LureWater): { hookStyle: "open" | "weedless"; reasons: Message[] } {
+  const { snags = "none", weed = false } = water;
+  const asked = snags === "many" || weed;
+  const can = GUARDED.includes(category);
+  const reasons = [
+    ...(weed ? [message(can ? "weed-weedless" : "weed-open")] : []),
+    ...(snags === "many" ? [message(can ? "snags-weedless" : "snags-open")] : []),
+    ...(snags === "some" ? [message("snags-some")] : []),
+  ];
+  return { hookStyle: asked && can ? "weedless" : "open", reasons };
 }
 
 /** When a fish should be left alone: the usual caution, trout and salmon at about 20 C; local rules stand. */

@@ -1,29 +1,51 @@
 "use client";
-import type { Reach } from "../../core/flow/reach-schema";
-import { type Approach, approachKey, type ApproachRequest } from "../../scenario/approach";
+import { useMemo } from "react";
+import { type Approach, approachKey, type ApproachRequest, positionOf, sunFor } from "../../scenario/approach";
+import { type Ways, waysKey, type WaysRequest } from "../../scenario/ways";
 import { reader } from "../../workers/clients";
 import { Lane } from "../lane";
 import { type Stage, useStage, valueOf } from "../query";
+import { useSettings } from "../settings";
 import type { NumberedReading } from "./use-reading";
+import type { ScenarioView } from "./use-scenario";
 
 const lane = new Lane();
 
-/** How to come to a lie of a settled field: stands, boat and time, worked out in the worker. */
-export function useApproach(
-  reach: Reach | undefined,
-  reading: NumberedReading | undefined,
-  request: ApproachRequest | undefined,
-): Stage<Approach> {
-  const ready = reach && reading && request && reading.of.origin === "solved";
-  return useStage("approach", ready && approachKey(reading.key, request), async (signal) =>
+/** Sun and shadows move: so often the approach is asked anew, ms. */
+const ANEW = 600_000;
+
+/** A reading that is asked on about: neither an earlier one nor a quick picture under the hand. */
+export const settledReading = ({ reading }: ScenarioView): NumberedReading | undefined =>
+  reading.earlier || reading.value?.of.origin !== "solved" ? undefined : reading.value;
+
+/** How to come to the chosen lie of a settled field: stands, boat and time, worked out in the worker. */
+export function useApproach(view: ScenarioView): Stage<Approach> {
+  const { river, lie, request, fish, safety, isNow } = view;
+  const { height, fall, style } = useSettings();
+  const reach = river.reach?.reach;
+  const leave = safety.leave && isNow;
+  const minute = Math.floor(river.minute / ANEW) * ANEW;
+  const ask = useMemo((): ApproachRequest | undefined => {
+    if (!reach || !lie) return undefined;
+    const sun = sunFor({ at: minute }, positionOf(reach) ?? river.place, reach.bearing);
+    return { lie, reading: request, angler: { height, fall, style }, base: fish.base, sun, leave };
+  }, [reach, lie, minute, river.place, request, height, fall, style, fish.base, leave]);
+  const reading = settledReading(view);
+  const ready = reach && reading && ask;
+  return useStage("approach", ready && approachKey(reading.key, ask), async (signal) =>
     valueOf(
-      await lane.run(
-        () => reader.ask(async (api) => api.approach(reading!.of.field, plain(reading!), request!)),
-        signal,
-      ),
+      await lane.run(() => reader.ask(async (api) => api.approach(reading!.of.field, plain(reading!), ask!)), signal),
     ),
   );
 }
+
+/** Every way to fish the chosen lie, worked out in the worker. */
+export const useWays = (reading: NumberedReading | undefined, request: WaysRequest | undefined): Stage<Ways> =>
+  useStage("ways", reading && request && waysKey(reading.key, request), async (signal) =>
+    valueOf(
+      await lane.run(() => reader.ask(async (api) => api.ways(reading!.of.field, plain(reading!), request!)), signal),
+    ),
+  );
 
 /** A reading as the worker wants it: without the field that it is of. */
 const plain = ({ of, key, ...reading }: NumberedReading) => reading;

@@ -11,7 +11,7 @@ import { Select } from "../../widgets/select";
 import { numberEntry, quantityEntry, textEntry } from "../../words/entry";
 import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
 import { freshObject, OBJECT_KINDS, type ObjectKind, objectName } from "./object-kinds";
-import { readWith } from "./read-with";
+import { readWith } from "../../widgets/read-with";
 import { Readings } from "./readings";
 import { TemplateMeasures } from "./template-measures";
 import type { BedEditor } from "./use-bed-editor";

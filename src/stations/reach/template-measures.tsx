@@ -3,7 +3,7 @@ import type { Template } from "../../core/flow/reach-schema";
 import { CommitField } from "../../widgets/commit-field";
 import { numberEntry, quantityEntry } from "../../words/entry";
 import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
-import { readWith } from "./read-with";
+import { readWith } from "../../widgets/read-with";
 
 export const MEASURES = {
   length: "Length",

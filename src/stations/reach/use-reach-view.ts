@@ -5,12 +5,12 @@ import type { FlowBand } from "../../core/fish/flow-band";
 import type { Field } from "../../core/flow/grid";
 import { seasonLevels } from "../../core/gauge/exceedance";
 import { lastInstant, seriesOf } from "../../core/gauge/summary";
-import { type Approach, type ApproachRequest, positionOf, sunFor } from "../../scenario/approach";
+import type { Approach } from "../../scenario/approach";
 import { roundFlow } from "../../scenario/field";
 import type { Robustness } from "../../scenario/robustness";
 import type { Stage } from "../../state/query";
 import { type FishAgainstModel, useAgreement } from "../../state/scenario/use-agreement";
-import { useApproach } from "../../state/scenario/use-approach";
+import { settledReading, useApproach } from "../../state/scenario/use-approach";
 import { useBands } from "../../state/scenario/use-bands";
 import { useEdges } from "../../state/scenario/use-edges";
 import { type Precomputed, usePrecomputed } from "../../state/scenario/use-precomputed";
@@ -55,35 +55,27 @@ export interface ReachView {
 
 export function useReachView(): ReachView {
   const scenario = useScenario();
-  const { layer, height, fall, style } = useSettings();
-  const { river, field, reading, lie, conditions, request, fish, isNow, safety } = scenario;
+  const { layer } = useSettings();
+  const { river, field, reading, lie, conditions, request, isNow } = scenario;
   const reach = river.reach?.reach;
   const fishes = useFishes();
   const book = useBook();
   const scale = useFlowScale(scenario);
   const flow = roundFlow(conditions.discharge);
-  const leave = safety.leave && isNow;
-  const minute = Math.floor(river.minute / 600_000) * 600_000;
-  const ask = useMemo((): ApproachRequest | undefined => {
-    if (!reach || !lie) return undefined;
-    const sun = sunFor({ at: minute }, positionOf(reach) ?? river.place, reach.bearing);
-    return { lie, reading: request, angler: { height, fall, style }, base: fish.base, sun, leave };
-  }, [reach, lie, minute, river.place, request, height, fall, style, fish.base, leave]);
-  // Neither an earlier one nor a quick picture under the hand: what hangs on it would be asked ten times a second.
-  const settledReading = reading.earlier || reading.value?.of.origin === "live" ? undefined : reading.value;
-  const approach = useApproach(reach, settledReading, ask);
+  const settled = settledReading(scenario);
+  const approach = useApproach(scenario);
   const last = river.gauge ? (lastInstant(river.gauge) ?? undefined) : undefined;
   const outlook = useOutlook(river.gauge, last, river.atReach);
-  const robustness = useRobustness(reach, settledReading, request, outlook, isNow);
+  const robustness = useRobustness(reach, settled, request, outlook, isNow);
   const precomputed = usePrecomputed(reach, scale.own, flow, !field.settled || reading.pending || robustness.pending);
-  const bands = useBands(reach, precomputed, request, settledReading?.lies, settledReading?.of.field.discharge);
+  const bands = useBands(reach, precomputed, request, settled?.lies, settled?.of.field.discharge);
   const fishHere = useMemo(() => {
     const sessions = new Set(book.sessions.filter((one) => one.reach === reach?.id).map((one) => one.id));
     return book.catches.filter((one) => sessions.has(one.session));
   }, [book.sessions, book.catches, reach?.id]);
   const against = useAgreement(reach, fishHere, fishes.of, precomputed);
   const [laid, setLaid] = useState<{ reach: string; line: Line } | undefined>();
-  const at = settledReading?.lies.findIndex((one) => one.number === lie?.number) ?? -1;
+  const at = settled?.lies.findIndex((one) => one.number === lie?.number) ?? -1;
   return {
     scenario,
     scale,

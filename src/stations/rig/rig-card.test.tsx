@@ -1,72 +1,79 @@
 import "@testing-library/jest-dom";
 import { render, screen, within } from "@testing-library/react";
-import type { Lie } from "../../core/fish/read";
-import { adviseRig } from "../../core/rig/advise";
+import { speciesById } from "../../core/fish/species";
+import { adviseRig, type RigRequest } from "../../core/rig/advise";
+import { nextChanges } from "../../core/rig/next-changes";
+import { METHODS } from "../../core/tactics/lure";
+import { sideWords } from "./side-view";
 import { RigCard } from "./rig-card";
-import { tackleEntries, tackleSchema } from "./tackle";
 
-const lie = { depth: 1.2, meanSpeed: 0.4 } as Lie;
 const request = {
   method: "float" as const,
   species: "brown-trout",
   water: { depth: 1.2, meanSpeed: 0.4, visibleDepth: 0.3, temperature: 10 },
 };
+const card = (asked: RigRequest, system: "metric" | "us" = "metric") => {
+  const advice = adviseRig(asked);
+  render(
+    <RigCard
+      advice={advice}
+      cast={["From below: 9.0 m of cast."]}
+      changes={nextChanges(advice)}
+      second="Spinner, up: 1.9 turns a second"
+      system={system}
+    />,
+  );
+  return advice;
+};
 
-test("the card says what the advice says: setting, lure, colours in order, every shot", () => {
+test("the card says what the advice says: setting, lure, colours in order, every shot, in the order of the hand", () => {
   const advice = adviseRig(request);
-  render(<RigCard lie={lie} advice={advice} system="metric" />);
+  card(request);
   expect(screen.getByTestId("setting")).toHaveTextContent(`${advice.setting.toFixed(2)}m`);
   const colours = within(screen.getByRole("list", { name: "Colours, best first" })).getAllByRole("listitem");
-  expect(colours.map((one) => one.textContent)).toEqual(advice.lure.colours.map((one, k) => `${k + 1}. ${one}`));
-  const rows = within(screen.getByRole("table", { name: "Shot on the line" }))
-    .getAllByRole("row")
-    .slice(1);
-  expect(rows).toHaveLength(advice.shot.length);
-  rows.forEach((row, k) => {
+  expect(colours.map((one) => one.textContent)).toEqual(advice.lure.colours.slice(0, 4));
+  const shot = within(screen.getByRole("list", { name: "Shot on the line, from the float" })).getAllByRole("listitem");
+  expect(shot).toHaveLength(advice.shot.length);
+  shot.forEach((row, k) => {
     const { count, size, below } = advice.shot[k]!;
-    expect(row).toHaveTextContent(`${count} × ${size}`);
-    expect(row).toHaveTextContent(`${below.toFixed(2)} m`);
+    expect(row).toHaveTextContent(`${count} of ${size}`);
+    expect(row).toHaveTextContent(`${below.toFixed(2)} m under the float`);
   });
+  expect(screen.getAllByRole("heading").map((one) => one.textContent)).toEqual([
+    "Worm",
+    expect.stringMatching(/^Shot, tapered/),
+    "Cast",
+    "If nothing comes",
+  ]);
 });
 
-test("in US units, and with the cautions of a fish that is rigged as for trout in water too warm for it", () => {
-  const advice = adviseRig({ ...request, species: "walleye", water: { ...request.water, temperature: 30 } });
-  render(<RigCard lie={lie} advice={advice} system="us" />);
+test("the sentence of the float comes from the solved bait: held, trailing by so much, so far off the bed", () => {
+  const advice = card({ ...request, style: { holdBack: 0.2 } });
+  const text = document.body.textContent!;
+  expect(text).toContain("Hold back to 80 % of the surface's pace");
+  if (advice.method !== "float") throw new Error("a float");
+  expect(text).toContain(`${advice.lead > 0 ? "leads" : "trails"} by ${Math.abs(advice.lead).toFixed(2)} m`);
+  expect(text).toContain(`${advice.baitHeight.toFixed(2)} m off the bed`);
+});
+
+test("in US units, and with the caution of a fish in water too warm for it before everything else", () => {
+  const advice = card({ ...request, water: { ...request.water, temperature: 30 } }, "us");
+  if (advice.method !== "float") throw new Error("a float");
   expect(screen.getByTestId("setting")).toHaveTextContent(`${(advice.setting / 0.3048).toFixed(1)}ft`);
-  expect(advice.cautions.length).toBeGreaterThan(0);
-  expect(screen.getAllByText("▲")).toHaveLength(advice.cautions.length);
+  const first = screen.getByLabelText("Rig card").firstChild!;
+  expect(first.textContent).toMatch(/^▲ 86 °F: leave brown trout alone/);
 });
 
-describe("the tackle", () => {
-  const schema = tackleSchema("metric");
-  const entries = tackleEntries("metric");
-
-  test("as it stands at first is what the rig takes by itself", () => {
-    const own = schema.parse(entries);
-    expect(own.tackle).not.toHaveProperty("capacity");
-    expect(own.style).toEqual({});
-    expect(adviseRig({ ...request, ...own }).setting).toBeCloseTo(adviseRig(request).setting, 9);
-    expect(own.tackle).toMatchObject({ lineDiameter: 0.0002, leader: 0.4, metal: "tin" });
-  });
-
-  test("in any unit, the float in grams of shot", () => {
-    const own = schema.parse({ ...entries, capacity: "0.1 oz", line: "0.008 in", leader: "1 ft", shotting: "bulk" });
-    expect(own.tackle!.capacity).toBeCloseTo(2.8349523, 5);
-    expect(own.tackle!.lineDiameter).toBeCloseTo(0.0002032, 8);
-    expect(own.tackle!.leader).toBeCloseTo(0.3048, 6);
-    expect(own.style).toEqual({ shotting: "bulk" });
-  });
-
-  test.each([
-    ["capacity", "0.19 g"],
-    ["capacity", "31 g"],
-    ["line", "0.04 mm"],
-    ["line", "2.1 mm"],
-    ["leader", "9 cm"],
-    ["leader", "3.1 m"],
-    ["leader", "long"],
-  ])("%s of “%s” is refused", (field, text) => {
-    const { error } = schema.safeParse({ ...entries, [field]: text });
-    expect(error!.issues.map((issue) => issue.path[0])).toEqual([field]);
-  });
+test.each(METHODS)("%s has its figure, its changes in the order of the trade, and a picture in words", (method) => {
+  const species = method === "dead-bait" || method === "sinker" ? "channel-catfish" : "walleye";
+  const asked = { ...request, method, species, water: { ...request.water, depth: 2, visibleDepth: 1 } };
+  const advice = card(asked);
+  expect(screen.getByTestId("setting").textContent).not.toMatch(/NaN|undefined/);
+  expect(screen.getByTestId("setting").textContent!.length).toBeGreaterThan(1);
+  const changes = nextChanges(advice);
+  expect(changes.length).toBeGreaterThan(0);
+  expect(changes.length).toBeLessThanOrEqual(3);
+  if (advice.lure.colours.length > 1) expect(changes[0]!.code).toBe("try-colour");
+  expect(sideWords({ depth: 2 }, advice, "metric")).toMatch(/^Side view: 2\.00 m of water, \w/);
+  expect(speciesById(species).id).toBe(species);
 });

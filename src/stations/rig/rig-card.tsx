@@ -1,77 +1,101 @@
 "use client";
-import { useMemo } from "react";
-import type { Lie } from "../../core/fish/read";
+import type { ReactNode } from "react";
 import type { RigAdvice } from "../../core/rig/advise";
-import type { Placed } from "../../core/rig/shot";
-import { type ColumnDef, DataTable } from "../../widgets/data-table";
-import { show, showText, type UnitSystem } from "../../words/quantity";
+import type { Message } from "../../core/quantity/message";
+import { tell } from "../../words/messages";
+import type { UnitSystem } from "../../words/quantity";
 import { rigWords } from "../../words/rig";
 import { capital } from "../../words/text";
+import { CardHead } from "./card-head";
+import { ShotStrip } from "./shot-strip";
 import { Swatch } from "./swatch";
+import { leaderWords } from "./leader-words";
 
-const shotColumns = (system: UnitSystem): ColumnDef<Placed>[] => [
-  { id: "shot", header: "Shot", cell: ({ row }) => `${row.original.count} × ${row.original.size}` },
-  { id: "below", header: "Under the float", cell: ({ row }) => showText(row.original.below, "depth", system) },
-  {
-    id: "weight",
-    header: "Weight",
-    cell: ({ row: { original } }) => showText((original.grams * original.count) / 1000, "shotMass", system),
-  },
-];
+/** Colours that the card has room for. */
+const MOST_COLOURS = 4;
 
-/** What to tie on and how deep: to be read at arm's length. */
-export function RigCard({ lie, advice, system }: { lie: Lie; advice: RigAdvice; system: UnitSystem }) {
-  const setting = show(advice.setting, "depth", system);
+/** What to tie on and how deep: to be read at arm's length, on one phone screen and on one page. */
+export function RigCard({
+  advice,
+  cast,
+  changes,
+  second,
+  system,
+}: {
+  advice: RigAdvice;
+  /** Where to stand and where it lands, line by line. */
+  cast: readonly string[];
+  changes: readonly Message[];
+  /** The second rod, in words; none where there is no other way. */
+  second: string | undefined;
+  system: UnitSystem;
+}) {
   const words = rigWords(advice, system);
-  const columns = useMemo(() => shotColumns(system), [system]);
+  const [urgent, usual] = [
+    words.cautions.filter((_, k) => advice.cautions[k]!.code === "too-warm-to-play"),
+    words.cautions.filter((_, k) => advice.cautions[k]!.code !== "too-warm-to-play"),
+  ];
   return (
     <section
       aria-label="Rig card"
-      className="break-inside-avoid rounded-lg border-2 border-ink p-5 print:border print:p-3 print:text-sm"
+      className="break-inside-avoid rounded-lg border-2 border-ink px-4 py-2 leading-snug sm:py-4 print:border print:p-3"
     >
-      {words.cautions.map((text) => (
-        <p key={text} className="mb-3 border-l-4 border-double border-clay pl-3 font-semibold">
+      {urgent.map((text) => (
+        <p key={text} className="mb-2 border-l-4 border-double border-clay pl-3 font-semibold">
           <span aria-hidden>▲ </span>
           {text}
         </p>
       ))}
-      <p className="text-soft">Float to lowest shot</p>
-      <p className="text-5xl font-bold" data-testid="setting">
-        {setting.figure}
-        <span className="ml-2 text-2xl font-normal">{setting.unit}</span>
-      </p>
-      <p className="mt-1">
-        in {showText(lie.depth, "depth", system)} of water
-        {advice.holdBack > 0
-          ? `; hold back to ${Math.round((1 - advice.holdBack) * 100)} % of the surface pace`
-          : "; let it run free"}
-      </p>
-      <h2 className="mt-4 text-lg">{capital(words.lure.category)}</h2>
-      <p>{words.lure.size}</p>
-      {advice.lure.category !== "small-jig" && (
-        <p className="mt-1 text-sm text-soft">Dressing the hook, or changing to a jig: colours in this order.</p>
+      <CardHead advice={advice} system={system} />
+      <Part
+        title={capital(words.lure.category)}
+        more={`${words.lure.size}${words.lure.hookStyle === "weedless" ? ", rigged weedless" : ""}`}
+      >
+        <p className="text-[15px] text-soft">{leaderWords(advice, system)}</p>
+        <ol className="mt-1 flex flex-wrap gap-x-2.5" aria-label="Colours, best first">
+          {words.lure.colours.slice(0, MOST_COLOURS).map((colour, k) => (
+            <li key={colour} className="flex items-center gap-1">
+              <Swatch colour={advice.lure.colours[k]!} />
+              {colour}
+            </li>
+          ))}
+        </ol>
+      </Part>
+      {advice.method === "float" && <ShotStrip advice={advice} system={system} />}
+      {cast.length > 0 && (
+        <Part title="Cast">
+          <p>{cast.join(" ")}</p>
+        </Part>
       )}
-      <ol className="mt-2 flex flex-wrap gap-x-4 gap-y-1" aria-label="Colours, best first">
-        {words.lure.colours.map((colour, k) => (
-          <li key={colour} className="flex items-center gap-2">
-            <Swatch colour={colour} />
-            {k + 1}. {colour}
-          </li>
-        ))}
-      </ol>
-      <h2 className="mt-4 text-lg">
-        Shot, {advice.shotting}, under a float that carries {showText(advice.capacity / 1000, "lureMass", system)}
-      </h2>
-      <DataTable columns={columns} rows={advice.shot} label="Shot on the line" />
-      <h2 className="mt-4 text-lg">Why</h2>
-      <ul className="mt-1 grid gap-1.5 text-[15px]">
-        {words.reasons.map((reason) => (
-          <li key={reason}>{reason}</li>
+      <Part title="If nothing comes">
+        <ol className="flex flex-wrap gap-x-3">
+          {changes.map((one, k) => (
+            <li key={one.code}>
+              {k + 1}. {tell(one, system)}
+            </li>
+          ))}
+        </ol>
+      </Part>
+      {second && (
+        <p className="mt-1.5 border-t border-line pt-1.5">
+          <strong>Second rod:</strong> {second}
+        </p>
+      )}
+      <ul className="mt-1.5 border-t border-line pt-1.5 text-sm leading-tight text-soft" aria-label="Mind">
+        {usual.map((text) => (
+          <li key={text}>{text}</li>
         ))}
       </ul>
-      <p className="mt-3 text-sm text-soft">
-        Float: line in equilibrium with the log profile. Lure: rules of the craft. Your own log outranks both.
-      </p>
     </section>
   );
 }
+
+const Part = ({ title, more, children }: { title: string; more?: string; children: ReactNode }) => (
+  <div className="mt-1.5 border-t border-line pt-1.5">
+    <div className="flex flex-wrap items-baseline gap-x-2">
+      <h2 className="text-lg leading-tight">{title}</h2>
+      {more && <p>{more}</p>}
+    </div>
+    {children}
+  </div>
+);

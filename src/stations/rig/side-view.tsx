@@ -1,131 +1,193 @@
 "use client";
-import type { UnitSystem } from "../../words/quantity";
-import { roughnessHeight, speedAtHeight } from "../../core/flow/profile";
+import { speedAtHeight } from "../../core/flow/profile";
 import type { Lie } from "../../core/fish/read";
-import { showText } from "../../words/quantity";
 import type { RigAdvice } from "../../core/rig/advise";
-
-const W = 560;
-const H = 380;
-const TOP = 64;
-const BOTTOM = 46;
-const PROFILE = 132;
+import type { Water } from "../../core/rig/water";
+import { showText, type UnitSystem } from "../../words/quantity";
+import { METHOD_NAMES } from "../../words/rig";
+import { BOTTOM, H, pathOf, PROFILE, type Scene, sceneOf, W } from "./scene";
+import { SideRig } from "./side-rigs";
 
 /**
- * The lie from the side, to scale: the water column with its speed profile, the bed, and the rig as it hangs in the
- * current (flowing right).
+ * The lie from the side, to scale: the water column with its speed profile, the bed, how deep one sees, the rig as it
+ * fishes, and the fish at its height. The current runs to the right.
  */
 export function SideView({
   lie,
-  rig,
-  roughness,
+  advice,
+  water,
   visibleDepth,
+  towards,
   system,
 }: {
-  lie: Lie;
-  rig: RigAdvice;
-  roughness: number;
+  lie: Pick<Lie, "depth" | "meanSpeed" | "focalHeight" | "focalSpeed">;
+  advice: RigAdvice;
+  water: Water;
   visibleDepth: number;
+  towards: 1 | -1;
   system: UnitSystem;
 }) {
-  const scale = (H - TOP - BOTTOM) / lie.depth;
-  const y = (z: number) => H - BOTTOM - z * scale;
-  const ks = roughnessHeight(roughness, lie.depth);
-  const fastest = Math.max(0.05, rig.surfaceSpeed);
-  const profile = Array.from({ length: 41 }, (_, k) => {
-    const z = (k / 40) * lie.depth;
-    return `${k === 0 ? "M" : "L"}${(20 + (speedAtHeight(lie.meanSpeed, lie.depth, ks, z) / fastest) * (PROFILE - 30)).toFixed(1)} ${y(z).toFixed(1)}`;
-  }).join("");
-  const top = rig.shape.at(-1)!;
-  const spread = Math.max(...rig.shape.map((point) => Math.abs(point.x - top.x)), 0.01);
-  // One scale for both axes, so that angles are true; a long streamer is shifted, never squeezed.
-  const floatX = Math.min(
-    W - 130,
-    Math.max(PROFILE + 70, PROFILE + 70 + (rig.shape[0]!.x < top.x ? spread * scale : 0)),
-  );
-  const x = (point: { x: number }) => floatX + (point.x - top.x) * scale;
-  const line = rig.shape
-    .map((point, k) => `${k === 0 ? "M" : "L"}${x(point).toFixed(1)} ${y(Math.max(0, point.z)).toFixed(1)}`)
-    .join("");
-  const pointAt = (below: number) =>
-    rig.shape.reduce((best, point) =>
-      Math.abs(top.s - point.s - below) < Math.abs(top.s - best.s - below) ? point : best,
-    );
-  const hook = rig.shape[0]!;
-  const seenTo = lie.depth - visibleDepth;
+  const scene = sceneOf(lie);
+  const speed = (z: number) =>
+    speedAtHeight(water.meanSpeed, water.depth, Math.min(water.bedRoughness, 0.5 * water.depth), z);
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}
       className="w-full rounded-md border border-line"
       role="img"
-      aria-label={`Side view: ${showText(lie.depth, "depth", system)} of water, float set ${showText(rig.setting, "depth", system)} to the lowest shot, bait ${showText(rig.baitHeight, "depth", system)} off the bed`}
+      aria-label={sideWords(lie, advice, system)}
     >
-      <rect x={0} y={y(lie.depth)} width={W} height={H - BOTTOM - y(lie.depth)} fill="var(--water-slow)" />
-      {seenTo > 0 && (
-        <rect x={0} y={y(seenTo)} width={W} height={H - BOTTOM - y(seenTo)} fill="black" fillOpacity={0.22} />
-      )}
-      <path
-        d={`M0 ${H - BOTTOM}${Array.from({ length: 29 }, (_, k) => `Q${k * 20 + 10} ${H - BOTTOM - 4 - 8 * Math.min(1, ks * scale * 0.05) * (k % 3 === 1 ? 1.6 : 0.7)} ${k * 20 + 20} ${H - BOTTOM}`).join("")}V${H}H0Z`}
-        fill="var(--stone)"
-      />
-      <path d={profile} fill="none" stroke="var(--water-fast)" strokeWidth={2} />
-      <path d={`M20 ${y(0)}V${y(lie.depth)}`} stroke="var(--water-fast)" strokeOpacity={0.5} />
-      {[0.25, 0.5, 0.75, 1].map((t) => {
-        const end = 20 + (speedAtHeight(lie.meanSpeed, lie.depth, ks, t * lie.depth) / fastest) * (PROFILE - 30);
-        return (
-          <path
-            key={t}
-            d={`M20 ${y(t * lie.depth)}H${end}m-5 -3 5 3-5 3`}
-            fill="none"
-            stroke="var(--water-fast)"
-            strokeOpacity={0.8}
-            strokeWidth={1.2}
-          />
-        );
-      })}
-      <path d={`M0 ${y(lie.depth)}H${W}`} stroke="var(--water-fast)" strokeWidth={1.5} />
-      <g transform={`translate(${Math.min(W - 60, floatX + 90)} ${y(lie.focalHeight + 0.05)})`}>
+      <defs>
+        <linearGradient id="column" x1="0" y1="0" x2="0" y2="1">
+          <stop offset="0" stopColor="var(--water-fast)" stopOpacity={0.34} />
+          <stop offset="0.55" stopColor="var(--water-fast)" stopOpacity={0.08} />
+          <stop offset="1" stopColor="black" stopOpacity={0.1} />
+        </linearGradient>
+      </defs>
+      <rect x={0} y={scene.surface} width={W} height={scene.bed - scene.surface} fill="var(--water-slow)" />
+      <rect x={0} y={scene.surface} width={W} height={scene.bed - scene.surface} fill="url(#column)" />
+      <SeenDepth scene={scene} visibleDepth={visibleDepth} fish={lie.focalHeight} system={system} />
+      <Bed scene={scene} roughness={water.bedRoughness} />
+      <Profile scene={scene} speed={speed} />
+      <path d={`M0 ${scene.surface}H${W}`} stroke="var(--water-fast)" strokeWidth={1.5} />
+      <Fish scene={scene} height={lie.focalHeight} />
+      <SideRig advice={advice} scene={scene} water={water} towards={towards} />
+      <Labels lie={lie} advice={advice} surface={speed(water.depth)} system={system} />
+    </svg>
+  );
+}
+
+/** What the picture shows, in words. */
+export function sideWords(lie: Pick<Lie, "depth">, advice: RigAdvice, system: UnitSystem): string {
+  const deep = showText(lie.depth, "depth", system);
+  const how =
+    advice.method === "float"
+      ? `float set ${showText(advice.setting, "depth", system)} to the lowest shot, bait ${showText(advice.baitHeight, "depth", system)} off the bed`
+      : baitWords(advice, system);
+  return `Side view: ${deep} of water, ${how}`;
+}
+
+function baitWords(advice: RigAdvice, system: UnitSystem): string {
+  const name = METHOD_NAMES[advice.method].toLowerCase();
+  if ("baitHeight" in advice) return `${name}, bait ${showText(advice.baitHeight, "depth", system)} off the bed`;
+  if (advice.method === "plug") return `plug ${showText(advice.depthReached, "depth", system)} down`;
+  if (advice.method === "spinner")
+    return `spinner ${showText(advice.tip === "low" ? advice.depthTipLow : advice.depthTipHigh, "depth", system)} down`;
+  return `${name} swept ${showText(advice.swept, "distance", system)} while it sinks`;
+}
+
+function SeenDepth({
+  scene,
+  visibleDepth,
+  fish,
+  system,
+}: {
+  scene: Scene;
+  visibleDepth: number;
+  fish: number;
+  system: UnitSystem;
+}) {
+  if (visibleDepth >= scene.depth) return null;
+  const y = scene.y(scene.depth - visibleDepth);
+  // Where the line comes near the fish and the rig on the bed its figure stands over the water.
+  const nearBed = y > scene.y(fish) - 60;
+  return (
+    <g>
+      <rect x={0} y={y} width={W} height={scene.bed - y} fill="black" fillOpacity={0.24} />
+      <path d={`M0 ${y}H${W}`} stroke="var(--water-fast)" strokeDasharray="1 7" strokeWidth={2} strokeLinecap="round" />
+      <text
+        x={nearBed ? W / 2 : W - 12}
+        y={nearBed ? 26 : y - 7}
+        textAnchor={nearBed ? "middle" : "end"}
+        className="text-[22px] sm:text-[14px]"
+        fill={nearBed ? "var(--ink)" : "var(--water-fast)"}
+      >
+        {nearBed
+          ? `seen ${showText(visibleDepth, "depth", system)} down`
+          : `seen to here, ${showText(visibleDepth, "depth", system)}`}
+      </text>
+    </g>
+  );
+}
+
+function Bed({ scene, roughness }: { scene: Scene; roughness: number }) {
+  const stone = Math.min(14, Math.max(3, 0.25 * roughness * scene.scale));
+  const stones = Array.from(
+    { length: 37 },
+    (_, k) => `Q${k * 20 + 10} ${scene.bed - stone * (k % 3 === 1 ? 1.6 : 0.8)} ${k * 20 + 20} ${scene.bed}`,
+  ).join("");
+  return <path d={`M0 ${scene.bed}${stones}V${H}H0Z`} fill="var(--stone)" />;
+}
+
+function Profile({ scene, speed }: { scene: Scene; speed: (z: number) => number }) {
+  const fastest = Math.max(0.05, speed(scene.depth));
+  const x = (z: number) => 20 + (speed(z) / fastest) * (PROFILE - 44);
+  const line = pathOf(
+    Array.from({ length: 41 }, (_, k): [number, number] => {
+      const z = (k / 40) * scene.depth;
+      return [x(z), scene.y(z)];
+    }),
+  );
+  return (
+    <g fill="none" stroke="var(--water-fast)">
+      <path d={line} strokeWidth={2} />
+      <path d={`M20 ${scene.y(0)}V${scene.y(scene.depth)}`} strokeOpacity={0.5} />
+      {[0.25, 0.5, 0.75, 1].map((t) => (
         <path
-          d="M-34 0C-20 -13 8 -13 26 0C8 13 -20 13 -34 0ZM-31 0L-48 -11V11Z"
-          transform="scale(-1 1)"
-          fill="var(--stone)"
-          stroke="var(--water-fast)"
+          key={t}
+          d={`M20 ${scene.y(t * scene.depth)}H${x(t * scene.depth).toFixed(1)}m-5 -3 5 3-5 3`}
+          strokeOpacity={0.8}
           strokeWidth={1.2}
         />
-      </g>
-      <path d={line} fill="none" stroke="var(--water-fast)" strokeWidth={1.6} />
-      <path d={`M${floatX} ${y(lie.depth) - 30}V${y(lie.depth) + 8}`} stroke="var(--ink)" strokeWidth={2} />
-      <ellipse cx={floatX} cy={y(lie.depth) + 2} rx={6} ry={13} fill="var(--ochre)" stroke="var(--paper)" />
-      {rig.shot.map((shot, k) => {
-        const at = pointAt(shot.below);
-        return (
-          <circle
-            key={k}
-            cx={x(at)}
-            cy={y(at.z) + rig.shot.slice(0, k).filter((other) => other.below === shot.below).length * 9}
-            r={2.5 + 3.2 * Math.cbrt(shot.grams * shot.count)}
-            fill="var(--paper)"
-            stroke="var(--ink)"
-          />
-        );
-      })}
-      <circle cx={x(hook)} cy={y(Math.max(0, hook.z))} r={4} fill="var(--ochre)" stroke="var(--paper)" />
+      ))}
+    </g>
+  );
+}
+
+const Fish = ({ scene, height }: { scene: Scene; height: number }) => (
+  <g transform={`translate(${W - 92} ${Math.min(scene.bed - 15, scene.y(height))})`}>
+    {/* It faces up-current, to the left. */}
+    <path
+      d="M34 0C20 -13 -8 -13 -30 0C-8 13 20 13 34 0ZM31 0L48 -11V11Z"
+      fill="var(--reed-soft)"
+      stroke="var(--water-fast)"
+      strokeWidth={1.2}
+    />
+    <circle cx={-17} cy={-3} r={2} fill="var(--water-slow)" />
+  </g>
+);
+
+function Labels({
+  lie,
+  advice,
+  surface,
+  system,
+}: {
+  lie: Pick<Lie, "depth" | "focalSpeed">;
+  advice: RigAdvice;
+  surface: number;
+  system: UnitSystem;
+}) {
+  return (
+    <>
       <g className="text-[22px] sm:text-[14px]" fill="var(--ink)">
         <text x={12} y={26}>
-          surface {showText(rig.surfaceSpeed, "speed", system)}
+          surface {showText(surface, "speed", system)} →
         </text>
-        <text x={floatX} y={26} textAnchor="middle">
-          float {showText(rig.floatSpeed, "speed", system)} →
-        </text>
+        {advice.method === "float" && (
+          <text x={W - 12} y={26} textAnchor="end">
+            float {showText(advice.floatSpeed, "speed", system)} →
+          </text>
+        )}
       </g>
       <g className="text-[22px] sm:text-[14px]" fill="var(--paper)">
-        <text x={12} y={H - 16}>
+        <text x={12} y={H - BOTTOM / 3}>
           {showText(lie.depth, "depth", system)} deep
         </text>
-        <text x={W - 12} y={H - 16} textAnchor="end">
-          bait {showText(rig.baitHeight, "depth", system)} off the bed
+        <text x={W - 12} y={H - BOTTOM / 3} textAnchor="end">
+          {showText(lie.focalSpeed, "speed", system)} at the fish
         </text>
       </g>
-    </svg>
+    </>
   );
 }

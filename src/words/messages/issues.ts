@@ -36,5 +36,7 @@ export const ISSUES: Words = {
   "ends-before-it-begins": () => "must not end before it begins",
   "no-such-stamp": () => "names an instant that the series does not have",
   "not-the-reach": () => "must be the reach's own id",
+  "measure-missing": () => "is missing for this kind of tackle",
+  "measure-foreign": () => "is no measure of this kind of tackle",
   "not-the-profile": () => "must be the profile's own id",
 };

@@ -1,3 +1,4 @@
+import { fieldWords } from "../fields";
 import type { Words } from "./say";
 
 /** Why a line of a file was refused, and what is worth knowing of a file. */
@@ -52,5 +53,7 @@ export const LINES: Words = {
   "no-place": () => "it has no place",
   "not-a-position": (p) => `${p.b}, ${p.a} is no latitude and longitude`,
   "no-value": (p) => `it has no ${p.measure}`,
+  "box-full": (p) => `no more than ${p.most} pieces are taken`,
+  "cell-measure": (p, say) => `its ${fieldWords(String(p.name))}: ${say.tell(p.why)}`,
   "impossible-depth": (p) => `a depth of ${p.value} m cannot be`,
 };

@@ -83,7 +83,12 @@ export const MODELS: Words = {
   "wrong-dimension": (p) => `“${p.unitName}” measures ${p.measures}, and ${p.wanted} is wanted.`,
   "bad-rig": (p, say) =>
     `The ${p.path ? fieldWords(String(p.path)) : "request"} is not as it should be: ${say.tell(p.issue)}.`,
-  "unsupported-method": (p) => `Only the float can be worked out so far; not yet “${p.method}”.`,
+  "bad-sink": (p, say) =>
+    `The ${p.path ? fieldWords(String(p.path)) : "request"} is not as it should be: ${say.tell(p.issue)}.`,
+  "bad-drift": (p, say) =>
+    `The ${p.path ? fieldWords(String(p.path)) : "request"} is not as it should be: ${say.tell(p.issue)}.`,
+  "landing-dry": (p) => `There is no water to land in at ${fixed(p.x, 1)}, ${fixed(p.y, 1)} m.`,
+  "no-lie-to-solve": () => "There is no lie to fish at this flow.",
   "bad-visible-depth": () => "visibleDepth must be above zero.",
   "bad-water": (p) => `${p.name} must be from ${p.low} to ${p.high}; it is ${p.value}.`,
   "float-too-small": (p) =>

@@ -1,0 +1,105 @@
+import type { Method } from "../tactics/lure-kinds";
+import { bodyWeight, dragAreaFromDrop } from "./fall";
+import { bodyMass } from "../tactics/sizes";
+import { lineDiameter } from "./lines";
+import type { OwnTackle } from "./request";
+import type { TackleItem, TackleKind } from "./tackle-item";
+
+/** Weights of each way that takes more than one. */
+const WEIGHTS: Partial<Record<Method, TackleKind>> = {
+  jig: "head",
+  "dead-bait": "head",
+  spoon: "spoon",
+  sinker: "weight",
+  "drop-shot": "weight",
+};
+/** Ways that are fished with the longest rod; others with the shortest. */
+const LONG: readonly Method[] = ["float", "drift"];
+
+/**
+ * What of a box goes into one way of fishing in water of a depth, m: what there is none of is left to what is usual.
+ */
+export function tackleFor(method: Method, depth: number, box: readonly TackleItem[]): OwnTackle {
+  const own = box.filter((item) => item.deleted !== true && item.count !== 0);
+  const of = (kind: TackleKind) => own.filter((item) => item.kind === kind);
+  const rods = of("rod")
+    .map(({ length }) => length!)
+    .sort((a, b) => a - b);
+  const rod = LONG.includes(method) ? rods.at(-1) : rods[0];
+  const [line] = of("line");
+  const [leader] = of("leader").filter(({ length }) => length !== undefined);
+  const [reel] = of("reel");
+  const weights = WEIGHTS[method] === undefined ? [] : of(WEIGHTS[method]);
+  return {
+    ...(rod !== undefined && { rodLength: rod }),
+    ...(reel && { perTurn: reel.perTurn }),
+    ...(leader && { leader: Math.min(3, Math.max(0.1, leader.length!)) }),
+    ...(line && lineOfBox(line)),
+    ...(weights.length > 0 && { heads: weights.map(({ grams }) => grams!), ...metalOf(weights) }),
+    ...(method === "float" && floatOf(of("float"), of("shot"))),
+    ...(method === "drift" && shotOf(of("shot"))),
+    ...(method === "plug" && plugOf(of("plug"), depth)),
+    ...(method === "spinner" && spinnerOf(of("spinner"))),
+    ...((method === "jig" || method === "spoon") && dropOf(of(method === "jig" ? "body" : "spoon"))),
+  };
+}
+
+const lineOfBox = ({ material = "mono", test, diameter }: TackleItem): OwnTackle => ({
+  lineMaterial: material,
+  lineTest: test,
+  lineDiameter: diameter ?? lineDiameter(material, test!),
+});
+
+/** Metal of what there is most of. */
+function metalOf(items: readonly TackleItem[]): Pick<OwnTackle, "metal"> {
+  const metal = items.find((item) => item.metal !== undefined)?.metal;
+  return metal ? { metal } : {};
+}
+
+/** Sizes of shot by the angler's own names, with how many there are. */
+const shotOf = (shot: readonly TackleItem[]): OwnTackle =>
+  shot.length === 0
+    ? {}
+    : {
+        shot: shot.map(({ name, grams, count }) => ({
+          size: name.slice(0, 20),
+          grams: grams!,
+          ...(count !== null && { count: Math.min(999, count) }),
+        })),
+        ...metalOf(shot),
+      };
+
+/** The lightest float there is. */
+function floatOf(floats: readonly TackleItem[], shot: readonly TackleItem[]): OwnTackle {
+  const [float] = [...floats].sort((a, b) => a.capacity! - b.capacity!);
+  return {
+    ...shotOf(shot),
+    ...(float && {
+      floats: floats.map(({ capacity, length }) => ({ capacity: capacity!, ...(length !== undefined && { length }) })),
+    }),
+  };
+}
+
+/** The plug whose depth comes nearest to a third more than the water's: it must touch on a shorter line. */
+function plugOf(plugs: readonly TackleItem[], depth: number): OwnTackle {
+  const [plug] = [...plugs].sort((a, b) => Math.abs(a.dives! - 1.3 * depth) - Math.abs(b.dives! - 1.3 * depth));
+  if (!plug) return {};
+  const { grams, dives, buoyancy = 0.1 * plug.grams!, least = 0.4, best = 0.9, length } = plug;
+  return { plug: { grams: grams!, dives: dives!, buoyancy, least, best, ...(length !== undefined && { length }) } };
+}
+
+function spinnerOf([spinner]: readonly TackleItem[]): OwnTackle {
+  if (!spinner) return {};
+  const { grams, least, blade = 2 } = spinner;
+  return { spinner: { grams: grams!, least: least ?? 0.3 + 0.04 * Math.min(5, blade) } };
+}
+
+/** Drag of the dressing from a timed drop, where one was made. */
+function dropOf(items: readonly TackleItem[]): OwnTackle {
+  const timed = items.find(({ drop }) => drop !== undefined);
+  if (!timed?.drop) return {};
+  const { drop, kind, length } = timed;
+  const dressing = kind === "body" ? bodyWeight(timed.grams ?? bodyMass(length!), 1100) : 0;
+  const dragArea = dragAreaFromDrop({ grams: drop.grams, metal: drop.metal, dressing }, drop);
+  return dragArea === undefined ? {} : { dragArea: Math.min(0.05, dragArea) };
+}

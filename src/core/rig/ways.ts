@@ -1,0 +1,196 @@
+import type { CastWays } from "../approach/cast-line";
+import { drillOf } from "../approach/drill";
+import type { School } from "../approach/stands";
+import type { Species } from "../fish/species-schema";
+import type { Field } from "../flow/grid";
+import { InputError } from "../quantity/fault";
+import { type Message, message } from "../quantity/message";
+import { familyOf, METHODS_FOR } from "../tactics/family";
+import type { Method } from "../tactics/lure-kinds";
+import type { MainCurrent } from "../water/main-current";
+import { adviseFor, CAST, lineOf, parseRigRequest, type RigAdvice, type RigRequest, tipOver } from "./advise";
+import { type Behaviour, behaviourOf } from "./behaviour";
+import { type SolvedCast, solveCast } from "./cast-solver";
+import { fasterUnder } from "./line-bow";
+import { reelSpeed } from "./reel";
+import { snagChance } from "./snag";
+import { strikeZone } from "./strike-zone";
+import type { Fish } from "./zones";
+
+/** A place to cast from. */
+export interface CastFrom {
+  school: School;
+  at: readonly [number, number];
+}
+
+export interface WaysQuestion {
+  field: Field;
+  species: Species;
+  fish: Fish;
+  /** Where the angler stands first. */
+  stands: readonly CastFrom[];
+  ways: CastWays;
+  main: MainCurrent;
+  /** The request for a method, in the water of the lie. */
+  request: (method: Method, distance: number) => RigRequest;
+  /** Ways that the angler likes, best first. */
+  liked: readonly Method[];
+}
+
+/** One way to fish a lie: its rig, its cast, and what that is worth. */
+export interface Way {
+  method: Method;
+  school: School;
+  from: readonly [number, number];
+  advice: RigAdvice;
+  cast: Omit<SolvedCast, "behaviour">;
+  /** Share of the drift's points on the stones. */
+  touch: number;
+  snags: number;
+  /** Water under the line that is faster than where the lure is. */
+  faster: { at: number; speed: number } | null;
+}
+
+/** Why a way is not among them. */
+export interface NoWay {
+  method: Method;
+  why: Message;
+}
+
+/** A spoon is for deep water, m. Common practice, no source. */
+const SPOON_DEPTH = 1.5;
+/** Mends that a hand makes in one drift. Common practice, no source. */
+const MENDS = 3;
+/** A cast at most, m; ways within a tenth of each other are put by what the angler likes. */
+const FARTHEST = 16;
+const ALIKE = 0.9;
+/** Line within the rod's reach is held off the water: its length and a half metre of arm, m. */
+const ARM = 0.5;
+/** Changes of a float's setting, m, and hold-backs that are tried. */
+const SETTINGS = [0.1, -0.1];
+const HOLDS = [0.1, 0.2, 0.3];
+
+/**
+ * Every way that suits the fish, each solved from the stand: by the seconds near the fish that are sure, less what
+ * snags take; those that are nearly alike by what the angler likes.
+ */
+export function waysFor(question: WaysQuestion): { ways: Way[]; without: NoWay[] } {
+  const methods = METHODS_FOR[familyOf(question.request("float", CAST).species)];
+  const found: Way[] = [];
+  const without: NoWay[] = [];
+  for (const method of methods) {
+    try {
+      if (method === "spoon" && question.request(method, CAST).water.depth < SPOON_DEPTH) {
+        without.push({ method, why: message("spoon-shallow") });
+        continue;
+      }
+      // Spinners are worked from either side; others from where the angler stands, or else from where they can be.
+      const ways: Way[] = [];
+      for (const stand of question.stands) {
+        const way = method === "spinner" || ways.length === 0 ? wayFrom(question, method, stand) : undefined;
+        if (way) ways.push(way);
+      }
+      if (ways.length === 0) without.push({ method, why: message("no-cast") });
+      found.push(...ways);
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      without.push({ method, why: error.fault });
+    }
+  }
+  return { ways: ordered(found, question.liked), without };
+}
+
+export const worth = ({ cast, snags }: Way): number => (0.5 * (cast.seconds + cast.robust) || 0) * (1 - snags);
+
+function ordered(ways: readonly Way[], liked: readonly Method[]): Way[] {
+  const left = [...ways].sort((a, b) => worth(b) - worth(a));
+  const out: Way[] = [];
+  const likes = ({ method }: Way) => {
+    const at = liked.indexOf(method);
+    return at < 0 ? liked.length : at;
+  };
+  while (left.length > 0) {
+    const most = worth(left[0]!);
+    const alike = left.filter((way) => worth(way) >= ALIKE * most);
+    const next = alike.reduce((best, way) => (likes(way) < likes(best) ? way : best));
+    out.push(next);
+    left.splice(left.indexOf(next), 1);
+  }
+  return out;
+}
+
+/** One method from one stand; undefined where no line from there is clear. */
+export function wayFrom(question: WaysQuestion, method: Method, stand: CastFrom): Way | undefined {
+  const { field, fish, species, main, ways } = question;
+  const distance = Math.hypot(fish.x - stand.at[0], fish.y - stand.at[1]);
+  const asked = parseRigRequest(question.request(method, Math.max(1, distance)));
+  const advice = adviseFor(asked, species);
+  const rod = asked.tackle.rodLength ?? advice.line.rod;
+  const options = {
+    advice,
+    water: asked.water,
+    lineDiameter: asked.tackle.lineDiameter ?? lineOf(asked.tackle, advice.line),
+    distance,
+    tipHeight: tipOver(rod),
+    soaks: drillOf(asked.species) === "soak",
+    reel: reelSpeed(asked.tackle),
+  };
+  const base = { behaviour: behaviourOf(options) };
+  const cast = solveCast({
+    field,
+    fish,
+    zone: strikeZone(species, asked.water),
+    from: stand.at,
+    ways,
+    main,
+    rodReach: rod + ARM,
+    mends: MENDS,
+    behaviours: advice.method === "float" ? floatsOf(advice, options, base) : [base],
+    range: advice.method === "float" ? Math.min(FARTHEST, advice.seenTo) : FARTHEST,
+  });
+  if (!cast) return undefined;
+  const { behaviour, ...solved } = cast;
+  const { path } = cast.drift;
+  return {
+    method,
+    school: stand.school,
+    from: stand.at,
+    advice: advice.method === "float" ? refloated(asked, species, cast) : advice,
+    cast: solved,
+    touch: path.reduce((sum, { touch }) => sum + touch, 0) / Math.max(1, path.length),
+    snags: snagChance(cast.drift, {
+      snags: asked.water.snags,
+      weed: asked.water.weed,
+      bedRoughness: asked.water.bedRoughness,
+      grams: gramsOf(advice),
+      weedless: advice.lure.hookStyle === "weedless",
+    }),
+    faster: fasterUnder(field, stand.at, cast.landing, rod + ARM) ?? null,
+  };
+}
+
+function floatsOf(
+  advice: RigAdvice & { method: "float" },
+  options: Parameters<typeof behaviourOf>[0],
+  base: { behaviour: Behaviour },
+) {
+  const { setting, holdBack } = advice;
+  const at = (change: { setting: number; holdBack: number }) => ({
+    behaviour: behaviourOf({ ...options, ...change }),
+    ...change,
+  });
+  return [
+    { ...base, setting, holdBack },
+    ...SETTINGS.filter((by) => setting + by > 0.15).map((by) => at({ setting: setting + by, holdBack })),
+    ...HOLDS.filter((hold) => Math.abs(hold - holdBack) > 0.04).map((hold) => at({ setting, holdBack: hold })),
+  ];
+}
+
+/** The float's advice at the setting and hold-back that its cast was solved with. */
+function refloated(asked: ReturnType<typeof parseRigRequest>, species: Species, cast: SolvedCast): RigAdvice {
+  return adviseFor({ ...asked, style: { ...asked.style, holdBack: cast.holdBack, setting: cast.setting } }, species);
+}
+
+/** What goes along the bed, g. */
+const gramsOf = (advice: RigAdvice): number =>
+  "grams" in advice ? advice.grams : "head" in advice ? advice.head.grams : "plug" in advice ? advice.plug.grams : 1;

@@ -1,0 +1,117 @@
+import type { Phase } from "../fish/phases";
+import type { Light } from "../gauge/light";
+
+/** Ways of fishing that are worked out. */
+export const METHODS = [
+  "float",
+  "drift",
+  "sinker",
+  "drop-shot",
+  "dead-bait",
+  "jig",
+  "spoon",
+  "plug",
+  "spinner",
+] as const;
+export type Method = (typeof METHODS)[number];
+
+/** Baits first, then lures. */
+export const LURE_CATEGORIES = [
+  "natural-bait",
+  "worm",
+  "floated-worm",
+  "egg-bait",
+  "cut-fish",
+  "whole-fish",
+  "small-jig",
+  "curl-tail",
+  "paddle-tail",
+  "tube",
+  "finesse-worm",
+  "spoon",
+  "plug",
+  "spinner",
+] as const;
+export type LureCategory = (typeof LURE_CATEGORIES)[number];
+
+/** Baits on a hook, by the piece. */
+export const BAITS = [
+  "whole-worm",
+  "half-worm",
+  "grub-or-nymph",
+  "egg-cluster",
+  "fish-piece",
+  "whole-bait-fish",
+] as const;
+export type BaitPiece = (typeof BAITS)[number];
+
+/**
+ * Size of a jig head, kg, and of its body, m; of a hook with what is on it; of a blade by its number; of a lure by
+ * mass,
+ * kg; of a body or a plug by length, m.
+ */
+export type LureSize =
+  | { head: number; body: number }
+  | { hook: number; bait: BaitPiece }
+  | { blade: number; mass: number }
+  | { mass: number }
+  | { length: number };
+
+/** Always words; a swatch only repeats them. */
+export const COLOURS = [
+  "black",
+  "brown",
+  "green",
+  "pink",
+  "chartreuse",
+  "orange",
+  "natural",
+  "white",
+  "translucent",
+  "two-tone",
+  "red",
+  "gold",
+  "silver",
+  "crayfish",
+  "bait-fish",
+] as const;
+export type Colour = (typeof COLOURS)[number];
+
+/** What is seen of the fish's food: under the stones, along the edge. */
+export const PREY = ["none", "insects", "crayfish", "bait-fish", "worms"] as const;
+export type Prey = (typeof PREY)[number];
+
+export const SNAGS = ["none", "some", "many"] as const;
+export type Snags = (typeof SNAGS)[number];
+
+/** In coloured water: dark first, or bright straight away. */
+export const COLOUR_SCHOOLS = ["dark-first", "bright-first"] as const;
+export type ColourSchool = (typeof COLOUR_SCHOOLS)[number];
+
+/** Everything that the choice of a lure hangs on. */
+export interface LureWater {
+  /** Id of the fish that ships. */
+  species?: string;
+  method?: Method;
+  /** m */
+  visibleDepth: number;
+  /** degC */
+  temperature: number;
+  light: Light;
+  phase?: Phase;
+  prey?: Prey;
+  /** Length of the bait fish seen, m. */
+  preyLength?: number;
+  snags?: Snags;
+  weed?: boolean;
+  /** A hard day: nothing comes, or comes short. */
+  tough?: boolean;
+  school?: ColourSchool;
+}
+
+/** What a lure is to the water: mass, g, density, kg/m3, and the ball that drags like it, m. */
+export interface LureBody {
+  grams: number;
+  density: number;
+  diameter: number;
+}

@@ -1,0 +1,63 @@
+import type { Lie } from "../core/fish/read";
+import type { School, Stand } from "../core/approach/stands";
+import type { BoatStand } from "../core/approach/boat";
+import type { Field } from "../core/flow/grid";
+import { type CastFrom, type NoWay, type Way, waysFor } from "../core/rig/ways";
+import type { Method } from "../core/tactics/lure";
+import { mainCurrent } from "../core/water/main-current";
+import type { Conditions } from "./conditions";
+import { keyOf } from "./key";
+import type { ReachReading, ReadingRequest } from "./reading";
+import { type OwnTackle, type RigFor, rigRequest } from "./rig";
+
+/** Fifth stage: every way to fish a lie, each with its rig and its cast, from where one can stand. */
+export interface WaysRequest {
+  lie: Lie;
+  reading: ReadingRequest;
+  conditions: Pick<Conditions, "visibleDepth" | "temperature" | "light">;
+  /** Id of the fish that ships. */
+  base: string;
+  phase: RigFor["phase"];
+  stands: readonly CastFrom[];
+  own: OwnTackle;
+  liked: readonly Method[];
+}
+
+export interface Ways {
+  ways: Way[];
+  without: NoWay[];
+}
+
+export const waysKey = (reading: string, { lie, stands, own, liked, base, phase, conditions }: WaysRequest): string =>
+  keyOf("ways", reading, lie.x, lie.y, stands, own, liked, base, phase ?? null, conditions);
+
+/** Where to cast from: the stand of the school that the angler follows first, a boat where it is asked for. */
+export function castsFrom(
+  stands: readonly Stand[],
+  boat: BoatStand | undefined,
+  school: School | "from-boat",
+): CastFrom[] {
+  const banks = [...stands]
+    .sort((a, b) => Number(b.school === school) - Number(a.school === school))
+    .map(({ school: of, x, y }): CastFrom => ({ school: of, at: [x, y] }));
+  return school === "from-boat" && boat ? [{ school: "from-above", at: [boat.x, boat.y] }, ...banks] : banks;
+}
+
+export function waysOf(field: Field, reading: ReachReading, request: WaysRequest): Ways {
+  const { lie, conditions, base, phase, own, stands, liked } = request;
+  const { species, features = [] } = request.reading;
+  return waysFor({
+    field,
+    species,
+    fish: lie,
+    stands,
+    ways: {
+      field,
+      features,
+      others: reading.lies.filter((one) => one.x !== lie.x || one.y !== lie.y).flatMap((one) => [one, ...one.others]),
+    },
+    main: mainCurrent(field),
+    request: (method, distance) => rigRequest(field, lie, conditions, base, { method, distance, phase, features }, own),
+    liked,
+  });
+}

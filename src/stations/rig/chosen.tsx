@@ -1,0 +1,133 @@
+"use client";
+import type { Lie } from "../../core/fish/read";
+import type { Field } from "../../core/flow/grid";
+import { roughnessHeight } from "../../core/flow/profile";
+import { message } from "../../core/quantity/message";
+import { nextChanges } from "../../core/rig/next-changes";
+import { secondRod } from "../../core/rig/second-rod";
+import { strikeZone } from "../../core/rig/strike-zone";
+import type { Numbered } from "../../scenario/lie-identity";
+import { roughnessAt } from "../../scenario/rig";
+import type { ScenarioView } from "../../state/scenario/use-scenario";
+import { useSettings } from "../../state/settings";
+import { FaultNote } from "../../widgets/fault-note";
+import { castLines, setWords, wayName } from "../../words/cast";
+import { tell, tellFault } from "../../words/messages";
+import { inSentence } from "../../words/text";
+import { DriftView } from "./drift-view";
+import { LieHead } from "./lie-head";
+import { RigCard } from "./rig-card";
+import { SeenPanel } from "./seen-panel";
+import { SideView } from "./side-view";
+import { TackleBox } from "./tackle-box";
+import { type Rigging, useRigging } from "./use-rigging";
+import { WaysTable } from "./ways-table";
+
+/** The chosen lie of a reading, the ways to fish it, and the rig of one of them. */
+export function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered<Lie>; shown: Field }) {
+  const rigging = useRigging(view, lie);
+  const { advice, way, ways, box } = rigging;
+  const { conditions, fish, living } = view;
+  const system = useSettings((settings) => settings.system);
+  const water = {
+    depth: lie.depth,
+    meanSpeed: lie.meanSpeed,
+    bedRoughness: roughnessHeight(roughnessAt(shown, lie), lie.depth),
+  };
+  return (
+    <>
+      <LieHead view={view} lie={lie} shown={shown} />
+      <Faults rigging={rigging} />
+      <div className="grid gap-x-8 gap-y-5 lg:grid-cols-[1.45fr_1fr]">
+        <div className="order-last min-w-0 lg:order-none print:hidden">
+          {advice && (
+            <>
+              <SideView
+                lie={lie}
+                advice={advice}
+                water={water}
+                visibleDepth={conditions.visibleDepth}
+                towards={way?.school === "from-above" ? -1 : 1}
+                system={system}
+              />
+              <p className="mt-1 mb-4 text-sm text-soft">
+                To scale, the current to the right: its speed from bed to surface, the rig, and the fish at its height.
+              </p>
+            </>
+          )}
+          {way && ways.value && <WaysTable ways={ways.value.ways} without={ways.value.without} chosen={way} />}
+          {way && (
+            <DriftView
+              key={`${way.method}${way.cast.landing.join()}`}
+              way={way}
+              lie={lie}
+              field={shown}
+              zone={strikeZone(living.species, conditions)}
+            />
+          )}
+        </div>
+        <div>
+          {advice ? (
+            <>
+              <RigCard
+                advice={advice}
+                cast={castOf(rigging, lie, system)}
+                changes={nextChanges(advice)}
+                second={secondOf(rigging, system)}
+                system={system}
+              />
+              <Why reasons={advice.reasons.map((one) => tell(one, system))} />
+            </>
+          ) : (
+            <p role="status" className="p-6 text-soft">
+              {rigging.rig.fault || ways.fault ? "" : "Working out every way to fish it …"}
+            </p>
+          )}
+        </div>
+      </div>
+      <SeenPanel />
+      {box && <TackleBox box={box} base={fish.base} fish={fish.name} />}
+    </>
+  );
+}
+
+function Faults({ rigging: { ways, rig, approach } }: { rigging: Rigging }) {
+  const system = useSettings((settings) => settings.system);
+  const stage = [approach, ways, rig].find(({ fault }) => fault !== undefined);
+  if (!stage?.fault) return null;
+  return (
+    <FaultNote
+      message={tellFault(stage.fault, system)}
+      todo="Change the tackle, or pick another lie."
+      onRetry={stage.retry}
+    />
+  );
+}
+
+/** Where to stand, where it lands and what the hand does; why there is no cast, where there is none. */
+function castOf({ way, approach, ways }: Rigging, lie: Lie, system: Parameters<typeof castLines>[2]): string[] {
+  if (approach.value?.left) return ["▲ The river is to be left now: no cast is given."];
+  if (!way) return ways.value ? [tell(message("no-cast"), system)] : [];
+  const stand = approach.value?.stands.find(({ x, y }) => x === way.from[0] && y === way.from[1]);
+  return castLines(way, lie, system, stand?.whereabouts);
+}
+
+function secondOf({ way, ways }: Rigging, system: Parameters<typeof castLines>[2]): string | undefined {
+  const second = way && ways.value && secondRod(ways.value.ways, way);
+  return second && `${wayName(second)}: ${inSentence(setWords(second, system))}`;
+}
+
+const Why = ({ reasons }: { reasons: readonly string[] }) => (
+  <details className="mt-3 print:hidden">
+    <summary className="min-h-11 cursor-pointer py-2 text-lg font-semibold">Why</summary>
+    <ul className="grid gap-1.5 text-[15px]">
+      {reasons.map((reason) => (
+        <li key={reason}>{reason}</li>
+      ))}
+    </ul>
+    <p className="mt-2 text-sm text-soft">
+      Rig: forces in equilibrium in the log profile, and drifts through the solved water. Lure: rules of the craft. Your
+      own log outranks both.
+    </p>
+  </details>
+);

@@ -1,0 +1,133 @@
+import { z } from "zod";
+import { measureOf } from "../../core/formats/tackle-csv";
+import { DENSITY, type Metal } from "../../core/rig/drag";
+import {
+  KIND_MEASURES,
+  type Measure,
+  MEASURES,
+  TACKLE_KINDS,
+  type TackleDraft,
+  type TackleItem,
+  type TackleKind,
+} from "../../core/rig/tackle-item";
+import { tell } from "../../words/messages";
+import { entryText, figureText, type UnitSystem } from "../../words/quantity";
+import { hookText } from "../../words/rig";
+import { MEASURE_KINDS, MEASURE_NAMES } from "../../words/tackle";
+
+export const measuresOf = (kind: TackleKind): readonly Measure[] => [
+  ...KIND_MEASURES[kind].need,
+  ...KIND_MEASURES[kind].may,
+];
+
+/** Kinds whose fall can be timed. */
+export const DROPPED: readonly TackleKind[] = ["body", "spoon"];
+
+/** Fields of a piece, as texts. */
+export type PieceEntries = {
+  kind: string;
+  name: string;
+  count: string;
+  metal: string;
+  dropGrams: string;
+  dropDepth: string;
+  dropSeconds: string;
+} & Record<Measure, string>;
+
+const textOf = (item: TackleItem, name: Measure, system: UnitSystem): string => {
+  const value = item[name];
+  if (value === undefined) return "";
+  if (name === "hook") return hookText(value);
+  if (name === "grams" || name === "capacity" || name === "buoyancy") return `${figureText(value, 2, false)} g`;
+  if (name === "diameter") return `${figureText(value * 1000, 2, false)} mm`;
+  if (name === "blade" || name === "density") return figureText(value, 0, false);
+  return entryText(value, MEASURE_KINDS[name] ?? "depth", system);
+};
+
+export function pieceEntries(item: TackleItem | undefined, kind: TackleKind, system: UnitSystem): PieceEntries {
+  const measures = Object.fromEntries(
+    (Object.keys(MEASURES) as Measure[]).map((name) => [name, item ? textOf(item, name, system) : ""]),
+  ) as Record<Measure, string>;
+  return {
+    kind,
+    name: item?.name ?? "",
+    count: item ? (item.count === null ? "" : String(item.count)) : "1",
+    metal: item?.metal ?? "tin",
+    dropGrams: item?.drop ? `${figureText(item.drop.grams, 2, false)} g` : "",
+    dropDepth: item?.drop ? entryText(item.drop.depth, "depth", system) : "",
+    dropSeconds: item?.drop ? figureText(item.drop.seconds, 1, false) : "",
+    ...measures,
+  };
+}
+
+/** A bare number of a field, in the reader's system: what the tackle's own parser wants is a unit beside it. */
+const withUnit = (text: string, name: Measure, system: UnitSystem): string =>
+  system === "us" && /^[\d.,\s/]+$/.test(text) && US_UNITS[name] ? `${text} ${US_UNITS[name]}` : text;
+const US_UNITS: Partial<Record<Measure, string>> = {
+  length: "ft",
+  perTurn: "ft",
+  dives: "ft",
+  test: "lb",
+  least: "ft/s",
+  best: "ft/s",
+};
+
+/** From the fields to a piece, or what is wrong, each at its field. */
+export const pieceSchema = (system: UnitSystem) =>
+  z.record(z.string(), z.string()).transform((given, context): TackleDraft => {
+    const entries = given as PieceEntries;
+    const fault = (path: string, text: string) => context.addIssue({ code: "custom", path: [path], message: text });
+    const kind = TACKLE_KINDS.find((one) => one === entries.kind)!;
+    const draft: TackleDraft = { kind, name: entries.name.trim(), count: null };
+    if (draft.name === "" || draft.name.length > 60) fault("name", "Give it a name of at most 60 letters.");
+    if (entries.count.trim() !== "") {
+      const count = Number(entries.count);
+      if (!Number.isInteger(count) || count < 0 || count > 9999) fault("count", "A whole number from 0 to 9999.");
+      else draft.count = count;
+    }
+    for (const name of measuresOf(kind))
+      takeMeasure(entries, name, KIND_MEASURES[kind].need.includes(name), draft, system, fault);
+    if (METALLED.includes(kind)) draft.metal = entries.metal as Metal;
+    takeDrop(entries, draft, system, fault);
+    return draft;
+  });
+
+/** Kinds that are of a metal. */
+export const METALLED: readonly TackleKind[] = ["shot", "weight", "head"];
+export const METALS = Object.keys(DENSITY) as Metal[];
+
+type Fault = (path: string, text: string) => void;
+
+function takeMeasure(
+  entries: PieceEntries,
+  name: Measure,
+  needed: boolean,
+  draft: TackleDraft,
+  system: UnitSystem,
+  fault: Fault,
+): void {
+  const text = entries[name].trim();
+  if (text === "") {
+    if (needed) fault(name, `${MEASURE_NAMES[name]} is wanted.`);
+    return;
+  }
+  const value = measureOf(name, withUnit(text, name, system));
+  if (typeof value !== "number") return fault(name, tell(value, system));
+  const bounded = MEASURES[name].safeParse(value);
+  if (!bounded.success) return fault(name, "That is more, or less, than there is.");
+  draft[name] = value;
+}
+
+/** A timed drop: all three of its fields, or none. */
+function takeDrop(entries: PieceEntries, draft: TackleDraft, system: UnitSystem, fault: Fault): void {
+  if (!DROPPED.includes(draft.kind)) return;
+  const texts = [entries.dropGrams, entries.dropDepth, entries.dropSeconds].map((text) => text.trim());
+  if (texts.every((text) => text === "")) return;
+  const grams = measureOf("grams", texts[0]!);
+  const depth = measureOf("dives", withUnit(texts[1]!, "dives", system));
+  const seconds = Number(texts[2]!.replace(",", "."));
+  if (typeof grams !== "number") return fault("dropGrams", "Give the head that it fell with.");
+  if (typeof depth !== "number" || depth < 0.3 || depth > 30) return fault("dropDepth", "Give the depth that it fell.");
+  if (!(seconds >= 0.2 && seconds <= 120)) return fault("dropSeconds", "Give the seconds that it took.");
+  draft.drop = { grams, metal: entries.metal as Metal, depth, seconds };
+}

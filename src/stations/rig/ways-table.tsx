@@ -1,0 +1,107 @@
+"use client";
+import type { NoWay, Way } from "../../core/rig/ways";
+import { useSettings } from "../../state/settings";
+import { setWords, snagWords, wayName } from "../../words/cast";
+import { tell } from "../../words/messages";
+import { figureText } from "../../words/quantity";
+import { METHOD_NAMES } from "../../words/rig";
+import { count } from "../../words/text";
+
+/** Every way to fish the lie, by the seconds that it keeps the bait near the fish. Pressing one takes it. */
+export function WaysTable({ ways, without, chosen }: { ways: readonly Way[]; without: readonly NoWay[]; chosen: Way }) {
+  const { system, set } = useSettings();
+  const most = Math.max(...ways.map(({ cast }) => cast.seconds), 0.1);
+  return (
+    <section aria-label="Ways to fish this lie">
+      <h2 className="mb-1 text-lg">Ways to fish this lie</h2>
+      <table className="w-full text-left" data-testid="ways">
+        <thead>
+          <tr className="border-b-2 border-ink text-sm text-soft">
+            <th scope="col" className="py-1.5 pr-3 font-normal">
+              Way
+            </th>
+            <th scope="col" className="hidden py-1.5 pr-3 font-normal sm:table-cell">
+              Set
+            </th>
+            <th scope="col" className="py-1.5 pr-3 font-normal">
+              Seconds near the fish, a cast
+            </th>
+            <th scope="col" className="py-1.5 font-normal">
+              On the bottom, snags
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {ways.map((way) => {
+            const own = way === chosen;
+            return (
+              <tr
+                key={`${way.method}${way.school}`}
+                className={`border-b border-line ${own ? "bg-ochre-soft" : ""}`}
+                aria-current={own ? "true" : undefined}
+              >
+                <th scope="row" className="pr-3 font-semibold">
+                  <button
+                    type="button"
+                    aria-pressed={own}
+                    className="min-h-11 w-full px-2 text-left underline decoration-1 underline-offset-4"
+                    onClick={() => set({ method: way.method, ...(way.method === "spinner" && { school: way.school }) })}
+                  >
+                    {wayName(way)}
+                  </button>
+                </th>
+                <td className="hidden pr-3 sm:table-cell">{setWords(way, system)}</td>
+                <td className="pr-3">
+                  <span className="flex items-center gap-2">
+                    <span
+                      aria-hidden
+                      className="inline-block h-2.5 bg-reed"
+                      style={{ width: `${(55 * way.cast.seconds) / most}%` }}
+                    />
+                    {figureText(way.cast.seconds, 1)}
+                  </span>
+                </td>
+                <td className="py-1 text-[15px] leading-tight">
+                  {touchWords(way)} · {snagWords(way.snags)}
+                  <span className="block text-sm text-soft">{handWords(way)}</span>
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-1 text-sm text-soft">
+        Drifts played through the water of now, each from its best landing; the order holds with all speeds a fifth
+        slower or faster. Snags: a rule of thumb.
+      </p>
+      {without.length > 0 && (
+        <ul className="mt-1 text-sm text-soft">
+          {without.map(({ method, why }) => (
+            <li key={method}>
+              {METHOD_NAMES[method]}: {tell(why, system)}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** Share of the drift on the bottom, as an angler counts. */
+function touchWords({ touch }: Way): string {
+  if (touch < 0.02) return "never";
+  if (touch < 0.4) return `1 in ${figureText(1 / touch, 0)}`;
+  return touch < 0.6 ? "half" : touch < 0.9 ? "mostly" : "all along";
+}
+
+/** What it asks of the hand. */
+function handWords({ advice, cast, school }: Way): string {
+  if (advice.method === "spinner" || advice.method === "plug") {
+    const turns = advice.method === "plug" ? advice.turns : advice[school === "from-below" ? "up" : "down"].turns;
+    return turns < 0.05 ? "hold it" : `${figureText(turns, 1)} turns a second`;
+  }
+  if ("holds" in advice && advice.method !== "drift") return advice.holds ? "let it lie" : "it rolls";
+  if (advice.method === "jig" || advice.method === "spoon") return "lift and drop";
+  const held = advice.method === "float" && advice.holdBack > 0 ? "hold back, " : "";
+  return `${held}${cast.mends === 0 ? "no mend" : count(cast.mends, "mend")}`;
+}
