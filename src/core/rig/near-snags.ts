@@ -4,6 +4,8 @@ import type { Snags } from "../tactics/lure-kinds";
 
 /** What of a reach's own objects is near enough to be caught on, m. Common practice, no source. */
 const NEAR = 3;
+/** Points looked at on the way there: closer together than a log is thick. */
+const RINGS = Array.from({ length: 8 }, (_, k) => (k + 1) / 8);
 
 /** Snags and weed about a place, from what stands and lies in the reach: wood and jams, patches of weed or wood. */
 export function snagsNear(
