@@ -27,7 +27,5 @@ export function snagsNear(
 const isNear = (feature: Feature, x: number, y: number): boolean =>
   within(feature, x, y) < 1 ||
   Array.from({ length: 16 }, (_, k) => (k * Math.PI) / 8).some((angle) =>
-    [0.5, 1].some(
-      (share) => within(feature, x + NEAR * share * Math.cos(angle), y + NEAR * share * Math.sin(angle)) < 1,
-    ),
+    RINGS.some((share) => within(feature, x + NEAR * share * Math.cos(angle), y + NEAR * share * Math.sin(angle)) < 1),
   );
