@@ -23,6 +23,7 @@ import { readWater } from "../../src/core/fish/read";
 import { speciesById } from "../../src/core/fish/species";
 import { threadCrew } from "../../cli/crew";
 import { schemeInC } from "./beside-c";
+import { timeRigs } from "./rigs";
 import { unseenBeds } from "./unseen";
 
 const reach = checkReach({
@@ -183,7 +184,10 @@ for (const cell of [1, 0.5]) {
   const cold = settle(grid, 12);
   const both = settle(grid, 12, undefined, threadCrew(2));
   const warm = settle(grid, 14, cold.field);
-  if (cell === 0.5) readings(cold.field);
+  if (cell === 0.5) {
+    readings(cold.field);
+    timeRigs(cold.field, reach);
+  }
   say(
     `  cold in ${cold.seconds.toFixed(1)} s on one thread, ${both.seconds.toFixed(1)} s on two (${cold.field.verdict}; wanted ${cell === 1 ? 0.8 : 6}), first picture ${cold.first.toFixed(1)} s; a neighbouring flow in ${warm.seconds.toFixed(1)} s (${warm.field.verdict})`,
   );

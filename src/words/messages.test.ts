@@ -3,6 +3,7 @@ import { join } from "node:path";
 import { InputError } from "../core/quantity/fault";
 import { message } from "../core/quantity/message";
 import { tell, tellFault, WORDS } from "./messages";
+import "./rig";
 
 const root = join(__dirname, "..", "..");
 const sources = ["src", "cli"].flatMap((folder) =>

@@ -7,12 +7,23 @@ import { ISSUES } from "./messages/issues";
 import { LINES } from "./messages/lines";
 import { MODELS } from "./messages/models";
 import { READING } from "./messages/reading";
-import { LURE } from "./messages/lure";
-import { RIG } from "./messages/rig";
 import { sayIn, type Words } from "./messages/say";
 
-/** Every sentence, by the code of what it says; screens and the command line tell the same. */
-export const WORDS: Words = { ...READING, ...LINES, ...MODELS, ...ISSUES, ...BANK, ...RIG, ...LURE, ...COMMANDS };
+/**
+ * Every sentence, by the code of what it says; screens and the command line tell the same. Those of one station alone
+ * join when it is opened (words/rig.ts), so that no other page loads them.
+ */
+export const WORDS: Record<string, Words[string]> = {
+  ...READING,
+  ...LINES,
+  ...MODELS,
+  ...ISSUES,
+  ...BANK,
+  ...COMMANDS,
+};
+
+/** Adds the sentences of a station. */
+export const addWords = (more: Words): void => void Object.assign(WORDS, more);
 
 /** A message as a sentence, or as part of one where it is a reason. */
 export function tell(message: Message, system: UnitSystem = "metric"): string {

@@ -5,6 +5,7 @@ import { InputError } from "../core/quantity/fault";
 import { familyOf, METHODS_FOR } from "../core/tactics/family";
 import { PREY, SNAGS } from "../core/tactics/lure-kinds";
 import { tell } from "./messages";
+import "./rig";
 import { adviseRig, type RigAdvice, type RigRequest } from "../core/rig/advise";
 import { fishFloat } from "../core/rig/float";
 import { reelSpeed } from "../core/rig/reel";

@@ -1,8 +1,12 @@
 import type { RigAdvice } from "../core/rig/advise";
 import type { BaitPiece, Colour, LureCategory, LureSize, Method } from "../core/tactics/lure";
-import { tell } from "./messages";
+import { addWords, tell } from "./messages";
+import { LURE } from "./messages/lure";
+import { RIG } from "./messages/rig";
 import { showText, type UnitSystem } from "./quantity";
-import { weightText } from "./weight";
+import { hookText, weightText } from "./weight";
+
+addWords({ ...RIG, ...LURE });
 
 export const METHOD_NAMES: Record<Method, string> = {
   float: "Float",
@@ -60,9 +64,6 @@ const BAITS: Record<BaitPiece, string> = {
   "whole-bait-fish": "a whole bait fish",
 };
 
-/** Hooks: larger numbers are smaller, then 1/0, 2/0 …. */
-export const hookText = (hook: number): string => (hook <= 0 ? `${1 - hook}/0` : String(hook));
-
 /** Size of a lure: a hook with its bait, a jig head with its body, a blade, a mass or a length. */
 export function lureSize(size: LureSize, system: UnitSystem): string {
   if ("hook" in size) return `hook ${hookText(size.hook)}, ${BAITS[size.bait]}`;
@@ -79,7 +80,7 @@ export const rigWords = (
   system: UnitSystem = "metric",
 ) => ({
   lure: {
-    category: LURE_NAMES[lure.category],
+    category: lure.bait ?? LURE_NAMES[lure.category],
     size: lureSize(lure.size, system),
     colours: lure.colours.map((one) => COLOUR_NAMES[one]),
     hookStyle: lure.hookStyle,

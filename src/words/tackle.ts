@@ -1,7 +1,6 @@
 import type { Measure, TackleDraft, TackleItem, TackleKind } from "../core/rig/tackle-item";
 import { type Entered, figureText, showText, type UnitSystem } from "./quantity";
-import { hookText } from "./rig";
-import { weightText } from "./weight";
+import { hookText, weightText } from "./weight";
 
 export const KIND_NAMES: Record<TackleKind, string> = {
   rod: "Rod",

@@ -24,3 +24,6 @@ export function weightText(grams: number, system: UnitSystem): string {
   if (!sold) return plain;
   return system === "us" ? `${sold} (${plain})` : `${plain} (${sold})`;
 }
+
+/** Hooks: larger numbers are smaller, then 1/0, 2/0 …. */
+export const hookText = (hook: number): string => (hook <= 0 ? `${1 - hook}/0` : String(hook));

@@ -1,6 +1,7 @@
 import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { refuse } from "../quantity/issue";
+import { type ClarityClass, clarityClass } from "../gauge/clarity";
 import { speciesById } from "../fish/species";
 import type { Species } from "../fish/species-schema";
 import { chooseLure, isLure, type LureChoice, type LureWater, type Method, tooWarmFor } from "../tactics/lure";
@@ -20,7 +21,9 @@ import { checkWater } from "./water";
 export type { RigRequest } from "./request";
 
 interface Advised {
-  lure: Pick<LureChoice, "category" | "size" | "colours" | "hookStyle" | "body">;
+  lure: Pick<LureChoice, "category" | "size" | "colours" | "hookStyle" | "body"> & {
+    /** The angler's own name for the bait. */ bait?: string;
+  };
   line: Omit<Strength, "reasons">;
   reasons: Message[];
   cautions: Message[];
@@ -79,7 +82,7 @@ export function adviseFor(asked: RigAsked, species: Species): RigAdvice {
     school: style.school,
   };
   const chosen = chooseLure(question);
-  const lure = tackle.bait ? { ...chosen, body: tackle.bait } : chosen;
+  const lure = withOwn(chosen, tackle);
   const line = strengthFor({ species, base: asked.species, method, water });
   const { reasons: lineReasons, ...strength } = line;
   const solved = solve(asked, species, lure, line);
@@ -91,11 +94,26 @@ export function adviseFor(asked: RigAsked, species: Species): RigAdvice {
       colours: lure.colours,
       hookStyle: lure.hookStyle,
       body: lure.body,
+      ...(tackle.bait?.name !== undefined && !isLure(lure.category) && { bait: tackle.bait.name }),
     },
     line: strength,
     reasons: [...solved.reasons, ...lure.reasons, ...lineReasons],
     cautions: cautionsFor(asked, species, line, lure),
   } as RigAdvice;
+}
+
+/** The lure with the angler's own bait and the nearest of their own hooks, where they have any. */
+function withOwn(chosen: LureChoice, { bait, hooks = [] }: RigAsked["tackle"]): LureChoice {
+  const lure = bait && !isLure(chosen.category) ? { ...chosen, body: bait } : chosen;
+  const { size } = lure;
+  if (!("hook" in size) || hooks.length === 0) return lure;
+  const hook = hooks.reduce((best, one) => (Math.abs(one - size.hook) < Math.abs(best - size.hook) ? one : best));
+  return {
+    ...lure,
+    size: { ...size, hook },
+    reasons:
+      hook === size.hook ? lure.reasons : [...lure.reasons, message("hook-nearest", { wanted: size.hook, hook })],
+  };
 }
 
 function solve(
@@ -173,7 +191,7 @@ function floatOf(asked: RigAsked, lure: LureChoice, line: Strength) {
     ...(tackle.shot !== undefined && { shot: tackle.shot }),
     ...(tackle.floatLength !== undefined && { floatLength: tackle.floatLength }),
   };
-  const chosen: FloatTackle = { ...FLOAT_TACKLE.value, ...own, bait: lure.body };
+  const chosen: FloatTackle = { ...FLOAT_TACKLE.value, ...own, bait: lure.body, pinned: pins(lure, water) };
   const full = tackle.capacity === undefined ? { ...chosen, ...floatIn(tackle.floats ?? [], chosen) } : chosen;
   const { shotting, holdBack, setting } = style;
   // The bait comes at the height of the fish, where that is known to be over the usual one.
@@ -191,6 +209,11 @@ function floatOf(asked: RigAsked, lure: LureChoice, line: Strength) {
     reasons: floatReasons(all, water, full, lure, water.distance),
   };
 }
+
+/** A bait that floats is pinned; and in clear water a fine leader with a bait on it is sunk by a small shot. */
+const pins = (lure: LureChoice, { visibleDepth }: { visibleDepth: number }): boolean =>
+  lure.body.density < 1000 || (!isLure(lure.category) && CLEAR.includes(clarityClass(visibleDepth)));
+const CLEAR: readonly ClarityClass[] = ["clear", "gin-clear"];
 
 /**
  * The lightest of the floats carried that bears the bait and its shot, or the heaviest; what is wanted where none is.

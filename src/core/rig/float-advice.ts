@@ -88,7 +88,7 @@ export function floatReasons(
     }),
     message(`shot-${rig.shotting}`),
     message("own-weights"),
-    ...(lure.body.density < 1000 ? [message("bait-rises")] : []),
+    ...(tackle.pinned ? [message(lure.body.density < 1000 ? "bait-pinned" : "leader-shot")] : []),
     message(light ? "shot-counts" : "jig-counts"),
     ...(rig.sliding ? [message("float-slides", { setting })] : []),
     message("deepen-by-float", { by: rig.deepenBy, touchesAt: rig.touchesAt }),

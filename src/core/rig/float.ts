@@ -4,7 +4,7 @@ import { COMMON_PRACTICE, sourced, WATER_DENSITY } from "../quantity/provenance"
 import { DENSITY, type Metal, sphereDiameter, submergedWeight } from "./drag";
 import { hang, type Hang } from "./hang";
 import type { Weight } from "./line-shape";
-import { type BoxShot, type Placed, shotPlan, type Shotting } from "./shot";
+import { type BoxShot, type Placed, SHOT_SIZES, shotPlan, type Shotting } from "./shot";
 import { root } from "./solve";
 import { checkWater, type Water } from "./water";
 
@@ -22,6 +22,8 @@ export interface FloatTackle {
   shot?: readonly BoxShot[];
   /** Length of the float, m. */
   floatLength?: number;
+  /** A shot sits half-way down the leader: it pins a bait that floats, and sinks a fine leader. */
+  pinned?: boolean;
 }
 
 /** A light river float rig (sizes: common practice, no source). Tin shot: lead is banned or limited in many places. */
@@ -107,6 +109,22 @@ export const carriedBy = ({ bait, metal }: FloatTackle): number =>
 export const floatFor = (tackle: FloatTackle): number =>
   Math.max(FLOAT_TACKLE.value.capacity, Math.ceil((carriedBy(tackle) + 1.5) * 2) / 2);
 
+/** What outweighs a floating bait's lift by so much pins it. Common practice, no source. */
+const PINS = 1.2;
+
+/** The smallest shot of the box that holds a floating bait down, or the heaviest; for a bait that sinks the smallest. */
+function pinShot(tackle: FloatTackle): { size: string; grams: number } {
+  const box: readonly BoxShot[] = tackle.shot?.filter(({ count }) => count !== 0) ?? SHOT_SIZES.value;
+  const wanted = PINS * Math.max(0, -carriedBy(tackle));
+  const sorted = [...box].sort((a, b) => a.grams - b.grams);
+  const { size, grams } = sorted.find((one) => one.grams >= wanted) ?? sorted.at(-1)!;
+  return { size, grams };
+}
+
+/** The shot on the main line, at shares of the setting; what bait and a pinned shot take is left out. */
+const wholePlan = (tackle: FloatTackle, shotting: Shotting): Placed[] =>
+  shotPlan(tackle.capacity - carriedBy(tackle) - (tackle.pinned ? pinShot(tackle).grams : 0), shotting, 1, tackle.shot);
+
 interface Weighted {
   length: number;
   weights: Weight[];
@@ -140,12 +158,15 @@ export function fishFloat(
   setting: number,
   shotting: Shotting,
   holdBack = 0,
-  whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1, tackle.shot),
+  whole = wholePlan(tackle, shotting),
 ): FloatRig {
   const ks = Math.min(water.bedRoughness, 0.5 * water.depth);
   const speed = (z: number) => speedAtHeight(water.meanSpeed, water.depth, ks, z);
   const surface = surfaceSpeed(water.meanSpeed, water.depth, ks);
-  const plan = whole.map((shot) => ({ ...shot, below: shot.below * setting }));
+  const plan = [
+    ...whole.map((shot) => ({ ...shot, below: shot.below * setting })),
+    ...(tackle.pinned ? [{ ...pinShot(tackle), count: 1, below: setting + tackle.leader / 2 }] : []),
+  ];
   const { length, weights } = weighted(setting, tackle, plan);
   const at = (floatSpeed: number) =>
     hang({ speed, floatSpeed, depth: water.depth, length, lineDiameter: tackle.lineDiameter, weights });
@@ -203,7 +224,7 @@ export function setFloat(water: Water, tackle: FloatTackle = FLOAT_TACKLE.value,
         path: "water.depth",
       },
     );
-  const whole = shotPlan(tackle.capacity - carriedBy(tackle), shotting, 1, tackle.shot);
+  const whole = wholePlan(tackle, shotting);
   const settle = (holdBack: number): FloatRig => {
     if (style.setting !== undefined) return fishFloat(water, tackle, style.setting, shotting, holdBack, whole);
     const over = (length: number) => {

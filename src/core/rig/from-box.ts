@@ -1,4 +1,5 @@
 import type { Method } from "../tactics/lure-kinds";
+import { sphereDiameter } from "./drag";
 import { bodyWeight, dragAreaFromDrop } from "./fall";
 import { bodyMass } from "../tactics/sizes";
 import { lineDiameter } from "./lines";
@@ -40,6 +41,7 @@ export function tackleFor(method: Method, depth: number, box: readonly TackleIte
     ...(method === "drift" && shotOf(of("shot"))),
     ...(method === "plug" && plugOf(of("plug"), depth)),
     ...(method === "spinner" && spinnerOf(of("spinner"))),
+    ...(BAITED.includes(method) && baitOf(of("bait"), of("hook"))),
     ...((method === "jig" || method === "spoon") && dropOf(of(method === "jig" ? "body" : "spoon"))),
   };
 }
@@ -55,6 +57,27 @@ function metalOf(items: readonly TackleItem[]): Pick<OwnTackle, "metal"> {
   const metal = items.find((item) => item.metal !== undefined)?.metal;
   return metal ? { metal } : {};
 }
+
+/** Ways that put a bait on a hook. */
+const BAITED: readonly Method[] = ["float", "drift", "sinker", "drop-shot", "dead-bait"];
+
+/** The first bait in the box, a ball of its mass where its thickness is not said; and the hooks there are. */
+function baitOf([bait]: readonly TackleItem[], hooks: readonly TackleItem[]): OwnTackle {
+  const density = bait?.density ?? USUAL_BAIT;
+  return {
+    ...(hooks.length > 0 && { hooks: hooks.map(({ hook }) => hook!) }),
+    ...(bait && {
+      bait: {
+        name: bait.name,
+        grams: Math.min(500, bait.grams!),
+        density,
+        diameter: bait.diameter ?? sphereDiameter(bait.grams! / 1000, density),
+      },
+    }),
+  };
+}
+/** Density of a bait that does not say its own: flesh, a little heavier than water, kg/m3. From memory. */
+const USUAL_BAIT = 1080;
 
 /** Sizes of shot by the angler's own names, with how many there are. */
 const shotOf = (shot: readonly TackleItem[]): OwnTackle =>

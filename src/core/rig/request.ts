@@ -44,7 +44,16 @@ const tackleSchema = z.object({
   /** Weights or heads that are carried, g, in any order. */
   heads: z.array(grams).min(1).max(30).optional(),
   /** What hangs on the hook: g, kg/m3, and the ball that drags like it, m. */
-  bait: z.object({ grams: between(0, 500), density: between(300, 12_000), diameter: between(0.001, 0.3) }).optional(),
+  bait: z
+    .object({
+      grams: between(0, 500),
+      density: between(300, 12_000),
+      diameter: between(0.001, 0.3),
+      name: z.string().max(60).optional(),
+    })
+    .optional(),
+  /** Hooks that are carried, by number. */
+  hooks: z.array(z.int().min(-9).max(30)).max(40).optional(),
   /** Cd times area of what dresses a head, m2: as a timed drop has shown. */
   dragArea: between(0, 0.05).optional(),
   plug: z

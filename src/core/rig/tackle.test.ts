@@ -193,3 +193,48 @@ describe("snags about a place, from the reach's own objects", () => {
     expect(snagsNear(undefined, { x: 0, y: 0 })).toEqual({ snags: "none", weed: false });
   });
 });
+
+describe("baits and hooks of one's own", () => {
+  const water = { depth: 1.2, meanSpeed: 0.3, bedRoughness: 0.1, visibleDepth: 3, temperature: 10 };
+  const float = (tackle: RigRequest["tackle"], visibleDepth = 3) =>
+    adviseRig({ method: "float", species: "brown-trout", water: { ...water, visibleDepth }, tackle });
+
+  test("a bait that floats is pinned by a shot half-way down the leader that outweighs it, and its float is filled all the same", () => {
+    const buoyant = { name: "bread", grams: 0.6, density: 700, diameter: 0.012 };
+    const rig = float({ bait: buoyant });
+    const pin = rig.shot.at(-1)!;
+    expect(pin.below).toBeCloseTo(rig.setting + rig.leader / 2, 9);
+    // It floats by 0.6 g (999.7 / 700 - 1), in tin 0.3 g: the next size over 1.2 times that.
+    expect(pin.grams).toBe(0.4);
+    expect(rig.reasons.map(({ code }) => code)).toContain("bait-pinned");
+    expect(rig.lure.bait).toBe("bread");
+    const total = rig.shot.reduce((sum, { grams, count }) => sum + grams * count, 0);
+    // It bears the float up by what it floats by: more shot than the float's own.
+    expect(total).toBeGreaterThan(rig.capacity);
+    // Pinned it rides at half of its leader over the shot at most.
+    expect(rig.baitHeight).toBeLessThan(rig.shotHeight + 0.1);
+  });
+
+  test("clear water and a bait on a fine leader: a small shot on it; none under a jig, nor in coloured water", () => {
+    expect(float({}).reasons.map(({ code }) => code)).toContain("leader-shot");
+    expect(float({}, 0.4).reasons.map(({ code }) => code)).not.toContain("leader-shot");
+    expect(float({}, 1).reasons.map(({ code }) => code)).not.toContain("leader-shot");
+  });
+
+  test("the nearest hook in the box is taken, and said to be another than is usual", () => {
+    const rig = float({ hooks: [4, 16] });
+    expect(rig.lure.size).toMatchObject({ hook: 16 });
+    expect(rig.reasons.find(({ code }) => code === "hook-nearest")!.values).toEqual({ wanted: 12, hook: 16 });
+    expect(float({ hooks: [12] }).reasons.map(({ code }) => code)).not.toContain("hook-nearest");
+  });
+
+  test("from the box: the first bait by its own name, a ball of its mass; hooks by number", () => {
+    const box = [item({ kind: "bait", name: "maggots", grams: 0.3 }), item({ kind: "hook", hook: 14 })];
+    const { bait, hooks } = tackleFor("float", 1, box);
+    expect(hooks).toEqual([14]);
+    expect(bait).toMatchObject({ name: "maggots", grams: 0.3, density: 1080 });
+    // 0.3 g at 1080 kg/m3: 0.278 ml, a ball of 8.1 mm.
+    expect(bait!.diameter).toBeCloseTo(0.0081, 4);
+    expect(tackleFor("jig", 1, box)).toEqual({});
+  });
+});

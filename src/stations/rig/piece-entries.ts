@@ -12,7 +12,7 @@ import {
 } from "../../core/rig/tackle-item";
 import { tell } from "../../words/messages";
 import { entryText, figureText, type UnitSystem } from "../../words/quantity";
-import { hookText } from "../../words/rig";
+import { hookText } from "../../words/weight";
 import { MEASURE_KINDS, MEASURE_NAMES } from "../../words/tackle";
 
 export const measuresOf = (kind: TackleKind): readonly Measure[] => [

@@ -1,5 +1,5 @@
 import { inSentence } from "../text";
-import { weightText } from "../weight";
+import { hookText, weightText } from "../weight";
 import { fixed, type Say, type Words } from "./say";
 
 const percent = (share: unknown): string => fixed(100 * Number(share), 0);
@@ -38,7 +38,10 @@ export const RIG: Words = {
   "shot-bulk": () => "Shot in bulk, low: strong water, get down fast.",
   "shot-even": () => "Shot spread evenly: slow water.",
   "own-weights": () => "A float's own weights stay on it, so that it sits low; the shot fills what is left.",
-  "bait-rises": () => "This bait floats: a shot part-way along the leader would pin it nearer the bed.",
+  "bait-pinned": () => "This bait floats: a shot half-way down the leader pins it near the bed.",
+  "leader-shot": () => "Clear water, a fine leader: the smallest shot half-way down sinks it out of sight.",
+  "hook-nearest": (p) =>
+    `Hook ${hookText(Number(p.wanted))} would be usual; the nearest in the box is ${hookText(Number(p.hook))}.`,
   "shot-counts": () => "The bait weighs little beside the shot: count the shot as the depth, not the hook.",
   "jig-counts": () => "The jig is a good part of the weight and hangs under the shot: the leader counts as depth too.",
   "float-slides": (p, say) =>
