@@ -112,7 +112,9 @@ export const floatFor = (tackle: FloatTackle): number =>
 /** What outweighs a floating bait's lift by so much pins it. Common practice, no source. */
 const PINS = 1.2;
 
-/** The smallest shot of the box that holds a floating bait down, or the heaviest; for a bait that sinks the smallest. */
+/**
+ * The smallest shot of the box that holds a floating bait down, or the heaviest; for a bait that sinks the smallest.
+ */
 function pinShot(tackle: FloatTackle): { size: string; grams: number } {
   const box: readonly BoxShot[] = tackle.shot?.filter(({ count }) => count !== 0) ?? SHOT_SIZES.value;
   const wanted = PINS * Math.max(0, -carriedBy(tackle));
