@@ -336,6 +336,33 @@ test("drift: a path through a reach, near its lies; a solved cast beats one at t
   });
 }, 90_000);
 
+test("fish and rules: weights against the standard, keep or release with the rule that decided, in words", () => {
+  const fish = run("fish", '{"species":"walleye","length":0.5,"weight":1.2,"girth":0.25}') as unknown as {
+    standardWeight: number;
+    relativeWeight: number;
+    girthWeight: number;
+    source: string;
+  };
+  expect(fish.relativeWeight).toBeCloseTo((100 * 1.2) / fish.standardWeight, 9);
+  expect(fish.girthWeight).toBeGreaterThan(0.5);
+  expect(fish.source.length).toBeGreaterThan(5);
+  const ask = (fin: string) =>
+    run(
+      "rules",
+      JSON.stringify({
+        rules: [{ species: "steelhead", clippedOnly: true, bag: 2 }],
+        fish: { species: "steelhead", length: 0.7, fin },
+        kept: 0,
+        at: "2026-11-03T09:00:00Z",
+      }),
+    ) as unknown as { answer: string; rule: string | null; words: string };
+  expect(ask("clipped")).toMatchObject({ answer: "keep", rule: null });
+  expect(ask("partial")).toMatchObject({ answer: "release", rule: "clippedOnly" });
+  expect(ask("partial").words).toContain("The local authority's rules stand above");
+  expect(refuse("fish", '{"species":"walleye","length":-1}')).toMatchObject({ code: "bad-fish", path: "length" });
+  expect(refuse("rules", "{}")).toMatchObject({ code: "bad-rules" });
+}, 30_000);
+
 test("bad input: exit 2, one line of JSON, located, nothing on standard output", () => {
   expect(refuse("gauge", file("empty.csv", "")).code).toBe("empty-file");
   expect(refuse("gauge", file("bin.csv", Uint8Array.from([80, 75, 3, 4, 0, 0, 1])))).toMatchObject({

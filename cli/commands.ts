@@ -9,6 +9,8 @@ const COMMANDS: Record<string, () => Promise<Command>> = {
   rig: async () => (await import("./rig")).rig,
   drift: async () => (await import("./drift")).drift,
   sink: async () => (await import("./sink")).sink,
+  fish: async () => (await import("./fish")).fish,
+  rules: async () => (await import("./rules")).rules,
   rates: async () => (await import("./rates")).rates,
   soundings: async () => (await import("./soundings")).soundings,
 };

@@ -83,6 +83,10 @@ export const MODELS: Words = {
   "wrong-dimension": (p) => `“${p.unitName}” measures ${p.measures}, and ${p.wanted} is wanted.`,
   "bad-rig": (p, say) =>
     `The ${p.path ? fieldWords(String(p.path)) : "request"} is not as it should be: ${say.tell(p.issue)}.`,
+  "bad-fish": (p, say) =>
+    `The ${p.path ? fieldWords(String(p.path)) : "request"} is not as it should be: ${say.tell(p.issue)}.`,
+  "bad-rules": (p, say) =>
+    `The ${p.path ? fieldWords(String(p.path)) : "request"} is not as it should be: ${say.tell(p.issue)}.`,
   "bad-sink": (p, say) =>
     `The ${p.path ? fieldWords(String(p.path)) : "request"} is not as it should be: ${say.tell(p.issue)}.`,
   "bad-drift": (p, say) =>
