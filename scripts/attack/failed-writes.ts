@@ -106,7 +106,8 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
     }),
   removeSession: (db) => sessions.removeSession(db, SESSION.id),
   logCatch: (db) => sessions.logCatch(db, SESSION, { length: 0.31 }, NOW),
-  patchCatch: (db) => sessions.patchCatch(db, BOOK.catches[0]!.id, { notes: "Under the alder" }),
+  patchCatch: (db) => sessions.patchCatch(db, BOOK.catches[0]!, { notes: "Under the alder" }),
+  patchSession: (db) => sessions.patchSession(db, SESSION, { rods: 2, start: Date.parse(SESSION.start) - 60_000 }),
   removeCatch: (db) => sessions.removeCatch(db, BOOK.catches[0]!.id),
   keepGauge: (db) => gauges.keepGauge(db, FILE, { name: "Own", zone: "UTC", latitude: null, longitude: null }),
   joinGauge: (db) =>

@@ -125,9 +125,9 @@ test("deletes leave tombstones, and their undo lifts them", async () => {
 });
 
 test("two panels that say different things of one catch and one water keep both", async () => {
-  const fish = book.catches[0]!.id;
+  const fish = book.catches[0]!;
   await Promise.all([patchCatch(one, fish, { length: 0.41 }), patchCatch(other, fish, { lure: "grey nymph" })]);
-  expect(await one.catches.get(fish)).toMatchObject({ length: 0.41, lure: "grey nymph" });
+  expect(await one.catches.get(fish.id)).toMatchObject({ length: 0.41, lure: "grey nymph" });
   const station = book.stations[0]!.id;
   await Promise.all([
     keepWater(one, station, undefined, { water: { altitude: 120 } }),

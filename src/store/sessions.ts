@@ -58,8 +58,26 @@ export async function addPastSession(
   return add(db, db.sessions, session);
 }
 
-/** What can be said of a fish when it is logged. */
-export type CatchDetails = Partial<Pick<Catch, "length" | "lie" | "lure" | "notes" | "species" | "place">>;
+/**
+ * Corrects a session: what it was after, when, with how many rods. Moved in time it takes the river of its own hour.
+ */
+export async function patchSession(
+  db: Database,
+  session: Session,
+  fields: Partial<Pick<Session, "species" | "rods" | "notes">> & { start?: number; end?: number },
+): Promise<Undo> {
+  const { start, end, ...rest } = fields;
+  return patch<Session>(db, db.sessions, session.id, {
+    ...rest,
+    ...(end !== undefined && { end: iso(end) }),
+    ...(start !== undefined && { start: iso(start), river: await stateFor(db, session.reach, start) }),
+  });
+}
+
+/** What can be said of a fish. */
+export type CatchDetails = Partial<
+  Omit<Catch, "schema" | "id" | "updatedAt" | "deleted" | "demo" | "session" | "at" | "river">
+>;
 
 /** Logs a fish at `at`, ms. Resolves only when it is on the disk. */
 export async function logCatch(
@@ -74,19 +92,27 @@ export async function logCatch(
     updatedAt: stamp(),
     session: session.id,
     at: iso(at),
-    species: fish.species ?? session.species,
-    length: fish.length ?? null,
-    lie: fish.lie ?? "",
-    lure: fish.lure ?? "",
-    notes: fish.notes ?? "",
+    species: session.species,
+    length: null,
+    lie: "",
+    lure: "",
+    notes: "",
+    ...fish,
     river: await stateFor(db, session.reach, at),
-    ...(fish.place ? { place: fish.place } : {}),
   };
   return { fish: one, undo: await add(db, db.catches, one) };
 }
 
-/** Corrects a fish. */
-export const patchCatch = (db: Database, id: string, fields: CatchDetails): Promise<Undo> =>
-  patch<Catch>(db, db.catches, id, fields);
+/** Corrects a fish; moved in time it takes the river of its own hour. */
+export async function patchCatch(db: Database, fish: Catch, fields: CatchDetails & { at?: number }): Promise<Undo> {
+  const { at, ...rest } = fields;
+  if (at === undefined || at === Date.parse(fish.at)) return patch<Catch>(db, db.catches, fish.id, rest);
+  const session = await db.sessions.get(fish.session);
+  return patch<Catch>(db, db.catches, fish.id, {
+    ...rest,
+    at: iso(at),
+    ...(session && { river: await stateFor(db, session.reach, at) }),
+  });
+}
 
 export const removeCatch = (db: Database, id: string): Promise<Undo> => setDeleted(db, db.catches, id, true);

@@ -16,7 +16,8 @@ export interface Effort {
 }
 
 /**
- * Sessions as effort: blanks count, deleted records do not. With a species, only its catches count and only sessions
+ * Sessions as effort: blanks count, deleted records and fish that were lost do not. With a species, only its catches
+ * count and only sessions
  * that were after it.
  */
 export function effortOf(
@@ -27,7 +28,7 @@ export function effortOf(
 ): Effort[] {
   const bySession = new Map<string, Catch[]>();
   for (const one of catches) {
-    if (one.deleted || (species && one.species !== species)) continue;
+    if (one.deleted || one.lost !== undefined || (species && one.species !== species)) continue;
     bySession.set(one.session, [...(bySession.get(one.session) ?? []), one]);
   }
   return sessions

@@ -10,6 +10,7 @@ import { constituentSchema } from "../gauge/constituent";
 import { speciesSchema } from "../fish/species-schema";
 import { tackleItemSchema } from "../rig/tackle-item";
 import { MOST_STAMPS } from "./states";
+import { LENGTH_KINDS } from "./weights";
 
 /**
  * Records of the book, one schema per kind, versioned. The same shapes are used by the browser's database, the archive
@@ -184,6 +185,22 @@ export const sessionSchema = z
   );
 export type Session = z.infer<typeof sessionSchema>;
 
+/** Why a hooked fish was lost. */
+export const LOST_CAUSES = [
+  "pulled-out",
+  "straightened",
+  "broke",
+  "frayed",
+  "snagged",
+  "at-the-net",
+  "unknown",
+] as const;
+export type LostCause = (typeof LOST_CAUSES)[number];
+export const FINS = ["whole", "clipped", "partial"] as const;
+export const CONDITIONS = ["fat", "spent", "marked"] as const;
+export const HOOKED = ["lip", "mouth", "throat", "outside"] as const;
+export const TAKE_PHASES = ["fall", "pause", "lift", "swing", "end-of-drift"] as const;
+
 export const catchSchema = z.strictObject({
   schema: z.literal("low-heron/catch@1"),
   ...base,
@@ -196,6 +213,20 @@ export const catchSchema = z.strictObject({
   lure: z.string().max(120),
   notes: text,
   river: riverStateSchema.nullable(),
+  /** Hooked and lost, and why; landed where nothing is said. */
+  lost: z.enum(LOST_CAUSES).optional(),
+  lengthKind: z.enum(LENGTH_KINDS).optional(),
+  /** kg; weighed, or guessed. */
+  weight: positive.lt(500).optional(),
+  weighed: z.boolean().optional(),
+  /** m */
+  girth: positive.lt(4).optional(),
+  fin: z.enum(FINS).optional(),
+  condition: z.enum(CONDITIONS).optional(),
+  hooked: z.enum(HOOKED).optional(),
+  kept: z.boolean().optional(),
+  /** When in the retrieve it took. */
+  phase: z.enum(TAKE_PHASES).optional(),
   /** Where on the reach it took, m, where that was said. */
   place: z.strictObject({ x: finite, y: finite }).nullable().optional(),
 });

@@ -1,48 +1,35 @@
 "use client";
-import { z } from "zod";
+import { type UseFormReturn, useWatch } from "react-hook-form";
+import { fishWeights } from "../../core/book/weights";
 import type { Catch } from "../../core/book/records";
 import { act } from "../../state/act";
 import { useSettings } from "../../state/settings";
 import { useFishes } from "../../state/use-fishes";
 import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
-import { patchCatch, removeCatch } from "../../store/sessions";
+import { type CatchDetails, patchCatch, removeCatch } from "../../store/sessions";
 import { EntryForm } from "../entry-form";
-import { FormField, useEntryForm } from "../../widgets/form";
+import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
-import { optional, quantityEntry, textEntry } from "../../words/entry";
-import { entryText, entryUnit, rangeText, type UnitSystem } from "../../words/quantity";
+import { figureText, showText, type UnitSystem } from "../../words/quantity";
 import { dayAndTime, stateWords } from "../../words/river";
+import { CATCH_CHOICES, type CatchEntries, catchEntries, catchSchemaFor, OUTCOMES } from "./catch-entries";
 
-const schemaIn = (system: UnitSystem) =>
-  z.object({
-    length: optional(
-      quantityEntry("length", entryUnit("fishLength", system), {
-        low: 0,
-        open: true,
-        high: 3.99,
-        beyond: rangeText(0, 3.99, "fishLength", system),
-      }),
-    ),
-    lie: textEntry(120),
-    lure: textEntry(120),
-    notes: textEntry(2000),
-  });
-
-/** The rest of a catch, filled in when there is time. */
+/** All that can be said of a fish, filled in when there is time, and put right. */
 export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => void }) {
   const system = useSettings((settings) => settings.system);
-  const { nameOf } = useFishes();
-  const form = useEntryForm(schemaIn(system), {
-    length: fish.length === null ? "" : entryText(fish.length, "fishLength", system),
-    lie: fish.lie,
-    lure: fish.lure,
-    notes: fish.notes,
-  });
+  const { list, of, nameOf } = useFishes();
+  const schema = catchSchemaFor(system);
+  const form = useEntryForm(schema, catchEntries(fish, system));
   const { save, fault } = useSave(onClose);
   const { river } = fish;
-  const keep = form.handleSubmit((fields) => save(() => patchCatch(database(), fish.id, fields), "The catch is kept."));
+  const keep = form.handleSubmit((fields) =>
+    save(
+      () => patchCatch(database(), fish, changed(schema.parse(catchEntries(fish, system)), fields)),
+      "The fish is kept.",
+    ),
+  );
   return (
     <Dialog
       open
@@ -56,9 +43,9 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
         keep="Keep"
         more={
           <Button
-            onClick={() => act(() => save(() => removeCatch(database(), fish.id), "The catch is out of the book."))}
+            onClick={() => act(() => save(() => removeCatch(database(), fish.id), "The fish is out of the book."))}
           >
-            Remove this catch
+            Remove this fish
           </Button>
         }
       >
@@ -66,9 +53,76 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
           <FormField form={form} name="length" label="Length" hint={`Such as ${system === "us" ? "14 in" : "36 cm"}`} />
           <FormField form={form} name="lure" label="Lure or bait" maxLength={120} />
           <FormField form={form} name="lie" label="Where it took" maxLength={120} className="sm:col-span-2" />
+          <FormField form={form} name="weight" label="Weight" />
+          <FormSelect
+            form={form}
+            name="weighed"
+            label="The weight is"
+            choices={["weighed", "guessed"].map((value) => ({ value, label: value }))}
+          />
+          <FormField form={form} name="girth" label="Girth" />
+          <FormSelect form={form} name="outcome" label="What became of it" choices={OUTCOMES} />
+          {CATCH_CHOICES.map(({ name, label, choices }) => (
+            <FormSelect key={name} form={form} name={name} label={label} choices={choices} />
+          ))}
+          <FormSelect
+            form={form}
+            name="species"
+            label="Fish"
+            choices={list.map((one) => ({ value: one.id, label: one.name }))}
+          />
+          <FormField form={form} name="at" label="When" type="datetime-local" />
           <FormField form={form} name="notes" label="Notes" maxLength={2000} className="sm:col-span-2" />
         </div>
+        <Weights form={form} schema={schema} baseOf={(id) => of(id ?? fish.species).base} system={system} />
       </EntryForm>
     </Dialog>
   );
+}
+
+/** What was said anew: what nobody touched is left to whoever else says it meanwhile. */
+const changed = <T extends object>(before: T, after: T): Partial<T> =>
+  Object.fromEntries(Object.entries(after).filter(([name, value]) => value !== before[name as keyof T])) as Partial<T>;
+
+/** Told anew as it is typed, without the fields being drawn anew. */
+function Weights({
+  form,
+  schema,
+  baseOf,
+  system,
+}: {
+  form: UseFormReturn<CatchEntries, unknown, CatchDetails & { at: number }>;
+  schema: ReturnType<typeof catchSchemaFor>;
+  baseOf: (species: string | undefined) => string;
+  system: UnitSystem;
+}) {
+  const typed = useWatch({ control: form.control });
+  const now = schema.safeParse(typed);
+  return (
+    <p role="status" className="text-soft">
+      {now.success && weightWords(now.data, baseOf(now.data.species), system)}
+    </p>
+  );
+}
+
+/** How it stands to a fish of its kind, and what length and girth make of it. */
+function weightWords(fish: CatchDetails, base: string, system: UnitSystem): string {
+  if (!fish.length) return "With a length: what a fish of its kind weighs.";
+  const { standardWeight, relativeWeight, girthWeight } = fishWeights({
+    species: base,
+    length: fish.length,
+    lengthKind: fish.lengthKind,
+    weight: fish.weight,
+    girth: fish.girth,
+  });
+  const parts = [
+    standardWeight === null
+      ? "No standard weight is published for this kind."
+      : `A fish of its kind weighs ${showText(standardWeight, "fishMass", system)} at this length.`,
+    relativeWeight === null
+      ? undefined
+      : `This one is at ${figureText(relativeWeight, 0)} % of that${fish.weighed ? "" : ", by the guess"}.`,
+    girthWeight === null ? undefined : `By length and girth: ${showText(girthWeight, "fishMass", system)}.`,
+  ];
+  return parts.filter((part) => part !== undefined).join(" ");
 }

@@ -1,6 +1,7 @@
 "use client";
 import type { Catch } from "../../core/book/records";
 import { showText, type UnitSystem } from "../../words/quantity";
+import { LOST_WORDS } from "../../words/fish";
 import { clock } from "../../words/river";
 
 /** In the order in which they were caught. */
@@ -17,6 +18,7 @@ export function FishButton({
   onOpen: (fish: Catch) => void;
 }) {
   const parts = [
+    fish.lost === undefined ? null : LOST_WORDS[fish.lost],
     fish.length === null ? null : showText(fish.length, "fishLength", system),
     fish.lie || null,
     fish.lure || null,

@@ -11,7 +11,10 @@ import type { River } from "../../state/use-river";
 import { writeBook } from "../../store/book";
 import { database } from "../../store/database";
 import { CatchDialog } from "./catch-dialog";
+import { effortOf } from "../../core/book/effort";
+import { patchCatch, patchSession } from "../../store/sessions";
 import { PastSession } from "./past-session";
+import { SessionDialog } from "./session-dialog";
 import { Running } from "./running";
 import { SessionRow } from "./session-row";
 
@@ -52,7 +55,9 @@ const notice = () => useNotices.getState().list.at(-1)?.text;
 
 function Live({ leave = false }: { leave?: boolean }) {
   const view = useBook();
-  return view.ready ? <Running river={river} book={view} leave={leave} onOpen={() => undefined} /> : null;
+  return view.ready ? (
+    <Running river={river} book={view} leave={leave} onOpen={() => undefined} onCorrect={() => undefined} />
+  ) : null;
 }
 
 test("a session: started at the demo's hour, a fish in two taps, undone, ended as a blank that counts, and reopened", async () => {
@@ -115,7 +120,14 @@ test("a session of before shows its fish in order of time whatever their zones, 
   ];
   render(
     <ul>
-      <SessionRow session={session} catches={catches} river={river} system="us" onOpen={() => undefined} />
+      <SessionRow
+        session={session}
+        catches={catches}
+        river={river}
+        system="us"
+        onOpen={() => undefined}
+        onCorrect={() => undefined}
+      />
     </ul>,
   );
   const fishes = screen.getAllByRole("button", { name: /fly/ }).map((one) => one.textContent);
@@ -149,7 +161,72 @@ test("a catch is filled in later: a wrong length is told, what is right is kept,
   });
   await undo();
   await waitFor(async () => expect(await database().catches.get(fish.id)).toMatchObject({ length: null, lure: "" }));
-});
+}, 20_000);
+
+test("a lost fish is one tap and its cause; it is in the book, counts for no rate, and can be made a landed one", async () => {
+  const user = userEvent.setup();
+  render(<Live />);
+  await user.click(await screen.findByRole("button", { name: "Start a session" }));
+  await user.click(await screen.findByRole("button", { name: "Fish lost" }));
+  await user.click(screen.getByRole("button", { name: "Line broke" }));
+  expect(await screen.findByText(/ h · 0 fish, 1 lost$/)).toBeInTheDocument();
+  const [fish] = await database().catches.toArray();
+  expect(fish).toMatchObject({ lost: "broke", length: null });
+  const sessions = await database().sessions.toArray();
+  expect(effortOf(sessions, [fish!], DEMO_HOUR + 3_600_000)[0]!.catches).toEqual([]);
+  await patchCatch(database(), fish!, { lost: undefined, weight: 0.5 });
+  expect(effortOf(sessions, await database().catches.toArray(), DEMO_HOUR + 3_600_000)[0]!.catches).toHaveLength(1);
+  expect(await screen.findByText(/ h · 1 fish$/)).toBeInTheDocument();
+}, 20_000);
+
+test("everything of a fish is put right; only what was touched is written, and its kind's weight is told", async () => {
+  const user = userEvent.setup();
+  const session = book.sessions[0]!;
+  const [one] = book.catches.filter((fish) => fish.session === session.id);
+  const fish = { ...one!, species: "brown-trout", length: 0.35, lure: "before" };
+  await writeBook(database(), { ...book, catches: [fish] });
+  const closed = jest.fn();
+  render(<CatchDialog fish={fish} onClose={closed} />);
+  expect(screen.getByRole("status")).toHaveTextContent("A fish of its kind weighs 0.46 kg at this length.");
+  await user.type(screen.getByLabelText("Weight"), "500 g");
+  await user.type(screen.getByLabelText("Girth"), "18 cm");
+  await waitFor(() => expect(screen.getByRole("status")).toHaveTextContent(/at 10\d % of that, by the guess/));
+  // Another hand says the lure meanwhile.
+  await patchCatch(database(), fish, { lure: "grey nymph" });
+  await user.click(screen.getByRole("button", { name: "Keep" }));
+  await waitFor(() => expect(closed).toHaveBeenCalled());
+  const kept = (await database().catches.get(fish.id))!;
+  expect(kept).toMatchObject({ weight: 0.5, weighed: false, girth: 0.18, lure: "grey nymph", length: 0.35 });
+  expect(kept.at).toBe(fish.at);
+}, 20_000);
+
+test("a session is put right: rods and hours; a fish is added to it; moved in time it takes the river of that hour", async () => {
+  const user = userEvent.setup();
+  const session = book.sessions[3]!;
+  await writeBook(database(), { ...book, sessions: [session], catches: [] });
+  const closed = jest.fn();
+  const { unmount } = render(<SessionDialog session={session} onClose={closed} />);
+  await user.clear(screen.getByLabelText("Rods"));
+  await user.type(screen.getByLabelText("Rods"), "9");
+  await user.click(screen.getByRole("button", { name: "Keep" }));
+  expect(await screen.findByText("From 1 to 6 rods.")).toBeInTheDocument();
+  await user.clear(screen.getByLabelText("Rods"));
+  await user.type(screen.getByLabelText("Rods"), "2");
+  await user.click(screen.getByRole("button", { name: "Keep" }));
+  await waitFor(() => expect(closed).toHaveBeenCalled());
+  const kept = (await database().sessions.get(session.id))!;
+  expect(kept).toMatchObject({ rods: 2, start: session.start, end: session.end, river: session.river });
+  unmount();
+  const earlier = Date.parse(session.start) - 86_400_000;
+  await patchSession(database(), kept, { start: earlier });
+  const moved = (await database().sessions.get(session.id))!;
+  expect(Date.parse(moved.river!.at)).toBeLessThanOrEqual(earlier + 3_600_000);
+  expect(moved.river!.discharge).not.toBe(session.river!.discharge);
+  render(<SessionDialog session={moved} onClose={closed} />);
+  await user.click(screen.getByRole("button", { name: "Add a fish to it" }));
+  await waitFor(async () => expect(await database().catches.count()).toBe(1));
+  expect((await database().catches.toArray())[0]).toMatchObject({ session: session.id, at: session.end });
+}, 20_000);
 
 test("a session already over must end after it began, by now, and not last for days", async () => {
   const user = userEvent.setup();

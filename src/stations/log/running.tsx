@@ -2,7 +2,7 @@
 import { useRouter, useSearchParams } from "next/navigation";
 import { useState } from "react";
 import { rodHours } from "../../core/book/effort";
-import type { Catch, Session } from "../../core/book/records";
+import { type Catch, LOST_CAUSES, type LostCause, type Session } from "../../core/book/records";
 import { act, perform } from "../../state/act";
 import { clockNow } from "../../state/clock";
 import { useSettings } from "../../state/settings";
@@ -13,7 +13,9 @@ import { endSession, logCatch, startSession } from "../../store/sessions";
 import { say } from "../../state/notices";
 import { Button } from "../../widgets/button";
 import { figureText, showText } from "../../words/quantity";
+import { LOST_WORDS } from "../../words/fish";
 import { dayAndTime } from "../../words/river";
+import { capital } from "../../words/text";
 import { byTime, FishButton } from "./fish-button";
 
 /** The session: start, fish, end. Nobody is invited to the water while the cautions tell everybody to leave it. */
@@ -22,15 +24,17 @@ export function Running({
   book,
   leave,
   onOpen,
+  onCorrect,
 }: {
   river: River;
   book: BookView;
   leave: boolean;
   onOpen: (fish: Catch) => void;
+  onCorrect: (session: Session) => void;
 }) {
   const { running } = book;
   return running ? (
-    <Fishing session={running} river={river} book={book} onOpen={onOpen} />
+    <Fishing session={running} river={river} book={book} onOpen={onOpen} onCorrect={onCorrect} />
   ) : (
     <Starting river={river} leave={leave} />
   );
@@ -72,20 +76,24 @@ function Fishing({
   river,
   book,
   onOpen,
+  onCorrect,
 }: {
   session: Session;
   river: River;
   book: BookView;
   onOpen: (fish: Catch) => void;
+  onCorrect: (session: Session) => void;
 }) {
   const system = useSettings((settings) => settings.system);
   const name = river.reaches.find((one) => one.id === session.reach)?.reach.name ?? "a reach no longer in the book";
   const fish = book.catches.filter((one) => one.session === session.id).sort((a, b) => byTime(b, a));
+  const landed = fish.filter((one) => one.lost === undefined).length;
+  const lost = fish.length - landed;
   const end = () =>
     act(() =>
       perform(
         () => endSession(database(), session, clockNow()),
-        fish.length ? "Session ended." : "Session ended. A blank is in the book: it counts.",
+        landed ? "Session ended." : "Session ended. A blank is in the book: it counts.",
       ),
     );
   return (
@@ -93,7 +101,7 @@ function Fishing({
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <h1 className="text-2xl">Fishing {name}</h1>
         <p className="text-lg">
-          {figureText(rodHours(session, river.minute), 1)} h · {fish.length} fish
+          {figureText(rodHours(session, river.minute), 1)} h · {landed} fish{lost > 0 ? `, ${lost} lost` : ""}
         </p>
       </div>
       <p className="text-soft">
@@ -103,6 +111,9 @@ function Fishing({
           : "; no gauge reading then"}
       </p>
       <Landing session={session} book={book} onEnd={end} />
+      <button type="button" className="mt-2 min-h-11 underline" onClick={() => onCorrect(session)}>
+        It began or ended at another time
+      </button>
       {fish.length > 0 && (
         <ul className="mt-3 grid gap-1">
           {fish.map((one) => (
@@ -132,6 +143,7 @@ function Landing({ session, book, onEnd }: { session: Session; book: BookView; o
   // The L key comes here with ?fish=1 from any station.
   const asked = useSearchParams().get("fish") === "1";
   const [pressed, setPressed] = useState(false);
+  const [losing, setLosing] = useState(false);
   const setChoosing = (open: boolean) => {
     setPressed(open);
     if (!open && asked) router.replace("/log");
@@ -141,7 +153,7 @@ function Landing({ session, book, onEnd }: { session: Session; book: BookView; o
     const at = clockNow();
     act(async () => {
       setChoosing(false);
-      const before = book.catches.filter((one) => one.session === session.id).length;
+      const before = book.catches.filter((one) => one.session === session.id && one.lost === undefined).length;
       const { fish, undo } = await logCatch(database(), session, { lie }, at);
       const flow = fish.river?.discharge;
       say(`Fish ${before + 1} is in the book${flow != null ? ` at ${showText(flow, "discharge", system)}` : ""}.`, {
@@ -150,15 +162,29 @@ function Landing({ session, book, onEnd }: { session: Session; book: BookView; o
       });
     });
   };
+  const lose = (cause: LostCause) => {
+    const at = clockNow();
+    act(async () => {
+      setLosing(false);
+      const { undo } = await logCatch(database(), session, { lost: cause }, at);
+      say("A lost fish is in the book; it counts for no rate.", { label: "Undo", run: () => act(undo) });
+    });
+  };
+  if (losing) return <WhyLost onCause={lose} onNot={() => setLosing(false)} />;
   if (!pressed && !asked)
     return (
       <div className="mt-3 grid gap-3 sm:grid-cols-[2fr_1fr]">
         <Button tone="next" className="min-h-20 text-2xl" onClick={() => setChoosing(true)}>
           Fish landed
         </Button>
-        <Button className="min-h-14" onClick={onEnd}>
-          End the session
-        </Button>
+        <div className="grid gap-3">
+          <Button className="min-h-14" onClick={() => setLosing(true)}>
+            Fish lost
+          </Button>
+          <Button className="min-h-14" onClick={onEnd}>
+            End the session
+          </Button>
+        </div>
       </div>
     );
   return (
@@ -180,3 +206,20 @@ function Landing({ session, book, onEnd }: { session: Session; book: BookView; o
     </div>
   );
 }
+
+/** Why it was lost: one tap, while it is still known. */
+const WhyLost = ({ onCause, onNot }: { onCause: (cause: LostCause) => void; onNot: () => void }) => (
+  <div className="mt-3">
+    <p className="mb-2 text-lg font-semibold">How was it lost?</p>
+    <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+      {LOST_CAUSES.map((cause) => (
+        <Button key={cause} className="min-h-16" onClick={() => onCause(cause)}>
+          {capital(LOST_WORDS[cause])}
+        </Button>
+      ))}
+      <Button className="min-h-16" onClick={onNot}>
+        Not a fish
+      </Button>
+    </div>
+  </div>
+);

@@ -17,12 +17,14 @@ export function SessionRow({
   river,
   system,
   onOpen,
+  onCorrect,
 }: {
   session: Session;
   catches: Catch[];
   river: River;
   system: UnitSystem;
   onOpen: (fish: Catch) => void;
+  onCorrect: (session: Session) => void;
 }) {
   const state = session.river;
   const clarity = state?.visibleDepth == null ? null : clarityClass(state.visibleDepth);
@@ -58,9 +60,8 @@ export function SessionRow({
         </p>
       </div>
       <div className="order-last col-span-3 sm:order-none sm:col-span-1">
-        {catches.length === 0 ? (
-          <p className="text-soft">blank</p>
-        ) : (
+        {!catches.some(({ lost }) => lost === undefined) && <p className="text-soft">blank</p>}
+        {catches.length > 0 && (
           <ul>
             {catches.toSorted(byTime).map((fish) => (
               <li key={fish.id}>
@@ -70,14 +71,24 @@ export function SessionRow({
           </ul>
         )}
       </div>
-      <button
-        type="button"
-        onClick={remove}
-        className="min-h-11 self-start px-2 text-sm text-soft underline"
-        aria-label={`Remove the session of ${dayAndTime(session.start)}`}
-      >
-        remove
-      </button>
+      <span className="flex flex-wrap justify-end self-start">
+        <button
+          type="button"
+          onClick={() => onCorrect(session)}
+          className="min-h-11 px-2 text-sm text-soft underline"
+          aria-label={`Correct the session of ${dayAndTime(session.start)}`}
+        >
+          correct
+        </button>
+        <button
+          type="button"
+          onClick={remove}
+          className="min-h-11 px-2 text-sm text-soft underline"
+          aria-label={`Remove the session of ${dayAndTime(session.start)}`}
+        >
+          remove
+        </button>
+      </span>
     </li>
   );
 }

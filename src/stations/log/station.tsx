@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useState } from "react";
-import type { Catch } from "../../core/book/records";
+import type { Catch, Session } from "../../core/book/records";
 import { useSettings } from "../../state/settings";
 import { useBook } from "../../state/use-book";
 import { useSafety } from "../../state/use-cautions";
@@ -13,6 +13,7 @@ import { SessionRow } from "./session-row";
 import { later } from "../../widgets/later";
 
 const PastSession = later(() => import("./past-session").then((one) => one.PastSession));
+const SessionDialog = later(() => import("./session-dialog").then((one) => one.SessionDialog));
 const CatchDialog = later(() => import("./catch-dialog").then((one) => one.CatchDialog));
 
 /** Rows shown at first. */
@@ -26,6 +27,7 @@ export function LogStation() {
   const system = useSettings((settings) => settings.system);
   const [open, setOpen] = useState<Catch | undefined>();
   const [adding, setAdding] = useState(false);
+  const [correcting, setCorrecting] = useState<Session | undefined>();
   const [all, setAll] = useState(false);
   const past = book.sessions.filter((session) => session.end !== null);
   return (
@@ -40,7 +42,7 @@ export function LogStation() {
           , then log sessions on it.
         </p>
       ) : (
-        <Running river={river} book={book} leave={safety.leave} onOpen={setOpen} />
+        <Running river={river} book={book} leave={safety.leave} onOpen={setOpen} onCorrect={setCorrecting} />
       )}
       <div className="mt-6 mb-2 flex flex-wrap items-baseline justify-between gap-3">
         <h2 className="text-xl">Sessions</h2>
@@ -61,6 +63,7 @@ export function LogStation() {
               river={river}
               system={system}
               onOpen={setOpen}
+              onCorrect={setCorrecting}
             />
           ))}
         </ul>
@@ -71,6 +74,9 @@ export function LogStation() {
         </Button>
       )}
       {open && <CatchDialog key={open.id} fish={open} onClose={() => setOpen(undefined)} />}
+      {correcting && (
+        <SessionDialog key={correcting.id} session={correcting} onClose={() => setCorrecting(undefined)} />
+      )}
       {adding && <PastSession river={river} onClose={() => setAdding(false)} />}
     </div>
   );

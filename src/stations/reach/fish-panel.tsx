@@ -17,7 +17,7 @@ const MOST = 8;
 
 /** Puts a fish on the plan, or takes it off, with undo. */
 const put = (fish: Catch, place: { x: number; y: number } | null, where: string): void =>
-  act(() => perform(() => patchCatch(database(), fish.id, { place }), `The fish is ${where}.`));
+  act(() => perform(() => patchCatch(database(), fish, { place }), `The fish is ${where}.`));
 
 /** Fish of this reach against the model: where they were had, and how the places of their own day were ranked. */
 export function FishPanel({

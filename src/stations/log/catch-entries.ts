@@ -1,0 +1,110 @@
+import { z } from "zod";
+import { type Catch, CONDITIONS, FINS, HOOKED, LOST_CAUSES, TAKE_PHASES } from "../../core/book/records";
+import { LENGTH_KINDS } from "../../core/book/weights";
+import { clockNow } from "../../state/clock";
+import type { CatchDetails } from "../../store/sessions";
+import { momentEntry, optional, quantityEntry, textEntry } from "../../words/entry";
+import { CONDITION_WORDS, FIN_WORDS, HOOKED_WORDS, LENGTH_WORDS, LOST_WORDS, PHASE_WORDS } from "../../words/fish";
+import { entryText, entryUnit, rangeText, type UnitSystem } from "../../words/quantity";
+import { localMoment } from "../../words/river";
+
+/** Nothing said. */
+export const UNSAID = "unsaid";
+export const LANDED = "landed";
+
+const choicesOf = <T extends string>(words: Record<T, string>, unsaid = "not said") => [
+  { value: UNSAID, label: unsaid },
+  ...(Object.entries(words) as [T, string][]).map(([value, label]) => ({ value: value as string, label })),
+];
+
+/** What is chosen from a list. */
+export const CATCH_CHOICES = [
+  { name: "lengthKind", label: "Measured", choices: choicesOf(LENGTH_WORDS) },
+  { name: "fin", label: "Adipose fin", choices: choicesOf(FIN_WORDS) },
+  { name: "condition", label: "Condition", choices: choicesOf(CONDITION_WORDS) },
+  { name: "hooked", label: "Hooked in the", choices: choicesOf(HOOKED_WORDS) },
+  { name: "phase", label: "It took", choices: choicesOf(PHASE_WORDS) },
+  {
+    name: "kept",
+    label: "Afterwards",
+    choices: [
+      { value: UNSAID, label: "not said" },
+      { value: "released", label: "released" },
+      { value: "kept", label: "kept" },
+    ],
+  },
+] as const;
+export const OUTCOMES = [
+  { value: LANDED, label: "landed" },
+  ...LOST_CAUSES.map((value) => ({ value: value as string, label: LOST_WORDS[value] })),
+];
+
+const said = <T extends string>(known: readonly T[]) =>
+  z.string().transform((text): T | undefined => known.find((one) => one === text));
+
+/** From the fields of a fish to what is kept of it. */
+export const catchSchemaFor = (system: UnitSystem) => {
+  const size = (kind: "fishLength" | "fishMass", dimension: "length" | "mass", high: number) =>
+    optional(
+      quantityEntry(dimension, entryUnit(kind, system), {
+        low: 0,
+        open: true,
+        high,
+        beyond: rangeText(0, high, kind, system),
+      }),
+    );
+  return z
+    .object({
+      species: z.string(),
+      at: momentEntry,
+      outcome: z.string(),
+      length: size("fishLength", "length", 3.99),
+      lengthKind: said(LENGTH_KINDS),
+      weight: size("fishMass", "mass", 499),
+      weighed: z.string(),
+      girth: size("fishLength", "length", 3.99),
+      fin: said(FINS),
+      condition: said(CONDITIONS),
+      hooked: said(HOOKED),
+      phase: said(TAKE_PHASES),
+      kept: z.string(),
+      lie: textEntry(120),
+      lure: textEntry(120),
+      notes: textEntry(2000),
+    })
+    .check(({ value, issues }) => {
+      if (value.at > clockNow())
+        issues.push({ code: "custom", message: "That lies in the future.", path: ["at"], input: value });
+    })
+    .transform(({ outcome, weight, girth, weighed, kept, at, ...rest }): CatchDetails & { at: number } => ({
+      ...rest,
+      at,
+      lost: LOST_CAUSES.find((one) => one === outcome),
+      weight: weight ?? undefined,
+      weighed: weight === null ? undefined : weighed === "weighed",
+      girth: girth ?? undefined,
+      kept: kept === UNSAID ? undefined : kept === "kept",
+    }));
+};
+
+export type CatchEntries = z.input<ReturnType<typeof catchSchemaFor>>;
+
+/** A fish as it stands in the fields. */
+export const catchEntries = (fish: Catch, system: UnitSystem): CatchEntries => ({
+  species: fish.species,
+  at: localMoment(Date.parse(fish.at)),
+  outcome: fish.lost ?? LANDED,
+  length: fish.length === null ? "" : entryText(fish.length, "fishLength", system),
+  lengthKind: fish.lengthKind ?? UNSAID,
+  weight: fish.weight === undefined ? "" : entryText(fish.weight, "fishMass", system),
+  weighed: fish.weighed === true ? "weighed" : "guessed",
+  girth: fish.girth === undefined ? "" : entryText(fish.girth, "fishLength", system),
+  fin: fish.fin ?? UNSAID,
+  condition: fish.condition ?? UNSAID,
+  hooked: fish.hooked ?? UNSAID,
+  phase: fish.phase ?? UNSAID,
+  kept: fish.kept === undefined ? UNSAID : fish.kept ? "kept" : "released",
+  lie: fish.lie,
+  lure: fish.lure,
+  notes: fish.notes,
+});

@@ -1,0 +1,104 @@
+"use client";
+import { z } from "zod";
+import type { Session } from "../../core/book/records";
+import { act } from "../../state/act";
+import { clockNow } from "../../state/clock";
+import { useFishes } from "../../state/use-fishes";
+import { useSave } from "../../state/use-save";
+import { database } from "../../store/database";
+import { logCatch, patchSession } from "../../store/sessions";
+import { Button } from "../../widgets/button";
+import { Dialog } from "../../widgets/dialog";
+import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
+import { momentEntry, numberEntry, textEntry } from "../../words/entry";
+import { dayAndTime, localMoment } from "../../words/river";
+import { EntryForm } from "../entry-form";
+
+const schema = z
+  .object({
+    start: momentEntry,
+    end: momentEntry,
+    species: z.string(),
+    rods: numberEntry({ low: 1, high: 6, beyond: "From 1 to 6 rods." }),
+    notes: textEntry(2000),
+  })
+  .check(({ value, issues }) => {
+    const wrong =
+      value.end < value.start
+        ? "The end must not come before the start."
+        : value.end > clockNow()
+          ? "The end lies in the future."
+          : undefined;
+    if (wrong) issues.push({ code: "custom", message: wrong, path: ["end"], input: value });
+    if (!Number.isInteger(value.rods))
+      issues.push({ code: "custom", message: "A whole number of rods.", path: ["rods"], input: value });
+  });
+
+/** Everything of a past session, put right; one that was forgotten is closed where it ended. */
+export function SessionDialog({ session, onClose }: { session: Session; onClose: () => void }) {
+  const { list } = useFishes();
+  const [start, end] = [Date.parse(session.start), session.end === null ? clockNow() : Date.parse(session.end)];
+  const form = useEntryForm(schema, {
+    start: localMoment(start),
+    end: localMoment(end),
+    species: session.species,
+    rods: String(session.rods),
+    notes: session.notes,
+  });
+  const { save, fault } = useSave(onClose);
+  const keep = form.handleSubmit(({ start: from, end: to, species, rods, notes }) =>
+    save(
+      () =>
+        patchSession(database(), session, {
+          species,
+          rods,
+          notes,
+          // The browser's field knows minutes: an instant that was not touched keeps its seconds.
+          ...(localMoment(from) !== localMoment(start) && { start: from }),
+          ...((session.end === null || localMoment(to) !== localMoment(end)) && { end: to }),
+        }),
+      "The session is put right.",
+    ),
+  );
+  return (
+    <Dialog
+      open
+      onOpenChange={(open) => !open && onClose()}
+      title={`Session of ${dayAndTime(session.start)}`}
+      about="Moved in time it takes its flow, trend, clarity and temperature from the gauge of its own hour."
+    >
+      <EntryForm
+        onSubmit={keep}
+        fault={fault}
+        keep="Keep"
+        more={
+          <Button
+            onClick={() =>
+              act(() =>
+                save(
+                  async () => (await logCatch(database(), session, {}, end)).undo,
+                  "A fish is in the session: press it to say the rest.",
+                ),
+              )
+            }
+          >
+            Add a fish to it
+          </Button>
+        }
+      >
+        <div className="grid gap-3 sm:grid-cols-2">
+          <FormField form={form} name="start" label="From" type="datetime-local" />
+          <FormField form={form} name="end" label="To" type="datetime-local" />
+          <FormSelect
+            form={form}
+            name="species"
+            label="After"
+            choices={list.map((one) => ({ value: one.id, label: one.name }))}
+          />
+          <FormField form={form} name="rods" label="Rods" inputMode="numeric" />
+          <FormField form={form} name="notes" label="Notes" maxLength={2000} className="sm:col-span-2" />
+        </div>
+      </EntryForm>
+    </Dialog>
+  );
+}
