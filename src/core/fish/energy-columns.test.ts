@@ -36,7 +36,8 @@ function waterOf(lean: number) {
 describe.each([0, 0.8, -1.7])("with a current that leans by %d", (lean) => {
   const { field, drift } = waterOf(lean);
   const fish = foragerOf(trout, { temperature: 12, turbidity: 2, light: "day" });
-  const found = netEnergy(field, drift, fish, trout);
+  // Within each test: what is worked out while tests are collected is no test's own.
+  const read = () => netEnergy(field, drift, fish, trout);
 
   test.each([
     ["amid the water", 4, 3],
@@ -76,6 +77,7 @@ describe.each([0, 0.8, -1.7])("with a current that leans by %d", (lean) => {
     const focal = speedAtHeight(speedAlong(x, y), depth, roughnessHeight(Math.fround(0.03), depth), height);
     const expected = energyIntake(fish, height, columns) - swimmingCost(fish.weight, fish.temperature, focal);
     const k = j * nx + i;
+    const found = read();
     expect(found.focalSpeed[k]).toBeCloseTo(focal, 5);
     expect(found.net[k]! / expected).toBeCloseTo(1, 4);
   });

@@ -3,7 +3,7 @@ import type { Field } from "../flow/grid";
 import type { Break } from "../water/cover";
 import { groundOf } from "../water/land";
 import { mainCurrent, mainHeading } from "../water/main-current";
-import { placeOf, type Surroundings, whereaboutsOf } from "./lie-place";
+import { fastestNear, placeOf, type Surroundings, whereaboutsOf } from "./lie-place";
 
 /** A river of 20 m from left (y 2) to right (y 22), 1 m deep, with the current and the depth of `at` where it says. */
 function river(at: (x: number, y: number) => { depth?: number; u?: number; v?: number } = () => ({})): Field {
@@ -81,4 +81,87 @@ test("a place is told by the nearest break that it is not called by, and on whic
   // Beside its own stone it is told by the other.
   expect(whereaboutsOf(at, 20, 14).mark).toMatchObject({ break: { kind: "wood" }, way: "above" });
   expect(whereaboutsOf(around(river(), []), 20, 14).mark).toBeNull();
+});
+
+describe("away from stones and seams a place is called by its depth, its pace or its bank", () => {
+  const NONE = { distance: Infinity, seam: undefined };
+  const at = (field: Field, x: number, y: number, near: Parameters<typeof placeOf>[2] = NONE, breaks: Break[] = []) => {
+    const surroundings = around(field, breaks);
+    const k = Math.floor(y / field.cell) * field.nx + Math.floor(x / field.cell);
+    return placeOf(surroundings, k, near, whereaboutsOf(surroundings, x, y));
+  };
+  /** A deep hole of 2 m at x 30; half a metre elsewhere, at a speed. */
+  const holed = (u: number) => river((x) => ({ depth: x > 29 && x < 31 ? 2 : 0.5, u }));
+
+  test("over three quarters of the deepest water it is the deep of the pool, and no less is", () => {
+    expect(at(holed(0.3), 30.25, 12.25)).toEqual({ kind: "deep" });
+    expect(at(holed(0.3), 20.25, 12.25)).toEqual({ kind: "run" });
+    const step = (depth: number) => river((x) => ({ depth: x > 29 && x < 31 ? 2 : depth, u: 0.3 }));
+    expect(at(step(1.52), 20.25, 12.25)).toEqual({ kind: "deep" });
+    expect(at(step(1.48), 20.25, 12.25)).toEqual({ kind: "run" });
+  });
+
+  test("thin fast water is a riffle: a Froude number over 0.35, that is 0.78 m/s in half a metre", () => {
+    expect(at(holed(0.8), 20.25, 12.25)).toEqual({ kind: "riffle-pocket" });
+    expect(at(holed(0.75), 20.25, 12.25)).toEqual({ kind: "run" });
+  });
+
+  test("slow water by the bank is its soft edge, on its side; in the middle it is a run", () => {
+    expect(at(holed(0.3), 20.25, 2.75)).toEqual({ kind: "bank-edge", side: "left" });
+    expect(at(holed(0.3), 20.25, 21.25)).toEqual({ kind: "bank-edge", side: "right" });
+    expect(at(holed(0.3), 20.25, 12.25)).toEqual({ kind: "run" });
+  });
+
+  test("within a metre and a half of a seam it is the seam's edge, or off the break that throws it", () => {
+    const seam = {
+      points: [[10, 12] as [number, number], [25, 12] as [number, number]],
+      slowSide: "left",
+    } as Parameters<typeof placeOf>[2]["seam"];
+    const near = (distance: number) => ({ distance, seam });
+    expect(at(holed(0.3), 20.25, 12.25, near(1.4))).toEqual({ kind: "seam-edge", side: "left" });
+    expect(at(holed(0.3), 20.25, 12.25, near(1.6))).toEqual({ kind: "run" });
+    const thrower: Break = { x: 9.5, y: 12, radius: 0.5, kind: "wood" };
+    expect(at(holed(0.3), 20.25, 12.25, near(1), [thrower])).toEqual({
+      kind: "seam-off",
+      break: { kind: "wood", name: undefined },
+    });
+  });
+
+  test("what the structure names is called so before all that", () => {
+    const surroundings = around(holed(0.3), []);
+    const pool = { x: 20.25, y: 12.25, along: 0, depth: 0.5, speed: 0.3 };
+    surroundings.structure.pools.push({
+      head: pool,
+      deep: pool,
+      tail: pool,
+      slot: undefined,
+      residual: 0.5,
+      length: 9,
+    });
+    const k = Math.floor(12.25 / 0.5) * 80 + 40;
+    expect(["head", "deep", "tail", "slot"]).toContain(
+      placeOf(surroundings, k, NONE, whereaboutsOf(surroundings, 20.25, 12.25)).kind,
+    );
+  });
+});
+
+test("the fastest water within a radius: a place at the rim counts, one beyond does not; at the edges of the grid too", () => {
+  const field = blankField(11, 9, 1);
+  field.u[4 * 11 + 8] = 0.9;
+  expect(fastestNear(field, 5.5, 4.5, 3)).toBeCloseTo(0.9, 6);
+  expect(fastestNear(field, 5.5, 4.5, 2.9)).toBe(0);
+  // Askew: three along and three across lie farther than three.
+  const askew = blankField(11, 9, 1);
+  askew.u[7 * 11 + 8] = 0.9;
+  expect(fastestNear(askew, 5.5, 4.5, 4.2)).toBe(0);
+  expect(fastestNear(askew, 5.5, 4.5, 4.3)).toBeCloseTo(0.9, 6);
+  const corners = blankField(11, 9, 1);
+  for (const k of [0, 10, 8 * 11, 8 * 11 + 10]) corners.v[k] = 0.7;
+  for (const [x, y] of [
+    [0.5, 0.5],
+    [10.5, 0.5],
+    [0.5, 8.5],
+    [10.5, 8.5],
+  ] as const)
+    expect(fastestNear(corners, x, y, 1)).toBeCloseTo(0.7, 6);
 });
