@@ -97,12 +97,13 @@ export function waysFor(question: WaysQuestion): { ways: Way[]; without: NoWay[]
       without.push({ method, why: error.fault });
     }
   }
-  return { ways: ordered(found, question.liked), without };
+  return { ways: orderWays(found, question.liked), without };
 }
 
 export const worth = ({ cast, snags }: Way): number => (0.5 * (cast.seconds + cast.robust) || 0) * (1 - snags);
 
-function ordered(ways: readonly Way[], liked: readonly Method[]): Way[] {
+/** Ways by what they are worth; those within a tenth of each other by what the angler likes. */
+export function orderWays(ways: readonly Way[], liked: readonly Method[]): Way[] {
   const left = [...ways].sort((a, b) => worth(b) - worth(a));
   const out: Way[] = [];
   const likes = ({ method }: Way) => {
