@@ -1,4 +1,3 @@
-import { surfaceSpeed } from "../flow/profile";
 import type { RigAdvice } from "./advise";
 import { bottomDragged } from "./bottom";
 import { contactOf, type Dragged } from "./contact";
@@ -151,8 +150,7 @@ function floatBehaviour(
     SPEEDS.map((times) => times * base),
     (meanSpeed) => {
       const rig = fishFloat({ depth, meanSpeed, bedRoughness: water.bedRoughness }, tackle, set, advice.shotting, held);
-      const surface = surfaceSpeed(meanSpeed, depth, Math.min(water.bedRoughness, 0.5 * depth));
-      return { ratio: surface > 0 ? rig.floatSpeed / surface : 1, lift: rig.lift, lead: rig.lead };
+      return { ratio: rig.surfaceSpeed > 0 ? rig.floatSpeed / rig.surfaceSpeed : 1, lift: rig.lift, lead: rig.lead };
     },
   );
   const { fall } = bottomDragged({ pieces: 1, piece: shotMass(advice.shot), metal: tackle.metal }, tackle.bait);

@@ -1,10 +1,10 @@
-import { speedAtHeight, surfaceSpeed } from "../flow/profile";
 import { InputError } from "../quantity/fault";
 import { COMMON_PRACTICE, sourced, WATER_DENSITY } from "../quantity/provenance";
 import { DENSITY, type Metal, sphereDiameter, submergedWeight } from "./drag";
 import { hang, type Hang } from "./hang";
 import type { Weight } from "./line-shape";
 import { type BoxShot, type Placed, SHOT_SIZES, shotPlan, type Shotting } from "./shot";
+import { speedIn } from "./sink";
 import { root } from "./solve";
 import { checkWater, type Water } from "./water";
 
@@ -162,9 +162,8 @@ export function fishFloat(
   holdBack = 0,
   whole = wholePlan(tackle, shotting),
 ): FloatRig {
-  const ks = Math.min(water.bedRoughness, 0.5 * water.depth);
-  const speed = (z: number) => speedAtHeight(water.meanSpeed, water.depth, ks, z);
-  const surface = surfaceSpeed(water.meanSpeed, water.depth, ks);
+  const speed = (z: number) => speedIn(water, z);
+  const surface = speedIn(water, water.depth);
   const plan = [
     ...whole.map((shot) => ({ ...shot, below: shot.below * setting })),
     ...(tackle.pinned ? [{ ...pinShot(tackle), count: 1, below: setting + tackle.leader / 2 }] : []),

@@ -337,3 +337,15 @@ test("the surface runs at 1 / 0.85 of the mean over a bed of middling roughness 
   expect(0.6 / rig.surfaceSpeed).toBeGreaterThan(0.8);
   expect(0.6 / rig.surfaceSpeed).toBeLessThan(0.9);
 });
+
+test("in water of one speed at every height a free float goes with it and its bait hangs straight under it", () => {
+  const rig = adviseRig({
+    method: "float",
+    species: "brown-trout",
+    water: { depth: 1.2, meanSpeed: 0.4, bedRoughness: 0 },
+  });
+  expect(rig.surfaceSpeed).toBe(0.4);
+  expect(rig.floatSpeed).toBeCloseTo(0.4, 3);
+  expect(Math.abs(rig.lead)).toBeLessThan(0.01);
+  expect(Math.abs(rig.lift)).toBeLessThan(0.01);
+});

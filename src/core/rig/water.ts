@@ -6,11 +6,11 @@ export interface Water {
   depth: number;
   /** Depth-mean speed, m/s. */
   meanSpeed: number;
-  /** Roughness height ks, m. */
+  /** Roughness height ks, m; 0: the same speed at every height. */
   bedRoughness: number;
 }
 
-const LIMITS = { depth: [0.1, 30], meanSpeed: [0, 5], bedRoughness: [0.0005, 3] } as const;
+const LIMITS = { depth: [0.1, 30], meanSpeed: [0, 5], bedRoughness: [0, 3] } as const;
 
 /** @throws InputError "bad-water" where no rig is worked out for a depth, a speed or a roughness */
 export function checkWater(water: Water): void {

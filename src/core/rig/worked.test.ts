@@ -253,7 +253,7 @@ describe("the float", () => {
   test.each([
     ["depth", 0.1, 30],
     ["meanSpeed", 0, 5],
-    ["bedRoughness", 0.0005, 3],
+    ["bedRoughness", 0, 3],
   ] as const)("%s is taken from %d to %d and no farther", (name, low, high) => {
     const code = (value: number) =>
       codeOf(() => setFloat({ ...water, [name]: value }, tackle, { shotHeight: 0.01, holdBack: 0 }));
