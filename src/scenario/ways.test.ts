@@ -26,7 +26,7 @@ function fished(index: number, id: string) {
   const fish = livingFish(speciesById(id), "usual", conditions, undefined);
   const request = readingRequest(fish.species, conditions, reach.features);
   const reading = readReach(field, request);
-  return reading.lies.slice(0, 4).map((lie) => {
+  return reading.lies.slice(0, 3).map((lie) => {
     const approach = approachLie(field, reading, {
       lie,
       reading: request,
