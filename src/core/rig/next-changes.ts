@@ -19,12 +19,15 @@ function depthChanges(advice: RigAdvice): Message[] {
   switch (advice.method) {
     case "float":
       return [message("try-deeper", { setting: advice.setting + advice.deepenBy })];
-    case "drift":
+    case "drift": {
+      if (advice.touchFraction <= TOO_MUCH) return [message("try-shot-more", { grams: advice.piece })];
+      // With the lightest single shot there is none to take off: the bait is let farther from it.
       return [
-        advice.touchFraction > TOO_MUCH
+        advice.pieces > 1
           ? message("try-shot-less", { grams: advice.piece })
-          : message("try-shot-more", { grams: advice.piece }),
+          : message("try-longer-leader", { leader: 1.5 * advice.leader }),
       ];
+    }
     case "jig":
     case "spoon": {
       const { ladder, head } = advice;

@@ -64,6 +64,16 @@ test("in US units, and with the caution of a fish in water too warm for it befor
   expect(first.textContent).toMatch(/^▲ 86 °F: leave brown trout alone/);
 });
 
+test("nobody is told to take off the only shot: where it touches too much the leader is lengthened", () => {
+  const at = (meanSpeed: number) =>
+    adviseRig({ method: "drift", species: "brown-trout", water: { ...request.water, depth: 1, meanSpeed } });
+  const [slow, strong] = [at(0.15), at(0.9)];
+  expect([slow.pieces, slow.touchFraction > 0.6]).toEqual([1, true]);
+  expect(nextChanges(slow).map(({ code }) => code)).toContain("try-longer-leader");
+  expect(strong.touchFraction).toBeLessThan(0.6);
+  expect(nextChanges(strong).map(({ code }) => code)).toContain("try-shot-more");
+});
+
 test.each(METHODS)("%s has its figure, its changes in the order of the trade, and a picture in words", (method) => {
   const species = method === "dead-bait" || method === "sinker" ? "channel-catfish" : "walleye";
   const asked = { ...request, method, species, water: { ...request.water, depth: 2, visibleDepth: 1 } };
