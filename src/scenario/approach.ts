@@ -73,6 +73,10 @@ export const positionOf = ({ latitude, longitude }: Pick<Reach, "latitude" | "lo
 export const approachKey = (reading: string, { lie, angler, base, sun, leave }: ApproachRequest): string =>
   keyOf("approach", reading, lie.x, lie.y, angler, base, sun ?? null, leave);
 
+/** Places of all lies but one: what no line should run over. */
+export const otherPlaces = ({ lies }: Pick<ReachReading, "lies">, lie: Pick<Lie, "x" | "y">) =>
+  lies.filter((one) => one.x !== lie.x || one.y !== lie.y).flatMap((one) => [one, ...one.others]);
+
 export function approachLie(field: Field, reading: ReachReading, request: ApproachRequest): Approach {
   const { lie, angler, sun, base } = request;
   const { species, visibleDepth, temperature, features } = request.reading;
@@ -89,7 +93,7 @@ export function approachLie(field: Field, reading: ReachReading, request: Approa
     fall: FALLS[angler.fall],
     casts: timing.casts,
     drill: timing.drill,
-    others: reading.lies.filter((one) => one.x !== lie.x || one.y !== lie.y).flatMap((one) => [one, ...one.others]),
+    others: otherPlaces(reading, lie),
     seams: reading.seams,
     features,
     sun,

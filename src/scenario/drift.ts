@@ -1,5 +1,4 @@
 import { z } from "zod";
-import { drillOf } from "../core/approach/drill";
 import type { Lie } from "../core/fish/read";
 import { speciesById } from "../core/fish/species";
 import type { Field } from "../core/flow/grid";
@@ -8,17 +7,17 @@ import { between, finite, positive } from "../core/quantity/checks";
 import { InputError } from "../core/quantity/fault";
 import { refuse } from "../core/quantity/issue";
 import { message } from "../core/quantity/message";
-import { adviseFor, CAST, lineOf, parseRigRequest, type RigAdvice, type RigRequest, tipOver } from "../core/rig/advise";
-import { behaviourOf } from "../core/rig/behaviour";
+import { adviseFor, parseRigRequest, type RigAdvice, type RigRequest } from "../core/rig/advise";
+import { behaviourOf, behaviourOptions } from "../core/rig/behaviour";
 import { secondsNear } from "../core/rig/cast-solver";
 import { type Drift, driftPath } from "../core/rig/drift-path";
 import { placeWater } from "../core/rig/place";
-import { reelSpeed } from "../core/rig/reel";
+import { CAST, rodReach } from "../core/rig/rod";
 import { rigRequestSchema } from "../core/rig/request";
 import { strikeZone } from "../core/rig/strike-zone";
-import { type Way, wayFrom } from "../core/rig/ways";
+import { MENDS, type Way, wayFrom } from "../core/rig/ways";
 import { mainCurrent } from "../core/water/main-current";
-import { approachLie, USUAL_ANGLER } from "./approach";
+import { approachLie, otherPlaces, USUAL_ANGLER } from "./approach";
 import { type Conditions, conditionsOf, USUAL } from "./conditions";
 import { livingFish } from "./fish";
 import { readReach } from "./read";
@@ -96,17 +95,8 @@ export function driftThrough(field: Field, reach: Reach, request: DriftRequest):
   const distance = from ? Math.hypot(landing[0] - from[0], landing[1] - from[1]) : CAST;
   const rigAsked = parseRigRequest(ofRig(lie, distance));
   const advice = adviseFor(rigAsked, species);
-  const rod = rigAsked.tackle.rodLength ?? advice.line.rod;
-  const behaviour = behaviourOf({
-    advice,
-    water: rigAsked.water,
-    lineDiameter: rigAsked.tackle.lineDiameter ?? lineOf(rigAsked.tackle, advice.line),
-    distance,
-    tipHeight: tipOver(rod),
-    soaks: drillOf(rig.species) === "soak",
-    reel: reelSpeed(rigAsked.tackle),
-  });
-  const drift = driftPath(field, { behaviour, landing, from, rodReach: rod, mends: 3 });
+  const behaviour = behaviourOf(behaviourOptions(rigAsked, advice, distance));
+  const drift = driftPath(field, { behaviour, landing, from, rodReach: rodReach(advice.line.rod), mends: MENDS });
   return { advice, drift, secondsInZone: near(drift), landing, from: from ?? null, way: null };
 }
 
@@ -169,7 +159,7 @@ function solved(
     ways: {
       field,
       features,
-      others: reading.lies.filter((one) => one.rank !== lie.rank).flatMap((one) => [one, ...one.others]),
+      others: otherPlaces(reading, lie),
     },
     main: mainCurrent(field),
     request: (_: unknown, distance: number) => ofRig(lie, distance),

@@ -6,6 +6,7 @@ import { type CastFrom, type NoWay, type Way, waysFor } from "../core/rig/ways";
 import type { Method } from "../core/tactics/lure";
 import { mainCurrent } from "../core/water/main-current";
 import type { Conditions } from "./conditions";
+import { otherPlaces } from "./approach";
 import { keyOf } from "./key";
 import type { ReachReading, ReadingRequest } from "./reading";
 import { type OwnTackle, type RigFor, rigRequest } from "./rig";
@@ -54,7 +55,7 @@ export function waysOf(field: Field, reading: ReachReading, request: WaysRequest
     ways: {
       field,
       features,
-      others: reading.lies.filter((one) => one.x !== lie.x || one.y !== lie.y).flatMap((one) => [one, ...one.others]),
+      others: otherPlaces(reading, lie),
     },
     main: mainCurrent(field),
     request: (method, distance) => rigRequest(field, lie, conditions, base, { method, distance, phase, features }, own),

@@ -51,6 +51,18 @@ export const patch = <T extends State>(
     (record, before) => unpatched(record, before, fields),
   );
 
+/**
+ * What a form says otherwise than it stood: what nobody touched is left to whoever else says it meanwhile. What is
+ * there
+ * no longer is undefined.
+ */
+export function differing<T extends object>(stood: T, said: T): Partial<T> {
+  const names = [...new Set([...Object.keys(stood), ...Object.keys(said)])] as (keyof T)[];
+  return Object.fromEntries(
+    names.filter((name) => !same(stood[name], said[name])).map((name) => [name, said[name]]),
+  ) as Partial<T>;
+}
+
 /** A record with the fields of a patch as they were before it, where nobody has changed them since. */
 export function unpatched<T extends object>(record: T, before: T, fields: Partial<T>): T {
   const restored = { ...record };

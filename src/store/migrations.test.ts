@@ -193,9 +193,11 @@ test("a browser that holds schema 5 opens with all it had, and an empty tackle b
   expect(piece).toMatchObject({ schema: "low-heron/tackle@1", name: "minnow head", count: 2 });
   // Lost one; the undo finds it again, whatever was changed meanwhile.
   const undo = await countPiece(opened, piece!.id, -1);
-  await changePiece(opened, piece!.id, { kind: "head", name: "renamed", count: 1, grams: 3.5, metal: "tin" });
+  // Renamed by a hand that still saw two: the one that was lost stays lost until it is found again.
+  await changePiece(opened, piece!, { kind: "head", name: "renamed", count: 2, grams: 3.5, metal: "tin" });
+  expect((await opened.tackle.get(piece!.id))!).toMatchObject({ name: "renamed", count: 1 });
   await undo();
-  expect((await opened.tackle.get(piece!.id))!).toMatchObject({ name: "renamed", count: 2 });
+  expect((await opened.tackle.get(piece!.id))!).toMatchObject({ name: "renamed", count: 2, metal: "tin" });
   const none = await addPieces(opened, [
     { kind: "shot", name: "BB", count: 5, grams: 0.4 },
     { kind: "shot", name: "AAA", count: 5, grams: 0.8 },

@@ -1,5 +1,5 @@
 import type { TackleDraft, TackleItem } from "../core/rig/tackle-item";
-import { add, change, setDeleted, type Undo } from "./change";
+import { add, change, differing, patch, setDeleted, type Undo } from "./change";
 import type { Database } from "./database";
 import { newId } from "./identity";
 
@@ -24,15 +24,14 @@ export async function addPieces(db: Database, drafts: readonly TackleDraft[]): P
   };
 }
 
-/** Says anew what a piece is; the undo says it as it was. */
-export const changePiece = (db: Database, id: string, draft: TackleDraft): Promise<Undo> =>
-  change(db, db.tackle, id, ({ schema, updatedAt, demo }) => ({
-    schema,
-    id,
-    updatedAt,
-    ...(demo !== undefined && { demo }),
-    ...draft,
-  }));
+/**
+ * Says anew what a piece is: only what differs from how it stood is written, so that one that was lost meanwhile stays
+ * lost.
+ */
+export function changePiece(db: Database, stood: TackleItem, draft: TackleDraft): Promise<Undo> {
+  const { schema, id, updatedAt, deleted, demo, ...before } = stood;
+  return patch<TackleItem>(db, db.tackle, id, differing<TackleDraft>(before, draft));
+}
 
 export const removePiece = (db: Database, id: string): Promise<Undo> => setDeleted(db, db.tackle, id, true);
 

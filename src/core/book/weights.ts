@@ -4,6 +4,7 @@ import { standardWeight } from "../fish/standard-weight";
 import { above } from "../quantity/checks";
 import { refuse } from "../quantity/issue";
 import { FROM_MEMORY, sourced } from "../quantity/provenance";
+import { INCH, POUND } from "../quantity/units";
 
 /** How a fish was measured: to the tips of the tail, with the tail pinched together, or to its fork. */
 export const LENGTH_KINDS = ["total", "pinched", "fork"] as const;
@@ -35,8 +36,6 @@ const OVER_FORK = sourced<Readonly<Record<string, number>>>(
   FROM_MEMORY,
 );
 const SHALLOW_FORK = 1.04;
-const INCH = 0.0254;
-const POUND = 0.45359237;
 
 /** What `heron fish` reads: m and kg. */
 export const fishSchema = z.object({

@@ -38,6 +38,9 @@ export function turbidityFromVisibleDepth(visibleDepth: number): number {
 export const clarityClass = (visibleDepth: number): ClarityClass =>
   CLARITY_CLASSES.value.find((entry) => visibleDepth < entry.below)!.name;
 
+/** Is water clear enough that fish see a line, and whoever stands over them? */
+export const isClear = (visibleDepth: number): boolean => ["clear", "gin-clear"].includes(clarityClass(visibleDepth));
+
 /** Depths of a wader's body marks, m, for an angler of 1.75 m; they scale with height. */
 export const BODY_MARKS = sourced(
   [

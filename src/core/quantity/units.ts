@@ -16,9 +16,10 @@ interface Unit {
 }
 
 const FOOT = 0.3048;
-const INCH = 0.0254;
+export const INCH = 0.0254;
 /** Avoirdupois ounce in kg, exact. */
 export const OUNCE = 0.028349523125;
+export const POUND = 16 * OUNCE;
 
 const UNITS: readonly Unit[] = [
   { dimension: "length", factor: 1, names: ["m", "metre", "metres", "meter", "meters", "metre(s)"] },

@@ -1,7 +1,7 @@
 import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { refuse } from "../quantity/issue";
-import { type ClarityClass, clarityClass } from "../gauge/clarity";
+import { isClear } from "../gauge/clarity";
 import { speciesById } from "../fish/species";
 import type { Species } from "../fish/species-schema";
 import { chooseLure, isLure, type LureChoice, type LureWater, type Method, tooWarmFor } from "../tactics/lure";
@@ -10,9 +10,9 @@ import type { Leash } from "./contact";
 import { floatReasons, type FloatMore, moreOfFloat } from "./float-advice";
 import { FLOAT_TACKLE, floatFor, type FloatRig, type FloatTackle, setFloat } from "./float";
 import { type JigRig, setJig } from "./jig";
-import { lineDiameter } from "./lines";
 import { type PlugRig, setPlug } from "./plug";
 import { type RigAsked, type RigRequest, rigRequestSchema } from "./request";
+import { CAST, tipOver } from "./rod";
 import { setSpinner, type SpinnerRig } from "./spinner";
 import { type Strength, strengthFor } from "./strength";
 import { strikeZone } from "./strike-zone";
@@ -43,10 +43,6 @@ export type AdviceOf<M extends Method> = RigAdvice & { method: M };
 
 /** Height over the bed that the lowest shot has without more being known (float.ts), m. */
 const USUAL_SHOT = 0.15;
-/** Casting distance where none is given, m. Common practice, no source. */
-export const CAST = 9;
-/** Height of the rod tip over the water as a share of its length, and its least, m: held up at a slant. */
-const TIP = { share: 0.7, least: 1 };
 
 /** @throws InputError "bad-rig" */
 export function parseRigRequest(request: RigRequest): RigAsked {
@@ -83,7 +79,7 @@ export function adviseFor(asked: RigAsked, species: Species): RigAdvice {
   };
   const chosen = chooseLure(question);
   const lure = withOwn(chosen, tackle);
-  const line = strengthFor({ species, base: asked.species, method, water });
+  const line = strengthFor({ species, base: asked.species, method, water, own: tackle });
   const { reasons: lineReasons, ...strength } = line;
   const solved = solve(asked, species, lure, line);
   return {
@@ -126,8 +122,8 @@ function solve(
   const water = { ...asked.water, light };
   const fishHeight = Math.min(water.fishHeight ?? species.focalHeight, 0.8 * water.depth);
   const distance = water.distance ?? CAST;
-  const diameter = tackle.lineDiameter ?? lineOf(tackle, line);
-  const tipHeight = tipOver(tackle.rodLength ?? line.rod);
+  const diameter = line.main.diameter;
+  const tipHeight = tipOver(line.rod);
   const leash: Leash = { lineDiameter: diameter, distance, tipHeight };
   const question = { species: asked.species, water, lure, leash, fishHeight, tackle, style };
   switch (method) {
@@ -174,19 +170,13 @@ function solve(
   }
 }
 
-/** Height of the rod tip over the water, m. */
-export const tipOver = (rod: number): number => Math.max(TIP.least, TIP.share * rod);
-
-export const lineOf = ({ lineMaterial, lineTest }: RigAsked["tackle"], { main }: Pick<Strength, "main">): number =>
-  lineDiameter(lineMaterial ?? main.material, lineTest ?? main.test);
-
 function floatOf(asked: RigAsked, lure: LureChoice, line: Strength) {
   const { tackle, style, light } = asked;
   const water = { ...asked.water, light };
   const own: Partial<FloatTackle> = {
     ...(tackle.leader !== undefined && { leader: tackle.leader }),
     ...(tackle.metal !== undefined && { metal: tackle.metal }),
-    ...(tackle.lineDiameter !== undefined && { lineDiameter: tackle.lineDiameter }),
+    lineDiameter: line.main.diameter,
     ...(tackle.capacity !== undefined && { capacity: tackle.capacity }),
     ...(tackle.shot !== undefined && { shot: tackle.shot }),
     ...(tackle.floatLength !== undefined && { floatLength: tackle.floatLength }),
@@ -203,7 +193,7 @@ function floatOf(asked: RigAsked, lure: LureChoice, line: Strength) {
     ...(setting !== undefined && { setting }),
     ...(shotHeight !== undefined && { shotHeight }),
   });
-  const all = { ...rig, ...moreOfFloat(rig, water, full, tackle.rodLength ?? line.rod) };
+  const all = { ...rig, ...moreOfFloat(rig, water, full, line.rod) };
   return {
     rig: { method: "float" as const, capacity: full.capacity, leader: full.leader, hung: full, ...all },
     reasons: floatReasons(all, water, full, lure, water.distance),
@@ -212,8 +202,7 @@ function floatOf(asked: RigAsked, lure: LureChoice, line: Strength) {
 
 /** A bait that floats is pinned; and in clear water a fine leader with a bait on it is sunk by a small shot. */
 const pins = (lure: LureChoice, { visibleDepth }: { visibleDepth: number }): boolean =>
-  lure.body.density < 1000 || (!isLure(lure.category) && CLEAR.includes(clarityClass(visibleDepth)));
-const CLEAR: readonly ClarityClass[] = ["clear", "gin-clear"];
+  lure.body.density < 1000 || (!isLure(lure.category) && isClear(visibleDepth));
 
 /**
  * The lightest of the floats carried that bears the bait and its shot, or the heaviest; what is wanted where none is.
@@ -231,17 +220,12 @@ function floatIn(
 }
 
 /** What to mind with this rig: the fish first, then hooks, lead, lines overhead and the water's own rules. */
-function cautionsFor(
-  { method, water, tackle }: RigAsked,
-  species: Species,
-  { rod }: Strength,
-  lure: LureChoice,
-): Message[] {
+function cautionsFor({ method, water }: RigAsked, species: Species, { rod }: Strength, lure: LureChoice): Message[] {
   return [
     ...(tooWarmFor(species, water.temperature)
       ? [message("too-warm-to-play", { species: species.id, temperature: water.temperature })]
       : []),
-    ...((tackle.rodLength ?? rod) > 3 ? [message("overhead-lines")] : []),
+    ...(rod > 3 ? [message("overhead-lines")] : []),
     ...(isLure(lure.category) && method !== "float" ? [message("hooks-eyes")] : []),
     message("barbless-by-rule"),
   ];

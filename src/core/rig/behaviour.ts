@@ -1,11 +1,15 @@
+import { drillOf } from "../approach/drill";
 import type { RigAdvice } from "./advise";
 import { bottomDragged } from "./bottom";
 import { contactOf, type Dragged } from "./contact";
 import { headDragged } from "./jig";
+import { reelSpeed } from "./reel";
+import type { RigAsked } from "./request";
+import { tipOver } from "./rod";
 import { shotMass } from "./shot";
 import { fishFloat, type FloatTackle } from "./float";
 import { lipForce, plugDepth } from "./plug";
-import { spinnerDepth } from "./spinner";
+import { spinnerDepth, TIP } from "./spinner";
 import type { PlaceWater } from "./place";
 
 /** How a rig goes once it is in the water: everything that the drift needs to know, by the kind of way it goes. */
@@ -82,6 +86,17 @@ export interface BehaviourOptions {
   holdBack?: number;
 }
 
+/** Of a rig that was asked for and advised, cast so far, m. */
+export const behaviourOptions = (asked: RigAsked, advice: RigAdvice, distance: number): BehaviourOptions => ({
+  advice,
+  water: asked.water,
+  lineDiameter: advice.line.main.diameter,
+  distance,
+  tipHeight: tipOver(advice.line.rod),
+  soaks: drillOf(asked.species) === "soak",
+  reel: reelSpeed(asked.tackle),
+});
+
 /** Of a rig as advised, in the water of a lie. */
 export function behaviourOf(options: BehaviourOptions): Behaviour {
   const { advice } = options;
@@ -114,7 +129,6 @@ export function behaviourOf(options: BehaviourOptions): Behaviour {
     }
     case "spinner": {
       const { grams, blade, tip } = advice;
-      const height = tip === "low" ? 0.2 : 2;
       return {
         kind: "swum",
         least: blade,
@@ -122,7 +136,7 @@ export function behaviourOf(options: BehaviourOptions): Behaviour {
         fall: 0.5,
         clear: CLEAR,
         depthAt: depthTable(options.distance, (line) =>
-          spinnerDepth({ grams, distance: line, lineDiameter: options.lineDiameter }, blade, height),
+          spinnerDepth({ grams, distance: line, lineDiameter: options.lineDiameter }, blade, TIP[tip]),
         ),
       };
     }

@@ -4,7 +4,7 @@ import type { MainCurrent } from "../water/main-current";
 import { mainHeading } from "../water/main-current";
 import { streamline } from "../water/streamline";
 import type { Behaviour } from "./behaviour";
-import { type Drift, type DriftOptions, driftPath } from "./drift-path";
+import { type Drift, type DriftOptions, driftPath, STEP } from "./drift-path";
 import { placeWater } from "./place";
 import type { StrikeZone } from "./strike-zone";
 import { type Fish, inZone } from "./zones";
@@ -14,7 +14,7 @@ export function secondsNear({ path }: Drift, zone: StrikeZone, fish: Fish): numb
   let seconds = 0;
   for (let k = 0; k < path.length; k++) {
     const { x, y, z, bed, t } = path[k]!;
-    if (inZone(zone, fish, x, y, z - bed)) seconds += (path[k + 1]?.t ?? t + 0.25) - t;
+    if (inZone(zone, fish, x, y, z - bed)) seconds += (path[k + 1]?.t ?? t + STEP) - t;
   }
   return seconds;
 }
@@ -131,7 +131,7 @@ function options(
 ): DriftOptions {
   // What lies still is followed for half a minute: longer says nothing more of the cast.
   const shortened = behaviour.kind === "bottom" && behaviour.stays > 30 ? { ...behaviour, stays: 30 } : behaviour;
-  return { behaviour: shortened, landing, from, rodReach, mends, pace, longest: 40, step: 0.25 };
+  return { behaviour: shortened, landing, from, rodReach, mends, pace, longest: 40 };
 }
 
 function tryCast(
@@ -146,7 +146,7 @@ function tryCast(
   const mean = seconds.reduce((sum, one) => sum + one, 0) / seconds.length;
   const drift = drifts[1]!;
   // A mend can go wrong, and a float that drags where that was not wanted is worth less.
-  const dragged = behaviour.kind === "float" ? DRAGGED * drift.path.reduce((sum, one) => sum + one.touch, 0) * 0.25 : 0;
+  const dragged = behaviour.kind === "float" ? DRAGGED * drift.path.reduce((sum, one) => sum + one.touch, 0) * STEP : 0;
   const score = 0.5 * (worst + mean) - A_MEND * drift.mends - dragged;
   return {
     landing,

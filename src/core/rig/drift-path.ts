@@ -46,7 +46,7 @@ export interface DriftOptions {
 
 /** A drift is followed for so long, s; in steps of so long. */
 const LONGEST = 60;
-const STEP = 0.25;
+export const STEP = 0.25;
 /** What it floats in at least, m. */
 const AGROUND = 0.06;
 /** Stones stand so many roughness heights apart: touches counted along the bed. */

@@ -2,8 +2,8 @@ import type { Method } from "../tactics/lure-kinds";
 import { sphereDiameter } from "./drag";
 import { bodyWeight, dragAreaFromDrop } from "./fall";
 import { bodyMass } from "../tactics/sizes";
-import { lineDiameter } from "./lines";
 import type { OwnTackle } from "./request";
+import { bladeSpeed } from "./spinner";
 import type { TackleItem, TackleKind } from "./tackle-item";
 
 /** Weights of each way that takes more than one. */
@@ -28,13 +28,13 @@ export function tackleFor(method: Method, depth: number, box: readonly TackleIte
     .sort((a, b) => a - b);
   const rod = LONG.includes(method) ? rods.at(-1) : rods[0];
   const [line] = of("line");
-  const [leader] = of("leader").filter(({ length }) => length !== undefined);
+  const [leader] = of("leader");
   const [reel] = of("reel");
   const weights = WEIGHTS[method] === undefined ? [] : of(WEIGHTS[method]);
   return {
     ...(rod !== undefined && { rodLength: rod }),
     ...(reel && { perTurn: reel.perTurn }),
-    ...(leader && { leader: Math.min(3, Math.max(0.1, leader.length!)) }),
+    ...(leader && leaderOfBox(leader)),
     ...(line && lineOfBox(line)),
     ...(weights.length > 0 && { heads: weights.map(({ grams }) => grams!), ...metalOf(weights) }),
     ...(method === "float" && floatOf(of("float"), of("shot"))),
@@ -49,7 +49,14 @@ export function tackleFor(method: Method, depth: number, box: readonly TackleIte
 const lineOfBox = ({ material = "mono", test, diameter }: TackleItem): OwnTackle => ({
   lineMaterial: material,
   lineTest: test,
-  lineDiameter: diameter ?? lineDiameter(material, test!),
+  ...(diameter !== undefined && { lineDiameter: diameter }),
+});
+
+const leaderOfBox = ({ material = "fluorocarbon", test, diameter, length }: TackleItem): OwnTackle => ({
+  leaderMaterial: material,
+  leaderTest: test,
+  ...(diameter !== undefined && { leaderDiameter: diameter }),
+  ...(length !== undefined && { leader: Math.min(3, Math.max(0.1, length)) }),
 });
 
 /** Metal of what there is most of. */
@@ -114,7 +121,7 @@ function plugOf(plugs: readonly TackleItem[], depth: number): OwnTackle {
 function spinnerOf([spinner]: readonly TackleItem[]): OwnTackle {
   if (!spinner) return {};
   const { grams, least, blade = 2 } = spinner;
-  return { spinner: { grams: grams!, least: least ?? 0.3 + 0.04 * Math.min(5, blade) } };
+  return { spinner: { grams: grams!, least: least ?? bladeSpeed(blade) } };
 }
 
 /** Drag of the dressing from a timed drop, where one was made. */

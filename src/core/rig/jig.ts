@@ -75,6 +75,9 @@ export const headDragged = (falling: Falling): Dragged => ({
   area: dragOf(falling, 1) / (0.5 * WATER_DENSITY),
 });
 
+/** Heads are taken to be of tungsten unless the angler says otherwise: lead is banned or limited in many places. */
+const NON_TOXIC: Metal = "tungsten";
+
 /** Heads or spoons in order, lightest first: the angler's own, or those carried for the fish. */
 const carried = ({ method, species, tackle }: JigQuestion): readonly number[] =>
   tackle.heads
@@ -86,7 +89,7 @@ const carried = ({ method, species, tackle }: JigQuestion): readonly number[] =>
 function rung(question: JigQuestion, grams: number): Rung & { falling: Falling } {
   const { water, lure, leash, tackle, style } = question;
   const twice = style.tandem ? 1.5 : 1;
-  const falling = dressed(grams * twice, tackle.metal ?? "lead", lure.category, lure, tackle.dragArea);
+  const falling = dressed(grams * twice, tackle.metal ?? NON_TOXIC, lure.category, lure, tackle.dragArea);
   const fall = fallSpeed(falling);
   const { seconds, swept } = sinkThrough(water, fall);
   const { touch } = contactOf(water, headDragged(falling), leash);

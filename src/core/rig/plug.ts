@@ -1,5 +1,5 @@
 import { type Message, message } from "../quantity/message";
-import { WATER_DENSITY } from "../quantity/provenance";
+import { GRAVITY, WATER_DENSITY } from "../quantity/provenance";
 import { familyOf, type Family } from "../tactics/family";
 import { DENSITY } from "./drag";
 import { lineShape } from "./line-shape";
@@ -96,7 +96,7 @@ function depths(plug: Plug, force: number, diameter: number, speed: number, long
 /** Pull of the lip at 1 m/s, N: what takes the plug to the depth that is told of it. Grows with the speed's square. */
 export function lipForce(plug: Plug): number {
   const { line, diameter, speed } = TOLD_AT;
-  const buoyancy = (plug.buoyancy / 1000) * 9.81;
+  const buoyancy = (plug.buoyancy / 1000) * GRAVITY;
   const over = (force: number) =>
     depths(plug, force * speed ** 2 - buoyancy, diameter, speed, line).at(-1)!.z - plug.dives;
   return root(over, 0, 30, 1e-5, 100);
@@ -104,7 +104,7 @@ export function lipForce(plug: Plug): number {
 
 /** Depth, m, that a plug runs at on a length of line. */
 export function plugDepth(plug: Plug, lip: number, diameter: number, speed: number, line: number): number {
-  const pull = lip * speed ** 2 - (plug.buoyancy / 1000) * 9.81;
+  const pull = lip * speed ** 2 - (plug.buoyancy / 1000) * GRAVITY;
   return Math.max(0, depths(plug, pull, diameter, speed, line).at(-1)!.z);
 }
 
@@ -135,7 +135,7 @@ export function setPlug(question: PlugQuestion): { rig: PlugRig; reasons: Messag
   const feasible = speed >= plug.least && (direction === "with" || over <= UNNATURAL);
   const lineOut = distance;
   const swims = Math.max(speed, plug.least);
-  const dive = depths(plug, lip * swims ** 2 - (plug.buoyancy / 1000) * 9.81, lineDiameter, swims, LONGEST);
+  const dive = depths(plug, lip * swims ** 2 - (plug.buoyancy / 1000) * GRAVITY, lineDiameter, swims, LONGEST);
   const free = Math.max(0, interpolated(dive, lineOut));
   const depthReached = Math.min(water.depth, free);
   const there = dive.find(({ z }) => z >= water.depth - TOUCH);

@@ -25,6 +25,9 @@ const tackleSchema = z.object({
   lineTest: between(0.3, 100).optional(),
   /** m */
   leader: between(0.1, 3).optional(),
+  leaderMaterial: z.enum(LINE_MATERIALS).optional(),
+  leaderTest: between(0.3, 100).optional(),
+  leaderDiameter: between(0.00005, 0.002).optional(),
   metal: z.enum(METALS).optional(),
   /** m */
   rodLength: between(1, 8).optional(),

@@ -1,5 +1,6 @@
 import { type Message, message } from "../quantity/message";
 import { WATER_DENSITY } from "../quantity/provenance";
+import { DENSITY, submergedWeight } from "./drag";
 import { lineShape } from "./line-shape";
 import { reelSpeed, TURNS } from "./reel";
 import type { OwnTackle } from "./request";
@@ -50,7 +51,7 @@ export const bladeSpeed = (number: number): number => 0.3 + 0.04 * Math.min(5, M
 /** Down and across: degrees off the current. Common practice, no source. */
 const ACROSS = 45;
 /** Rod tip by the water, and held up, m. */
-const TIP = { low: 0.2, high: 2 };
+export const TIP = { low: 0.2, high: 2 };
 /** Cd times area of a turning blade over mass (g) to two thirds, m2. From memory. */
 const BLADE_AREA = 0.00016;
 
@@ -98,7 +99,7 @@ export function spinnerDepth(
       length: distance,
       lineDiameter,
       weights: [],
-      end: { along: drag, down: (grams / 1000) * 9.81 * 0.87 },
+      end: { along: drag, down: submergedWeight(grams / 1000, DENSITY.brass) },
     },
     0,
   );

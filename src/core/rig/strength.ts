@@ -1,5 +1,5 @@
 import { type Message, message } from "../quantity/message";
-import { WATER_DENSITY } from "../quantity/provenance";
+import { GRAVITY, WATER_DENSITY } from "../quantity/provenance";
 import type { Species } from "../fish/species-schema";
 import { standardWeight } from "../fish/standard-weight";
 import { clarityClass } from "../gauge/clarity";
@@ -7,6 +7,7 @@ import { isDirty } from "../tactics/colours";
 import { familyOf } from "../tactics/family";
 import type { Method, Snags } from "../tactics/lure-kinds";
 import { lineDiameter, type LineMaterial, testFor } from "./lines";
+import type { OwnTackle } from "./request";
 
 /** Line, hook, rod and drag for a fish in its water. */
 export interface Strength {
@@ -40,6 +41,8 @@ const BODY = 0.015;
 const FINEST = 1.36;
 /** Under this leader a fine hook is enough, kg. Common practice, no source. */
 const FINE = 3;
+/** A main line is a quarter stronger than its leader, so that the leader breaks. Common practice, no source. */
+const STRONGER = 1.25;
 /** Rods by method, m; shorter by a fifth in tight cover. Common practice, no source. */
 const RODS: Record<Method, number> = {
   float: 3.9,
@@ -60,40 +63,91 @@ export interface StrengthQuestion {
   base: string;
   method: Method;
   water: { meanSpeed: number; visibleDepth: number; snags: Snags; weed: boolean };
+  /** Line, leader and rod that are owned: taken as they are, and told where they are too weak. */
+  own?: Pick<
+    OwnTackle,
+    "lineMaterial" | "lineTest" | "lineDiameter" | "leaderMaterial" | "leaderTest" | "leaderDiameter" | "rodLength"
+  >;
 }
 
-export function strengthFor({ species, base, method, water }: StrengthQuestion): Strength {
-  const length = species.forkLength / 100;
-  const fish = (standardWeight(species, length * 1000) ?? 11 * (length * 100) ** 3 * 1e-3) / 1000;
-  const dirty = isDirty(clarityClass(water.visibleDepth));
-  const cover = water.weed && water.snags === "none" ? "some" : water.snags;
-  const current = (0.5 * WATER_DENSITY * BODY * length ** 2 * water.meanSpeed ** 2) / 9.81;
+/** Weight of a fish without a published standard: 11 g for each (10 cm)^3 of its fork length. From memory. */
+const PLAIN_WEIGHT = 11e-3;
+
+/** Weight of the fish looked for, what it pulls here, and the leader that this wants, kg. */
+function pullOf({ species, water }: StrengthQuestion, cover: Snags): { fish: number; pull: number; wanted: number } {
+  const centimetres = species.forkLength;
+  const fish = (standardWeight(species, centimetres * 10) ?? PLAIN_WEIGHT * centimetres ** 3) / 1000;
+  const current = (0.5 * WATER_DENSITY * BODY * (centimetres / 100) ** 2 * water.meanSpeed ** 2) / GRAVITY;
   const pull = PULLS[cover] * fish + current;
-  const test = testFor(Math.max(FINEST, (pull / (KNOT * DRAG)) * (dirty ? DIRTY : 1)));
+  const dirty = isDirty(clarityClass(water.visibleDepth)) ? DIRTY : 1;
+  return { fish, pull, wanted: testFor(Math.max(FINEST, (pull / (KNOT * DRAG)) * dirty)) };
+}
+
+/** Main line and leader: those that are owned, or what the fish and the water want. */
+function linesFor(
+  { base, method, water, own = {} }: StrengthQuestion,
+  wanted: number,
+): Pick<Strength, "main" | "leader"> {
   const family = familyOf(base);
   const braided = method !== "float" && family !== "trout" && family !== "coarse";
-  const leaderMaterial: LineMaterial = dirty || family === "catfish" ? "mono" : "fluorocarbon";
-  const mainMaterial: LineMaterial = braided ? "braid" : "mono";
-  const mainTest = testFor(test * 1.25);
+  const seen = !isDirty(clarityClass(water.visibleDepth)) && family !== "catfish";
+  return {
+    main: lineOf(
+      own.lineMaterial ?? (braided ? "braid" : "mono"),
+      own.lineTest ?? testFor(wanted * STRONGER),
+      own.lineDiameter,
+    ),
+    leader: lineOf(
+      own.leaderMaterial ?? (seen ? "fluorocarbon" : "mono"),
+      own.leaderTest ?? wanted,
+      own.leaderDiameter,
+    ),
+  };
+}
+
+export function strengthFor(question: StrengthQuestion): Strength {
+  const { method, water, own = {} } = question;
+  const cover = water.weed && water.snags === "none" ? "some" : water.snags;
+  const { fish, pull, wanted } = pullOf(question, cover);
+  const { main, leader } = linesFor(question, wanted);
+  const weakest = Math.min(leader.test, main.test);
   const tight = water.snags === "many" || water.weed;
-  const hook = test < FINE ? "fine" : "strong";
+  const hook = leader.test < FINE ? "fine" : "strong";
+  const drag = DRAG * KNOT * weakest;
   return {
     fish,
     pull,
-    main: { material: mainMaterial, test: mainTest, diameter: lineDiameter(mainMaterial, mainTest) },
-    leader: { material: leaderMaterial, test, diameter: lineDiameter(leaderMaterial, test) },
-    drag: DRAG * KNOT * test,
+    main,
+    leader,
+    drag,
     dragShare: DRAG * KNOT,
     hook,
-    rod: RODS[method] * (tight ? TIGHT : 1),
+    rod: own.rodLength ?? RODS[method] * (tight ? TIGHT : 1),
     reasons: [
-      message("line-pull", { fish, pull, test, cover }),
-      message(mainMaterial === "braid" ? "line-braid" : method === "float" ? "line-floats" : "line-mono"),
-      message(`leader-${leaderMaterial}`),
-      message("drag-set", { drag: DRAG * KNOT * test, share: DRAG * KNOT }),
+      message("line-pull", { fish, pull, test: wanted, cover }),
+      ...(weakest < wanted ? [message("line-weak", { test: weakest, wanted })] : []),
+      message(lineReason(main.material, method)),
+      ...(leader.material === "braid" ? [] : [message(`leader-${leader.material}`)]),
+      message("drag-set", { drag, share: DRAG * KNOT }),
       message(`hook-${hook}`),
-      ...(tight ? [message("rod-short")] : []),
+      ...(tight && own.rodLength === undefined ? [message("rod-short")] : []),
       ...(method === "float" ? [message("float-slack-first")] : []),
     ],
   };
 }
+
+/** What is said of a main line: fluorocarbon sinks, which a float does not want. */
+const lineReason = (material: LineMaterial, method: Method): string =>
+  material === "fluorocarbon"
+    ? "line-sinks"
+    : material === "braid"
+      ? "line-braid"
+      : method === "float"
+        ? "line-floats"
+        : "line-mono";
+
+const lineOf = (material: LineMaterial, test: number, diameter = lineDiameter(material, test)) => ({
+  material,
+  test,
+  diameter,
+});

@@ -1,5 +1,4 @@
 import type { CastWays } from "../approach/cast-line";
-import { drillOf } from "../approach/drill";
 import type { School } from "../approach/stands";
 import type { Species } from "../fish/species-schema";
 import type { Field } from "../flow/grid";
@@ -8,11 +7,11 @@ import { type Message, message } from "../quantity/message";
 import { familyOf, METHODS_FOR } from "../tactics/family";
 import type { Method } from "../tactics/lure-kinds";
 import type { MainCurrent } from "../water/main-current";
-import { adviseFor, CAST, lineOf, parseRigRequest, type RigAdvice, type RigRequest, tipOver } from "./advise";
-import { type Behaviour, behaviourOf } from "./behaviour";
+import { adviseFor, parseRigRequest, type RigAdvice, type RigRequest } from "./advise";
+import { type Behaviour, behaviourOf, behaviourOptions } from "./behaviour";
 import { type SolvedCast, solveCast } from "./cast-solver";
 import { fasterUnder } from "./line-bow";
-import { reelSpeed } from "./reel";
+import { CAST, rodReach } from "./rod";
 import { snagChance } from "./snag";
 import { strikeZone } from "./strike-zone";
 import type { Fish } from "./zones";
@@ -60,12 +59,10 @@ export interface NoWay {
 /** A spoon is for deep water, m. Common practice, no source. */
 const SPOON_DEPTH = 1.5;
 /** Mends that a hand makes in one drift. Common practice, no source. */
-const MENDS = 3;
+export const MENDS = 3;
 /** A cast at most, m; ways within a tenth of each other are put by what the angler likes. */
 const FARTHEST = 16;
 const ALIKE = 0.9;
-/** Line within the rod's reach is held off the water: its length and a half metre of arm, m. */
-const ARM = 0.5;
 /** Changes of a float's setting, m, and hold-backs that are tried. */
 const SETTINGS = [0.1, -0.1];
 const HOLDS = [0.1, 0.2, 0.3];
@@ -126,16 +123,7 @@ export function wayFrom(question: WaysQuestion, method: Method, stand: CastFrom)
   const distance = Math.hypot(fish.x - stand.at[0], fish.y - stand.at[1]);
   const asked = parseRigRequest(question.request(method, Math.max(1, distance)));
   const advice = adviseFor(asked, species);
-  const rod = asked.tackle.rodLength ?? advice.line.rod;
-  const options = {
-    advice,
-    water: asked.water,
-    lineDiameter: asked.tackle.lineDiameter ?? lineOf(asked.tackle, advice.line),
-    distance,
-    tipHeight: tipOver(rod),
-    soaks: drillOf(asked.species) === "soak",
-    reel: reelSpeed(asked.tackle),
-  };
+  const options = behaviourOptions(asked, advice, distance);
   const base = { behaviour: behaviourOf(options) };
   const cast = solveCast({
     field,
@@ -144,7 +132,7 @@ export function wayFrom(question: WaysQuestion, method: Method, stand: CastFrom)
     from: stand.at,
     ways,
     main,
-    rodReach: rod + ARM,
+    rodReach: rodReach(advice.line.rod),
     mends: MENDS,
     behaviours: advice.method === "float" ? floatsOf(advice, options, base) : [base],
     range: advice.method === "float" ? Math.min(FARTHEST, advice.seenTo) : FARTHEST,
@@ -166,7 +154,7 @@ export function wayFrom(question: WaysQuestion, method: Method, stand: CastFrom)
       grams: gramsOf(advice),
       weedless: advice.lure.hookStyle === "weedless",
     }),
-    faster: fasterUnder(field, stand.at, cast.landing, rod + ARM) ?? null,
+    faster: fasterUnder(field, stand.at, cast.landing, rodReach(advice.line.rod)) ?? null,
   };
 }
 

@@ -1,7 +1,7 @@
 import { type Message, message } from "../quantity/message";
 import { type Drill, drillOf } from "../approach/drill";
 import type { Species } from "../fish/species-schema";
-import { type ClarityClass, clarityClass } from "../gauge/clarity";
+import { clarityClass, isClear } from "../gauge/clarity";
 import { froude } from "../water/cover";
 import type { Lie } from "../fish/read";
 import { type Water, waterBy } from "../water/pools";
@@ -43,8 +43,6 @@ const SLOWER = 1.5;
 /** Fish that come in schools: one bite calls for the same cast again, quickly. */
 const SCHOOLS = new Set(["yellow-perch", "black-crappie", "walleye", "zander", "striped-bass", "smallmouth-bass"]);
 
-const CLEAR: readonly ClarityClass[] = ["clear", "gin-clear"];
-
 /**
  * Time for a lie in its water, for a style. Where `base` names the species that a profile was copied from, its habits
  * hold.
@@ -57,7 +55,7 @@ export function timeFor(
   const drill = drillOf(at.base ?? at.species.id);
   if (drill === "soak") return soakFor(water, at);
   const cold = at.temperature < COLD;
-  const clear = CLEAR.includes(clarityClass(at.visibleDepth));
+  const clear = isClear(at.visibleDepth);
   const slower = cold ? SLOWER : 1;
   // A prime lie in a run, and a resting place on the way up, is worked as a hole is.
   const as = water === "run" && (lie.kind === "prime" || at.species.model === "travel") ? "pool" : water;

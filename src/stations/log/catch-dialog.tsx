@@ -6,6 +6,7 @@ import { act } from "../../state/act";
 import { useSettings } from "../../state/settings";
 import { useFishes } from "../../state/use-fishes";
 import { useSave } from "../../state/use-save";
+import { differing } from "../../store/change";
 import { database } from "../../store/database";
 import { type CatchDetails, patchCatch, removeCatch } from "../../store/sessions";
 import { EntryForm } from "../entry-form";
@@ -26,7 +27,7 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
   const { river } = fish;
   const keep = form.handleSubmit((fields) =>
     save(
-      () => patchCatch(database(), fish, changed(schema.parse(catchEntries(fish, system)), fields)),
+      () => patchCatch(database(), fish, differing(schema.parse(catchEntries(fish, system)), fields)),
       "The fish is kept.",
     ),
   );
@@ -79,10 +80,6 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
     </Dialog>
   );
 }
-
-/** What was said anew: what nobody touched is left to whoever else says it meanwhile. */
-const changed = <T extends object>(before: T, after: T): Partial<T> =>
-  Object.fromEntries(Object.entries(after).filter(([name, value]) => value !== before[name as keyof T])) as Partial<T>;
 
 /** Told anew as it is typed, without the fields being drawn anew. */
 function Weights({

@@ -5,6 +5,7 @@ import { act } from "../../state/act";
 import { clockNow } from "../../state/clock";
 import { useFishes } from "../../state/use-fishes";
 import { useSave } from "../../state/use-save";
+import { differing } from "../../store/change";
 import { database } from "../../store/database";
 import { logCatch, patchSession } from "../../store/sessions";
 import { Button } from "../../widgets/button";
@@ -38,24 +39,22 @@ const schema = z
 export function SessionDialog({ session, onClose }: { session: Session; onClose: () => void }) {
   const { list } = useFishes();
   const [start, end] = [Date.parse(session.start), session.end === null ? clockNow() : Date.parse(session.end)];
-  const form = useEntryForm(schema, {
+  const entries = {
     start: localMoment(start),
     end: localMoment(end),
     species: session.species,
     rods: String(session.rods),
     notes: session.notes,
-  });
+  };
+  const form = useEntryForm(schema, entries);
   const { save, fault } = useSave(onClose);
-  const keep = form.handleSubmit(({ start: from, end: to, species, rods, notes }) =>
+  const keep = form.handleSubmit((said) =>
     save(
       () =>
         patchSession(database(), session, {
-          species,
-          rods,
-          notes,
-          // The browser's field knows minutes: an instant that was not touched keeps its seconds.
-          ...(localMoment(from) !== localMoment(start) && { start: from }),
-          ...((session.end === null || localMoment(to) !== localMoment(end)) && { end: to }),
+          ...differing(schema.parse(entries), said),
+          // A session that runs is ended by what is said here, touched or not.
+          ...(session.end === null && { end: said.end }),
         }),
       "The session is put right.",
     ),

@@ -3,6 +3,7 @@ import type { Lie } from "../../core/fish/read";
 import type { Field } from "../../core/flow/grid";
 import { roughnessHeight } from "../../core/flow/profile";
 import { message } from "../../core/quantity/message";
+import { CAST, tipOver } from "../../core/rig/rod";
 import { nextChanges } from "../../core/rig/next-changes";
 import { secondRod } from "../../core/rig/second-rod";
 import { strikeZone } from "../../core/rig/strike-zone";
@@ -47,7 +48,11 @@ export function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered
                 advice={advice}
                 water={water}
                 visibleDepth={conditions.visibleDepth}
-                towards={way?.school === "from-above" ? -1 : 1}
+                rod={{
+                  towards: way?.school === "from-above" ? -1 : 1,
+                  distance: way ? Math.hypot(lie.x - way.from[0], lie.y - way.from[1]) : CAST,
+                  tip: tipOver(advice.line.rod),
+                }}
                 system={system}
               />
               <p className="mt-1 mb-4 text-sm text-soft">

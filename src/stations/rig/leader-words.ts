@@ -1,11 +1,11 @@
 import type { RigAdvice } from "../../core/rig/advise";
 import { figureText, showText, type UnitSystem } from "../../words/quantity";
 
-/** Leader, line and drag in one line. */
+/** Leader, line, drag and rod in one line. */
 export function leaderWords(advice: RigAdvice, system: UnitSystem): string {
-  const { leader, main, drag } = advice.line;
+  const { leader, main, drag, rod } = advice.line;
   const length = "leader" in advice && advice.leader > 0 ? `${showText(advice.leader, "depth", system)} of ` : "";
   const test = (kg: number) => showText(kg, "lineTest", system);
   const thick = `${figureText(leader.diameter * 1000, 2)} mm`;
-  return `Leader ${length}${leader.material}, ${test(leader.test)} (${thick}); main line ${main.material}, ${test(main.test)}; drag ${test(drag)}.`;
+  return `Leader ${length}${leader.material}, ${test(leader.test)} (${thick}); main line ${main.material}, ${test(main.test)}; drag ${test(drag)}; rod ${showText(rod, "depth", system)}.`;
 }

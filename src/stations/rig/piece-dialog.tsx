@@ -12,17 +12,17 @@ import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { capital } from "../../words/text";
 import { KIND_NAMES, MEASURE_NAMES } from "../../words/tackle";
 import { EntryForm } from "../entry-form";
-import { DROPPED, measuresOf, METALLED, METALS, pieceEntries, pieceSchema } from "./piece-entries";
+import { DROPPED, measuresOf, METALS, pieceEntries, pieceSchema, WORDED } from "./piece-entries";
 
 /** A piece of tackle: put into the box, changed, or taken out. */
 export function PieceDialog({ item, onClose }: { item: TackleItem | undefined; onClose: () => void }) {
   const system = useSettings((settings) => settings.system);
   const [kind, setKind] = useState<TackleKind>(item?.kind ?? "head");
-  const form = useEntryForm(pieceSchema(system), pieceEntries(item, kind, system));
+  const form = useEntryForm(pieceSchema(system, item), pieceEntries(item, kind, system));
   const { save, fault } = useSave(onClose);
   const keep = form.handleSubmit((draft) =>
     save(
-      () => (item ? changePiece(database(), item.id, draft) : addPiece(database(), draft)),
+      () => (item ? changePiece(database(), item, draft) : addPiece(database(), draft)),
       `${capital(draft.name)} is in the box.`,
     ),
   );
@@ -61,20 +61,27 @@ export function PieceDialog({ item, onClose }: { item: TackleItem | undefined; o
           {measuresOf(kind).map((name) => (
             <FormField key={name} form={form} name={name} label={MEASURE_NAMES[name]} />
           ))}
-          {METALLED.includes(kind) && (
+          {WORDED.filter(({ kinds }) => kinds.includes(kind)).map(({ name, label, values }) => (
             <FormSelect
+              key={name}
               form={form}
-              name="metal"
-              label="Of"
-              choices={METALS.map((value) => ({ value, label: value }))}
+              name={name}
+              label={label}
+              choices={values.map((value) => ({ value, label: value }))}
             />
-          )}
+          ))}
           <FormField form={form} name="count" label="How many (empty: not counted)" inputMode="numeric" />
         </div>
         {DROPPED.includes(kind) && (
-          <fieldset className="grid gap-3 border-t border-line pt-3 sm:grid-cols-3">
+          <fieldset className="grid gap-3 border-t border-line pt-3 sm:grid-cols-2">
             <legend className="text-sm text-soft">One drop, timed: the fall is then reckoned from it</legend>
             <FormField form={form} name="dropGrams" label={kind === "body" ? "With a head of" : "Its weight"} />
+            <FormSelect
+              form={form}
+              name="dropMetal"
+              label="Of"
+              choices={METALS.map((value) => ({ value, label: value }))}
+            />
             <FormField form={form} name="dropDepth" label="It fell" />
             <FormField form={form} name="dropSeconds" label="In seconds" inputMode="decimal" />
           </fieldset>

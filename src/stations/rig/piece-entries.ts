@@ -1,10 +1,13 @@
 import { z } from "zod";
 import { measureOf } from "../../core/formats/tackle-csv";
 import { DENSITY, type Metal } from "../../core/rig/drag";
+import { LINE_MATERIALS } from "../../core/rig/lines";
 import {
+  BODY_FORMS,
   KIND_MEASURES,
   type Measure,
   MEASURES,
+  ROD_FLEXES,
   TACKLE_KINDS,
   type TackleDraft,
   type TackleItem,
@@ -29,6 +32,10 @@ export type PieceEntries = {
   name: string;
   count: string;
   metal: string;
+  material: string;
+  form: string;
+  flex: string;
+  dropMetal: string;
   dropGrams: string;
   dropDepth: string;
   dropSeconds: string;
@@ -44,6 +51,13 @@ const textOf = (item: TackleItem, name: Measure, system: UnitSystem): string => 
   return entryText(value, MEASURE_KINDS[name] ?? "depth", system);
 };
 
+const dropEntries = (drop: TackleItem["drop"], system: UnitSystem) => ({
+  dropGrams: drop ? `${figureText(drop.grams, 2, false)} g` : "",
+  dropMetal: drop?.metal ?? "tin",
+  dropDepth: drop ? entryText(drop.depth, "depth", system) : "",
+  dropSeconds: drop ? figureText(drop.seconds, 1, false) : "",
+});
+
 export function pieceEntries(item: TackleItem | undefined, kind: TackleKind, system: UnitSystem): PieceEntries {
   const measures = Object.fromEntries(
     (Object.keys(MEASURES) as Measure[]).map((name) => [name, item ? textOf(item, name, system) : ""]),
@@ -53,9 +67,10 @@ export function pieceEntries(item: TackleItem | undefined, kind: TackleKind, sys
     name: item?.name ?? "",
     count: item ? (item.count === null ? "" : String(item.count)) : "1",
     metal: item?.metal ?? "tin",
-    dropGrams: item?.drop ? `${figureText(item.drop.grams, 2, false)} g` : "",
-    dropDepth: item?.drop ? entryText(item.drop.depth, "depth", system) : "",
-    dropSeconds: item?.drop ? figureText(item.drop.seconds, 1, false) : "",
+    material: item?.material ?? (kind === "leader" ? "fluorocarbon" : "mono"),
+    form: item?.form ?? "curl-tail",
+    flex: item?.flex ?? "medium",
+    ...dropEntries(item?.drop, system),
     ...measures,
   };
 }
@@ -72,8 +87,11 @@ const US_UNITS: Partial<Record<Measure, string>> = {
   best: "ft/s",
 };
 
-/** From the fields to a piece, or what is wrong, each at its field. */
-export const pieceSchema = (system: UnitSystem) =>
+/**
+ * From the fields to a piece, or what is wrong, each at its field. What nobody touched stays as it stood in `item`, and
+ * not as its field rounds it.
+ */
+export const pieceSchema = (system: UnitSystem, item?: TackleItem) =>
   z.record(z.string(), z.string()).transform((given, context): TackleDraft => {
     const entries = given as PieceEntries;
     const fault = (path: string, text: string) => context.addIssue({ code: "custom", path: [path], message: text });
@@ -87,14 +105,36 @@ export const pieceSchema = (system: UnitSystem) =>
     }
     for (const name of measuresOf(kind))
       takeMeasure(entries, name, KIND_MEASURES[kind].need.includes(name), draft, system, fault);
-    if (METALLED.includes(kind)) draft.metal = entries.metal as Metal;
+    for (const { name, kinds } of WORDED) if (kinds.includes(kind)) Object.assign(draft, { [name]: entries[name] });
     takeDrop(entries, draft, system, fault);
-    return draft;
+    return item && item.kind === kind ? untouched(entries, item, draft, system) : draft;
   });
 
-/** Kinds that are of a metal. */
-export const METALLED: readonly TackleKind[] = ["shot", "weight", "head"];
+/** A draft with the measures, and the drop, of a piece whose fields read as they did. */
+function untouched(entries: PieceEntries, item: TackleItem, draft: TackleDraft, system: UnitSystem): TackleDraft {
+  const stood = pieceEntries(item, item.kind, system);
+  const own = { ...draft };
+  for (const name of measuresOf(item.kind)) if (entries[name] === stood[name]) own[name] = item[name];
+  const drop = (["dropGrams", "dropMetal", "dropDepth", "dropSeconds"] as const).every(
+    (name) => entries[name] === stood[name],
+  );
+  return drop && item.drop ? { ...own, drop: item.drop } : own;
+}
+
 export const METALS = Object.keys(DENSITY) as Metal[];
+
+/** What is chosen from a list, and for which kinds. */
+export const WORDED: readonly {
+  name: "metal" | "material" | "form" | "flex";
+  label: string;
+  kinds: readonly TackleKind[];
+  values: readonly string[];
+}[] = [
+  { name: "metal", label: "Of", kinds: ["shot", "weight", "head"], values: METALS },
+  { name: "material", label: "Of", kinds: ["line", "leader"], values: LINE_MATERIALS },
+  { name: "form", label: "Form", kinds: ["body"], values: BODY_FORMS },
+  { name: "flex", label: "Flex", kinds: ["rod"], values: ROD_FLEXES },
+];
 
 type Fault = (path: string, text: string) => void;
 
@@ -129,5 +169,5 @@ function takeDrop(entries: PieceEntries, draft: TackleDraft, system: UnitSystem,
   if (typeof grams !== "number") return fault("dropGrams", "Give the head that it fell with.");
   if (typeof depth !== "number" || depth < 0.3 || depth > 30) return fault("dropDepth", "Give the depth that it fell.");
   if (!(seconds >= 0.2 && seconds <= 120)) return fault("dropSeconds", "Give the seconds that it took.");
-  draft.drop = { grams, metal: entries.metal as Metal, depth, seconds };
+  draft.drop = { grams, metal: entries.dropMetal as Metal, depth, seconds };
 }

@@ -9,17 +9,24 @@ const LINE = { fill: "none", stroke: "var(--water-fast)", strokeWidth: 1.6 } as 
 /** Where a rig that lies or swims is drawn, along the current. */
 const AT = PROFILE + 230;
 
-/** The rig to scale in the water column; `towards` is where the angler stands: up-current (-1) or down-current (1). */
+/** Where the rod is: up-current (-1) or down-current (1), so far off, its tip so high over the water, m. */
+export interface Rod {
+  towards: 1 | -1;
+  distance: number;
+  tip: number;
+}
+
+/** The rig to scale in the water column. */
 export function SideRig({
   advice,
   scene,
   water,
-  towards,
+  rod,
 }: {
   advice: RigAdvice;
   scene: Scene;
   water: Water;
-  towards: 1 | -1;
+  rod: Rod;
 }): ReactNode {
   switch (advice.method) {
     case "float":
@@ -28,13 +35,13 @@ export function SideRig({
     case "sinker":
     case "drop-shot":
     case "dead-bait":
-      return <BottomRig rig={advice} scene={scene} towards={towards} />;
+      return <BottomRig rig={advice} scene={scene} rod={rod} />;
     case "jig":
     case "spoon":
-      return <JigRig rig={advice} scene={scene} water={water} towards={towards} />;
+      return <JigRig rig={advice} scene={scene} water={water} rod={rod} />;
     case "plug":
     case "spinner":
-      return <SwimRig rig={advice} scene={scene} towards={towards} />;
+      return <SwimRig rig={advice} scene={scene} rod={rod} />;
   }
 }
 
@@ -82,14 +89,14 @@ const Bait = ({ x, y }: { x: number; y: number }) => (
   <circle cx={x} cy={y} r={4.5} fill="var(--ochre)" stroke="var(--paper)" />
 );
 
-/** Line from a point in the water towards the rod, at its true slope for a cast of nine metres. */
-function ToRod({ x, y, scene, towards }: { x: number; y: number; scene: Scene; towards: 1 | -1 }) {
-  const rise = (scene.depth + 2) * scene.scale;
-  const run = 9 * scene.scale * towards;
+/** Line from a point in the water to the rod tip, at its true slope. */
+function ToRod({ x, y, scene, rod }: { x: number; y: number; scene: Scene; rod: Rod }) {
+  const rise = rod.tip * scene.scale + (y - scene.surface);
+  const run = rod.distance * scene.scale * rod.towards;
   return <path d={`M${x} ${y}L${x + run} ${y - rise}`} {...LINE} />;
 }
 
-function BottomRig({ rig, scene, towards }: { rig: BottomAdvice; scene: Scene; towards: 1 | -1 }) {
+function BottomRig({ rig, scene, rod }: { rig: BottomAdvice; scene: Scene; rod: Rod }) {
   const bed = scene.y(0.01);
   const lead = Math.max(8, rig.leader * scene.scale);
   if (rig.method === "drop-shot") {
@@ -97,7 +104,7 @@ function BottomRig({ rig, scene, towards }: { rig: BottomAdvice; scene: Scene; t
     return (
       <g>
         <path d={`M${AT} ${bed - 4}V${hook}`} {...LINE} />
-        <ToRod x={AT} y={hook} scene={scene} towards={towards} />
+        <ToRod x={AT} y={hook} scene={scene} rod={rod} />
         <Weight x={AT} y={bed - 5} grams={rig.grams} />
         <Bait x={AT + 7} y={hook} />
       </g>
@@ -108,7 +115,7 @@ function BottomRig({ rig, scene, towards }: { rig: BottomAdvice; scene: Scene; t
   return (
     <g>
       <path d={`M${AT} ${bed - 4}L${bx} ${by}`} {...LINE} />
-      <ToRod x={AT} y={bed - 5} scene={scene} towards={towards} />
+      <ToRod x={AT} y={bed - 5} scene={scene} rod={rod} />
       {Array.from({ length: rig.pieces }, (_, k) => (
         <Weight key={k} x={AT - k * 10} y={bed - 5} grams={rig.piece} />
       ))}
@@ -121,7 +128,7 @@ const Weight = ({ x, y, grams }: { x: number; y: number; grams: number }) => (
   <circle cx={x} cy={y} r={Math.min(9, 2.5 + 2 * Math.cbrt(grams))} fill="var(--paper)" stroke="var(--ink)" />
 );
 
-function JigRig({ rig, scene, water, towards }: { rig: JigAdvice; scene: Scene; water: Water; towards: 1 | -1 }) {
+function JigRig({ rig, scene, water, rod }: { rig: JigAdvice; scene: Scene; water: Water; rod: Rod }) {
   const { profile } = sinkThrough(water, rig.fall);
   const end = Math.min(W - 150, Math.max(AT, PROFILE + 60 + rig.swept * scene.scale));
   const points = profile
@@ -131,8 +138,8 @@ function JigRig({ rig, scene, water, towards }: { rig: JigAdvice; scene: Scene; 
   return (
     <g>
       <path d={pathOf(points)} {...LINE} strokeDasharray="2 6" strokeWidth={2.4} />
-      <ToRod x={end} y={y} scene={scene} towards={towards} />
-      {rig.tandem && <Weight x={end + 4 * towards} y={scene.y(rig.tandem.apart)} grams={rig.tandem.upper} />}
+      <ToRod x={end} y={y} scene={scene} rod={rod} />
+      {rig.tandem && <Weight x={end + 4 * rod.towards} y={scene.y(rig.tandem.apart)} grams={rig.tandem.upper} />}
       <Weight x={end} y={y} grams={rig.head.grams} />
       <path
         d={`M${end + 6} ${y}q10 -6 20 0t14 -2`}
@@ -145,12 +152,12 @@ function JigRig({ rig, scene, water, towards }: { rig: JigAdvice; scene: Scene; 
   );
 }
 
-function SwimRig({ rig, scene, towards }: { rig: PlugAdvice | SpinnerAdvice; scene: Scene; towards: 1 | -1 }) {
+function SwimRig({ rig, scene, rod }: { rig: PlugAdvice | SpinnerAdvice; scene: Scene; rod: Rod }) {
   const down = rig.method === "plug" ? rig.depthReached : rig.tip === "low" ? rig.depthTipLow : rig.depthTipHigh;
   const y = Math.min(scene.y(0.06), scene.surface + down * scene.scale);
   return (
     <g>
-      <ToRod x={AT} y={y} scene={scene} towards={towards} />
+      <ToRod x={AT} y={y} scene={scene} rod={rod} />
       {rig.method === "plug" ? (
         <path
           d={`M${AT - 4} ${y}q16 -11 34 0q-18 11 -34 0m0 2l-9 7`}

@@ -6,7 +6,7 @@ import type { Water } from "../../core/rig/water";
 import { showText, type UnitSystem } from "../../words/quantity";
 import { METHOD_NAMES } from "../../words/rig";
 import { BOTTOM, H, pathOf, PROFILE, type Scene, sceneOf, W } from "./scene";
-import { SideRig } from "./side-rigs";
+import { type Rod, SideRig } from "./side-rigs";
 
 /**
  * The lie from the side, to scale: the water column with its speed profile, the bed, how deep one sees, the rig as it
@@ -17,14 +17,14 @@ export function SideView({
   advice,
   water,
   visibleDepth,
-  towards,
+  rod,
   system,
 }: {
   lie: Pick<Lie, "depth" | "meanSpeed" | "focalHeight" | "focalSpeed">;
   advice: RigAdvice;
   water: Water;
   visibleDepth: number;
-  towards: 1 | -1;
+  rod: Rod;
   system: UnitSystem;
 }) {
   const scene = sceneOf(lie);
@@ -51,7 +51,7 @@ export function SideView({
       <Profile scene={scene} speed={speed} />
       <path d={`M0 ${scene.surface}H${W}`} stroke="var(--water-fast)" strokeWidth={1.5} />
       <Fish scene={scene} height={lie.focalHeight} />
-      <SideRig advice={advice} scene={scene} water={water} towards={towards} />
+      <SideRig advice={advice} scene={scene} water={water} rod={rod} />
       <Labels lie={lie} advice={advice} surface={speed(water.depth)} system={system} />
     </svg>
   );

@@ -134,13 +134,16 @@ export const RIG: Words = {
 
   "line-pull": (p, say) =>
     `A fish of ${say.of(p.fish, "fishMass")} pulls up to ${say.of(p.pull, "fishMass")} here${p.cover === "none" ? "" : ", towards cover"}: a leader of ${say.of(p.test, "lineTest")}.`,
+  "line-weak": (p, say) =>
+    `Yours holds ${say.of(p.test, "lineTest")}, and ${say.of(p.wanted, "lineTest")} is wanted: give line, and do not hold it hard.`,
   "line-braid": () => "Braid for the main line: no stretch, and it floats: the best contact in current.",
+  "line-sinks": () => "Fluorocarbon for the main line sinks: under a float, or in a mend, it drags.",
   "line-floats": () => "A main line that floats and can be seen.",
   "line-mono": () => "Nylon for the main line: its stretch forgives.",
   "leader-fluorocarbon": () => "Fluorocarbon for the leader: less seen, and it sinks.",
   "leader-mono": () => "Nylon for the leader: nothing is lost by it in this water.",
   "drag-set": (p, say) =>
-    `Drag set to ${say.of(p.drag, "lineTest")}, ${percent(p.share)} % of the leader's test at the knot. Run the last yards through your fingers before each fish.`,
+    `Drag set to ${say.of(p.drag, "lineTest")}, ${percent(p.share)} % of the weaker line's test, at the knot. Run the last yards through your fingers before each fish.`,
   "hook-fine": () => "A fine hook: reel into the fish and lift, do not wrench.",
   "hook-strong": () => "A strong hook: set it firmly once.",
   "rod-short": () => "A shorter rod under cover.",
