@@ -328,7 +328,7 @@ test("the whole card fits one phone screen for every way of a trout", async ({ p
     await way.click();
     await expect(way).toHaveAttribute("aria-pressed", "true");
     const { height } = (await page.getByRole("region", { name: "Rig card" }).boundingBox())!;
-    expect(height).toBeLessThanOrEqual(free);
+    expect(height, name).toBeLessThanOrEqual(free);
   }
 });
 

@@ -64,7 +64,7 @@ export function RigCard({
       {advice.method === "float" && <ShotStrip advice={advice} system={system} />}
       {cast.length > 0 && (
         <Part title="Cast">
-          <p>{cast.join(" ")}</p>
+          <p className="text-[15px] sm:text-base">{cast.join(" ")}</p>
         </Part>
       )}
       <Part title="If nothing comes">
@@ -77,11 +77,14 @@ export function RigCard({
         </ol>
       </Part>
       {second && (
-        <p className="mt-1.5 border-t border-line pt-1.5">
+        <p className="mt-1 border-t border-line pt-1 sm:mt-1.5 sm:pt-1.5">
           <strong>Second rod:</strong> {second}
         </p>
       )}
-      <ul className="mt-1.5 border-t border-line pt-1.5 text-sm leading-tight text-soft" aria-label="Mind">
+      <ul
+        className="mt-1 border-t border-line pt-1 sm:mt-1.5 sm:pt-1.5 text-sm leading-tight text-soft"
+        aria-label="Mind"
+      >
         {usual.map((text) => (
           <li key={text}>{text}</li>
         ))}
@@ -91,7 +94,7 @@ export function RigCard({
 }
 
 const Part = ({ title, more, children }: { title: string; more?: string; children: ReactNode }) => (
-  <div className="mt-1.5 border-t border-line pt-1.5">
+  <div className="mt-1 border-t border-line pt-1 sm:mt-1.5 sm:pt-1.5">
     <div className="flex flex-wrap items-baseline gap-x-2">
       <h2 className="text-lg leading-tight">{title}</h2>
       {more && <p>{more}</p>}

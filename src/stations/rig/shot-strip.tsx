@@ -12,7 +12,7 @@ export function ShotStrip({ advice, system }: { advice: FloatAdvice; system: Uni
   const x = (below: number) => LEFT + ((RIGHT - LEFT) * below) / (setting + leader);
   const groups = grouped(shot);
   return (
-    <div className="mt-1.5 border-t border-line pt-1.5">
+    <div className="mt-1 border-t border-line pt-1 sm:mt-1.5 sm:pt-1.5">
       <h2 className="text-lg leading-tight">
         Shot, {shotting}, for a float of {weightText(capacity, system)}
       </h2>
