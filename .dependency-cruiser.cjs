@@ -33,7 +33,8 @@ const FLOORS = {
     "src/widgets",
     "src/state",
   ],
-  app: ["src/core", "src/standins", "src/stations", "src/state", "src/widgets", "src/words"],
+  "src/offline": [],
+  app: ["src/core", "src/standins", "src/demo", "src/offline", "src/stations", "src/state", "src/widgets", "src/words"],
   cli: ["src/core", "src/scenario", "src/words", "scripts"],
 };
 

@@ -30,6 +30,8 @@ export const common = {
 };
 
 export default {
+  // No test is timed: what hangs is given up, on a slow machine too.
+  testTimeout: 60_000,
   // Jest leaves a core free by itself; here nothing else wants it.
   maxWorkers: "100%",
   projects: [

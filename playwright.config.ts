@@ -17,6 +17,8 @@ export default defineConfig({
     locale: "en-GB",
     viewport: { width: 1280, height: 800 },
     reducedMotion: "reduce",
+    // Each page would keep the whole application first; offline.spec.ts lets it.
+    serviceWorkers: "block",
     launchOptions: {
       executablePath: "/usr/bin/chromium",
       args: [

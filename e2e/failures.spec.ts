@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { expect, type Locator, type Page, test } from "@playwright/test";
-import { loadDemo, makeSmallReach, noFaults, settled } from "./parts";
+import { beginSession, endSession, landFish, loadDemo, makeSmallReach, noFaults, release, settled } from "./parts";
 
 /** A page whose disk can be full, or break off its transactions: writes of the book then fail as a browser's do. */
 async function withDisk(
@@ -44,23 +44,34 @@ async function failsThenDone(page: Page, disk: Awaited<ReturnType<typeof withDis
 test("what a full disk refuses on the Log is told, kept and done when it is tried again", async ({ page }) => {
   const disk = await withDisk(page);
   await loadDemo(page);
-  await page.goto("/log");
+  await page.goto("/session");
   await failsThenDone(
     page,
     disk,
     page.getByRole("button", { name: "Start a session" }),
-    page.getByRole("button", { name: "Fish landed" }),
+    page.getByRole("button", { name: "Fish on" }),
   );
-  await page.getByRole("button", { name: "Fish landed" }).click();
   await failsThenDone(
     page,
     disk,
-    page.getByRole("button", { name: "Say later" }),
-    page.getByRole("button", { name: /nothing more said yet/ }),
+    page.getByRole("button", { name: "Cast", exact: true }),
+    page.getByText(/^\d\d:\d\d cast 1, /),
+  );
+  await failsThenDone(
+    page,
+    disk,
+    page.getByRole("button", { name: "Fish on" }),
+    page.getByRole("region", { name: "A fish is on" }),
+  );
+  await failsThenDone(
+    page,
+    disk,
+    page.getByRole("button", { name: "Landed", exact: true }),
+    page.getByRole("region", { name: "The fish", exact: true }),
   );
 
   // A dialog stays, with what was typed.
-  await page.getByRole("button", { name: /nothing more said yet/ }).click();
+  await page.getByRole("button", { name: "Everything about it" }).click();
   await page.getByLabel("Lure or bait").fill("brown jig");
   await disk.full();
   await page.getByRole("button", { name: "Keep", exact: true }).click();
@@ -71,14 +82,10 @@ test("what a full disk refuses on the Log is told, kept and done when it is trie
   await disk.roomy();
   await dialog.getByRole("button", { name: "Keep", exact: true }).click();
   await expect(dialog).toBeHidden();
-  await expect(page.getByRole("button", { name: /brown jig/ }).first()).toBeVisible();
-
-  await failsThenDone(
-    page,
-    disk,
-    page.getByRole("button", { name: "End the session" }),
-    page.getByRole("button", { name: "Start a session" }),
-  );
+  await expect(page.getByText(/brown jig/).first()).toBeVisible();
+  await release(page);
+  await endSession(page);
+  await page.goto("/log");
   await page.getByRole("button", { name: "Add one already over" }).click();
   await disk.full();
   await page.getByRole("button", { name: "Keep this session" }).click();
@@ -94,20 +101,18 @@ test("what a full disk refuses on the Log is told, kept and done when it is trie
 test("transactions that break off are told, and every entry waits until it is tried again", async ({ page }) => {
   const disk = await withDisk(page);
   await loadDemo(page);
-  await page.goto("/log");
-  await page.getByRole("button", { name: "Start a session" }).click();
-  await page.getByRole("button", { name: "Fish landed" }).waitFor();
+  await beginSession(page);
   await disk.aborts();
-  for (let fish = 0; fish < 2; fish++) {
-    await page.getByRole("button", { name: "Fish landed" }).click();
-    await page.getByRole("button", { name: "Say later" }).click();
+  for (let bite = 0; bite < 2; bite++) {
+    await page.getByRole("button", { name: "Bite", exact: true }).click();
     await expect(page.getByRole("alert").filter({ hasText: "could not keep this" })).toBeVisible();
+    await page.waitForTimeout(600);
   }
   await expect(page.getByText("2 entries wait to be kept.")).toBeVisible();
-  await expect(page.getByRole("button", { name: /nothing more said yet/ })).toHaveCount(0);
+  expect(await bites(page)).toBe(0);
   await disk.roomy();
   await page.getByRole("button", { name: "Try again" }).click();
-  await expect(page.getByRole("button", { name: /nothing more said yet/ })).toHaveCount(2);
+  await expect.poll(() => bites(page)).toBe(2);
 });
 
 test("a station that cannot be fetched is told, and comes when it is tried again", async ({ page }) => {
@@ -121,7 +126,7 @@ test("a station that cannot be fetched is told, and comes when it is tried again
   await expect(page.getByText("6.7", { exact: false }).first()).toBeVisible();
   await page.unroute(chunks);
   await page.getByRole("button", { name: "Try again" }).click();
-  await expect(page.getByRole("heading", { name: "Nobody is fishing" })).toBeVisible();
+  await expect(page.getByRole("tab", { name: "Sessions" })).toBeVisible();
 });
 
 test("what a full disk refuses on Water, Reach and in the book is told and kept", async ({ page }) => {
@@ -188,13 +193,12 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
 }) => {
   const disk = await withDisk(page);
   await loadDemo(page);
-  await page.goto("/log");
-  await page.getByRole("button", { name: "Start a session" }).click();
-  await page.getByRole("button", { name: "Fish landed" }).click();
+  await beginSession(page);
   await disk.full();
-  await page.getByRole("button", { name: "Say later" }).click();
+  await page.getByRole("button", { name: "Bite", exact: true }).click();
   await expect(told(page)).toBeVisible();
   // From a dialog: what waits behind the notice is kept as well.
+  await page.getByRole("link", { name: "Log", exact: true }).click();
   await page.getByRole("button", { name: "Add one already over" }).click();
   await page.getByRole("button", { name: "Keep this session" }).click();
   const dialog = page.getByRole("dialog");
@@ -204,9 +208,9 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
   await dialog.getByRole("button", { name: "Go on in memory" }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByText("blank").first()).toBeVisible();
-  // The fish is there, in the book that was read into memory, and so is what was before it.
-  await expect(page.getByRole("heading", { name: /^Fishing/ })).toBeVisible();
-  await expect(page.getByRole("button", { name: /nothing more said yet/ })).toBeVisible();
+  // What waited is there, in the book that was read into memory, and so is what was before it: a fish can be landed.
+  await page.getByRole("link", { name: "Session", exact: true }).click();
+  await landFish(page);
   const banner = page.getByRole("region", { name: "Book in memory" });
   await expect(banner).toContainText("It is gone with this page");
   await noFaults(page);
@@ -231,8 +235,9 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
   await elsewhere.getByRole("button", { name: "Take it in" }).click();
   await expect(elsewhere.getByText("day.zip is in the book.").first()).toBeVisible();
   await elsewhere.keyboard.press("Escape");
-  await elsewhere.goto("/log");
-  await expect(elsewhere.getByRole("button", { name: /nothing more said yet/ })).toBeVisible();
+  await elsewhere.goto("/session");
+  await expect(elsewhere.getByRole("region", { name: "The fish", exact: true })).toBeVisible();
+  expect(await bites(elsewhere)).toBe(1);
   await elsewhere.close();
 });
 
@@ -272,3 +277,20 @@ for (const [how, script, said] of [
     await settled(page);
     await expect(page.getByRole("region", { name: "Book in memory" })).toContainText("could not be read");
   });
+
+/** Bites that are in the book. */
+const bites = (page: Page): Promise<number> =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const opening = indexedDB.open("low-heron");
+        opening.onerror = () => reject(new Error("not opened"));
+        opening.onsuccess = () => {
+          const all = opening.result.transaction("observations").objectStore("observations").getAll();
+          all.onsuccess = () => {
+            opening.result.close();
+            resolve((all.result as { kind: string }[]).filter((one) => one.kind === "bite").length);
+          };
+        };
+      }),
+  );

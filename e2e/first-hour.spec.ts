@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { noFaults, settled } from "./parts";
+import { beginSession, endSession, landFish, noFaults, release, settled } from "./parts";
 
 /**
  * The first hour of a new angler, on an empty book: their own gauge in cfs with the month first, their own reach, five
@@ -133,14 +133,22 @@ test("the first hour: own gauge, own reach, five fish at three flows, a day, sav
   await page.getByRole("link", { name: /^Rig for lie/ }).click();
   await expect(page.getByTestId("setting")).toBeVisible();
   await noFaults(page);
-  await page.getByRole("link", { name: "Log" }).click();
-  await page.getByRole("button", { name: "Start a session" }).click();
-  await page.getByRole("button", { name: "Fish landed" }).click();
-  await page.getByRole("button", { name: "Say later" }).click();
-  await expect(page.getByText(/Fish 1 is in the book at/).first()).toBeVisible();
+  await beginSession(page);
   await noFaults(page);
-  await page.getByRole("button", { name: "End the session" }).click();
   await onlyUsUnits(page);
+  await landFish(page);
+  await noFaults(page);
+  await onlyUsUnits(page);
+  await release(page);
+  await endSession(page);
+  await onlyUsUnits(page);
+  await page.getByRole("link", { name: "Log", exact: true }).click();
+  for (const tab of ["Fish", "Calendar", "Bests", "Places", "Rules", "Sessions"]) {
+    await page.getByRole("tab", { name: tab }).click();
+    await expect(page.getByRole("tabpanel")).toBeVisible();
+    await noFaults(page);
+    await onlyUsUnits(page);
+  }
   await page.getByRole("link", { name: "Learn" }).click();
   await expect(page.getByTestId("rates")).toContainText("An hour, as counted");
   await noFaults(page);

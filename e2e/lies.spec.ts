@@ -1,13 +1,11 @@
 import { expect, test } from "@playwright/test";
-import { loadDemo, makeSmallReach, noFaults, settled } from "./parts";
+import { beginSession, loadDemo, makeSmallReach, noFaults, settled } from "./parts";
 
 test("the water by name, the fish's year, a boat, time and casts; a fish logged on a lie, one put on the plan, and all of them against the model", async ({
   page,
 }) => {
   await loadDemo(page);
-  await page.goto("/log");
-  await page.getByRole("button", { name: "Start a session" }).click();
-  await expect(page.getByRole("button", { name: "Fish landed" })).toBeVisible();
+  await beginSession(page);
   await page.keyboard.press("2");
   await settled(page);
 

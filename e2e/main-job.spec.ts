@@ -3,7 +3,17 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium, expect, test } from "@playwright/test";
-import { chooseGauge, gaugeText, loadDemo, makeSmallReach, settled } from "./parts";
+import {
+  beginSession,
+  chooseGauge,
+  endSession,
+  gaugeText,
+  landFish,
+  loadDemo,
+  makeSmallReach,
+  release,
+  settled,
+} from "./parts";
 
 test("from a gauge file to the chart: water, reach, lie, rig, catch, rates", async ({ page }) => {
   const faults: string[] = [];
@@ -66,17 +76,18 @@ test("from a gauge file to the chart: water, reach, lie, rig, catch, rates", asy
   expect(setting).toBeGreaterThan(0.05);
   await expect(page.getByRole("list", { name: "Colours, best first" }).getByRole("listitem").first()).toBeVisible();
 
-  await page.getByRole("link", { name: "Log" }).click();
+  await page.getByRole("link", { name: "Session" }).click();
   await page.getByRole("button", { name: "Start a session" }).click();
-  await page.getByRole("button", { name: "Fish landed" }).click();
-  await page.getByRole("button", { name: "Say later" }).click();
-  await expect(page.getByText(/Fish 1 is in the book at/).first()).toBeVisible();
-  await page.getByRole("button", { name: /nothing more said yet/ }).click();
+  await landFish(page);
+  await page.getByLabel("Length, cm").fill("14 in");
+  await page.getByLabel("Length, cm").press("Enter");
+  await expect(page.getByRole("heading", { name: /36 cm/ })).toBeVisible();
+  await page.getByRole("button", { name: "Everything about it" }).click();
   await expect(page.getByRole("dialog")).toContainText("From the gauge:");
-  await page.getByLabel("Length", { exact: true }).fill("14 in");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
-  await expect(page.getByRole("button", { name: /36 cm/ })).toBeVisible();
-  await page.getByRole("button", { name: "End the session" }).click();
+  await page.keyboard.press("Escape");
+  await release(page);
+  await endSession(page);
+  await page.getByRole("link", { name: "Log" }).click();
   // A blank, already over: it must count as hours.
   await page.getByRole("button", { name: "Add one already over" }).click();
   await page.getByRole("button", { name: "Keep this session" }).click();
@@ -99,20 +110,16 @@ test("killing the browser right after a catch is logged loses nothing", async ({
     const first = await chromium.launchPersistentContext(folder, launch);
     const page = await first.newPage();
     await loadDemo(page);
-    await page.goto("/log");
-    await page.getByRole("button", { name: "Start a session" }).click();
-    await page.getByRole("button", { name: "Fish landed" }).click();
-    await page.getByRole("button", { name: "Say later" }).click();
-    await expect(page.getByText("Fish 1 is in the book", { exact: false }).first()).toBeVisible();
+    await beginSession(page);
+    await landFish(page);
     // No goodbye: every process of that browser is killed outright.
     execFileSync("pkill", ["-9", "-f", `user-data-dir=${folder}`]);
     await first.close().catch(() => undefined);
 
     const second = await chromium.launchPersistentContext(folder, launch);
     const again = await second.newPage();
-    await again.goto("/log");
-    await expect(again.getByRole("heading", { name: /^Fishing/ })).toBeVisible();
-    await expect(again.getByRole("button", { name: /nothing more said yet/ })).toBeVisible();
+    await again.goto("/session");
+    await expect(again.getByRole("region", { name: "The fish", exact: true })).toBeVisible();
     await second.close();
   } finally {
     rmSync(folder, { recursive: true, force: true });

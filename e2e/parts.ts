@@ -48,3 +48,33 @@ export async function otherFlow(page: Page): Promise<string> {
   await expect(field).not.toHaveValue(first);
   return first;
 }
+
+/** Starts a session at the first lie. */
+export async function beginSession(page: Page): Promise<void> {
+  await page.goto("/session");
+  await page.getByRole("button", { name: "Start a session" }).click();
+  await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
+}
+
+/** Lands a fish: two taps. A press within half a second on what has just come up is not taken. */
+export async function landFish(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Fish on" }).click();
+  await expect(page.getByRole("region", { name: "A fish is on" })).toBeVisible();
+  await page.waitForTimeout(600);
+  await page.getByRole("button", { name: "Landed", exact: true }).click();
+  await expect(page.getByRole("region", { name: "The fish", exact: true })).toBeVisible();
+}
+
+/** Lets the fish go, and goes on. */
+export async function release(page: Page): Promise<void> {
+  await page.waitForTimeout(600);
+  await page.getByRole("button", { name: "Released, same cast again" }).click();
+  await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
+}
+
+export async function endSession(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.waitForTimeout(600);
+  await page.getByRole("button", { name: "End the session" }).click();
+  await expect(page.getByRole("heading", { name: "Nobody is fishing" })).toBeVisible();
+}

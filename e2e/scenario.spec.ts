@@ -7,7 +7,7 @@ import type { Whereabouts } from "../src/core/fish/lie-place";
 import { sampleRun } from "../src/core/flow/samples";
 import { wayName } from "../src/words/cast";
 import { whereaboutsWords } from "../src/words/place";
-import { settled } from "./parts";
+import { landFish, settled } from "./parts";
 
 /** A run of its own, without a gauge: both sides read it at the flow, clarity and warmth that are taken then. */
 const REACH = { ...sampleRun, name: "Compared run" };
@@ -171,16 +171,15 @@ test("a write that fails is told, nothing is lost of what was typed, and it can 
   await page.goto("/");
   await page.getByRole("button", { name: "Load the made-up river" }).click();
   await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
-  await page.getByRole("link", { name: "Log", exact: true }).click();
+  await page.getByRole("link", { name: "Session", exact: true }).click();
   await full(true);
   await page.getByRole("button", { name: "Start a session" }).click();
   await expect(page.getByRole("alert").filter({ hasText: /disk|room/ })).toBeVisible();
   await expect(page.getByRole("heading", { name: "Nobody is fishing" })).toBeVisible();
   await full(false);
   await page.getByRole("button", { name: "Start a session" }).click();
-  await page.getByRole("button", { name: "Fish landed" }).click();
-  await page.getByRole("button", { name: "Say later" }).click();
-  await page.getByRole("button", { name: /nothing more said yet/ }).click();
+  await landFish(page);
+  await page.getByRole("button", { name: "Everything about it" }).click();
   const dialog = page.getByRole("dialog");
   await dialog.getByLabel("Lure or bait").fill("grey nymph");
   await full(true);
@@ -190,7 +189,7 @@ test("a write that fails is told, nothing is lost of what was typed, and it can 
   await full(false);
   await dialog.getByRole("button", { name: "Keep", exact: true }).click();
   await expect(dialog).toBeHidden();
-  await expect(page.getByRole("button", { name: /grey nymph/ })).toBeVisible();
+  await expect(page.getByText(/grey nymph/).first()).toBeVisible();
 });
 
 test("a book that cannot be opened is told, and not taken for an empty one", async ({ page }) => {

@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page, test } from "@playwright/test";
-import { chooseGauge, loadDemo, settled, otherFlow } from "./parts";
+import { chooseGauge, endSession, loadDemo, otherFlow, settled } from "./parts";
 
 const STATIONS = ["water", "reach", "rig", "log", "learn"] as const;
 
@@ -194,21 +194,22 @@ test("pages carry a strict content security policy and ask nothing of anyone els
 test("on the bank, by thumb: a session on a phone, a blank, undo, and figures in US units", async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await loadDemo(page);
-  await page.getByRole("link", { name: "Log" }).click();
+  await page.getByRole("link", { name: "Session" }).click();
   const start = page.getByRole("button", { name: "Start a session" });
   expect((await start.boundingBox())!.height).toBeGreaterThanOrEqual(56);
   await start.click();
-  await expect(page.getByRole("heading", { name: /^Fishing/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
   await page.goto("/water");
   await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
   await page.keyboard.press("l");
-  await page.getByRole("button", { name: "Slack below the flat stone", exact: true }).click();
-  await expect(page.getByRole("button", { name: "Fish landed" })).toBeVisible();
-  await expect(page.getByRole("button", { name: /\d\d:\d\d Slack below the flat stone$/ })).toBeVisible();
+  await expect(page.getByRole("region", { name: "A fish is on" })).toBeVisible();
+  await page.waitForTimeout(600);
+  await page.getByRole("button", { name: "Landed", exact: true }).click();
+  await expect(page.getByRole("region", { name: "The fish", exact: true })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByText(/ h · 0 fish$/)).toBeVisible();
-  await page.getByRole("button", { name: "End the session" }).click();
-  await expect(page.getByRole("heading", { name: "Nobody is fishing" })).toBeVisible();
+  await page.getByRole("button", { name: "It was no fish" }).click();
+  await expect(page.getByText("0 fish")).toBeVisible();
+  await endSession(page);
   await expect(page.getByText("A blank is in the book", { exact: false }).first()).toBeVisible();
   await page.getByRole("button", { name: "Book and settings" }).click();
   await page.getByRole("combobox", { name: "Units" }).click();

@@ -1,12 +1,12 @@
 /**
- * `npm run attack -- --kills N`: a real browser is killed outright, N times, at random moments of a day on the Log with
+ * `npm run attack -- --kills N`: a real browser is killed outright, N times, at random moments of a day on the bank with
  * everything that was acknowledged counted; after each kill the same book is opened again, and must hold it all.
  */
 import { execFileSync, spawn } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { type BrowserContext, chromium, type Page } from "playwright-core";
+import { type BrowserContext, chromium, type Locator, type Page } from "playwright-core";
 import type { Random } from "./mutate";
 
 const PORT = 3986;
@@ -15,9 +15,12 @@ const BASE = `http://localhost:${PORT}`;
 const PATIENCE = 30_000;
 
 interface Held {
-  /** Lures of the running session's fish, one for each. */
-  lures: string[];
-  /** Records that lack what every one has. */
+  /** Casts, fish, their lengths in mm, and bites of the running session. */
+  casts: number;
+  fish: number;
+  lengths: number[];
+  bites: number;
+  /** Records that lack what every one has, or that belong together and are not both there. */
   broken: number;
 }
 
@@ -29,16 +32,36 @@ const inBook = (page: Page): Promise<Held> =>
         const opening = indexedDB.open("low-heron");
         opening.onerror = () => reject(new Error("the book does not open"));
         opening.onsuccess = () => {
-          const reading = opening.result.transaction(["catches", "sessions"]);
-          const catches = reading.objectStore("catches").getAll() as IDBRequest<Record<string, unknown>[]>;
-          const sessions = reading.objectStore("sessions").getAll() as IDBRequest<Record<string, unknown>[]>;
+          const names = ["catches", "sessions", "stretches", "observations"];
+          const reading = opening.result.transaction(names);
+          const all = Object.fromEntries(
+            names.map((name) => [name, reading.objectStore(name).getAll() as IDBRequest<Record<string, unknown>[]>]),
+          );
           reading.onerror = () => reject(new Error("the book cannot be read"));
           reading.oncomplete = () => {
-            const running = sessions.result.find((one) => one.end === null)?.id;
             opening.result.close();
+            const alive = (name: string) => all[name]!.result.filter((one) => one.deleted !== true);
+            const session = alive("sessions").find((one) => one.end === null);
+            const own = (name: string) => alive(name).filter((one) => one.session === session?.id);
+            const stretches = own("stretches");
+            const open = stretches.filter((one) => one.end === null);
+            const fish = own("catches");
+            // A fish that is on, or one that was landed just now, has closed its stretch; otherwise one rod fishes.
+            const stands = session !== undefined && (session.on !== undefined || session.paused !== undefined);
+            const wrong = [
+              ...fish.filter((one) => !stretches.some((other) => other.id === one.stretch)),
+              ...open.slice(stands ? 0 : 1),
+              ...(session !== undefined && !stands && open.length === 0 ? [session] : []),
+              ...[...fish, ...own("observations")].filter((one) => typeof one.at !== "string"),
+            ];
             resolve({
-              lures: catches.result.filter((one) => one.session === running).map((one) => String(one.lure)),
-              broken: catches.result.filter((one) => typeof one.at !== "string" || typeof one.lure !== "string").length,
+              casts: stretches
+                .flatMap((one) => one.casts as { count: number }[])
+                .reduce((sum, { count }) => sum + count, 0),
+              fish: fish.length,
+              lengths: fish.flatMap((one) => (typeof one.length === "number" ? Math.round(one.length * 1000) : [])),
+              bites: own("observations").filter((one) => one.kind === "bite").length,
+              broken: wrong.length,
             });
           };
         };
@@ -55,22 +78,22 @@ async function openBrowser(folder: string): Promise<{ context: BrowserContext; p
   return { context, page };
 }
 
-/** Logs a fish; resolves when the page has acknowledged it. */
-async function land(page: Page, number: number): Promise<void> {
-  await page.getByRole("button", { name: "Fish landed" }).click();
-  await page.getByRole("button", { name: "Say later" }).click();
-  await page.getByText(`Fish ${number} is in the book`).first().waitFor();
+/** Goes on from wherever the page was left: a fish that is on is landed, one that was landed is let go. */
+async function toCasting(page: Page): Promise<void> {
+  const cast = page.getByRole("button", { name: "Cast", exact: true });
+  const landed = page.getByRole("button", { name: "Landed", exact: true });
+  const released = page.getByRole("button", { name: "Released, same cast again" });
+  await cast.or(landed).or(released).first().waitFor();
+  if (await landed.isVisible()) await press(landed);
+  await cast.or(released).first().waitFor();
+  if (await released.isVisible()) await press(released);
+  await cast.waitFor();
 }
 
-/** Says of the fish with nothing said what it took, a name of its own; resolves when that is acknowledged. */
-async function tell(page: Page, lure: string): Promise<void> {
-  await page
-    .getByRole("button", { name: /nothing more said yet/ })
-    .first()
-    .click();
-  await page.getByLabel("Lure or bait").fill(lure);
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
-  await page.getByRole("dialog").waitFor({ state: "hidden" });
+/** A press within half a second on what has just come up is not taken. */
+async function press(button: Locator): Promise<void> {
+  await button.page().waitForTimeout(550);
+  await button.click();
 }
 
 export interface Kills {
@@ -87,35 +110,51 @@ export async function kill(times: number, random: Random): Promise<Kills> {
   const sum: Kills = { kills: 0, acknowledged: 0, lost: 0, broken: 0 };
   try {
     await answering();
-    const expected = new Set<string>();
-    let fish = 0;
+    let sure: Held = { casts: 0, fish: 0, lengths: [], bites: 0, broken: 0 };
     for (let k = 0; k < times; k++) {
       const { page } = await openBrowser(folder);
-      await page.goto(`${BASE}/log`);
+      await page.goto(`${BASE}/session`);
       if (k === 0) await begin(page);
       const found = await inBook(page);
-      const lost = [...expected].filter((lure) => !found.lures.includes(lure));
-      const short = Math.max(0, fish - found.lures.length);
-      if (lost.length > 0 || short > 0) process.stdout.write(`kill ${k}: ${short} fish lost; ${lost.join(", ")}\n`);
-      sum.lost += lost.length + short;
+      const short =
+        Math.max(0, sure.casts - found.casts) +
+        Math.max(0, sure.fish - found.fish) +
+        Math.max(0, sure.bites - found.bites) +
+        sure.lengths.filter((one) => !found.lengths.includes(one)).length;
+      if (short > 0 || found.broken > 0)
+        process.stdout.write(`kill ${k}: ${short} lost, ${found.broken} broken: ${JSON.stringify({ sure, found })}\n`);
+      sum.lost += short;
       sum.broken += found.broken;
-      lost.forEach((lure) => expected.delete(lure));
+      await toCasting(page);
       // What was on its way may have come through as well.
-      fish = found.lures.length;
-      // Killed while the next is on its way: some before, some in the midst of it, some after.
-      const dying = new Promise<void>((resolve) => setTimeout(resolve, 1000 + random() * 5000)).then(() => {
+      sure = await inBook(page);
+      const dying = new Promise<void>((resolve) => setTimeout(resolve, 800 + random() * 6000)).then(() => {
         execFileSync("pkill", ["-9", "-f", `user-data-dir=${folder}`]);
         sum.kills++;
       });
+      const done = (change: Partial<Held>) => {
+        sure = { ...sure, ...change };
+        sum.acknowledged++;
+      };
       for (let n = 0, alive = true; alive; n++) {
-        const lure = `lure ${k}.${n}`;
         try {
-          await land(page, fish + 1);
-          fish++;
-          sum.acknowledged++;
-          await tell(page, lure);
-          expected.add(lure);
-          sum.acknowledged++;
+          await page.getByRole("button", { name: "Cast", exact: true }).click();
+          await page.getByText(`cast ${sure.casts + 1}, `).waitFor();
+          done({ casts: sure.casts + 1 });
+          await page.getByRole("button", { name: "Bite", exact: true }).click();
+          await page.getByText("bite, missed").waitFor();
+          done({ bites: sure.bites + 1 });
+          await page.getByRole("button", { name: "Fish on", exact: true }).click();
+          await press(page.getByRole("button", { name: "Landed", exact: true }));
+          await page.getByRole("region", { name: "The fish", exact: true }).waitFor();
+          done({ fish: sure.fish + 1 });
+          const length = 100 + 10 * k + n;
+          await page.getByLabel(/^Length/).fill(`${length} mm`);
+          await page.getByLabel(/^Length/).press("Enter");
+          await page.getByRole("heading", { name: new RegExp(`, ${Math.floor(length / 10)}`) }).waitFor();
+          done({ lengths: [...sure.lengths, length] });
+          await press(page.getByRole("button", { name: "Released, same cast again" }));
+          await page.getByRole("button", { name: "Cast", exact: true }).waitFor();
         } catch {
           alive = false;
         }
@@ -134,9 +173,9 @@ async function begin(page: Page): Promise<void> {
   await page.goto(BASE);
   await page.getByRole("button", { name: "Load the made-up river" }).click();
   await page.getByRole("heading", { name: "Ostrel at Corbel Bridge" }).waitFor();
-  await page.goto(`${BASE}/log`);
+  await page.goto(`${BASE}/session`);
   await page.getByRole("button", { name: "Start a session" }).click();
-  await page.getByRole("button", { name: "Fish landed" }).waitFor();
+  await page.getByRole("button", { name: "Fish on" }).waitFor();
 }
 
 async function answering(): Promise<void> {

@@ -1,4 +1,4 @@
-import type { Book } from "../core/book/parts";
+import { type Book, emptyBook } from "../core/book/parts";
 import type { Catch, FieldReading, RiverState, SeriesRecord, Session } from "../core/book/records";
 import { riverState } from "../core/book/river-state";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
@@ -92,6 +92,7 @@ export function demoBook(now: number): Book {
     marks: Array.from(one.times, () => 0),
   }));
   return {
+    ...emptyBook(),
     stations: [{ schema: "low-heron/station@1", ...DEMO_STATION, ...mark, source: "stand-in" }],
     series,
     reaches: DEMO_REACHES.map((reach) => ({
@@ -121,8 +122,25 @@ export function demoBook(now: number): Book {
       },
     ],
     readings: demoReadings(sessions, gauge, mark),
-    profiles: [],
-    tackle: [],
+    rules: [
+      {
+        schema: "low-heron/rule@1",
+        id: "demo-rule-1",
+        ...mark,
+        reach: "demo-kiln-glide",
+        bank: "both",
+        species: "brown-trout",
+        open: { from: "03-15", to: "10-31" },
+        minLength: 0.28,
+        bag: 2,
+        rods: 1,
+        hooks: "one barbless hook",
+        bait: "no live fish",
+        notes: "",
+        entered: updatedAt,
+        expires: null,
+      },
+    ],
   };
 }
 

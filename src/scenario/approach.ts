@@ -1,4 +1,5 @@
 import { type BoatStand, boatFor } from "../core/approach/boat";
+import { type LandingPlace, landingPlace, type NearWood, woodNear } from "../core/approach/fish-on";
 import { FALLS, type Fall } from "../core/approach/landing";
 import { type Sun, sunOver } from "../core/approach/shadow";
 import { type NoStand, type School, type Stand, standsFor } from "../core/approach/stands";
@@ -40,8 +41,13 @@ export interface ApproachRequest {
 /** Where a place is by what can be seen. */
 type Seen<T> = T & { whereabouts: Whereabouts };
 
+/** A stand, and where a fish hooked from it can be landed; null where there is no such place within a walk. */
+export type SeenStand = Seen<Stand> & { landing: Seen<LandingPlace> | null };
+
 export interface Approach {
-  stands: readonly Seen<Stand>[];
+  stands: readonly SeenStand[];
+  /** Wood that a fish hooked at the lie can run into. */
+  wood: NearWood | undefined;
   /** Why a school has no stand. */
   none: Partial<Record<School, NoStand>>;
   boat: Seen<BoatStand> | undefined;
@@ -81,7 +87,7 @@ export function approachLie(field: Field, reading: ReachReading, request: Approa
   const { lie, angler, sun, base } = request;
   const { species, visibleDepth, temperature, features } = request.reading;
   const timing = timeFor(lie, { visibleDepth, temperature, style: angler.style, species, base });
-  if (request.leave) return { stands: [], none: {}, boat: undefined, timing, left: true };
+  if (request.leave) return { stands: [], none: {}, boat: undefined, wood: undefined, timing, left: true };
   const fish = {
     x: lie.x,
     y: lie.y,
@@ -108,7 +114,12 @@ export function approachLie(field: Field, reading: ReachReading, request: Approa
   const boat = boatFor(field, fish, reading.structure.ledges);
   const { stands, none } = standsFor(field, fish);
   return {
-    stands: stands.map(seen),
+    stands: stands.map((one) => {
+      const down = [-lie.upCurrent[0], -lie.upCurrent[1]] as const;
+      const landing = landingPlace(field, features ?? [], [one.x, one.y], down, fish.ground);
+      return { ...seen(one), landing: landing ? seen(landing) : null };
+    }),
+    wood: woodNear(features ?? [], lie),
     none,
     boat: boat && seen(boat),
     timing,

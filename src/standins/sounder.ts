@@ -2,7 +2,7 @@ import type { Reach } from "../core/flow/reach-schema";
 import { rasteriseReach } from "../core/flow/rasterise";
 import { metresPerDegree } from "../core/flow/plane";
 import { sample } from "../core/flow/grid";
-import { nmeaSum } from "../core/formats/soundings-nmea";
+import { nmeaSum } from "../core/formats/nmea";
 import { hash01 } from "./seeded";
 
 /** Lines across the reach, m apart; speed of the boat, m/s; and how deep its transducer hangs, m. */
@@ -63,6 +63,23 @@ export function sounderLog(reach: Reach, place: SounderPlace, start: number, fal
     }
   }
   return `${lines.join("\r\n")}\r\n`;
+}
+
+/**
+ * What the boat's devices say on the river now: the log of one run, second by second from some second of it, again from
+ * its start at its end, and a thermometer (MTW) once in five.
+ */
+export function* liveSentences(log: string, from: number, waterTemperature: number): Generator<string[]> {
+  const seconds = log.split("\r\n").reduce<string[][]>((all, line) => {
+    if (line.includes("RMC")) all.push([]);
+    if (line) all.at(-1)?.push(line);
+    return all;
+  }, []);
+  for (let k = from; seconds.length > 0; k++) {
+    const warmth = waterTemperature + 0.2 * (hash01(SEED + 9, k) - 0.5);
+    const body = `YXMTW,${warmth.toFixed(1)},C`;
+    yield [...seconds[k % seconds.length]!, ...(k % 5 === 0 ? [`$${body}*${nmeaSum(body)}`] : [])];
+  }
 }
 
 /** Degrees as NMEA writes them: whole degrees, then minutes with five decimals. */

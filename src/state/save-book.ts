@@ -6,6 +6,7 @@ import { setAsideWords } from "../words/archive";
 import { count } from "../words/text";
 import { saveFile, sha256 } from "./files";
 import { setUnsaved } from "./memory-day";
+import { useSettings } from "./settings";
 import { say, useNotices } from "./notices";
 
 /** Saves the book, and reads the file back: what it could not give again is told. */
@@ -21,6 +22,7 @@ export async function saveBook(): Promise<void> {
       throw error;
     });
   saveFile(`low-heron-${at.slice(0, 10)}.zip`, bytes, "application/zip");
+  useSettings.getState().set({ savedAt: Date.parse(at) });
   const { setAside } = await readArchive(bytes, sha256);
   const [first] = setAside;
   if (!first) return say("The archive is saved; read back, all of it is there.");

@@ -82,6 +82,9 @@ const FIELDS = {
   },
   /** The made-up river was sent away: do not bring it back by itself. */
   demoRemoved: flag,
+  /** When the book was last saved to a file, and when a copy was reminded of, ms of this device. */
+  savedAt: numberOrNone,
+  remindedAt: numberOrNone,
   /** The last clap of thunder that the angler heard, ms by the application's clock. */
   thunderAt: numberOrNone,
 };

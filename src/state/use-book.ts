@@ -1,5 +1,6 @@
 "use client";
 import { useLiveQuery } from "dexie-react-hooks";
+import type { Stretch } from "../core/book/bank-records";
 import type { Catch, Session } from "../core/book/records";
 import { database } from "../store/database";
 
@@ -7,10 +8,11 @@ export interface BookView {
   ready: boolean;
   sessions: Session[];
   catches: Catch[];
+  stretches: Stretch[];
   running: Session | undefined;
 }
 
-/** Sessions (newest first) and catches of the book, live. */
+/** Sessions (newest first) and catches and stretches of the book, live. */
 export function useBook(): BookView {
   const book = useLiveQuery(
     async () => ({
@@ -18,6 +20,7 @@ export function useBook(): BookView {
         .filter((one) => !one.deleted)
         .sort((a, b) => Date.parse(b.start) - Date.parse(a.start)),
       catches: (await database().catches.toArray()).filter((one) => !one.deleted),
+      stretches: (await database().stretches.toArray()).filter((one) => !one.deleted),
     }),
     [],
   );
@@ -25,6 +28,7 @@ export function useBook(): BookView {
     ready: book !== undefined,
     sessions: book?.sessions ?? [],
     catches: book?.catches ?? [],
+    stretches: book?.stretches ?? [],
     running: book?.sessions.find((one) => one.end === null),
   };
 }

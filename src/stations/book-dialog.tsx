@@ -1,6 +1,5 @@
 "use client";
 import { useTheme } from "next-themes";
-import { useEffect, useState } from "react";
 import { loadDemo, sendDemoAway } from "../state/demo";
 import { Button } from "../widgets/button";
 import { Dialog } from "../widgets/dialog";
@@ -8,7 +7,11 @@ import { Select } from "../widgets/select";
 import type { River } from "../state/use-river";
 import { useSettings } from "../state/settings";
 import { act } from "../state/act";
+import { LITTLE_SPACE, useKeeping, useUnsavedCount } from "../state/keeping";
+import { useOffline } from "../state/offline";
 import { useBookHolds } from "../state/use-book-holds";
+import { dayAndTime } from "../words/river";
+import { count } from "../words/text";
 import { Archive } from "./archive";
 import { EmptyBook } from "./empty-book";
 import { Holdings } from "./holdings";
@@ -30,15 +33,13 @@ export function BookDialog({
   onOpenChange: (open: boolean) => void;
   river: River;
 }) {
-  const { system, set } = useSettings();
+  const { system, savedAt, set } = useSettings();
   const { theme, setTheme } = useTheme();
-  const [safe, setSafe] = useState<boolean | undefined>();
+  const keeping = useKeeping(open);
+  const unsaved = useUnsavedCount();
+  const { ready, refused } = useOffline();
   const holds = useBookHolds();
   const hasDemo = river.reaches.some((one) => one.demo) || river.stations.some((one) => one.demo);
-
-  useEffect(() => {
-    if (open) act(async () => setSafe(await navigator.storage?.persist?.()));
-  }, [open]);
 
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title="Book and settings">
@@ -75,13 +76,36 @@ export function BookDialog({
           )}
         </section>
         {holds && <EmptyBook onDone={() => onOpenChange(false)} />}
-        {safe !== undefined && (
-          <p className="text-sm text-soft">
-            {safe
-              ? "This browser has promised to keep the book."
-              : "This browser may clear the book when the disk is full: save an archive now and then."}
+        <section aria-label="How it is kept" className="grid gap-1 text-sm text-soft">
+          {unsaved !== undefined && (
+            <p>
+              {unsaved === 0
+                ? "All of your own records are in a saved file."
+                : `${count(unsaved, "own record")} in no saved file yet`}
+              {unsaved > 0 && (savedAt === null ? "." : `: the last one is of ${dayAndTime(savedAt)}.`)}
+            </p>
+          )}
+          {keeping && (
+            <p>
+              {keeping.promised
+                ? "This browser has promised to keep the book."
+                : "This browser may clear the book when the disk is full, and a private window forgets it when it is closed: save an archive now and then."}
+            </p>
+          )}
+          {keeping?.left !== undefined && keeping.left < LITTLE_SPACE && (
+            <p className="font-semibold text-ink">
+              ▲ Little room is left in this browser: {Math.max(0, Math.round(keeping.left / 1e6))} MB. Save an archive,
+              and make room.
+            </p>
+          )}
+          <p>
+            {ready
+              ? "It starts without a network, whole."
+              : refused
+                ? "This browser does not keep it for days without a network."
+                : "It is being kept for days without a network …"}
           </p>
-        )}
+        </section>
       </div>
     </Dialog>
   );

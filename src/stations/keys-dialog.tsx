@@ -5,12 +5,19 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
   [
     "Everywhere",
     [
-      ["1 to 5", "Water, Reach, Rig, Log, Learn"],
+      ["1 to 6", "Water, Reach, Rig, Session, Log, Learn"],
       ["L", "log a fish"],
       ["U", "metric or US units"],
       ["?", "this list"],
       ["Tab, Enter", "to the next thing, and press it"],
       ["Escape", "closes what is open"],
+    ],
+  ],
+  [
+    "On Session",
+    [
+      ["B", "a bite that was missed"],
+      ["N", "take the next change"],
     ],
   ],
   [

@@ -12,5 +12,6 @@ const meanwhile = (
 export const Water = later(() => import("./water/station").then((one) => one.WaterStation), meanwhile);
 export const Reach = later(() => import("./reach/station").then((one) => one.ReachStation), meanwhile);
 export const Rig = later(() => import("./rig/station").then((one) => one.RigStation), meanwhile);
+export const Session = later(() => import("./session/station").then((one) => one.SessionStation), meanwhile);
 export const Log = later(() => import("./log/station").then((one) => one.LogStation), meanwhile);
 export const Learn = later(() => import("./learn/station").then((one) => one.LearnStation), meanwhile);

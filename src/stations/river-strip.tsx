@@ -8,7 +8,18 @@ import { show } from "../words/quantity";
 import type { River } from "../state/use-river";
 import { useSettings } from "../state/settings";
 import { useDemoClock } from "../state/clock";
-import { ARROW, clarityWords, clock, dayAndTime, dayOnly, seasonWords, stripWords, trendWords } from "../words/river";
+import { useRunning } from "../state/use-running";
+import {
+  ARROW,
+  clarityWords,
+  clock,
+  dayAndTime,
+  dayOnly,
+  seasonWords,
+  spanWords,
+  stripWords,
+  trendWords,
+} from "../words/river";
 import { laterDialog } from "../widgets/later";
 
 const BookDialog = laterDialog(() => import("./book-dialog").then((one) => one.BookDialog));
@@ -55,6 +66,7 @@ export function RiverStrip({ river }: { river: River }) {
           {ownHour && <span className="hidden xl:inline">, its own hour: {dayAndTime(river.minute)}</span>}
         </span>
       )}
+      <RunningSession minute={river.minute} />
       <button
         type="button"
         aria-label="Book and settings"
@@ -65,6 +77,21 @@ export function RiverStrip({ river }: { river: River }) {
       </button>
       <BookDialog open={bookOpen} onOpenChange={setBookOpen} river={river} />
     </header>
+  );
+}
+
+/** The session that runs, always in sight; opens it. */
+function RunningSession({ minute }: { minute: number }) {
+  const session = useRunning();
+  if (!session) return null;
+  return (
+    <Link
+      href="/session"
+      className="grid min-h-11 shrink-0 content-center rounded-md border-2 border-ochre px-2 text-center text-sm leading-tight font-semibold"
+    >
+      {session.on ? "Fish on" : session.paused ? "Clock stands" : "Fishing"}
+      <span className="font-normal tabular-nums">{spanWords(minute - Date.parse(session.start))}</span>
+    </Link>
   );
 }
 

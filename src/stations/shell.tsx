@@ -5,6 +5,8 @@ import { usePathname, useRouter } from "next/navigation";
 import { type ReactNode, useEffect, useState } from "react";
 import { act } from "../state/act";
 import { saveBook } from "../state/save-book";
+import { remindOfCopy } from "../state/keeping";
+import { useServiceWorker } from "../state/offline";
 import { useSettings } from "../state/settings";
 import { readyGate } from "../store/gate";
 import { FaultBoundary } from "../widgets/fault-boundary";
@@ -13,6 +15,7 @@ import { useRiver } from "../state/use-river";
 import { STATIONS } from "./list";
 import { BookGate } from "./book-gate";
 import { MemoryBanner } from "./memory-banner";
+import { NewerBanner } from "./newer-banner";
 import { RiverStrip } from "./river-strip";
 import { later, laterDialog } from "../widgets/later";
 import { useOneTap } from "../widgets/one-tap";
@@ -30,6 +33,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const router = useRouter();
   const [keysOpen, setKeysOpen] = useState(false);
   useOneTap();
+  useServiceWorker();
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -39,7 +43,7 @@ export function Shell({ children }: { children: ReactNode }) {
       if (station) router.push(station.path);
       else if (event.key === "u" || event.key === "U")
         useSettings.setState(({ system }) => ({ system: system === "metric" ? "us" : "metric" }));
-      else if (event.key === "l" || event.key === "L") router.push("/log?fish=1");
+      else if (event.key === "l" || event.key === "L") router.push("/session?fish=1");
       else if (event.key === "?") setKeysOpen(true);
     };
     window.addEventListener("keydown", onKey);
@@ -105,9 +109,11 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
     const timer = setInterval(() => act(refreshStandIn), 15 * 60_000);
     // What a first write needs is fetched while the network is surely there, after all that is looked at.
     const ready = setTimeout(() => act(readyGate), 3000);
+    const remind = setTimeout(() => act(remindOfCopy), 5000);
     return () => {
       clearInterval(timer);
       clearTimeout(ready);
+      clearTimeout(remind);
     };
   }, []);
 
@@ -116,6 +122,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
     <>
       <RiverStrip river={river} />
       <MemoryBanner />
+      <NewerBanner />
       <main id="station" tabIndex={-1} className="px-4 pt-3 pb-24 outline-none lg:px-6 rail:pb-8">
         {!river.ready ? (
           <p role="status" className="p-6 text-soft">

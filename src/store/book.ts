@@ -19,6 +19,10 @@ const bookTables = (db: Database) => [
   db.readings,
   db.profiles,
   db.tackle,
+  db.stretches,
+  db.observations,
+  db.rules,
+  db.photos,
 ];
 
 export async function readBook(db: Database): Promise<Book> {
@@ -32,6 +36,10 @@ export async function readBook(db: Database): Promise<Book> {
     readings: await db.readings.toArray(),
     profiles: await db.profiles.toArray(),
     tackle: await db.tackle.toArray(),
+    stretches: await db.stretches.toArray(),
+    observations: await db.observations.toArray(),
+    rules: await db.rules.toArray(),
+    photos: await db.photos.toArray(),
   }));
 }
 
@@ -169,6 +177,15 @@ export async function removeDemo(db: Database, now: number = Date.now()): Promis
       .toArray();
     const sessions = new Set(book.sessions.map((session) => session.id));
     book.catches = await db.catches.filter((one) => isDemo(one) || (alive(one) && sessions.has(one.session))).toArray();
+    const ofSession = (one: { demo?: boolean; deleted?: boolean; session: string }) =>
+      isDemo(one) || (alive(one) && sessions.has(one.session));
+    book.stretches = await db.stretches.filter(ofSession).toArray();
+    book.observations = await db.observations.filter(ofSession).toArray();
+    const fish = new Set(book.catches.map((one) => one.id));
+    book.photos = await db.photos.filter((one) => isDemo(one) || (alive(one) && fish.has(one.catch))).toArray();
+    book.rules = await db.rules
+      .filter((one) => isDemo(one) || (alive(one) && one.reach !== null && reaches.has(one.reach)))
+      .toArray();
     const stations = new Set(book.stations.map((record) => record.id));
     book.waters = await db.waters
       .filter((water) => isDemo(water) || (alive(water) && stations.has(water.id)))

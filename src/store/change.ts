@@ -1,4 +1,4 @@
-import type { EntityTable } from "dexie";
+import type { EntityTable, Table } from "dexie";
 import { stampAfter, type State } from "../core/book/states";
 import { InputError } from "../core/quantity/fault";
 import type { Database } from "./database";
@@ -81,6 +81,21 @@ export const setDeleted = <T extends State>(
   id: string,
   deleted: boolean,
 ): Promise<Undo> => patch(db, table, id, { deleted: deleted || undefined } as Partial<T>);
+
+/** Steps taken all or none, in one transaction over some tables; taken back together, the last first. */
+export async function together(
+  db: Database,
+  tables: readonly Table[],
+  steps: (keep: (undo: Undo) => void) => Promise<void>,
+): Promise<Undo> {
+  const undos: Undo[] = [];
+  await db.transaction("rw", [...tables], () => steps((undo) => undos.push(undo)));
+  return async () => {
+    await db.transaction("rw", [...tables], async () => {
+      for (const undo of undos.toReversed()) await undo();
+    });
+  };
+}
 
 /** Puts a new record in; undo leaves its tombstone. */
 export async function add<T extends State>(db: Database, table: EntityTable<T, "id">, record: T): Promise<Undo> {

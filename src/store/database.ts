@@ -8,6 +8,7 @@ import type {
   StationRecord,
   WaterRecord,
 } from "../core/book/records";
+import type { Observation, Photo, RuleRecord, Stretch } from "../core/book/bank-records";
 import type { TackleItem } from "../core/rig/tackle-item";
 import type { PackedField } from "../core/flow/precomputed";
 import { withFeatureIds } from "../core/flow/feature-ids";
@@ -36,6 +37,10 @@ export class Database extends Dexie {
   readings!: EntityTable<FieldReading, "id">;
   profiles!: EntityTable<Profile, "id">;
   tackle!: EntityTable<TackleItem, "id">;
+  stretches!: EntityTable<Stretch, "id">;
+  observations!: EntityTable<Observation, "id">;
+  rules!: EntityTable<RuleRecord, "id">;
+  photos!: EntityTable<Photo, "id">;
 
   /** Nothing of it outlives the page. */
   readonly inMemory: boolean;
@@ -84,6 +89,13 @@ export class Database extends Dexie {
     this.version(5).stores({}).upgrade(clampOld);
     // The tackle box.
     this.version(6).stores({ tackle: "id" });
+    // Effort in stretches, what is seen on the bank, local rules, photos.
+    this.version(7).stores({
+      stretches: "id, session",
+      observations: "id, session",
+      rules: "id, reach",
+      photos: "id, catch",
+    });
     this.schema = this.verno;
     this.use(gate);
   }

@@ -6,8 +6,11 @@ import { readArchive, writeArchive } from "../core/formats/archive";
 import { speciesById } from "../core/fish/species";
 import { demoBook } from "../demo/book";
 import { readBook } from "./book";
+import { effortOf } from "../core/book/effort";
 import { Database } from "./database";
 import { keepWater } from "./gauges";
+import { startSession } from "./sessions";
+import { NO_SPOT } from "./stretches";
 import { addPiece, addPieces, changePiece, countPiece } from "./tackle";
 
 const book = demoBook(Date.UTC(2026, 9, 1, 12));
@@ -32,6 +35,7 @@ const SCHEMAS: readonly Record<string, string>[] = [
   { profiles: "id" },
   {},
   {},
+  { tackle: "id" },
 ];
 
 /** A database as an application of that schema would have made it. */
@@ -206,5 +210,40 @@ test("a browser that holds schema 5 opens with all it had, and an empty tackle b
   expect((await opened.tackle.toArray()).filter((one) => !one.deleted)).toHaveLength(1);
   // What is no piece is let in by nobody.
   await expect(addPiece(opened, { kind: "head", name: "bad", count: 1 })).rejects.toThrow();
+  await opened.delete();
+});
+
+test("a browser that holds schema 6 opens with all it had, its sessions counted whole, and keeps hours on the bank from there on", async () => {
+  const name = `old-${count++}`;
+  const old = olderBook(name, 6);
+  await old.table("sessions").bulkAdd(book.sessions);
+  await old.table("catches").bulkAdd(book.catches);
+  await old.table("reaches").bulkAdd(book.reaches);
+  await old.table("stations").bulkAdd(book.stations);
+  await old.table("tackle").add({
+    schema: "low-heron/tackle@1",
+    id: "t",
+    updatedAt: "2026-01-01T00:00:00Z",
+    kind: "shot",
+    name: "BB",
+    count: 5,
+    grams: 0.4,
+  });
+  old.close();
+  const opened = new Database(name);
+  const back = await readBook(opened);
+  expect([back.sessions.length, back.catches.length, back.tackle.length]).toEqual([
+    book.sessions.length,
+    book.catches.length,
+    1,
+  ]);
+  expect([back.stretches, back.observations, back.rules, back.photos]).toEqual([[], [], [], []]);
+  const hours = (sessions: typeof book.sessions) =>
+    effortOf(sessions, book.catches, 0, undefined, back.stretches).reduce((sum, one) => sum + one.hours, 0);
+  expect(hours(back.sessions)).toBeCloseTo(hours(book.sessions), 9);
+  await startSession(opened, book.reaches[0]!.id, "brown-trout", Date.UTC(2026, 9, 1, 12), {
+    spots: [{ ...NO_SPOT, rod: 1, angler: "" }],
+  });
+  expect((await readBook(opened)).stretches).toHaveLength(1);
   await opened.delete();
 });

@@ -1,19 +1,34 @@
 import type { Catch, Session } from "../core/book/records";
+import type { CatchDraft } from "../core/formats/catches-csv";
 import { InputError } from "../core/quantity/fault";
-import { add, patch, setDeleted, type Undo } from "./change";
+import { add, patch, setDeleted, together, type Undo } from "./change";
 import type { Database } from "./database";
 import { newId } from "./identity";
 import { stateFor } from "./river";
+import { closeStretch, cutFor, fitStretches, openStretch, openStretches, type Spot } from "./stretches";
 
 const iso = (time: number): string => new Date(time).toISOString();
 const stamp = (): string => iso(Date.now());
 
+/** Who fishes along, and what each rod begins with. */
+export interface Beginning {
+  partners?: string[];
+  spots: Spot[];
+}
+
 /**
- * Starts a session at `now`, ms by the application's clock. One runs at a time: pressed twice, or in two tabs at once,
- * it is started once.
+ * Starts a session at `now`, ms by the application's clock, with its first stretches. One runs at a time: pressed
+ * twice,
+ * or in two tabs at once, it is started once.
  * @throws InputError "session-runs" when one runs on another reach
  */
-export async function startSession(db: Database, reach: string, species: string, now: number): Promise<Undo> {
+export async function startSession(
+  db: Database,
+  reach: string,
+  species: string,
+  now: number,
+  { partners, spots }: Beginning = { spots: [] },
+): Promise<Undo> {
   const session: Session = {
     schema: "low-heron/session@1",
     id: newId(now),
@@ -21,22 +36,35 @@ export async function startSession(db: Database, reach: string, species: string,
     reach,
     start: iso(now),
     end: null,
-    rods: 1,
+    rods: Math.max(1, spots.length),
     species,
     notes: "",
     river: await stateFor(db, reach, now),
+    ...(partners?.length && { partners }),
   };
-  return db.transaction("rw", db.sessions, async () => {
+  const cut = await cutFor(db, reach);
+  return together(db, [db.sessions, db.stretches], async (keep) => {
     const running = await db.sessions.filter((one) => one.end === null && !one.deleted).first();
-    if (!running) return add(db, db.sessions, session);
-    if (running.reach !== reach) throw new InputError("session-runs");
-    return () => Promise.resolve();
+    if (running && running.reach !== reach) throw new InputError("session-runs");
+    if (running) return;
+    keep(await add(db, db.sessions, session));
+    for (const spot of spots) keep(await openStretch(db, session.id, spot, now, cut));
   });
 }
 
-/** Ends a session; never before it began. */
-export const endSession = (db: Database, session: Pick<Session, "id" | "start">, now: number): Promise<Undo> =>
-  patch(db, db.sessions, session.id, { end: iso(Math.max(now, Date.parse(session.start))) });
+/** Ends a session and what is fished in it; never before it began. */
+export async function endSession(
+  db: Database,
+  session: Pick<Session, "id" | "start" | "reach">,
+  now: number,
+): Promise<Undo> {
+  const at = Math.max(now, Date.parse(session.start));
+  const cut = await cutFor(db, session.reach);
+  return together(db, [db.sessions, db.stretches], async (keep) => {
+    for (const one of await openStretches(db, session.id)) await closeStretch(db, one, at, cut, keep);
+    keep(await patch<Session>(db, db.sessions, session.id, { end: iso(at), on: undefined, paused: undefined }));
+  });
+}
 
 export const removeSession = (db: Database, id: string): Promise<Undo> => setDeleted(db, db.sessions, id, true);
 
@@ -59,18 +87,32 @@ export async function addPastSession(
 }
 
 /**
- * Corrects a session: what it was after, when, with how many rods. Moved in time it takes the river of its own hour.
+ * Corrects a session: what it was after, when, with how many rods. Moved in time it takes the river of its own hour,
+ * and
+ * its stretches are fitted to it.
  */
 export async function patchSession(
   db: Database,
   session: Session,
-  fields: Partial<Pick<Session, "species" | "rods" | "notes">> & { start?: number; end?: number },
+  fields: Partial<Pick<Session, "species" | "rods" | "notes" | "partners" | "holdsBoat">> & {
+    start?: number;
+    end?: number;
+  },
 ): Promise<Undo> {
   const { start, end, ...rest } = fields;
-  return patch<Session>(db, db.sessions, session.id, {
+  const change: Partial<Session> = {
     ...rest,
-    ...(end !== undefined && { end: iso(end) }),
+    ...(end !== undefined && { end: iso(end), on: undefined, paused: undefined }),
     ...(start !== undefined && { start: iso(start), river: await stateFor(db, session.reach, start) }),
+  };
+  if (start === undefined && end === undefined) return patch<Session>(db, db.sessions, session.id, change);
+  return together(db, [db.sessions, db.stretches], async (keep) => {
+    const to = {
+      start: start ?? Date.parse(session.start),
+      end: end ?? (session.end === null ? null : Date.parse(session.end)),
+    };
+    await fitStretches(db, session, to, keep);
+    keep(await patch<Session>(db, db.sessions, session.id, change));
   });
 }
 
@@ -79,14 +121,9 @@ export type CatchDetails = Partial<
   Omit<Catch, "schema" | "id" | "updatedAt" | "deleted" | "demo" | "session" | "at" | "river">
 >;
 
-/** Logs a fish at `at`, ms. Resolves only when it is on the disk. */
-export async function logCatch(
-  db: Database,
-  session: Session,
-  fish: CatchDetails,
-  at: number,
-): Promise<{ fish: Catch; undo: Undo }> {
-  const one: Catch = {
+/** A fish of a session at an instant, ms, with the river of that instant. */
+export async function newCatch(db: Database, session: Session, fish: CatchDetails, at: number): Promise<Catch> {
+  return {
     schema: "low-heron/catch@1",
     id: newId(at),
     updatedAt: stamp(),
@@ -100,6 +137,16 @@ export async function logCatch(
     ...fish,
     river: await stateFor(db, session.reach, at),
   };
+}
+
+/** Logs a fish at `at`, ms. Resolves only when it is on the disk. */
+export async function logCatch(
+  db: Database,
+  session: Session,
+  fish: CatchDetails,
+  at: number,
+): Promise<{ fish: Catch; undo: Undo }> {
+  const one = await newCatch(db, session, fish, at);
   return { fish: one, undo: await add(db, db.catches, one) };
 }
 
@@ -116,3 +163,58 @@ export async function patchCatch(db: Database, fish: Catch, fields: CatchDetails
 }
 
 export const removeCatch = (db: Database, id: string): Promise<Undo> => setDeleted(db, db.catches, id, true);
+
+/** Corrects many fish at once, all or none. */
+export const patchCatches = (
+  db: Database,
+  ids: readonly string[],
+  fields: Omit<CatchDetails, "place">,
+): Promise<Undo> =>
+  together(db, [db.catches], async (keep) => {
+    for (const id of ids) keep(await patch<Catch>(db, db.catches, id, fields));
+  });
+
+/** Takes many fish out at once, all or none. */
+export const removeCatches = (db: Database, ids: readonly string[]): Promise<Undo> =>
+  together(db, [db.catches], async (keep) => {
+    for (const id of ids) keep(await setDeleted(db, db.catches, id, true));
+  });
+
+/**
+ * Fish of a file: each day of a reach a session whose hours are not known, so that they say nothing of rates. All or
+ * none.
+ */
+export async function addCatches(
+  db: Database,
+  reach: string,
+  drafts: readonly CatchDraft[],
+  dayOf: (at: number) => string,
+): Promise<Undo> {
+  const days = new Map<string, CatchDraft[]>();
+  for (const draft of drafts) days.set(dayOf(draft.at), [...(days.get(dayOf(draft.at)) ?? []), draft]);
+  const sessions: Session[] = [];
+  const catches: Catch[] = [];
+  for (const own of days.values()) {
+    const times = own.map(({ at }) => at);
+    const [start, end] = [Math.min(...times), Math.max(...times)];
+    const session: Session = {
+      schema: "low-heron/session@1",
+      id: newId(start),
+      updatedAt: stamp(),
+      reach,
+      start: iso(start),
+      end: iso(end),
+      rods: 1,
+      species: own[0]!.species,
+      notes: "",
+      river: await stateFor(db, reach, start),
+      hoursKnown: false,
+    };
+    sessions.push(session);
+    for (const { at, ...rest } of own) catches.push(await newCatch(db, session, rest, at));
+  }
+  return together(db, [db.sessions, db.catches], async (keep) => {
+    for (const one of sessions) keep(await add(db, db.sessions, one));
+    for (const one of catches) keep(await add(db, db.catches, one));
+  });
+}

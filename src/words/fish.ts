@@ -1,4 +1,4 @@
-import type { CONDITIONS, FINS, HOOKED, LostCause, TAKE_PHASES } from "../core/book/records";
+import type { CONDITIONS, FINS, HOOKED, LostCause, SEAM_SIDES, TAKE_PHASES } from "../core/book/records";
 import type { LengthKind } from "../core/book/weights";
 
 export const LOST_WORDS: Record<LostCause, string> = {
@@ -37,4 +37,9 @@ export const PHASE_WORDS: Record<(typeof TAKE_PHASES)[number], string> = {
   lift: "on the lift",
   swing: "on the swing",
   "end-of-drift": "at the end of the drift",
+};
+export const SIDE_WORDS: Record<(typeof SEAM_SIDES)[number], string> = {
+  slow: "slow side",
+  on: "on the seam",
+  fast: "fast side",
 };

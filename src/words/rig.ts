@@ -64,6 +64,9 @@ const BAITS: Record<BaitPiece, string> = {
   "whole-bait-fish": "a whole bait fish",
 };
 
+/** Which piece of bait is on the hook; empty where it is no bait. */
+export const pieceOf = (size: LureSize): string => ("hook" in size ? BAITS[size.bait] : "");
+
 /** Size of a lure: a hook with its bait, a jig head with its body, a blade, a mass or a length. */
 export function lureSize(size: LureSize, system: UnitSystem): string {
   if ("hook" in size) return `hook ${hookText(size.hook)}, ${BAITS[size.bait]}`;

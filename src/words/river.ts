@@ -74,6 +74,9 @@ export function axisMoment(time: number, span: number): string {
 }
 
 /** "Thu, 14 May 2026": a day of the universal calendar. */
+/** The angler's own day, to hold days against each other: "2026-10-01". */
+export const dayKey = (time: number | string): string => localMoment(new Date(time).getTime()).slice(0, 10);
+
 export const dayInUtc = (time: number): string =>
   new Intl.DateTimeFormat(undefined, {
     weekday: "short",
@@ -151,4 +154,10 @@ export function nowWords(
   if (now.clarity) parts.push(`${clarity.word.toLowerCase()}, ${clarity.seen}`);
   if (now.waterTemperature !== null) parts.push(`water ${showText(now.waterTemperature, "temperature", system)}`);
   return `${stale ? `As last read, ${dayAndTime(now.at)}: ` : ""}${parts.join("; ")}.`;
+}
+
+/** "1 h 20", "12 min". */
+export function spanWords(ms: number): string {
+  const all = Math.max(0, Math.floor(ms / 60_000));
+  return all >= 60 ? `${Math.floor(all / 60)} h ${String(all % 60).padStart(2, "0")}` : `${all} min`;
 }

@@ -1,5 +1,8 @@
 import type { LocalRule, RuleAnswer } from "../core/book/local-rules";
+import type { RuleRecord } from "../core/book/bank-records";
+import type { Judged } from "../core/book/rules-for";
 import { showText, type UnitSystem } from "./quantity";
+import { count } from "./text";
 
 const STANDS = "The local authority's rules stand above what is entered here.";
 
@@ -17,8 +20,26 @@ export function ruleWords(
   return `Release it: ${deciding && rule ? because(deciding, rule, measured, system) : "a rule says so"}. ${STANDS}`;
 }
 
+/** The same for a screen: the decision by itself, and what stands above it. */
+export function judgedWords(
+  { answer, rule, by, stale }: Judged,
+  measured: boolean,
+  system: UnitSystem,
+): { decision: string; standing: string } {
+  const old = stale ? " What is entered is more than a year old, or has run out: look it up again." : "";
+  const standing = `${STANDS}${old}`;
+  if (answer === "no-rule")
+    return {
+      decision: "No rule is entered for this fish here.",
+      standing: `Look it up before you keep it. ${standing}`,
+    };
+  if (answer === "keep") return { decision: "It may be kept by the rules that are entered.", standing };
+  const why = by && rule ? because(by, rule, measured, system) : "a rule says so";
+  return { decision: `Release it: ${why}.`, standing };
+}
+
 function because(
-  deciding: LocalRule,
+  deciding: Omit<LocalRule, "species">,
   rule: NonNullable<RuleAnswer["rule"]>,
   measured: boolean,
   system: UnitSystem,
@@ -40,4 +61,22 @@ function because(
     case "bag":
       return `the bag of ${deciding.bag} a day is full`;
   }
+}
+
+/** Each part of a rule in a line. */
+export function rulePartsWords(rule: RuleRecord, system: UnitSystem): string[] {
+  const long = (metres: number) => showText(metres, "fishLength", system);
+  return [
+    rule.open && `open from ${rule.open.from} to ${rule.open.to}`,
+    rule.minLength !== undefined && `at least ${long(rule.minLength)}`,
+    rule.maxLength !== undefined && `at most ${long(rule.maxLength)}`,
+    rule.slot && `${long(rule.slot.from)} to ${long(rule.slot.to)} protected`,
+    rule.bag !== undefined && `bag of ${rule.bag} a day`,
+    rule.possession !== undefined && `${rule.possession} in possession`,
+    rule.clippedOnly && "only clipped fish may be kept",
+    rule.rods !== undefined && `${count(rule.rods, "rod")} at most`,
+    rule.hooks && `hooks: ${rule.hooks}`,
+    rule.bait && `bait: ${rule.bait}`,
+    rule.notes,
+  ].filter((part): part is string => typeof part === "string" && part !== "");
 }

@@ -1,4 +1,4 @@
-import { within } from "../flow/features";
+import { isWood, within } from "../flow/features";
 import type { Field } from "../flow/grid";
 import type { Feature } from "../flow/reach-schema";
 
@@ -66,8 +66,6 @@ export function clearOfWood(
     if (wood.some((one) => touches(one, ax + ux * away, ay + uy * away, uy, ux))) return away - STEP;
   return length;
 }
-
-const isWood = ({ kind }: Feature): boolean => kind === "log" || kind === "log-jam";
 
 const touches = (one: Feature, x: number, y: number, nx: number, ny: number): boolean =>
   [-CLEAR.wood, 0, CLEAR.wood].some((off) => within(one, x + nx * off, y - ny * off) < 1);

@@ -105,15 +105,9 @@ const HIGHEST_BANK = 1.5;
 export function standsFor(field: Field, fish: Approach): Stands {
   const { nx, ny, cell, depth } = field;
   const cells = nx * ny;
-  const { bank, walkable } = fish.ground ?? groundOf(field, fish.features);
-  // A metre on dry ground costs as little as the easiest water; nobody goes where it is neither.
-  const cost = cellsOf(new Float64Array(cells), (k) =>
-    depth[k]! > 0
-      ? WADING_COST[wadingClass(depth[k]!, speedAt(field, k))]!
-      : walkable[k] === 1
-        ? WADING_COST[0]
-        : Infinity,
-  );
+  const ground = fish.ground ?? groundOf(field, fish.features);
+  const { bank } = ground;
+  const cost = wadingCosts(field, ground);
   // The ways in: land beside the water. A bar in the stream is no bank: it must be waded to.
   const banks: number[] = [];
   for (let k = 0; k < cells; k++) if (bank[k] === 1 && touchesWater(depth, k, nx, ny)) banks.push(k);
@@ -147,6 +141,16 @@ export function standsFor(field: Field, fish: Approach): Stands {
   }
   return out;
 }
+
+/** A metre on dry ground costs as little as the easiest water; nobody goes where it is neither. */
+export const wadingCosts = (field: Field, { walkable }: Ground): Float64Array =>
+  cellsOf(new Float64Array(field.nx * field.ny), (k) =>
+    field.depth[k]! > 0
+      ? WADING_COST[wadingClass(field.depth[k]!, speedAt(field, k))]!
+      : walkable[k] === 1
+        ? WADING_COST[0]
+        : Infinity,
+  );
 
 /** Dry ground at the water's edge, not too high over it. */
 const isFoothold = (field: Field, k: number, surface: number): boolean =>

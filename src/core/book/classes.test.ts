@@ -131,5 +131,9 @@ test("series must ascend and match in length; a fish has a length a fish can hav
     "readings",
     "profiles",
     "tackle",
+    "stretches",
+    "observations",
+    "rules",
+    "photos",
   ]);
 });

@@ -1,43 +1,109 @@
 import { HOUR } from "../gauge/series";
+import type { Stretch } from "./bank-records";
 import type { Catch, RiverState, Session } from "./records";
 
-/** Rod-hours of a session; one still running counts to `now` (ms). */
-export function rodHours(session: Session, now: number): number {
-  const end = session.end === null ? now : Date.parse(session.end);
-  return (Math.max(0, end - Date.parse(session.start)) / HOUR) * session.rods;
+/** Hours from a start to an end; what still runs counts to `now` (ms). */
+export const hoursOf = ({ start, end }: { start: string; end: string | null }, now: number): number =>
+  Math.max(0, (end === null ? now : Date.parse(end)) - Date.parse(start)) / HOUR;
+
+/**
+ * Rod-hours of a session: of its stretches, where it was kept in stretches, so that pauses do not count; else from its
+ * start to its end with all its rods.
+ */
+export function rodHours(session: Session, now: number, stretches: readonly Stretch[] = []): number {
+  const own = stretches.filter((one) => one.session === session.id && !one.deleted);
+  return own.length > 0 ? own.reduce((sum, one) => sum + hoursOf(one, now), 0) : hoursOf(session, now) * session.rods;
 }
 
-/** A stretch of fishing under one state of the river, with what was caught in it. */
+/** Fishing under one state of the river, with what was caught in it. */
 export interface Effort {
   session: string;
+  /** Undefined where the session was not kept in stretches. */
+  stretch?: Stretch;
   river: RiverState | null;
   hours: number;
   catches: Catch[];
 }
 
 /**
- * Sessions as effort: blanks count, deleted records and fish that were lost do not. With a species, only its catches
- * count and only sessions
- * that were after it.
+ * Sessions as effort, each of its stretches by itself: blanks count, deleted records and fish that were lost do not,
+ * nor
+ * do sessions whose hours nobody counted.
+ * With a species, only its catches count and only sessions that were after it.
  */
 export function effortOf(
   sessions: readonly Session[],
   catches: readonly Catch[],
   now: number,
   species?: string,
+  stretches: readonly Stretch[] = [],
 ): Effort[] {
-  const bySession = new Map<string, Catch[]>();
-  for (const one of catches) {
-    if (one.deleted || one.lost !== undefined || (species && one.species !== species)) continue;
-    bySession.set(one.session, [...(bySession.get(one.session) ?? []), one]);
-  }
+  const bySession = grouped(
+    catches.filter((one) => !one.deleted && one.lost === undefined && (!species || one.species === species)),
+  );
+  const kept = grouped(stretches.filter((one) => !one.deleted));
   return sessions
+    .filter((session) => session.hoursKnown !== false)
     .filter((session) => !session.deleted && (!species || session.species === species || bySession.has(session.id)))
-    .map((session) => ({
-      session: session.id,
-      river: session.river,
-      hours: rodHours(session, now),
-      catches: bySession.get(session.id) ?? [],
-    }))
+    .flatMap((session): Effort[] => {
+      const fish = bySession.get(session.id) ?? [];
+      const own = kept.get(session.id);
+      return own
+        ? effortOfStretches(own, fish, now)
+        : [{ session: session.id, river: session.river, hours: rodHours(session, now), catches: fish }];
+    })
     .filter((effort) => effort.hours > 0 || effort.catches.length > 0);
+}
+
+function grouped<T extends { session: string }>(records: readonly T[]): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const one of records) {
+    const group = groups.get(one.session);
+    if (group) group.push(one);
+    else groups.set(one.session, [one]);
+  }
+  return groups;
+}
+
+/** Each fish belongs to one stretch, so that fish add up as hours do. */
+function effortOfStretches(stretches: readonly Stretch[], fish: readonly Catch[], now: number): Effort[] {
+  const efforts = stretches.map((stretch): Effort & { stretch: Stretch } => ({
+    session: stretch.session,
+    stretch,
+    river: stretch.river,
+    hours: hoursOf(stretch, now),
+    catches: [],
+  }));
+  for (const one of fish) {
+    const best = stretchOf(one, stretches, now);
+    efforts.find(({ stretch }) => stretch === best)!.catches.push(one);
+  }
+  return efforts;
+}
+
+/**
+ * The stretch that a fish came in: of its rod and angler, where those are known, the one in whose time it was caught,
+ * or the nearest in time. The stretch that it names decides only among those of one moment, since a long stretch is cut
+ * afterwards where the river became another.
+ */
+export function stretchOf(fish: Catch, stretches: readonly Stretch[], now: number): Stretch {
+  const at = Date.parse(fish.at);
+  const away = (one: Stretch): number => {
+    const [start, end] = [Date.parse(one.start), one.end === null ? now : Date.parse(one.end)];
+    return at < start ? start - at : at > end ? at - end : 0;
+  };
+  const rank = (one: Stretch): number[] => [
+    Number(fish.rod !== undefined && one.rod !== fish.rod) +
+      Number(fish.angler !== undefined && one.angler !== fish.angler),
+    away(one),
+    Number(one.id !== fish.stretch),
+    // Of two that meet in that moment, the one that it ended.
+    Date.parse(one.start),
+  ];
+  return [...stretches].sort((a, b) => compare(rank(a), rank(b)))[0]!;
+}
+
+function compare(a: readonly number[], b: readonly number[]): number {
+  const k = a.findIndex((value, index) => value !== b[index]);
+  return k < 0 ? 0 : a[k]! - b[k]!;
 }

@@ -1,3 +1,4 @@
+import type { Observation, Photo, RuleRecord, Stretch } from "./bank-records";
 import type { TackleItem } from "../rig/tackle-item";
 import type {
   Catch,
@@ -21,11 +22,24 @@ export interface Book {
   readings: FieldReading[];
   profiles: Profile[];
   tackle: TackleItem[];
+  stretches: Stretch[];
+  observations: Observation[];
+  rules: RuleRecord[];
+  photos: Photo[];
 }
 export type PartName = keyof Book;
 
 /** Parts that archives written before them lack. */
-export const LATER_PARTS: readonly string[] = ["waters", "readings", "profiles", "tackle"];
+export const LATER_PARTS: readonly string[] = [
+  "waters",
+  "readings",
+  "profiles",
+  "tackle",
+  "stretches",
+  "observations",
+  "rules",
+  "photos",
+];
 
 export const emptyBook = (): Book => ({
   stations: [],
@@ -37,5 +51,9 @@ export const emptyBook = (): Book => ({
   readings: [],
   profiles: [],
   tackle: [],
+  stretches: [],
+  observations: [],
+  rules: [],
+  photos: [],
 });
 export const PART_NAMES = Object.keys(emptyBook()) as PartName[];

@@ -9,6 +9,9 @@ import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/constituent";
 import { speciesSchema } from "../fish/species-schema";
 import { tackleItemSchema } from "../rig/tackle-item";
+import { METHODS } from "../tactics/lure-kinds";
+import { observationSchema, photoSchema, ruleRecordSchema, soundedSchema, stretchSchema } from "./bank-records";
+import { anglerSchema, base, id, placeSchema, riverStateSchema, rodSchema, text } from "./record-base";
 import { MOST_STAMPS } from "./states";
 import { LENGTH_KINDS } from "./weights";
 
@@ -16,22 +19,7 @@ import { LENGTH_KINDS } from "./weights";
  * Records of the book, one schema per kind, versioned. The same shapes are used by the browser's database, the archive
  * and the command line.
  */
-const id = z.string().min(1).max(80);
-const text = z.string().max(2000);
-
-const base = { id, updatedAt: instant, deleted: z.boolean().optional(), demo: z.boolean().optional() };
-
-/** The river at the time of a session's start or a catch, taken from the gauge; null where it did not say. */
-export const riverStateSchema = z.strictObject({
-  at: instant,
-  discharge: finite.nullable(),
-  stage: finite.nullable(),
-  waterTemperature: finite.nullable(),
-  visibleDepth: finite.nullable(),
-  exceedance: finite.nullable(),
-  trend: z.enum(["rising", "falling", "steady"]).nullable(),
-});
-export type RiverState = z.infer<typeof riverStateSchema>;
+export type { RiverState } from "./record-base";
 
 export const stationRecordSchema = z.strictObject({
   schema: z.literal("low-heron/station@1"),
@@ -178,6 +166,15 @@ export const sessionSchema = z
     species: z.string().max(60),
     notes: text,
     river: riverStateSchema.nullable(),
+    /** Fish of a file whose hours nobody counted: it says nothing of rates. */
+    hoursKnown: z.literal(false).optional(),
+    /** Those who fish along, and which of them holds the boat. */
+    partners: z.array(anglerSchema.min(1)).max(5).optional(),
+    holdsBoat: anglerSchema.optional(),
+    /** A fish is on: since when, on which rod, out of which stretch. */
+    on: z.strictObject({ at: instant, rod: rodSchema, stretch: id.nullable() }).optional(),
+    /** The clock stands since then, and why; the stretches that go on afterwards are those that it closed. */
+    paused: z.strictObject({ at: instant, why: z.string().max(60) }).optional(),
   })
   .refine(
     (session) => session.end === null || Date.parse(session.end) >= Date.parse(session.start),
@@ -200,6 +197,8 @@ export const FINS = ["whole", "clipped", "partial"] as const;
 export const CONDITIONS = ["fat", "spent", "marked"] as const;
 export const HOOKED = ["lip", "mouth", "throat", "outside"] as const;
 export const TAKE_PHASES = ["fall", "pause", "lift", "swing", "end-of-drift"] as const;
+
+export const SEAM_SIDES = ["slow", "on", "fast"] as const;
 
 export const catchSchema = z.strictObject({
   schema: z.literal("low-heron/catch@1"),
@@ -228,7 +227,23 @@ export const catchSchema = z.strictObject({
   /** When in the retrieve it took. */
   phase: z.enum(TAKE_PHASES).optional(),
   /** Where on the reach it took, m, where that was said. */
-  place: z.strictObject({ x: finite, y: finite }).nullable().optional(),
+  place: placeSchema.optional(),
+  /** The guess before it was weighed, kg. */
+  guess: positive.lt(500).optional(),
+  /** What it took and how: the stretch that it came in, the rod, its angler, the number of the cast, its angle to the
+   * current, degrees (0 straight up, 180 straight down), and how deep, m. */
+  stretch: id.optional(),
+  rod: rodSchema.optional(),
+  angler: anglerSchema.optional(),
+  method: z.enum(METHODS).nullable().optional(),
+  colour: z.string().max(40).optional(),
+  piece: z.string().max(60).optional(),
+  cast: z.int().min(1).max(99_999).optional(),
+  angle: between(0, 180).optional(),
+  depth: positive.lt(60).nullable().optional(),
+  /** Side of the seam. */
+  side: z.enum(SEAM_SIDES).optional(),
+  sounded: soundedSchema.optional(),
 });
 export type Catch = z.infer<typeof catchSchema>;
 
@@ -255,6 +270,10 @@ export const PARTS = {
   readings: readingSchema,
   profiles: profileSchema,
   tackle: tackleItemSchema,
+  stretches: stretchSchema,
+  observations: observationSchema,
+  rules: ruleRecordSchema,
+  photos: photoSchema,
 } as const;
 
 /** @throws InputError "unsound-record" where the schema of a part does not hold a record */

@@ -1,4 +1,5 @@
 import { HOUR } from "../gauge/series";
+import type { Observation, RuleRecord, Stretch } from "./bank-records";
 import type { Catch, SeriesRecord, Session } from "./records";
 import { asRecorded, datedAt } from "./series-join";
 
@@ -58,3 +59,55 @@ export const sampleSeries =
     ),
     ...change,
   });
+
+export const sampleStretch = (id: string, change: Partial<Stretch> = {}): Stretch => ({
+  schema: "low-heron/stretch@1",
+  id,
+  updatedAt: AT,
+  session: "s",
+  rod: 1,
+  angler: "",
+  start: AT,
+  end: null,
+  lie: "",
+  place: null,
+  method: null,
+  lure: "",
+  colour: "",
+  piece: "",
+  depth: null,
+  fixed: false,
+  river: null,
+  casts: [],
+  ...change,
+});
+
+export const sampleObservation = (id: string, change: Partial<Observation> = {}): Observation => ({
+  schema: "low-heron/observation@1",
+  id,
+  updatedAt: AT,
+  session: "s",
+  stretch: null,
+  at: AT,
+  kind: "bite",
+  notes: "",
+  angler: "",
+  lie: "",
+  place: null,
+  ...change,
+});
+
+export const sampleRule = (id: string, change: Partial<RuleRecord> = {}): RuleRecord => ({
+  schema: "low-heron/rule@1",
+  id,
+  updatedAt: AT,
+  reach: null,
+  bank: "both",
+  species: "brown-trout",
+  hooks: "",
+  bait: "",
+  notes: "",
+  entered: AT,
+  expires: null,
+  ...change,
+});

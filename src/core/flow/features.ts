@@ -21,6 +21,25 @@ export function within(feature: Feature, x: number, y: number): number {
   );
 }
 
+/** Wood: what takes a line, and what a hooked fish runs for. */
+export const isWood = ({ kind }: Feature): boolean => kind === "log" || kind === "log-jam";
+
+/** Distance of a place from a feature's outline, m; 0 within it. */
+export function distanceTo(feature: Feature, x: number, y: number): number {
+  const [mx, my] = placeOf(feature);
+  if (feature.kind === "boulder" || feature.kind === "pier")
+    return Math.max(0, Math.hypot(x - mx, y - my) - feature.diameter / 2);
+  const [length, width, angle] =
+    feature.kind === "wall"
+      ? [feature.thickness, Math.abs(feature.to - feature.from), 0]
+      : [feature.length, feature.width, (feature.angle * Math.PI) / 180];
+  const [dx, dy] = [x - mx, y - my];
+  return Math.hypot(
+    Math.max(0, Math.abs(dx * Math.cos(angle) + dy * Math.sin(angle)) - length / 2),
+    Math.max(0, Math.abs(-dx * Math.sin(angle) + dy * Math.cos(angle)) - width / 2),
+  );
+}
+
 /** Middle of a feature, m. */
 export const placeOf = (feature: Feature): [number, number] =>
   feature.kind === "wall" ? [feature.x, (feature.from + feature.to) / 2] : [feature.x, feature.y];

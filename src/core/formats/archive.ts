@@ -1,15 +1,15 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { z } from "zod";
+import { isPhotoFile, photoIn, photoOut } from "./archive-photos";
 import { type Book, emptyBook, LATER_PARTS, PART_NAMES, type PartName } from "../book/parts";
+import { LONGEST_PHOTO } from "../book/bank-records";
 import { PARTS } from "../book/records";
 import { InputError } from "../quantity/fault";
+import type { Digest } from "./digest";
 import { messageOf, pathOf, refuse } from "../quantity/issue";
 import { type Message, message } from "../quantity/message";
 
 /** The archive: a zip of JSON-lines parts with a manifest of counts and SHA-256 sums. One file holds everything. */
-
-/** SHA-256 of bytes as lower-case hex; handed in, since it differs by house (browser or Node). */
-export type Digest = (bytes: Uint8Array<ArrayBuffer>) => Promise<string>;
 
 const SCHEMA = "low-heron/archive@1";
 const manifestSchema = z.object({
@@ -19,8 +19,10 @@ const manifestSchema = z.object({
 });
 
 /** Bounds against bombs, bytes: packed, and unpacked in all. */
-const LARGEST_ARCHIVE = 50 * 1024 * 1024;
+const LARGEST_ARCHIVE = 150 * 1024 * 1024;
 const LARGEST_UNPACKED = 150 * 1024 * 1024;
+/** The same for photos: each, all, and how many. */
+const PHOTOS = { largest: (LONGEST_PHOTO * 3) / 4, all: 300 * 1024 * 1024, most: 5000 };
 /** Entries of a zip that are looked at. */
 const MOST_ENTRIES = 100;
 
@@ -44,9 +46,12 @@ type Lines = Map<string, number>;
 export async function writeArchive(book: Book, written: string, digest: Digest): Promise<Uint8Array<ArrayBuffer>> {
   const files: Record<string, Uint8Array<ArrayBuffer>> = {};
   const parts: Record<string, { count: number; sha256: string }> = {};
+  const photos = await Promise.all(book.photos.map((one, index) => photoOut(one, index, digest)));
+  for (const { file, bytes } of photos) files[file] = bytes;
   for (const name of PART_NAMES) {
+    const records: readonly object[] = name === "photos" ? photos.map(({ line }) => line) : book[name];
     const bytes = strToU8(
-      book[name].map((record) => JSON.stringify(record)).join("\n") + (book[name].length ? "\n" : ""),
+      records.map((record) => JSON.stringify(record)).join("\n") + (records.length ? "\n" : ""),
     ) as Uint8Array<ArrayBuffer>;
     files[`${name}.jsonl`] = bytes;
     parts[name] = { count: book[name].length, sha256: await digest(bytes) };
@@ -70,8 +75,7 @@ export async function readArchive(bytes: Uint8Array, digest: Digest, file?: stri
   if (!manifestBytes) throw new InputError("no-manifest", {}, { file });
   const manifest = readManifest(parseJson(strFromU8(manifestBytes), file, "manifest.json"), file);
   const lines: Partial<Record<PartName, Lines>> = {};
-  for (const name of PART_NAMES)
-    lines[name] = await readPart(name, files[`${name}.jsonl`], manifest.parts[name], read, digest, file);
+  for (const name of PART_NAMES) lines[name] = await readPart(name, files, manifest.parts[name], read, digest, file);
   setOrphansAside(read, lines);
   return read;
 }
@@ -91,12 +95,17 @@ const isKnown = (name: string): boolean =>
 
 function unzip(bytes: Uint8Array, file: string | undefined, setAside: SetAside[]): Record<string, Uint8Array> {
   const seen = new Set<string>();
-  let unpacked = 0;
-  let entries = 0;
+  let [unpacked, entries, photos, pictured] = [0, 0, 0, 0];
   try {
     return unzipSync(bytes, {
       // Heard before anything is unpacked.
       filter: ({ name, originalSize }) => {
+        if (isPhotoFile(name)) {
+          pictured += originalSize;
+          if (++photos > PHOTOS.most || !(originalSize <= PHOTOS.largest) || !(pictured <= PHOTOS.all))
+            throw new InputError("part-too-large", { name }, { file, path: name });
+          return true;
+        }
         if (++entries > MOST_ENTRIES) throw new InputError("too-many-entries", { most: MOST_ENTRIES }, { file });
         if (!isKnown(name)) {
           setAside.push({ path: name.slice(0, 100), line: undefined, why: message("unknown-part") });
@@ -117,7 +126,7 @@ function unzip(bytes: Uint8Array, file: string | undefined, setAside: SetAside[]
 
 async function readPart(
   name: PartName,
-  bytes: Uint8Array | undefined,
+  files: Readonly<Record<string, Uint8Array>>,
   stated: { count: number; sha256: string } | undefined,
   { book, setAside }: ArchiveRead,
   digest: Digest,
@@ -125,6 +134,7 @@ async function readPart(
 ): Promise<Lines> {
   const ids: Lines = new Map();
   const path = `${name}.jsonl`;
+  const bytes = files[path];
   if (!bytes && !stated && LATER_PARTS.includes(name)) return ids;
   if (!bytes || !stated) throw new InputError("missing-part", { path }, { file, path });
   if ((await digest(Uint8Array.from(bytes))) !== stated.sha256)
@@ -141,22 +151,29 @@ async function readPart(
     .filter((line) => line !== "");
   if (lines.length !== stated.count)
     throw new InputError("bad-count", { path, length: lines.length, count: stated.count }, { file, path });
-  lines.forEach((text, index) => {
-    const record = readRecord(name, text, ids);
+  for (const [index, text] of lines.entries()) {
+    const record = await readRecord(name, text, ids, (line) => photoIn(line, files, digest));
     if ("why" in record) setAside.push({ path, line: index + 1, why: record.why });
     else {
       ids.set(record.id, index + 1);
       (book[name] as unknown[]).push(record);
     }
-  });
+  }
   return ids;
 }
 
 /** A record of a line, or why there is none. */
-function readRecord(name: PartName, text: string, ids: Lines): { id: string } | { why: Message } {
+async function readRecord(
+  name: PartName,
+  text: string,
+  ids: Lines,
+  withPicture: (line: unknown) => ReturnType<typeof photoIn>,
+): Promise<{ id: string } | { why: Message }> {
   const data = jsonOf(text);
   if (data === undefined) return { why: message("record-not-json") };
-  const parsed = PARTS[name].safeParse(data, { reportInput: true });
+  const whole = name === "photos" ? await withPicture(data) : { record: data };
+  if ("why" in whole) return whole;
+  const parsed = PARTS[name].safeParse(whole.record, { reportInput: true });
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;
     return { why: message("bad-record", { field: pathOf(issue), issue: messageOf(issue) }) };
@@ -179,7 +196,7 @@ function parseJson(text: string, file: string | undefined, path: string): unknow
   return data;
 }
 
-/** Every catch must have its session, and every session its reach. */
+/** Every catch, stretch and observation must have its session, every session its reach, every photo its catch. */
 function setOrphansAside({ book, setAside }: ArchiveRead, lines: Partial<Record<PartName, Lines>>): void {
   const keep = <T extends { id: string }>(
     part: PartName,
@@ -197,4 +214,8 @@ function setOrphansAside({ book, setAside }: ArchiveRead, lines: Partial<Record<
   book.sessions = keep("sessions", book.sessions, (one) => one.reach, reaches, "reach-missing");
   const sessions = new Set(book.sessions.map((one) => one.id));
   book.catches = keep("catches", book.catches, (one) => one.session, sessions, "session-missing");
+  book.stretches = keep("stretches", book.stretches, (one) => one.session, sessions, "session-missing");
+  book.observations = keep("observations", book.observations, (one) => one.session, sessions, "session-missing");
+  const fish = new Set(book.catches.map((one) => one.id));
+  book.photos = keep("photos", book.photos, (one) => one.catch, fish, "catch-missing");
 }

@@ -6,7 +6,7 @@ import { readGaugeFile } from "./gauge-file";
 import { elementLines, LineFinder, linesOf, LONGEST_LINE, MOST_LINES } from "./lines";
 import { readPairs } from "./rating-csv";
 import { readSoundings } from "./soundings-file";
-import { nmeaSum } from "./soundings-nmea";
+import { nmeaSum } from "./nmea";
 import { addLines, Tally } from "./tally";
 
 const codeOf = (work: () => unknown): string => {

@@ -2,7 +2,7 @@ import { tell } from "../../words/messages";
 import type { Message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { readSoundings } from "./soundings-file";
-import { nmeaSum } from "./soundings-nmea";
+import { nmeaSum } from "./nmea";
 
 const told = (rejected: readonly { line: number; reason: Message }[]) =>
   rejected.map(({ line, reason }) => ({ line, reason: tell(reason) }));

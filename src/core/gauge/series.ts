@@ -23,7 +23,8 @@ export const UNIT_OF: Record<Parameter, string> = {
   other: "",
 };
 
-export const HOUR = 3_600_000;
+export const MINUTE = 60_000;
+export const HOUR = 60 * MINUTE;
 export const DAY = 24 * HOUR;
 
 /** Builds a series from readings in any order; of two readings at one instant the later one given wins. */

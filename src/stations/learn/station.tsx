@@ -59,10 +59,12 @@ export function LearnStation() {
         sessions,
         book.catches.filter((one) => ids.has(one.session)),
         river.minute,
+        undefined,
+        book.stretches,
       ),
       rateScale(system),
     );
-  }, [book.sessions, book.catches, kind, reach, river.minute, system]);
+  }, [book.sessions, book.catches, book.stretches, kind, reach, river.minute, system]);
   const rows = useMemo(
     () => rates.classes.map((one): RateRow => ({ ...one, label: rateLabel(one, kind, system) })),
     [rates, kind, system],

@@ -15,6 +15,7 @@ import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { figureText, showText, type UnitSystem } from "../../words/quantity";
 import { dayAndTime, stateWords } from "../../words/river";
+import { Photos } from "./photos";
 import { CATCH_CHOICES, type CatchEntries, catchEntries, catchSchemaFor, OUTCOMES } from "./catch-entries";
 
 /** All that can be said of a fish, filled in when there is time, and put right. */
@@ -53,7 +54,13 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
         <div className="grid gap-3 sm:grid-cols-2">
           <FormField form={form} name="length" label="Length" hint={`Such as ${system === "us" ? "14 in" : "36 cm"}`} />
           <FormField form={form} name="lure" label="Lure or bait" maxLength={120} />
-          <FormField form={form} name="lie" label="Where it took" maxLength={120} className="sm:col-span-2" />
+          <FormField form={form} name="colour" label="Its colour" maxLength={40} />
+          <FormField form={form} name="piece" label="Which piece of bait" maxLength={60} />
+          <FormField form={form} name="lie" label="Where it took" maxLength={120} />
+          <FormField form={form} name="depth" label="How deep it was fished" />
+          <FormField form={form} name="cast" label="On which cast" inputMode="numeric" />
+          <FormField form={form} name="angle" label="Cast, degrees from straight up" inputMode="numeric" />
+          <FormField form={form} name="angler" label="Whose fish" hint="Empty: your own" maxLength={60} />
           <FormField form={form} name="weight" label="Weight" />
           <FormSelect
             form={form}
@@ -61,6 +68,7 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
             label="The weight is"
             choices={["weighed", "guessed"].map((value) => ({ value, label: value }))}
           />
+          <FormField form={form} name="guess" label="Guessed before weighing" />
           <FormField form={form} name="girth" label="Girth" />
           <FormSelect form={form} name="outcome" label="What became of it" choices={OUTCOMES} />
           {CATCH_CHOICES.map(({ name, label, choices }) => (
@@ -77,6 +85,7 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
         </div>
         <Weights form={form} schema={schema} baseOf={(id) => of(id ?? fish.species).base} system={system} />
       </EntryForm>
+      <Photos fish={fish.id} />
     </Dialog>
   );
 }
@@ -119,7 +128,16 @@ function weightWords(fish: CatchDetails, base: string, system: UnitSystem): stri
     relativeWeight === null
       ? undefined
       : `This one is at ${figureText(relativeWeight, 0)} % of that${fish.weighed ? "" : ", by the guess"}.`,
+    fish.guess && fish.weight && fish.weighed ? guessWords(fish.guess, fish.weight) : undefined,
     girthWeight === null ? undefined : `By length and girth: ${showText(girthWeight, "fishMass", system)}.`,
   ];
   return parts.filter((part) => part !== undefined).join(" ");
 }
+
+/** The guess held against the scale. */
+const guessWords = (guess: number, weight: number): string => {
+  const off = Math.round((guess / weight - 1) * 100);
+  return off === 0
+    ? "The guess was right."
+    : `The guess was ${Math.abs(off)} % ${off > 0 ? "over" : "under"} the scale.`;
+};

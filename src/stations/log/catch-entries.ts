@@ -1,10 +1,18 @@
 import { z } from "zod";
-import { type Catch, CONDITIONS, FINS, HOOKED, LOST_CAUSES, TAKE_PHASES } from "../../core/book/records";
+import { type Catch, CONDITIONS, FINS, HOOKED, LOST_CAUSES, SEAM_SIDES, TAKE_PHASES } from "../../core/book/records";
 import { LENGTH_KINDS } from "../../core/book/weights";
 import { clockNow } from "../../state/clock";
 import type { CatchDetails } from "../../store/sessions";
-import { momentEntry, optional, quantityEntry, textEntry } from "../../words/entry";
-import { CONDITION_WORDS, FIN_WORDS, HOOKED_WORDS, LENGTH_WORDS, LOST_WORDS, PHASE_WORDS } from "../../words/fish";
+import { momentEntry, numberEntry, optional, quantityEntry, textEntry } from "../../words/entry";
+import {
+  CONDITION_WORDS,
+  FIN_WORDS,
+  HOOKED_WORDS,
+  LENGTH_WORDS,
+  LOST_WORDS,
+  PHASE_WORDS,
+  SIDE_WORDS,
+} from "../../words/fish";
 import { entryText, entryUnit, rangeText, type UnitSystem } from "../../words/quantity";
 import { localMoment } from "../../words/river";
 
@@ -24,6 +32,7 @@ export const CATCH_CHOICES = [
   { name: "condition", label: "Condition", choices: choicesOf(CONDITION_WORDS) },
   { name: "hooked", label: "Hooked in the", choices: choicesOf(HOOKED_WORDS) },
   { name: "phase", label: "It took", choices: choicesOf(PHASE_WORDS) },
+  { name: "side", label: "Side of the seam", choices: choicesOf(SIDE_WORDS) },
   {
     name: "kept",
     label: "Afterwards",
@@ -67,6 +76,21 @@ export const catchSchemaFor = (system: UnitSystem) => {
       condition: said(CONDITIONS),
       hooked: said(HOOKED),
       phase: said(TAKE_PHASES),
+      side: said(SEAM_SIDES),
+      guess: size("fishMass", "mass", 499),
+      depth: optional(
+        quantityEntry("length", entryUnit("depth", system), {
+          low: 0,
+          open: true,
+          high: 59,
+          beyond: rangeText(0, 59, "depth", system),
+        }),
+      ),
+      cast: optional(numberEntry({ low: 1, high: 99_999, beyond: "From 1 to 99 999." })),
+      angle: optional(numberEntry({ low: 0, high: 180, beyond: "From 0° straight up to 180° straight down." })),
+      colour: textEntry(40),
+      piece: textEntry(60),
+      angler: textEntry(60),
       kept: z.string(),
       lie: textEntry(120),
       lure: textEntry(120),
@@ -76,15 +100,20 @@ export const catchSchemaFor = (system: UnitSystem) => {
       if (value.at > clockNow())
         issues.push({ code: "custom", message: "That lies in the future.", path: ["at"], input: value });
     })
-    .transform(({ outcome, weight, girth, weighed, kept, at, ...rest }): CatchDetails & { at: number } => ({
-      ...rest,
-      at,
-      lost: LOST_CAUSES.find((one) => one === outcome),
-      weight: weight ?? undefined,
-      weighed: weight === null ? undefined : weighed === "weighed",
-      girth: girth ?? undefined,
-      kept: kept === UNSAID ? undefined : kept === "kept",
-    }));
+    .transform(
+      ({ outcome, weight, girth, weighed, kept, at, guess, cast, angle, ...rest }): CatchDetails & { at: number } => ({
+        ...rest,
+        at,
+        lost: LOST_CAUSES.find((one) => one === outcome),
+        weight: weight ?? undefined,
+        weighed: weight === null ? undefined : weighed === "weighed",
+        girth: girth ?? undefined,
+        guess: guess ?? undefined,
+        cast: cast === null ? undefined : Math.round(cast),
+        angle: angle ?? undefined,
+        kept: kept === UNSAID ? undefined : kept === "kept",
+      }),
+    );
 };
 
 export type CatchEntries = z.input<ReturnType<typeof catchSchemaFor>>;
@@ -103,6 +132,14 @@ export const catchEntries = (fish: Catch, system: UnitSystem): CatchEntries => (
   condition: fish.condition ?? UNSAID,
   hooked: fish.hooked ?? UNSAID,
   phase: fish.phase ?? UNSAID,
+  side: fish.side ?? UNSAID,
+  guess: fish.guess === undefined ? "" : entryText(fish.guess, "fishMass", system),
+  depth: fish.depth == null ? "" : entryText(fish.depth, "depth", system),
+  cast: fish.cast === undefined ? "" : String(fish.cast),
+  angle: fish.angle === undefined ? "" : String(fish.angle),
+  colour: fish.colour ?? "",
+  piece: fish.piece ?? "",
+  angler: fish.angler ?? "",
   kept: fish.kept === undefined ? UNSAID : fish.kept ? "kept" : "released",
   lie: fish.lie,
   lure: fish.lure,

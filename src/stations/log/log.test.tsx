@@ -12,10 +12,9 @@ import { writeBook } from "../../store/book";
 import { database } from "../../store/database";
 import { CatchDialog } from "./catch-dialog";
 import { effortOf } from "../../core/book/effort";
-import { patchCatch, patchSession } from "../../store/sessions";
+import { logCatch, patchCatch, patchSession, startSession } from "../../store/sessions";
 import { PastSession } from "./past-session";
 import { SessionDialog } from "./session-dialog";
-import { Running } from "./running";
 import { SessionRow } from "./session-row";
 
 const routes: string[] = [];
@@ -51,62 +50,6 @@ beforeEach(async () => {
   });
 });
 const undo = async () => act(async () => useNotices.getState().list.at(-1)!.action!.run());
-const notice = () => useNotices.getState().list.at(-1)?.text;
-
-function Live({ leave = false }: { leave?: boolean }) {
-  const view = useBook();
-  return view.ready ? (
-    <Running river={river} book={view} leave={leave} onOpen={() => undefined} onCorrect={() => undefined} />
-  ) : null;
-}
-
-test("a session: started at the demo's hour, a fish in two taps, undone, ended as a blank that counts, and reopened", async () => {
-  const user = userEvent.setup();
-  render(<Live />);
-  expect(await screen.findByText(/6\.7 m³\/s, falling/)).toBeInTheDocument();
-  await user.click(screen.getByRole("button", { name: "Start a session" }));
-  expect(await screen.findByRole("heading", { name: `Fishing ${reach.reach.name}` })).toBeInTheDocument();
-  const [session] = await database().sessions.toArray();
-  expect(Math.abs(Date.parse(session!.start) - DEMO_HOUR)).toBeLessThan(30_000);
-  expect(session!.river!.discharge).toBeGreaterThan(0);
-
-  await user.click(screen.getByRole("button", { name: "Fish landed" }));
-  await user.click(screen.getByRole("button", { name: "Say later" }));
-  expect(await screen.findByText(/ h · 1 fish$/)).toBeInTheDocument();
-  expect(notice()).toMatch(/^Fish 1 is in the book at /);
-  await undo();
-  expect(await screen.findByText(/ h · 0 fish$/)).toBeInTheDocument();
-  expect((await database().catches.toArray())[0]).toMatchObject({ deleted: true });
-
-  await user.click(screen.getByRole("button", { name: "End the session" }));
-  expect(await screen.findByRole("heading", { name: "Nobody is fishing" })).toBeInTheDocument();
-  expect(notice()).toMatch(/A blank is in the book: it counts/);
-  await undo();
-  expect(await screen.findByRole("heading", { name: /^Fishing/ })).toBeInTheDocument();
-});
-
-test("nobody is invited to a river that is to be left; one who is on it can end there", async () => {
-  const { rerender } = render(<Live leave />);
-  expect(await screen.findByRole("heading", { name: "Not now" })).toBeInTheDocument();
-  expect(screen.queryByRole("button", { name: "Start a session" })).toBeNull();
-  rerender(<Live />);
-  await userEvent.setup().click(await screen.findByRole("button", { name: "Start a session" }));
-  await screen.findByRole("heading", { name: /^Fishing/ });
-  rerender(<Live leave />);
-  expect(screen.getByRole("button", { name: "End the session" })).toBeInTheDocument();
-});
-
-test("the key for a fish comes with the question open; “Not a fish” goes back", async () => {
-  const user = userEvent.setup();
-  render(<Live />);
-  await user.click(await screen.findByRole("button", { name: "Start a session" }));
-  await screen.findByRole("heading", { name: /^Fishing/ });
-  query = "fish=1";
-  const { unmount } = render(<Live />);
-  await user.click((await screen.findAllByRole("button", { name: "Not a fish" })).at(-1)!);
-  expect(routes).toEqual(["/log"]);
-  unmount();
-});
 
 test("a session of before shows its fish in order of time whatever their zones, goes, and comes back", async () => {
   const user = userEvent.setup();
@@ -163,20 +106,16 @@ test("a catch is filled in later: a wrong length is told, what is right is kept,
   await waitFor(async () => expect(await database().catches.get(fish.id)).toMatchObject({ length: null, lure: "" }));
 }, 20_000);
 
-test("a lost fish is one tap and its cause; it is in the book, counts for no rate, and can be made a landed one", async () => {
-  const user = userEvent.setup();
-  render(<Live />);
-  await user.click(await screen.findByRole("button", { name: "Start a session" }));
-  await user.click(await screen.findByRole("button", { name: "Fish lost" }));
-  await user.click(screen.getByRole("button", { name: "Line broke" }));
-  expect(await screen.findByText(/ h · 0 fish, 1 lost$/)).toBeInTheDocument();
+test("a lost fish counts for no rate, and can be made a landed one", async () => {
+  await startSession(database(), reach.id, "brown-trout", DEMO_HOUR);
+  const [session] = await database().sessions.toArray();
+  await logCatch(database(), session!, { lost: "broke" }, DEMO_HOUR + 60_000);
   const [fish] = await database().catches.toArray();
   expect(fish).toMatchObject({ lost: "broke", length: null });
   const sessions = await database().sessions.toArray();
   expect(effortOf(sessions, [fish!], DEMO_HOUR + 3_600_000)[0]!.catches).toEqual([]);
   await patchCatch(database(), fish!, { lost: undefined, weight: 0.5 });
   expect(effortOf(sessions, await database().catches.toArray(), DEMO_HOUR + 3_600_000)[0]!.catches).toHaveLength(1);
-  expect(await screen.findByText(/ h · 1 fish$/)).toBeInTheDocument();
 }, 20_000);
 
 test("everything of a fish is put right; only what was touched is written, and its kind's weight is told", async () => {

@@ -1,5 +1,6 @@
 "use client";
 import { rodHours } from "../../core/book/effort";
+import type { Stretch } from "../../core/book/bank-records";
 import type { Catch, Session } from "../../core/book/records";
 import { clarityClass } from "../../core/gauge/clarity";
 import { act, perform } from "../../state/act";
@@ -14,6 +15,7 @@ import { byTime, FishButton } from "./fish-button";
 export function SessionRow({
   session,
   catches,
+  stretches = [],
   river,
   system,
   onOpen,
@@ -21,6 +23,7 @@ export function SessionRow({
 }: {
   session: Session;
   catches: Catch[];
+  stretches?: readonly Stretch[];
   river: River;
   system: UnitSystem;
   onOpen: (fish: Catch) => void;
@@ -36,7 +39,9 @@ export function SessionRow({
         <p className="font-semibold">{dayAndTime(session.start)}</p>
         <p className="text-sm text-soft">
           {river.reaches.find((one) => one.id === session.reach)?.reach.name ?? "reach gone"},{" "}
-          {figureText(rodHours(session, river.minute), 1)} h
+          {session.hoursKnown === false
+            ? "hours not counted"
+            : `${figureText(rodHours(session, river.minute, stretches), 1)} h`}
         </p>
       </div>
       <div>

@@ -1,78 +1,108 @@
 "use client";
 import Link from "next/link";
-import { useState } from "react";
+import * as Tabs from "radix-ui/tabs";
+import { useDeferredValue, useMemo, useState } from "react";
+import { EVERYTHING, indexed, type Sieve, sift } from "../../core/book/find";
 import type { Catch, Session } from "../../core/book/records";
-import { useSettings } from "../../state/settings";
-import { useBook } from "../../state/use-book";
+import { type BookView, useBook } from "../../state/use-book";
+import { useFishes } from "../../state/use-fishes";
 import { useSafety } from "../../state/use-cautions";
 import { useRiver } from "../../state/use-river";
 import { Button } from "../../widgets/button";
-import { Cautions } from "../cautions";
-import { Running } from "./running";
-import { SessionRow } from "./session-row";
 import { later } from "../../widgets/later";
+import { dayKey } from "../../words/river";
+import { Cautions } from "../cautions";
+import { SessionList } from "./session-list";
+import { SieveBar } from "./sieve-bar";
 
 const PastSession = later(() => import("./past-session").then((one) => one.PastSession));
 const SessionDialog = later(() => import("./session-dialog").then((one) => one.SessionDialog));
 const CatchDialog = later(() => import("./catch-dialog").then((one) => one.CatchDialog));
+const FishTable = later(() => import("./fish-table").then((one) => one.FishTable));
+const Calendar = later(() => import("./calendar").then((one) => one.Calendar));
+const Bests = later(() => import("./bests").then((one) => one.Bests));
+const Places = later(() => import("./places").then((one) => one.Places));
+const RulesPanel = later(() => import("./rules-panel").then((one) => one.RulesPanel));
+const Files = later(() => import("./files").then((one) => one.Files));
 
-/** Rows shown at first. */
-const SHORT = 25;
+const TABS = ["Sessions", "Fish", "Calendar", "Bests", "Places", "Rules"] as const;
+type Tab = (typeof TABS)[number];
 
-/** Log: the session that runs, and the book of those before. */
+/** Log: the book of sessions and fish: found, put right, taken out and in. */
 export function LogStation() {
   const river = useRiver();
   const safety = useSafety(river);
   const book = useBook();
-  const system = useSettings((settings) => settings.system);
+  const [tab, setTab] = useState<Tab>("Sessions");
+  const [sieve, setSieve] = useState<Sieve>(EVERYTHING);
   const [open, setOpen] = useState<Catch | undefined>();
   const [adding, setAdding] = useState(false);
   const [correcting, setCorrecting] = useState<Session | undefined>();
-  const [all, setAll] = useState(false);
-  const past = book.sessions.filter((session) => session.end !== null);
+  const found = useFound(book, sieve);
+  const sifted = tab === "Sessions" || tab === "Fish";
   return (
     <div className="mx-auto max-w-5xl">
+      <h1 className="sr-only">The log</h1>
       <Cautions safety={safety} />
-      {!river.reach ? (
-        <p className="rounded-md border border-line p-4">
+      {book.ready && !river.reach && (
+        <p className="mb-4 rounded-md border border-line p-4">
           No reach in the book yet.{" "}
           <Link href="/reach" className="underline">
             Make one on Reach
           </Link>
           , then log sessions on it.
         </p>
-      ) : (
-        <Running river={river} book={book} leave={safety.leave} onOpen={setOpen} onCorrect={setCorrecting} />
       )}
-      <div className="mt-6 mb-2 flex flex-wrap items-baseline justify-between gap-3">
-        <h2 className="text-xl">Sessions</h2>
-        {river.reach && <Button onClick={() => setAdding(true)}>Add one already over</Button>}
-      </div>
-      {past.length === 0 ? (
-        <p className="rounded-md border border-line p-4">
-          No session yet. Start one above when you begin to fish; end it when you stop. A blank counts: without hours
-          there is no rate.
-        </p>
-      ) : (
-        <ul className="divide-y divide-line border-y border-line">
-          {past.slice(0, all ? undefined : SHORT).map((session) => (
-            <SessionRow
-              key={session.id}
-              session={session}
-              catches={book.catches.filter((one) => one.session === session.id)}
-              river={river}
-              system={system}
-              onOpen={setOpen}
-              onCorrect={setCorrecting}
-            />
-          ))}
-        </ul>
-      )}
-      {past.length > SHORT && !all && (
-        <Button className="mt-3" onClick={() => setAll(true)}>
-          Show all {past.length}
-        </Button>
-      )}
+      <Tabs.Root value={tab} onValueChange={(value) => setTab(value as Tab)}>
+        <div className="mb-4 flex flex-wrap items-center justify-between gap-3">
+          <Tabs.List aria-label="The book" className="flex max-w-full overflow-x-auto border-b border-line">
+            {TABS.map((name) => (
+              <Tabs.Trigger
+                key={name}
+                value={name}
+                className="min-h-12 shrink-0 border-b-4 border-transparent px-3 data-[state=active]:border-ochre data-[state=active]:font-semibold"
+              >
+                {name}
+              </Tabs.Trigger>
+            ))}
+          </Tabs.List>
+          {river.reach && <Button onClick={() => setAdding(true)}>Add one already over</Button>}
+        </div>
+        {sifted && <SieveBar sieve={sieve} onChange={setSieve} river={river} />}
+        <Tabs.Content value="Sessions" className="outline-none">
+          <SessionList
+            book={book}
+            found={found}
+            sieve={sieve}
+            river={river}
+            onOpen={setOpen}
+            onCorrect={setCorrecting}
+          />
+        </Tabs.Content>
+        <Tabs.Content value="Fish" className="outline-none">
+          <FishTable found={found} river={river} onOpen={setOpen} />
+        </Tabs.Content>
+        <Tabs.Content value="Calendar" className="outline-none">
+          <Calendar
+            book={book}
+            now={river.minute}
+            onDay={(day) => {
+              setSieve({ ...EVERYTHING, from: day, to: day });
+              setTab("Sessions");
+            }}
+          />
+        </Tabs.Content>
+        <Tabs.Content value="Bests" className="outline-none">
+          <Bests catches={book.catches} onOpen={setOpen} />
+        </Tabs.Content>
+        <Tabs.Content value="Places" className="outline-none">
+          <Places book={book} river={river} />
+        </Tabs.Content>
+        <Tabs.Content value="Rules" className="outline-none">
+          <RulesPanel river={river} />
+        </Tabs.Content>
+      </Tabs.Root>
+      {sifted && book.ready && <Files book={book} river={river} />}
       {open && <CatchDialog key={open.id} fish={open} onClose={() => setOpen(undefined)} />}
       {correcting && (
         <SessionDialog key={correcting.id} session={correcting} onClose={() => setCorrecting(undefined)} />
@@ -80,4 +110,21 @@ export function LogStation() {
       {adding && <PastSession river={river} onClose={() => setAdding(false)} />}
     </div>
   );
+}
+
+/** The fish that pass; typing is never held up by them. */
+function useFound({ catches, sessions }: BookView, sieve: Sieve) {
+  const { nameOf } = useFishes();
+  const all = useMemo(() => {
+    // Fish of sessions that were taken out are in no list.
+    const alive = new Set(sessions.map((one) => one.id));
+    return indexed(
+      catches.filter((one) => alive.has(one.session)),
+      sessions,
+      dayKey,
+      nameOf,
+    );
+  }, [catches, sessions, nameOf]);
+  const late = useDeferredValue(sieve);
+  return useMemo(() => sift(all, late), [all, late]);
 }

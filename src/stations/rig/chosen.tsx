@@ -21,7 +21,7 @@ import { RigCard } from "./rig-card";
 import { SeenPanel } from "./seen-panel";
 import { SideView } from "./side-view";
 import { TackleBox } from "./tackle-box";
-import { type Rigging, useRigging } from "./use-rigging";
+import { type Rigging, useRigging } from "../../state/scenario/use-rigging";
 import { WaysTable } from "./ways-table";
 
 /** The chosen lie of a reading, the ways to fish it, and the rig of one of them. */

@@ -31,6 +31,8 @@ export const COMMANDS: Words = {
   "unknown-season": (p) => `“${p.season}” is no time of the year of this fish. Known: ${listed(p.known)}.`,
   internal: (p) => `Something went wrong inside: ${p.detail}`,
   "worker-lost": () => "The part that works this out broke down. It is started anew: try again.",
+  "session-over": () => "This session has been ended meanwhile: nothing more is put into it.",
+  "no-fish-on": () => "No fish is on any more.",
   "session-runs": () => "A session runs on another reach: end it first.",
   "unsound-record": (p, say) =>
     `This cannot be kept, since no archive could hold it: ${p.field || "the record"} ${say.tell(p.issue)}. Nothing was changed.`,

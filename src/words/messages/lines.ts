@@ -54,6 +54,10 @@ export const LINES: Words = {
   "not-a-position": (p) => `${p.b}, ${p.a} is no latitude and longitude`,
   "no-value": (p) => `it has no ${p.measure}`,
   "box-full": (p) => `no more than ${p.most} pieces are taken`,
+  "catch-no-time": (p) => (p.text ? `“${String(p.text)}” is no date and time` : "it has no date and time"),
+  "catch-in-future": () => "it lies in the future",
+  "catch-no-species": (p) => `no fish is known as “${String(p.text)}”`,
+  "catch-size": (p) => `“${String(p.text)}” is no size of a fish`,
   "cell-measure": (p, say) => `its ${fieldWords(String(p.name))}: ${say.tell(p.why)}`,
   "impossible-depth": (p) => `a depth of ${p.value} m cannot be`,
 };

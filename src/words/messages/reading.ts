@@ -55,6 +55,9 @@ export const READING: Words = {
   "newer-archive": (p) =>
     `The archive was written by a newer Low Heron (its form is ${p.version}): update this one, then take it in.`,
   "unknown-part": () => "This part is not known here.",
+  "catch-missing": (p) => `Photo ${p.id} is of a fish that the archive does not hold.`,
+  "photo-missing": () => "The picture of this line is not in the archive.",
+  "photo-damaged": () => "The picture of this line is not the one that was saved: its sum does not match.",
   "record-not-json": () => "This line is not a record.",
   "record-twice": (p) => `Record ${p.id} is there twice: the first one counts.`,
   "no-manifest": () => "The zip holds no manifest.json: it is not a Low Heron archive.",
@@ -65,7 +68,7 @@ export const READING: Words = {
   "bad-count": (p) => `Part ${p.path} has ${p.length} records, and the manifest says ${p.count}.`,
   "bad-record": (p, say) => `${p.field ? fieldWords(String(p.field)) : "the record"}: ${say.tell(p.issue)}`,
   "reach-missing": (p) => `Session ${p.id} names a reach that the archive does not hold.`,
-  "session-missing": (p) => `Catch ${p.id} names a session that the archive does not hold.`,
+  "session-missing": (p) => `Record ${p.id} names a session that the archive does not hold.`,
   "bad-field": (p, say) =>
     `The ${p.path ? fieldWords(String(p.path)) : "field"} is not as it should be: ${say.tell(p.issue)}.`,
   "field-too-large": (p) => `${p.cells} cells are more than can be read.`,

@@ -11,11 +11,11 @@ import type { Approach } from "../../scenario/approach";
 import type { Numbered } from "../../scenario/lie-identity";
 import { type OwnTackle, rigRequest } from "../../scenario/rig";
 import { castsFrom, type Ways, type WaysRequest } from "../../scenario/ways";
-import type { Stage } from "../../state/query";
-import { settledReading, useApproach, useWays } from "../../state/scenario/use-approach";
-import { useRig } from "../../state/scenario/use-rig";
-import type { ScenarioView } from "../../state/scenario/use-scenario";
-import { type Settings, useSettings } from "../../state/settings";
+import type { Stage } from "../query";
+import { settledReading, useApproach, useWays } from "./use-approach";
+import { useRig } from "./use-rig";
+import type { ScenarioView } from "./use-scenario";
+import { type Settings, useSettings } from "../settings";
 import { database } from "../../store/database";
 
 /** Everything that the Rig station shows of the chosen lie. */
@@ -63,7 +63,7 @@ function saidBy(settings: Settings): Pick<OwnTackle, "style" | "seen"> {
   };
 }
 
-export function useRigging(view: ScenarioView, lie: Numbered<Lie>): Rigging {
+export function useRigging(view: ScenarioView, lie: Numbered<Lie> | undefined): Rigging {
   const settings = useSettings();
   const box = useTackleBox();
   const approach = useApproach(view);
@@ -75,7 +75,7 @@ export function useRigging(view: ScenarioView, lie: Numbered<Lie>): Rigging {
   const method = methods.find((one) => one === wanted);
   const found = approach.value;
   const ask = useMemo((): WaysRequest | undefined => {
-    if (!own || !found) return undefined;
+    if (!own || !found || !lie) return undefined;
     return {
       lie,
       reading: request,
@@ -95,7 +95,7 @@ export function useRigging(view: ScenarioView, lie: Numbered<Lie>): Rigging {
   const ways = useWays(reading, ask);
   const way = chosenWay(ways.value?.ways ?? [], method, school);
   // Where no cast can be made the rig is worked out for the lie alone.
-  const alone = ways.value !== undefined && !way && reading && own;
+  const alone = lie && ways.value !== undefined && !way && reading && own;
   const single = method ?? methods[0]!;
   const rig = useRig(
     alone

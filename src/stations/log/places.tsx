@@ -1,0 +1,48 @@
+"use client";
+import { useMemo } from "react";
+import { type PlaceGiven, placesOf } from "../../core/book/places";
+import type { BookView } from "../../state/use-book";
+import type { River } from "../../state/use-river";
+import { type ColumnDef, DataTable } from "../../widgets/data-table";
+import { figureText } from "../../words/quantity";
+import { dayOnly } from "../../words/river";
+
+const COLUMNS: ColumnDef<PlaceGiven>[] = [
+  { id: "lie", header: "Place", accessorKey: "lie", enableSorting: true },
+  { id: "landed", header: "Landed", accessorKey: "landed", enableSorting: true },
+  { id: "lost", header: "Lost", accessorKey: "lost", enableSorting: true },
+  {
+    id: "hours",
+    header: "Hours counted",
+    accessorKey: "hours",
+    enableSorting: true,
+    cell: ({ row: { original } }) => (original.hours > 0 ? figureText(original.hours, 1) : "not counted"),
+  },
+  {
+    id: "last",
+    header: "Last fish",
+    accessorFn: ({ last }) => (last ? Date.parse(last) : 0),
+    enableSorting: true,
+    cell: ({ row: { original } }) => (original.last ? dayOnly(original.last) : "–"),
+  },
+];
+
+/** The places of each reach with what they have given, without a map. */
+export function Places({ book, river }: { book: BookView; river: River }) {
+  const lists = useMemo(
+    () =>
+      river.reaches.map((reach) => ({
+        reach,
+        places: placesOf(reach.id, book.sessions, book.stretches, book.catches, river.minute),
+      })),
+    [book, river.reaches, river.minute],
+  );
+  const known = lists.filter(({ places }) => places.length > 0);
+  if (known.length === 0) return <p className="rounded-md border border-line p-4">No place has been named yet.</p>;
+  return known.map(({ reach, places }) => (
+    <section key={reach.id} className="mb-6">
+      <h2 className="mb-1 text-xl">{reach.reach.name}</h2>
+      <DataTable columns={COLUMNS} rows={places} label={`Places of ${reach.reach.name}`} />
+    </section>
+  ));
+}

@@ -1,0 +1,37 @@
+import type { Fished } from "../../core/book/bank-records";
+import type { Lie } from "../../core/fish/read";
+import type { RigAdvice } from "../../core/rig/advise";
+import type { Numbered } from "../../scenario/lie-identity";
+import { placeWords } from "../../words/place";
+import type { UnitSystem } from "../../words/quantity";
+import { pieceOf, rigWords } from "../../words/rig";
+import { capital } from "../../words/text";
+
+/** A lie as a stretch keeps it. */
+export const spotOf = (lie: Numbered<Lie>): Pick<Fished, "lie" | "place"> => ({
+  lie: placeWords(lie.place),
+  place: { x: Math.round(lie.x * 10) / 10, y: Math.round(lie.y * 10) / 10 },
+});
+
+/**
+ * What a rig ties on, as a stretch keeps it; the depth is that of the lowest shot under a float, else the lie's own.
+ */
+export function tackleOf(
+  advice: RigAdvice,
+  lie: Pick<Lie, "depth">,
+  system: UnitSystem,
+): Pick<Fished, "method" | "lure" | "colour" | "piece" | "depth"> {
+  const { lure } = rigWords(advice, system);
+  const depth = advice.method === "float" ? advice.setting : lie.depth;
+  return {
+    method: advice.method,
+    lure: capital(lure.category),
+    colour: lure.colours[0] ?? "",
+    piece: pieceOf(advice.lure.size),
+    depth: Math.round(depth * 100) / 100,
+  };
+}
+
+/** Is it rigged so already? */
+export const isRigged = (now: Fished, wanted: Partial<Fished>): boolean =>
+  (Object.keys(wanted) as (keyof Fished)[]).every((key) => JSON.stringify(now[key]) === JSON.stringify(wanted[key]));

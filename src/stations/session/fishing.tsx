@@ -1,0 +1,263 @@
+"use client";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { useRouter, useSearchParams } from "next/navigation";
+import { spotSoFar, visitOf } from "../../core/book/spot-so-far";
+import type { Stretch } from "../../core/book/bank-records";
+import { clockNow } from "../../state/clock";
+import { act } from "../../state/act";
+import { type Bank, buzz } from "../../state/use-bank";
+import type { Rigging } from "../../state/scenario/use-rigging";
+import type { ScenarioView } from "../../state/scenario/use-scenario";
+import { goOn, hookFish, observe } from "../../store/bank";
+import { database } from "../../store/database";
+import { countCast } from "../../store/stretches";
+import { Button } from "../../widgets/button";
+import { LINE_WORDS, pauseWords, ZONE_WORDS } from "../../words/session";
+import { clock, spanWords } from "../../words/river";
+import { nextKnot, type Knot, type Thread, threadsOf } from "./cast-plan";
+import { standOf } from "./fish-on";
+import { More } from "./more";
+import { NextPanel } from "./next-panel";
+import { tackleLine } from "./tackle-line";
+import { Threads } from "./threads";
+import { type Deeds, useDeed } from "./use-deed";
+import { useKey } from "./use-key";
+
+/** What runs off the end of the water's width is no plan: without one, casts are counted on one line. */
+const PLAIN: Thread[] = [{ line: 1, name: "lie", knots: [{ x: 0, y: 0, zone: "middle", planned: 1, done: 0 }] }];
+
+/** The hours themselves: where, how long, the casts, what came, and what to do next. */
+export function Fishing({ bank, view, rigging }: { bank: Bank; view: ScenarioView; rigging: Rigging }) {
+  const deeds = useDeed();
+  const [chosen, setChosen] = useState<number | undefined>();
+  const { session, open, stretches, observations, catches } = bank;
+  const rod = open.find((one) => one.rod === chosen) ?? open.find((one) => !one.fixed) ?? open[0];
+  const number = rod?.rod ?? stretches.at(-1)?.rod ?? 1;
+  const visit = useMemo(() => visitOf(stretches, number), [stretches, number]);
+  const stand = standOf(rigging);
+  const threads = useMemo(() => threadsOf(stand?.casts ?? [], visit), [stand, visit]);
+  const soFar = spotSoFar(stretches, observations, catches, number, Math.max(view.river.minute, clockNow()));
+  const cast = (thread: Thread, knot: Knot) => {
+    if (!rod) return;
+    deeds.run(
+      `cast ${soFar.casts + 1}, ${thread === PLAIN[0] ? "counted" : `${LINE_WORDS[thread.name]}, ${ZONE_WORDS[knot.zone]}`}`,
+      () => countCast(database(), rod.id, thread.line, knot.zone),
+    );
+  };
+  const onHook = () => {
+    buzz([40, 30, 40]);
+    act(() => hookFish(database(), session, number, clockNow()));
+  };
+  useAskedFish(onHook);
+  const note = (kind: "bite" | "follow") =>
+    deeds.run(kind === "bite" ? "bite, missed" : "one followed", (at) =>
+      observe(
+        database(),
+        session,
+        kind,
+        {
+          stretch: rod?.id ?? null,
+          lie: rod?.lie ?? "",
+          place: rod?.place ?? null,
+          angler: rod?.angler ?? "",
+          count: soFar.casts,
+        },
+        at,
+      ),
+    );
+  useKey("b", () => note("bite"));
+  const field = view.field.shown?.field;
+  const lie = view.lie;
+  return (
+    <section aria-label="Session" className="mx-auto max-w-xl pb-4">
+      <Head bank={bank} view={view} rod={rod} onRod={setChosen} />
+      {session.paused ? (
+        <Standing bank={bank} deeds={deeds} minute={view.river.minute} />
+      ) : (
+        <>
+          {field && stand && lie && threads.length > 0 ? (
+            <Threads
+              field={field}
+              features={view.request.features ?? []}
+              stand={[stand.x, stand.y]}
+              lie={[lie.x, lie.y]}
+              threads={threads}
+              onCast={cast}
+            />
+          ) : (
+            <p role="status" className="my-2 min-h-10 text-soft">
+              {noPlan(view, rigging)}
+            </p>
+          )}
+          <NextPanel
+            bank={bank}
+            view={view}
+            rigging={rigging}
+            rod={rod}
+            soFar={soFar}
+            next={nextKnot(threads)}
+            deeds={deeds}
+          />
+        </>
+      )}
+      <div className="mt-3 grid grid-cols-3 gap-2.5">
+        <Button className="min-h-14 border-2 border-ink text-lg" disabled={!rod} onClick={() => note("bite")}>
+          Bite
+        </Button>
+        <Button className="min-h-14 border-2 border-ink text-lg" disabled={!rod} onClick={() => note("follow")}>
+          Follow
+        </Button>
+        <More bank={bank} view={view} rod={rod} number={number} deeds={deeds} casts={soFar.casts} />
+      </div>
+      <div className="mt-2.5 grid grid-cols-2 gap-2.5">
+        <Button
+          className="min-h-18 border-2 border-ink text-xl"
+          disabled={!rod || session.paused !== undefined}
+          onClick={() => {
+            const next = nextKnot(threads) ?? nextKnot(PLAIN)!;
+            cast(threads.length > 0 ? next.thread : PLAIN[0]!, next.knot);
+          }}
+        >
+          Cast
+        </Button>
+        <Button tone="next" className="min-h-18 text-xl" onClick={onHook}>
+          Fish on
+        </Button>
+      </div>
+      <Last deeds={deeds} />
+    </section>
+  );
+}
+
+/** A fish that was asked for from another station, by key or link: on at once. */
+function useAskedFish(onHook: () => void): void {
+  const asked = useSearchParams().get("fish") === "1";
+  const router = useRouter();
+  const done = useRef(false);
+  useEffect(() => {
+    if (!asked || done.current) return;
+    done.current = true;
+    router.replace("/session");
+    onHook();
+  }, [asked, router, onHook]);
+}
+
+function noPlan(view: ScenarioView, { approach, way }: Rigging): string {
+  if (!view.lie)
+    return view.reading.pending || view.field.progress
+      ? "Working out the water in front of you …"
+      : "No plan of casts for this place: they are counted all the same.";
+  if (approach.value?.left) return "▲ The river is to be left now: no cast is given.";
+  return approach.value && !way
+    ? "No stand for this lie from which a line is clear: casts are counted all the same."
+    : "Working out the casts …";
+}
+
+function Head({
+  bank,
+  view,
+  rod,
+  onRod,
+}: {
+  bank: Bank;
+  view: ScenarioView;
+  rod: Stretch | undefined;
+  onRod: (rod: number) => void;
+}) {
+  const { session, open, catches } = bank;
+  const name =
+    view.river.reaches.find((one) => one.id === session.reach)?.reach.name ?? "a reach no longer in the book";
+  const landed = catches.filter((one) => one.lost === undefined).length;
+  return (
+    <div className="mb-2">
+      <h1 className="text-2xl leading-tight">{rod?.lie || (session.paused ? "The clock stands" : name)}</h1>
+      <p className="text-soft">{[rod && tackleLine(rod), rod?.lie ? name : null].filter(Boolean).join(" · ")}</p>
+      <p className="flex flex-wrap gap-x-4 text-soft tabular-nums">
+        <Figure value={spanWords(view.river.minute - Date.parse(session.start))} name="since you came" />
+        <Figure value={String(landed)} name={landed === 1 ? "fish" : "fish"} />
+        <Rise bank={bank} view={view} />
+      </p>
+      {open.length > 1 && (
+        <div role="group" aria-label="Rods" className="mt-1 flex flex-wrap gap-2">
+          {open.map((one) => (
+            <button
+              key={one.rod}
+              type="button"
+              aria-pressed={one.rod === rod?.rod}
+              onClick={() => onRod(one.rod)}
+              className="min-h-12 rounded-md border border-edge px-3 aria-pressed:border-2 aria-pressed:border-ink aria-pressed:font-semibold"
+            >
+              Rod {one.rod}
+              {one.angler ? `, ${one.angler}` : ""}
+              {one.fixed ? ", laid" : ""}
+            </button>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** From where on the river has become another since the session began. */
+const RISEN = 1.05;
+
+/** What the river has done since you came. */
+function Rise({ bank, view }: { bank: Bank; view: ScenarioView }) {
+  const [before, now] = [bank.session.river?.discharge, view.river.stale ? null : view.river.now?.discharge];
+  if (!before || !now) return null;
+  const ratio = now / before;
+  if (ratio < RISEN && ratio > 1 / RISEN) return null;
+  const percent = Math.round(Math.abs(ratio - 1) * 100);
+  return ratio > 1 ? (
+    <span className="font-semibold text-ink">
+      <span aria-hidden>▲ </span>
+      the river is {percent} % up since you came: mind the way out
+    </span>
+  ) : (
+    <Figure value={`${percent} %`} name="down since you came" />
+  );
+}
+
+/** The clock stands. */
+function Standing({ bank, deeds, minute }: { bank: Bank; deeds: Deeds; minute: number }) {
+  const { paused } = bank.session;
+  return (
+    <div className="my-3 rounded-lg border-2 border-ink p-4">
+      <p className="text-lg">
+        The clock stands for {spanWords(minute - Date.parse(paused!.at))}: {pauseWords(paused!.why)}.
+      </p>
+      <Button
+        tone="next"
+        className="mt-3 min-h-16 w-full text-xl"
+        onClick={() => deeds.run("the clock goes on", (at) => goOn(database(), bank.session, at))}
+      >
+        Go on fishing
+      </Button>
+    </div>
+  );
+}
+
+/** What was done last, with its undo. */
+const Last = ({ deeds: { last } }: { deeds: Deeds }) => (
+  <p role="status" className="mt-2 min-h-12 text-center leading-[3rem] text-soft tabular-nums">
+    {last && (
+      <>
+        {clock(last.at)} {last.text}
+        {last.undo && (
+          <>
+            {" · "}
+            <button type="button" onClick={last.undo} className="min-h-12 px-2 underline">
+              undo
+            </button>
+          </>
+        )}
+      </>
+    )}
+  </p>
+);
+
+const Figure = ({ value, name }: { value: string; name: string }) => (
+  <span>
+    <span className="font-semibold text-ink">{value}</span> {name}
+  </span>
+);

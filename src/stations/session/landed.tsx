@@ -1,0 +1,264 @@
+"use client";
+import { useState } from "react";
+import type { Bank as BankSide } from "../../core/book/bank-records";
+import { judgeFish, keptToday } from "../../core/book/rules-for";
+import { type Catch, FINS, SEAM_SIDES, TAKE_PHASES } from "../../core/book/records";
+import { fishWeights } from "../../core/book/weights";
+import { act, perform } from "../../state/act";
+import { clockNow } from "../../state/clock";
+import { useSettings } from "../../state/settings";
+import type { Bank } from "../../state/use-bank";
+import { useFishes } from "../../state/use-fishes";
+import type { ScenarioView } from "../../state/scenario/use-scenario";
+import { goOn, observe } from "../../store/bank";
+import { database } from "../../store/database";
+import { type CatchDetails, patchCatch } from "../../store/sessions";
+import { Button } from "../../widgets/button";
+import { CommitField } from "../../widgets/commit-field";
+import { later } from "../../widgets/later";
+import { readWith } from "../../widgets/read-with";
+import { optional, quantityEntry } from "../../words/entry";
+import { FIN_WORDS, PHASE_WORDS, SIDE_WORDS } from "../../words/fish";
+import { entryText, entryUnit, rangeText, showText } from "../../words/quantity";
+import { clock, dayKey, stateWords } from "../../words/river";
+import { judgedWords } from "../../words/rules";
+import { Photos } from "../log/photos";
+import { FishSketch } from "./fish-sketch";
+
+const CatchDialog = later(() => import("../log/catch-dialog").then((one) => one.CatchDialog));
+
+/** The fish that was just landed: what decides first, the line through the fingers, and on. The rest can wait. */
+export function Landed({
+  bank,
+  view,
+  side,
+}: {
+  bank: Bank;
+  view: ScenarioView;
+  /** Bank that is fished from; both where that is not known. */
+  side: BankSide;
+}) {
+  const fish = bank.catches.findLast((one) => one.lost === undefined);
+  const { session } = bank;
+  const [whole, setWhole] = useState(false);
+  if (!fish)
+    return (
+      <Button
+        tone="next"
+        className="min-h-16"
+        onClick={() => act(() => perform(() => goOn(database(), session, clockNow())))}
+      >
+        Go on fishing
+      </Button>
+    );
+  const say = (details: CatchDetails) => act(() => patchCatch(database(), fish, details));
+  const on = (kept: boolean) =>
+    act(async () => {
+      await patchCatch(database(), fish, { kept });
+      await goOn(database(), session, clockNow());
+    });
+  return (
+    <section aria-label="The fish" className="mx-auto max-w-xl pb-4">
+      <Title fish={fish} bank={bank} />
+      <Judgement fish={fish} bank={bank} view={view} side={side} />
+      <Size fish={fish} onSay={say} />
+      <LineCheck bank={bank} fish={fish} />
+      <div className="mt-3 grid gap-2.5">
+        <Button tone="ink" className="min-h-16 text-xl" onClick={() => on(false)}>
+          Released, same cast again
+        </Button>
+        <Button className="min-h-14" onClick={() => on(true)}>
+          Kept, same cast again
+        </Button>
+      </div>
+      <Facts fish={fish} onSay={say} />
+      <Photos fish={fish.id} />
+      <button type="button" className="mt-1 min-h-12 underline" onClick={() => setWhole(true)}>
+        Everything about it
+      </button>
+      {whole && <CatchDialog fish={fish} onClose={() => setWhole(false)} />}
+    </section>
+  );
+}
+
+function Title({ fish, bank }: { fish: Catch; bank: Bank }) {
+  const { nameOf } = useFishes();
+  const { system } = useSettings();
+  const at = Date.parse(fish.at);
+  const first = bank.stretches.find((one) => one.lie === fish.lie);
+  const minutes = first ? Math.round((at - Date.parse(first.start)) / 60_000) : undefined;
+  return (
+    <>
+      <p className="text-soft tabular-nums">
+        Landed {clock(at)}
+        {fish.cast ? ` · cast ${fish.cast}` : ""}
+        {minutes !== undefined ? ` · ${minutes} min after you came here` : ""}
+        {fish.angler ? ` · ${fish.angler}` : ""}
+      </p>
+      <h1 className="text-2xl">
+        {nameOf(fish.species)}
+        {fish.length !== null ? `, ${showText(fish.length, "fishLength", system)}` : ""}
+      </h1>
+      <FishSketch length={fish.length === null ? undefined : showText(fish.length, "fishLength", system)} />
+    </>
+  );
+}
+
+/** Keep or release, with the rule that decides. */
+function Judgement({ fish, bank, view, side }: { fish: Catch; bank: Bank; view: ScenarioView; side: BankSide }) {
+  const { system } = useSettings();
+  const judged = judgeFish(
+    bank.rules,
+    fish,
+    { reach: bank.session.reach, bank: side },
+    keptToday(bank.catches, fish, dayKey),
+  );
+  const warm = view.safety.cautions.some(({ kind }) => kind === "heat");
+  return (
+    <div role="status" className="my-2 border-l-4 border-double border-clay pl-3">
+      <p className="text-lg font-semibold">{judgedWords(judged, fish.length !== null, system).decision}</p>
+      <p className="text-soft">{judgedWords(judged, fish.length !== null, system).standing}</p>
+      {warm && <p className="font-semibold">▲ The water is too warm to fish for it: let it go at once, and stop.</p>}
+    </div>
+  );
+}
+
+/** What decides, each kept as it is said. */
+function Size({ fish, onSay }: { fish: Catch; onSay: (details: CatchDetails) => void }) {
+  const { system } = useSettings();
+  const { of } = useFishes();
+  const entry = (kind: "fishLength" | "fishMass", dimension: "length" | "mass", high: number) =>
+    optional(
+      quantityEntry(dimension, entryUnit(kind, system), {
+        low: 0,
+        open: true,
+        high,
+        beyond: rangeText(0, high, kind, system),
+      }),
+    );
+  const weights =
+    fish.length === null
+      ? undefined
+      : fishWeights({ species: of(fish.species).base, length: fish.length, lengthKind: fish.lengthKind });
+  return (
+    <div className="mt-2 grid gap-3">
+      <div className="grid grid-cols-2 gap-3">
+        <CommitField
+          label={`Length, ${entryUnit("fishLength", system)}`}
+          shown={fish.length === null ? "" : entryText(fish.length, "fishLength", system)}
+          read={readWith(entry("fishLength", "length", 3.9))}
+          onKeep={(length: number | null) => onSay({ length })}
+        />
+        <CommitField
+          label={`Weight, ${entryUnit("fishMass", system)}`}
+          hint={
+            weights?.standardWeight
+              ? `about ${showText(weights.standardWeight, "fishMass", system)} if in fair condition`
+              : undefined
+          }
+          shown={fish.weight === undefined ? "" : entryText(fish.weight, "fishMass", system)}
+          read={readWith(entry("fishMass", "mass", 490))}
+          onKeep={(weight: number | null) => onSay({ weight: weight ?? undefined })}
+        />
+      </div>
+      <Chips label="Adipose fin" values={FINS} words={FIN_WORDS} value={fish.fin} onPick={(fin) => onSay({ fin })} />
+    </div>
+  );
+}
+
+/** What can wait. */
+function Facts({ fish, onSay }: { fish: Catch; onSay: (details: CatchDetails) => void }) {
+  const { system } = useSettings();
+  return (
+    <div className="mt-4 grid gap-3">
+      <Chips
+        label="It took"
+        values={TAKE_PHASES}
+        words={PHASE_WORDS}
+        value={fish.phase}
+        onPick={(phase) => onSay({ phase })}
+      />
+      <Chips
+        label="Side of the seam"
+        values={SEAM_SIDES}
+        words={SIDE_WORDS}
+        value={fish.side}
+        onPick={(side) => onSay({ side })}
+      />
+      <p className="text-soft">
+        {[fish.lie, [fish.lure, fish.colour].filter(Boolean).join(", "), fish.piece].filter(Boolean).join(" · ")}
+        {fish.river ? ` · ${stateWords(fish.river, system)}` : ""}
+      </p>
+    </div>
+  );
+}
+
+/** One of a few, pressed again to take it back. */
+function Chips<T extends string>({
+  label,
+  values,
+  words,
+  value,
+  onPick,
+}: {
+  label: string;
+  values: readonly T[];
+  words: Record<T, string>;
+  value: T | undefined;
+  onPick: (value: T | undefined) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm text-soft">{label}</legend>
+      <div className="flex flex-wrap gap-2">
+        {values.map((one) => (
+          <button
+            key={one}
+            type="button"
+            aria-pressed={value === one}
+            onClick={() => onPick(value === one ? undefined : one)}
+            className="min-h-12 rounded-md border border-edge px-3 aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper"
+          >
+            {words[one]}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** After each fish: the last yards through the fingers. */
+function LineCheck({ bank, fish }: { bank: Bank; fish: Catch }) {
+  const done = bank.observations.find((one) => one.kind === "line" && Date.parse(one.at) >= Date.parse(fish.at));
+  const note = (what: "smooth" | "retied") =>
+    act(() =>
+      perform(() =>
+        observe(
+          database(),
+          bank.session,
+          "line",
+          { what, stretch: fish.stretch ?? null, lie: fish.lie, angler: fish.angler ?? "" },
+          clockNow(),
+        ),
+      ),
+    );
+  return (
+    <div className="mt-2">
+      <p className="font-semibold">Run the last yards of line through your fingers.</p>
+      {done ? (
+        <p role="status" className="min-h-12 text-soft">
+          {done.what === "smooth" ? "Smooth." : "Frayed, and tied anew."}
+        </p>
+      ) : (
+        <div className="mt-1 flex flex-wrap gap-2.5">
+          <Button className="min-h-12" onClick={() => note("smooth")}>
+            Smooth
+          </Button>
+          <Button className="min-h-12" onClick={() => note("retied")}>
+            Frayed: re-tied
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}

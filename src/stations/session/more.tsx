@@ -1,0 +1,106 @@
+"use client";
+import { useState } from "react";
+import type { Stretch } from "../../core/book/bank-records";
+import { act, perform } from "../../state/act";
+import { clockNow } from "../../state/clock";
+import type { Bank } from "../../state/use-bank";
+import type { ScenarioView } from "../../state/scenario/use-scenario";
+import { pauseSession } from "../../store/bank";
+import { database } from "../../store/database";
+import { endSession } from "../../store/sessions";
+import { Button } from "../../widgets/button";
+import { Dialog } from "../../widgets/dialog";
+import { PAUSES } from "../../words/session";
+import { MoveDialog } from "./move-dialog";
+import { NoteDialog } from "./note-dialog";
+import { RodsDialog } from "./rods-dialog";
+import { SounderDialog } from "./sounder-dialog";
+import type { Deeds } from "./use-deed";
+
+type Shown = "more" | "move" | "note" | "rods" | "sounder" | undefined;
+
+/** What is not needed at every cast: going on, notes, pauses, rods and partners, the end. */
+export function More({
+  bank,
+  view,
+  rod,
+  number,
+  deeds,
+  casts,
+}: {
+  bank: Bank;
+  view: ScenarioView;
+  rod: Stretch | undefined;
+  number: number;
+  deeds: Deeds;
+  casts: number;
+}) {
+  const [shown, setShown] = useState<Shown>();
+  const close = () => setShown(undefined);
+  const { session, catches } = bank;
+  const landed = catches.some((one) => one.lost === undefined);
+  return (
+    <>
+      <Button className="min-h-14 border-2 border-ink text-lg" onClick={() => setShown("more")}>
+        More
+      </Button>
+      {shown === "more" && (
+        <Dialog open onOpenChange={(to) => !to && close()} title="More">
+          <div className="grid grid-cols-2 gap-2.5">
+            <Button className="min-h-14" onClick={() => setShown("move")}>
+              Move on
+            </Button>
+            <Button className="min-h-14" onClick={() => setShown("note")}>
+              Note something
+            </Button>
+            <Button className="min-h-14" onClick={() => setShown("rods")}>
+              Rods and partners
+            </Button>
+            <Button className="min-h-14" onClick={() => setShown("sounder")}>
+              Sounder
+            </Button>
+            <Button
+              className="min-h-14"
+              onClick={() => {
+                close();
+                act(() =>
+                  perform(
+                    () => endSession(database(), session, clockNow()),
+                    landed ? "Session ended." : "Session ended. A blank is in the book: it counts.",
+                  ),
+                );
+              }}
+            >
+              End the session
+            </Button>
+          </div>
+          {!session.paused && (
+            <>
+              <h3 className="mt-4 mb-2">The clock stands meanwhile</h3>
+              <div className="grid grid-cols-2 gap-2.5">
+                {PAUSES.map(({ value, label }) => (
+                  <Button
+                    key={value}
+                    className="min-h-14"
+                    onClick={() => {
+                      close();
+                      deeds.run("the clock stands", (at) => pauseSession(database(), session, value, at));
+                    }}
+                  >
+                    {label}
+                  </Button>
+                ))}
+              </div>
+            </>
+          )}
+        </Dialog>
+      )}
+      {shown === "move" && <MoveDialog bank={bank} view={view} rod={rod} deeds={deeds} onClose={close} />}
+      {shown === "note" && <NoteDialog bank={bank} rod={rod} casts={casts} onClose={close} />}
+      {shown === "sounder" && (
+        <SounderDialog bank={bank} waterTemperature={view.conditions.temperature} onClose={close} />
+      )}
+      {shown === "rods" && <RodsDialog bank={bank} number={number} deeds={deeds} onClose={close} />}
+    </>
+  );
+}

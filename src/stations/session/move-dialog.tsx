@@ -1,0 +1,170 @@
+"use client";
+import { useState } from "react";
+import type { Stretch } from "../../core/book/bank-records";
+import { returnsOf } from "../../core/book/spot-so-far";
+import type { Lie } from "../../core/fish/read";
+import { MINUTE } from "../../core/gauge/series";
+import type { Numbered } from "../../scenario/lie-identity";
+import { act, perform } from "../../state/act";
+import { clockNow } from "../../state/clock";
+import { useSettings } from "../../state/settings";
+import type { Bank } from "../../state/use-bank";
+import type { ScenarioView } from "../../state/scenario/use-scenario";
+import { moveOn } from "../../store/bank";
+import { database } from "../../store/database";
+import { endSession } from "../../store/sessions";
+import { Button } from "../../widgets/button";
+import { Dialog } from "../../widgets/dialog";
+import { TextField } from "../../widgets/field";
+import { placeWords } from "../../words/place";
+import { showText } from "../../words/quantity";
+import { clock } from "../../words/river";
+import { spotOf } from "./fished-by";
+import type { Deeds } from "./use-deed";
+
+/** A spot that was fed is taken up again after half an hour. Common practice, no source. */
+const PRIMED = 30;
+
+interface Props {
+  bank: Bank;
+  view: ScenarioView;
+  rod: Stretch | undefined;
+  deeds: Deeds;
+  /** Until when the spot is rested, where it is. */
+  rest?: ((now: number) => string) | undefined;
+}
+
+export function MoveDialogButton(props: Props) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button tone="ink" className="min-h-12" onClick={() => setOpen(true)}>
+        Where to
+      </Button>
+      {open && <MoveDialog {...props} onClose={() => setOpen(false)} />}
+    </>
+  );
+}
+
+/** On to the next lie, another reach, or home; the spot that is left can be rested or fed meanwhile. */
+export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { onClose: () => void }) {
+  const { set } = useSettings();
+  const [name, setName] = useState("");
+  const { session, open, stretches, observations } = bank;
+  const lies = session.reach === view.river.reach?.id ? (view.reading.value?.lies ?? []) : [];
+  const returns = returnsOf(observations, stretches);
+  const rods = open.filter((one) => !one.fixed).map((one) => one.rod);
+  const go = (spot: { lie: string; place: { x: number; y: number } | null }, told: string, primed = false) => {
+    onClose();
+    deeds.run(told, (at) => {
+      const left =
+        rod?.lie && (rest || primed)
+          ? primed
+            ? ({ kind: "primed", lie: rod.lie, until: new Date(at + PRIMED * MINUTE).toISOString() } as const)
+            : ({ kind: "rest", lie: rod.lie, until: rest!(at) } as const)
+          : undefined;
+      return moveOn(database(), session, rods.length > 0 ? rods : [rod?.rod ?? 1], spot, left, at);
+    });
+  };
+  const toLie = (lie: Numbered<Lie>) => {
+    set({ lie: { x: lie.x, y: lie.y } });
+    const spot = spotOf(lie);
+    go(spot, `on to ${spot.lie.toLowerCase()}`);
+  };
+  return (
+    <Dialog
+      open
+      onOpenChange={(to) => !to && onClose()}
+      title="Where to"
+      about="The clock of the next place begins with the press."
+    >
+      <ul className="grid gap-2">
+        {lies.map((lie) => {
+          const spot = spotOf(lie);
+          const back = returns.find((one) => one.lie === spot.lie);
+          const here = rod?.lie === spot.lie && rod.place?.x === spot.place?.x;
+          return (
+            <li key={lie.number}>
+              <Button disabled={here} className="min-h-14 w-full justify-between text-left" onClick={() => toLie(lie)}>
+                <span>
+                  {lie.number}. {placeWords(lie.place)}
+                </span>
+                <span className="text-sm font-normal text-soft">
+                  {here ? (
+                    "here"
+                  ) : back ? (
+                    `${back.kind === "rest" ? "resting" : "fed"}: ${clock(Date.parse(back.until!))}`
+                  ) : (
+                    <Fished lie={spot.lie} stretches={stretches} depth={lie.depth} />
+                  )}
+                </span>
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+      <form
+        className="mt-4 flex items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (name.trim()) go({ lie: name.trim(), place: null }, `on to ${name.trim()}`);
+        }}
+      >
+        <TextField
+          label="A place of your own"
+          className="flex-1"
+          maxLength={120}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <Button type="submit">Go there</Button>
+      </form>
+      {rod?.lie && lies.length > 1 && (
+        <p className="mt-4 text-soft">
+          Feed this one, fish the next, and be back in half an hour:{" "}
+          <button
+            type="button"
+            className="min-h-12 underline"
+            onClick={() => {
+              const other = lies.find((one) => spotOf(one).lie !== rod.lie);
+              if (!other) return;
+              set({ lie: { x: other.x, y: other.y } });
+              go(spotOf(other), `${rod.lie.toLowerCase()} is fed`, true);
+            }}
+          >
+            feed and go to the next
+          </button>
+        </p>
+      )}
+      <h3 className="mt-4 mb-2">Another water</h3>
+      <div className="flex flex-wrap gap-2">
+        {view.river.reaches
+          .filter((one) => one.id !== session.reach)
+          .map((one) => (
+            <Button
+              key={one.id}
+              onClick={() => {
+                onClose();
+                set({ reach: one.id, flow: null, lie: null });
+                act(() =>
+                  perform(
+                    () => endSession(database(), session, clockNow()),
+                    "This session is ended: begin the next one here.",
+                  ),
+                );
+              }}
+            >
+              {one.reach.name}
+            </Button>
+          ))}
+      </div>
+    </Dialog>
+  );
+}
+
+/** What it has had already today, or how deep it is. */
+function Fished({ lie, stretches, depth }: { lie: string; stretches: readonly Stretch[]; depth: number }) {
+  const system = useSettings((settings) => settings.system);
+  const last = stretches.filter((one) => one.lie === lie).at(-1);
+  return last?.end ? `fished until ${clock(Date.parse(last.end))}` : `${showText(depth, "depth", system)} deep`;
+}

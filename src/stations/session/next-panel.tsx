@@ -1,0 +1,219 @@
+"use client";
+import Link from "next/link";
+import { type NextStep, nextStep, type SpotSoFar } from "../../core/tactics/next-step";
+import { MINUTE } from "../../core/gauge/series";
+import { message, type Message } from "../../core/quantity/message";
+import type { Colour } from "../../core/tactics/lure-kinds";
+import { nextChanges } from "../../core/rig/next-changes";
+import type { Fished, Stretch } from "../../core/book/bank-records";
+import { useSettings } from "../../state/settings";
+import type { Bank } from "../../state/use-bank";
+import type { Rigging } from "../../state/scenario/use-rigging";
+import type { ScenarioView } from "../../state/scenario/use-scenario";
+import { changeRig, observe } from "../../store/bank";
+import { database } from "../../store/database";
+import { fishSpot } from "../../store/stretches";
+import { Button } from "../../widgets/button";
+import { setWords, wayName } from "../../words/cast";
+import { tell } from "../../words/messages";
+import { COLOUR_NAMES } from "../../words/rig";
+import { LINE_WORDS, ZONE_WORDS } from "../../words/session";
+import type { UnitSystem } from "../../words/quantity";
+import type { Style } from "../../core/tactics/time";
+import { capital, inSentence } from "../../words/text";
+import type { nextKnot } from "./cast-plan";
+import { useKey } from "./use-key";
+import { isRigged, spotOf, tackleOf } from "./fished-by";
+import { MoveDialogButton } from "./move-dialog";
+import type { Deeds } from "./use-deed";
+
+/** How long it has been fished, what to do next and why: taken, or overruled. */
+export function NextPanel({
+  bank,
+  view,
+  rigging,
+  rod,
+  soFar,
+  next,
+  deeds,
+}: {
+  bank: Bank;
+  view: ScenarioView;
+  rigging: Rigging;
+  rod: Stretch | undefined;
+  soFar: SpotSoFar;
+  next: ReturnType<typeof nextKnot>;
+  deeds: Deeds;
+}) {
+  const { system, style } = useSettings();
+  const { way } = rigging;
+  const timing = rigging.approach.value?.timing;
+  const { other, step } = stepOf(rigging, rod, soFar, style);
+  const wanted = toTieOn(view, rigging, rod, soFar, system);
+  const said = { stretch: rod?.id ?? null, lie: rod?.lie ?? "", place: rod?.place ?? null, angler: rod?.angler ?? "" };
+  const answer = (change: Message, accepted: boolean) => {
+    if (!rod) return;
+    deeds.run(accepted ? `changed: ${tell(change, system)}` : "not changed", (at) => {
+      const noted = { ...said, what: change.code, accepted, count: soFar.casts };
+      if (!accepted) return observe(database(), bank.session, "change", noted, at);
+      return changeRig(database(), bank.session, rod.rod, changed(change, rod, other, view, system), noted, at);
+    });
+  };
+  useKey("n", () => step?.kind === "change" && answer(step.what, true));
+  return (
+    <div>
+      {timing && (
+        <div className="flex items-center gap-3 py-1">
+          <p className="shrink-0 whitespace-nowrap tabular-nums">
+            <strong>
+              {Math.floor(soFar.minutes)} of {timing.minutes} minutes
+            </strong>
+          </p>
+          <progress
+            aria-label="Time given to this place"
+            className="h-4 w-full"
+            max={timing.minutes}
+            value={Math.min(timing.minutes, soFar.minutes)}
+          />
+        </div>
+      )}
+      {next && (
+        <p className="text-soft">
+          Next cast: {LINE_WORDS[next.thread.name]}, {ZONE_WORDS[next.knot.zone]}.
+        </p>
+      )}
+      {wanted && rod ? (
+        <TieOn
+          rod={rod}
+          wanted={wanted}
+          words={way ? `${wayName(way)}: ${inSentence(setWords(way, system))}` : wanted.lure}
+          onTied={() =>
+            deeds.run("rigged as the card says", (at) => fishSpot(database(), bank.session, rod.rod, wanted, at))
+          }
+        />
+      ) : (
+        step && <Step step={step} bank={bank} view={view} rod={rod} deeds={deeds} onAnswer={answer} />
+      )}
+    </div>
+  );
+}
+
+/** What is to be done next, with another way that suits the place. */
+function stepOf({ advice, approach, ways, way }: Rigging, rod: Stretch | undefined, soFar: SpotSoFar, style: Style) {
+  const timing = approach.value?.timing;
+  const other = ways.value?.ways.find((one) => one.method !== (rod?.method ?? way?.method));
+  const another = other && message("try-other", { method: wayName(other) });
+  return { other, step: timing && nextStep(soFar, timing, style, advice ? nextChanges(advice) : [], another) };
+}
+
+/** The rig of the card, where nothing has been cast yet and something else is on. */
+function toTieOn(
+  { lie }: ScenarioView,
+  { advice }: Rigging,
+  rod: Stretch | undefined,
+  soFar: SpotSoFar,
+  system: UnitSystem,
+): (Partial<Fished> & { lure: string }) | undefined {
+  if (!lie || !advice || !rod || soFar.casts > 0 || soFar.changes.length > 0) return undefined;
+  const wanted = { ...spotOf(lie), ...tackleOf(advice, lie, system) };
+  return rod.lie === wanted.lie && !isRigged(rod, wanted) ? wanted : undefined;
+}
+
+function TieOn({
+  rod,
+  wanted,
+  words,
+  onTied,
+}: {
+  rod: Stretch;
+  wanted: Partial<Fished>;
+  words: string;
+  onTied: () => void;
+}) {
+  return (
+    <div className="border-t border-line pt-2">
+      <p className="text-lg font-semibold">
+        {rod.lure ? "For this place: " : "Tie on: "}
+        {[wanted.lure, wanted.colour].filter(Boolean).join(", ")}
+      </p>
+      <p className="text-soft">
+        {words}.{" "}
+        <Link href="/rig" className="underline">
+          The whole card
+        </Link>
+      </p>
+      <Button tone="ink" className="mt-2 min-h-12" onClick={onTied}>
+        Tied on so
+      </Button>
+    </div>
+  );
+}
+
+/** When a spot that is rested is taken up again. */
+const untilOf = (step: NextStep, now: number): string => new Date(now + (step.back ?? 0) * MINUTE).toISOString();
+
+function Step({
+  step,
+  bank,
+  view,
+  rod,
+  deeds,
+  onAnswer,
+}: {
+  step: NextStep;
+  bank: Bank;
+  view: ScenarioView;
+  rod: Stretch | undefined;
+  deeds: Deeds;
+  onAnswer: (change: Message, accepted: boolean) => void;
+}) {
+  const { system } = useSettings();
+  const what = capital(tell(step.what, system));
+  return (
+    <div className="border-t border-line pt-2" data-testid="next-step">
+      <p className="text-lg font-semibold">{what}.</p>
+      <p className="text-soft">{tell(step.why, system)}</p>
+      {step.kind === "change" && (
+        <div className="mt-2 flex gap-2.5">
+          <Button tone="ink" className="min-h-12" onClick={() => onAnswer(step.what, true)}>
+            Done
+          </Button>
+          <Button className="min-h-12" onClick={() => onAnswer(step.what, false)}>
+            Not now
+          </Button>
+        </div>
+      )}
+      {(step.kind === "move" || step.kind === "rest") && (
+        <div className="mt-2">
+          <MoveDialogButton
+            bank={bank}
+            view={view}
+            rod={rod}
+            deeds={deeds}
+            rest={step.kind === "rest" ? (now: number) => untilOf(step, now) : undefined}
+          />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** What a change makes of what is fished. */
+function changed(
+  change: Message,
+  rod: Stretch,
+  other: NonNullable<Rigging["ways"]["value"]>["ways"][number] | undefined,
+  view: ScenarioView,
+  system: Parameters<typeof tackleOf>[2],
+): Partial<Fished> {
+  switch (change.code) {
+    case "try-colour":
+      return { colour: COLOUR_NAMES[change.values.colour as Colour] ?? String(change.values.colour) };
+    case "try-deeper":
+      return { depth: Math.round(Number(change.values.setting) * 100) / 100 };
+    case "try-other":
+      return other && view.lie ? tackleOf(other.advice, view.lie, system) : {};
+    default:
+      return { lure: `${rod.lure}, ${tell(change, system)}`.slice(0, 120) };
+  }
+}

@@ -1,0 +1,167 @@
+"use client";
+import { useState } from "react";
+import type { Stretch } from "../../core/book/bank-records";
+import type { Bank } from "../../state/use-bank";
+import { patchSession } from "../../store/sessions";
+import { database } from "../../store/database";
+import { fishSpot, putAway } from "../../store/stretches";
+import { Button } from "../../widgets/button";
+import { Dialog } from "../../widgets/dialog";
+import { TextField } from "../../widgets/field";
+import { Select } from "../../widgets/select";
+import { tackleLine } from "./tackle-line";
+import type { Deeds } from "./use-deed";
+
+const MOST_RODS = 6;
+
+/** Each rod its own: who holds it, what is on it, whether it lies; and who fishes along. */
+export function RodsDialog({
+  bank,
+  number,
+  deeds,
+  onClose,
+}: {
+  bank: Bank;
+  number: number;
+  deeds: Deeds;
+  onClose: () => void;
+}) {
+  const { session, open, stretches } = bank;
+  const [partner, setPartner] = useState("");
+  const partners = session.partners ?? [];
+  const who = [{ value: "self", label: "me" }, ...partners.map((name) => ({ value: name, label: name }))];
+  const free = Array.from({ length: MOST_RODS }, (_, k) => k + 1).find((rod) => !open.some((one) => one.rod === rod));
+  const like = open.find((one) => one.rod === number) ?? stretches.at(-1);
+  const set = (fields: { partners?: string[]; holdsBoat?: string }, told: string) =>
+    deeds.run(told, () => patchSession(database(), session, fields));
+  return (
+    <Dialog
+      open
+      onOpenChange={(to) => !to && onClose()}
+      title="Rods and partners"
+      about="Each rod has hours of its own; each angler a bag of their own."
+    >
+      <ul className="grid gap-3">
+        {open.map((one) => (
+          <Rod key={one.rod} rod={one} who={who} bank={bank} deeds={deeds} />
+        ))}
+      </ul>
+      {free !== undefined && !session.paused && (
+        <Button
+          className="mt-3 min-h-12"
+          onClick={() =>
+            deeds.run(`rod ${free} is out`, (at) =>
+              fishSpot(database(), session, free, { lie: like?.lie ?? "", place: like?.place ?? null }, at),
+            )
+          }
+        >
+          Another rod
+        </Button>
+      )}
+      <form
+        className="mt-4 flex items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const name = partner.trim();
+          if (!name || partners.includes(name) || partners.length >= 5) return;
+          set({ partners: [...partners, name] }, `${name} fishes along`);
+          setPartner("");
+        }}
+      >
+        <TextField
+          label="A partner, by name"
+          className="flex-1"
+          value={partner}
+          maxLength={60}
+          onChange={(event) => setPartner(event.target.value)}
+        />
+        <Button type="submit">Put in</Button>
+      </form>
+      {partners.length > 0 && (
+        <Select
+          label="Who holds the boat"
+          className="mt-3"
+          value={session.holdsBoat === undefined ? "nobody" : session.holdsBoat || "self"}
+          onChange={(name) =>
+            set({ holdsBoat: name === "nobody" ? undefined : name === "self" ? "" : name }, "who holds the boat")
+          }
+          choices={[{ value: "nobody", label: "nobody needs to" }, ...who]}
+        />
+      )}
+    </Dialog>
+  );
+}
+
+function Rod({
+  rod,
+  who,
+  bank,
+  deeds,
+}: {
+  rod: Stretch;
+  who: { value: string; label: string }[];
+  bank: Bank;
+  deeds: Deeds;
+}) {
+  const [lure, setLure] = useState(rod.lure);
+  const [piece, setPiece] = useState(rod.piece);
+  const db = database();
+  const change = (spot: Parameters<typeof fishSpot>[3], told: string) =>
+    deeds.run(told, (at) => fishSpot(db, bank.session, rod.rod, spot, at));
+  return (
+    <li className="rounded-md border border-line p-3">
+      <p className="font-semibold">
+        Rod {rod.rod}: <span className="font-normal">{tackleLine(rod)}</span>
+      </p>
+      <div className="mt-2 grid gap-2 sm:grid-cols-2">
+        <TextField
+          label={`Lure or bait of rod ${rod.rod}`}
+          value={lure}
+          maxLength={120}
+          onChange={(event) => setLure(event.target.value)}
+        />
+        <TextField
+          label="Which piece of it"
+          value={piece}
+          maxLength={60}
+          onChange={(event) => setPiece(event.target.value)}
+        />
+        {who.length > 1 && (
+          <Select
+            label="Whose it is"
+            value={rod.angler || "self"}
+            onChange={(name) => change({ angler: name === "self" ? "" : name }, `rod ${rod.rod} changes hands`)}
+            choices={who}
+          />
+        )}
+      </div>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {(lure !== rod.lure || piece !== rod.piece) && (
+          <Button
+            tone="ink"
+            onClick={() =>
+              change({ lure: lure.trim(), piece: piece.trim() }, `rod ${rod.rod}: ${lure.trim() || "nothing said"}`)
+            }
+          >
+            It fishes that now
+          </Button>
+        )}
+        <Button
+          aria-pressed={rod.fixed}
+          onClick={() =>
+            change({ fixed: !rod.fixed }, rod.fixed ? `rod ${rod.rod} is in the hand` : `rod ${rod.rod} lies`)
+          }
+        >
+          {rod.fixed ? "Take it in the hand" : "Lay it, and leave it"}
+        </Button>
+        {bank.open.length > 1 && (
+          <Button
+            onClick={() => deeds.run(`rod ${rod.rod} is put away`, (at) => putAway(db, bank.session, rod.rod, at))}
+          >
+            Put it away
+          </Button>
+        )}
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,133 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import type { Lie } from "../../core/fish/read";
+import type { Numbered } from "../../scenario/lie-identity";
+import { act, perform } from "../../state/act";
+import { clockNow } from "../../state/clock";
+import type { Rigging } from "../../state/scenario/use-rigging";
+import type { ScenarioView } from "../../state/scenario/use-scenario";
+import { useSettings } from "../../state/settings";
+import { database } from "../../store/database";
+import { startSession } from "../../store/sessions";
+import { NO_SPOT } from "../../store/stretches";
+import { Button } from "../../widgets/button";
+import { TextField } from "../../widgets/field";
+import { Select } from "../../widgets/select";
+import { setWords, wayName } from "../../words/cast";
+import { placeWords } from "../../words/place";
+import { showText } from "../../words/quantity";
+import { count, inSentence } from "../../words/text";
+import { spotOf, tackleOf } from "./fished-by";
+
+const RODS = [1, 2, 3, 4, 5, 6].map((n) => ({ value: String(n), label: count(n, "rod") }));
+
+/** Before a session: where it begins, with what, and who comes along. Nobody is sent to water that is to be left. */
+export function Starting({
+  view,
+  lie,
+  rigging,
+}: {
+  view: ScenarioView;
+  lie: Numbered<Lie> | undefined;
+  rigging: Rigging | undefined;
+}) {
+  const { species, system, set } = useSettings();
+  const [rods, setRods] = useState("1");
+  const [others, setOthers] = useState("");
+  const { river, reading, safety } = view;
+  const reach = river.reach!;
+  const way = rigging?.way;
+  const state =
+    river.now && !river.stale
+      ? `${showText(river.now.discharge, "discharge", system)}${river.now.trend ? `, ${river.now.trend}` : ""}`
+      : "the flow is not known";
+  const start = () => {
+    const spot = {
+      ...NO_SPOT,
+      ...(lie && spotOf(lie)),
+      ...(lie && rigging?.advice && tackleOf(rigging.advice, lie, system)),
+      angler: "",
+    };
+    const partners = others
+      .split(",")
+      .map((one) => one.trim())
+      .filter(Boolean);
+    const spots = Array.from({ length: Number(rods) }, (_, k) => ({
+      ...(k === 0 ? spot : { ...NO_SPOT, lie: spot.lie, place: spot.place, angler: "" }),
+      rod: k + 1,
+    }));
+    act(() => perform(() => startSession(database(), reach.id, species, clockNow(), { partners, spots })));
+  };
+  if (safety.leave)
+    return (
+      <section aria-label="Session">
+        <h1 className="text-2xl">Not now</h1>
+        <p className="mt-1 text-soft">
+          No session is started while the water is to be left; one already over can still be put in on{" "}
+          <Link href="/log" className="underline">
+            Log
+          </Link>
+          .
+        </p>
+      </section>
+    );
+  return (
+    <section aria-label="Session" className="mx-auto max-w-xl">
+      <h1 className="text-2xl">Nobody is fishing</h1>
+      <p className="mt-1 mb-4 text-soft">
+        {reach.reach.name}: {state}. Check the local rules and the way out before wading.
+      </p>
+      {reading.value && reading.value.lies.length > 0 && lie ? (
+        <>
+          <Select
+            label="Begin at"
+            value={String(lie.number)}
+            onChange={(number) => {
+              const one = reading.value!.lies.find((other) => String(other.number) === number);
+              if (one) set({ lie: { x: one.x, y: one.y } });
+            }}
+            choices={reading.value.lies.map((one) => ({
+              value: String(one.number),
+              label: `${one.number}. ${placeWords(one.place)}`,
+            }))}
+          />
+          <p className="mt-2 min-h-6" role="status">
+            {way ? (
+              <>
+                {wayName(way)}: {inSentence(setWords(way, system))}.{" "}
+                <Link href="/rig" className="underline">
+                  The whole card
+                </Link>
+              </>
+            ) : rigging?.ways.pending || rigging?.approach.pending ? (
+              "Working out the rig …"
+            ) : (
+              ""
+            )}
+          </p>
+        </>
+      ) : (
+        <p role="status" className="text-soft">
+          {reading.value
+            ? "No lie at this flow: the session can begin all the same."
+            : reading.fault || view.field.fault
+              ? "The lies could not be worked out: the session can begin all the same."
+              : "Working out the lies: the session can begin meanwhile."}
+        </p>
+      )}
+      <div className="mt-3 grid grid-cols-2 gap-3">
+        <Select label="With" value={rods} onChange={setRods} choices={RODS} />
+        <TextField
+          label="Partners, by name"
+          value={others}
+          maxLength={200}
+          onChange={(event) => setOthers(event.target.value)}
+        />
+      </div>
+      <Button tone="next" className="mt-4 min-h-16 w-full text-xl" onClick={start}>
+        Start a session
+      </Button>
+    </section>
+  );
+}

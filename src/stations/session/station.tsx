@@ -1,0 +1,63 @@
+"use client";
+import Link from "next/link";
+import { useMemo } from "react";
+import { lieAt } from "../../scenario/lie-identity";
+import { type Bank, useBank, useLitScreen, useSettled } from "../../state/use-bank";
+import { useRigging } from "../../state/scenario/use-rigging";
+import { type ScenarioView, useScenario } from "../../state/scenario/use-scenario";
+import { Always, Cautions } from "../cautions";
+import { FishOn, standOf } from "./fish-on";
+import { Fishing } from "./fishing";
+import { Landed } from "./landed";
+import { Starting } from "./starting";
+
+/** Session: the hours on the bank, in one hand. */
+export function SessionStation() {
+  const view = useScenario();
+  const bank = useBank();
+  const { river, safety } = view;
+  const session = bank?.session;
+  useSettled(session, river.minute);
+  useLitScreen(session !== undefined);
+  if (bank === undefined)
+    return (
+      <p role="status" className="p-6 text-soft">
+        Opening the session …
+      </p>
+    );
+  const elsewhere = session && river.reach && session.reach !== river.reach.id;
+  return (
+    <div className="mx-auto max-w-5xl">
+      {!session?.on && <Cautions safety={safety} />}
+      {!river.reach ? (
+        <p className="rounded-md border border-line p-4">
+          No reach in the book yet.{" "}
+          <Link href="/reach" className="underline">
+            Make one on Reach
+          </Link>
+          , then fish it.
+        </p>
+      ) : (
+        <AtSpot key={elsewhere ? "elsewhere" : "here"} view={view} bank={bank} here={!elsewhere} />
+      )}
+      {session && !session.on && <Always safety={safety} className="mx-auto max-w-xl border-t border-line pt-2" />}
+    </div>
+  );
+}
+
+/** The session at the lie that its first rod fishes, or at the one that is chosen before it begins. */
+function AtSpot({ view, bank, here }: { view: ScenarioView; bank: Bank | null; here: boolean }) {
+  const { reading } = view;
+  const rod = bank?.open.find((one) => !one.fixed) ?? bank?.open[0] ?? bank?.stretches.at(-1);
+  const lies = here ? reading.value?.lies : undefined;
+  const [x, y] = [rod?.place?.x, rod?.place?.y];
+  const fished = bank ? (x !== undefined && lies ? lieAt(lies, { x, y: y! }) : undefined) : view.lie;
+  const at = useMemo(() => ({ ...view, lie: fished }), [view, fished]);
+  const rigging = useRigging(at, fished);
+  if (!bank) return <Starting view={at} lie={fished} rigging={rigging} />;
+  const { session } = bank;
+  if (session.on) return <FishOn bank={bank} view={at} rigging={rigging} on={session.on} />;
+  if (session.paused?.why === "fish")
+    return <Landed bank={bank} view={at} side={standOf(rigging)?.whereabouts.bank?.side ?? "both"} />;
+  return <Fishing bank={bank} view={at} rigging={rigging} />;
+}

@@ -1,0 +1,65 @@
+import type { CastZone, ObservationKind } from "../core/book/bank-records";
+import type { LandingPlace, NearWood } from "../core/approach/fish-on";
+import type { Whereabouts } from "../core/fish/lie-place";
+import { addWords } from "./messages";
+import { SESSION } from "./messages/session";
+import { whereaboutsWords } from "./place";
+import { showText, type UnitSystem } from "./quantity";
+
+addWords(SESSION);
+
+export const ZONE_WORDS: Record<CastZone, string> = { near: "near", middle: "middle", far: "far" };
+
+export const LINE_WORDS = {
+  lie: "through the lie",
+  seam: "nearer seam, slow side",
+  lane: "lane beside it",
+  bait: "the bait",
+} as const;
+
+export const OBSERVATION_WORDS: Record<ObservationKind, string> = {
+  bite: "bite, missed",
+  follow: "followed",
+  seen: "fish seen",
+  "bait-fish": "bait fish",
+  "under-stones": "under the stones",
+  others: "what others caught",
+  mark: "place marked",
+  pause: "pause",
+  change: "change",
+  rest: "resting",
+  primed: "fed",
+  line: "line run through the fingers",
+};
+
+export const PAUSES = [
+  { value: "camera", label: "Camera" },
+  { value: "lunch", label: "Something to eat" },
+  { value: "marker", label: "Spreading a marker" },
+  { value: "walk", label: "Walking" },
+  { value: "other", label: "Something else" },
+] as const;
+
+export const pauseWords = (why: string): string =>
+  why === "fish" ? "a fish" : (PAUSES.find(({ value }) => value === why)?.label.toLowerCase() ?? why);
+
+/** Which way to pull, first of all. */
+export const pullWords = (wood: NearWood | undefined): string =>
+  wood
+    ? `Side pressure, away from the ${wood.kind === "log" ? "log" : "log jam"}.`
+    : "Steady pressure from the side; let it run, then turn it.";
+
+/** Where to land it from here. */
+export function landWords(
+  landing: (LandingPlace & { whereabouts: Whereabouts }) | null | undefined,
+  system: UnitSystem,
+): string {
+  if (landing === undefined) return "Look for slack, shelving water clear of wood, rather below you than above.";
+  if (landing === null)
+    return "No slack, shelving place within a walk from this stand: play it where you stand, and net it in the slowest water beside you.";
+  const way =
+    landing.walk < 1.5
+      ? "Land it where you stand"
+      : `Walk it ${landing.below >= 0 ? "down" : "up"} ${showText(landing.walk, "distance", system)}`;
+  return `${way}: ${whereaboutsWords(landing.whereabouts, system)}, ${showText(landing.depth, "depth", system)} deep and ${landing.speed < 0.1 ? "slack" : "slow"}.`;
+}
