@@ -21,7 +21,10 @@ A session that still runs counts to its last catch. Classes with no effort have 
     const { book, setAside } = await readArchive(readBytes(file), sha256, file);
     for (const one of setAside) process.stderr.write(`${setAsideWords(one)}\n`);
     const last = book.catches.reduce((latest, one) => Math.max(latest, Date.parse(one.at)), 0);
-    const { classes, total } = ratesIn(kind, effortOf(book.sessions, book.catches, last, args.values.species, book.stretches));
+    const { classes, total } = ratesIn(
+      kind,
+      effortOf(book.sessions, book.catches, last, args.values.species, book.stretches),
+    );
     return { classes: classes.map((one) => ({ label: rateLabel(one, kind, "metric"), ...one })), total };
   },
 };

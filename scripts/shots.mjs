@@ -116,6 +116,39 @@ const views = [
       await page.waitForTimeout(500);
     },
   },
+  {
+    name: "session",
+    path: "/session",
+    sizes: ["bank"],
+    ready: async (page) => {
+      const start = page.getByRole("button", { name: "Start a session" });
+      await page.getByText("The whole card").waitFor({ timeout: 180_000 });
+      await start.click();
+      await page.getByText(/^0 of \d+ minutes$/).waitFor({ timeout: 60_000 });
+      for (let cast = 0; cast < 7; cast++) {
+        await page.waitForTimeout(700);
+        await page.getByRole("button", { name: "Cast", exact: true }).click();
+      }
+      await page.waitForTimeout(900);
+      await page.evaluate(() => scrollTo(0, 95));
+      await page.waitForTimeout(300);
+    },
+  },
+  {
+    name: "fish-on",
+    path: "/session",
+    sizes: ["bank"],
+    ready: async (page) => {
+      await page.getByText(/^\d+ of \d+ minutes$/).waitFor({ timeout: 180_000 });
+      await page.getByRole("button", { name: "Fish on" }).click();
+      await page
+        .getByText("land it here")
+        .or(page.getByText(/Land it where|No slack/))
+        .first()
+        .waitFor();
+      await page.waitForTimeout(900);
+    },
+  },
   { name: "log", path: "/log", sizes: ["desk", "bank"] },
   { name: "learn", path: "/learn", sizes: ["desk", "bank"] },
   {

@@ -33,7 +33,7 @@ export function useServiceWorker(): void {
       watch(own.installing);
       own.addEventListener("updatefound", () => watch(own.installing));
       look();
-      timer = setInterval(() => own.update().catch(() => undefined), LOOK);
+      timer = setInterval(() => void own.update().catch(() => undefined), LOOK);
     };
     begin().catch(() => useOffline.setState({ refused: true }));
     return () => clearInterval(timer);

@@ -1,7 +1,9 @@
 "use client";
 import { Settings2 } from "lucide-react";
 import Link from "next/link";
+import { usePathname } from "next/navigation";
 import { useState } from "react";
+import type { Session } from "../core/book/records";
 import type { GaugeNow } from "../core/gauge/summary";
 import { getTimes } from "suncalc";
 import { show } from "../words/quantity";
@@ -27,6 +29,10 @@ const BookDialog = laterDialog(() => import("./book-dialog").then((one) => one.B
 /** The thin strip on top of every station; opens Water. */
 export function RiverStrip({ river }: { river: River }) {
   const [bookOpen, setBookOpen] = useState(false);
+  // On its own station the session is in sight anyway.
+  const elsewhere = !usePathname().startsWith("/session");
+  const running = useRunning();
+  const session = elsewhere && running ? running : null;
   const { now, reach, station } = river;
   const name = reach?.reach.name ?? station?.name ?? "Low Heron";
   const made = reach?.demo || station?.demo;
@@ -52,7 +58,7 @@ export function RiverStrip({ river }: { river: River }) {
               </>
             }
           />
-          {now && <NowCells now={now} stale={river.stale} />}
+          {now && <NowCells now={now} stale={river.stale} narrow={session !== null} />}
           {!river.stale && <LightLeft river={river} />}
         </span>
         <Rest river={river} />
@@ -66,7 +72,7 @@ export function RiverStrip({ river }: { river: River }) {
           {ownHour && <span className="hidden xl:inline">, its own hour: {dayAndTime(river.minute)}</span>}
         </span>
       )}
-      <RunningSession minute={river.minute} />
+      {session && <RunningSession session={session} minute={river.minute} />}
       <button
         type="button"
         aria-label="Book and settings"
@@ -81,9 +87,7 @@ export function RiverStrip({ river }: { river: River }) {
 }
 
 /** The session that runs, always in sight; opens it. */
-function RunningSession({ minute }: { minute: number }) {
-  const session = useRunning();
-  if (!session) return null;
+function RunningSession({ session, minute }: { session: Session; minute: number }) {
   return (
     <Link
       href="/session"
@@ -96,7 +100,7 @@ function RunningSession({ minute }: { minute: number }) {
 }
 
 /** Flow, clarity and warmth in short. */
-function NowCells({ now, stale }: { now: GaugeNow; stale: boolean }) {
+function NowCells({ now, stale, narrow }: { now: GaugeNow; stale: boolean; narrow: boolean }) {
   const system = useSettings((settings) => settings.system);
   const flow = show(now.discharge, "discharge", system);
   const clarity = clarityWords(now);
@@ -114,7 +118,7 @@ function NowCells({ now, stale }: { now: GaugeNow; stale: boolean }) {
         sub={stale ? `last read ${dayOnly(now.at)}` : trendWords(now)}
         title={seasonWords(now)}
       />
-      <Cell className="shrink-0" main={clarity.word} sub={clarity.seen} />
+      <Cell className={narrow ? "hidden shrink-0 sm:block" : "shrink-0"} main={clarity.word} sub={clarity.seen} />
       <Cell className="hidden md:block" main={show(now.waterTemperature, "temperature", system).text} sub="water" />
     </>
   );

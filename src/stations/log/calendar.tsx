@@ -74,9 +74,7 @@ export function Calendar({ book, now, onDay }: { book: BookView; now: number; on
                           <span className="block font-semibold">{had.fish > 0 ? `${had.fish} fish` : "blank"}</span>
                         </button>
                       ) : (
-                        <span className={`block p-1 text-sm ${own ? "" : "text-soft opacity-60"}`}>
-                          {format(day, "d")}
-                        </span>
+                        <span className={`block p-1 text-sm ${own ? "" : "text-soft"}`}>{format(day, "d")}</span>
                       )}
                     </td>
                   );

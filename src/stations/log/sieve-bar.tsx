@@ -1,4 +1,5 @@
 "use client";
+import { useState } from "react";
 import type { Sieve } from "../../core/book/find";
 import type { River } from "../../state/use-river";
 import { useFishes } from "../../state/use-fishes";
@@ -16,17 +17,31 @@ const OUTCOMES = [
 /** What is looked for in the book. */
 export function SieveBar({ sieve, onChange, river }: { sieve: Sieve; onChange: (sieve: Sieve) => void; river: River }) {
   const { list } = useFishes();
+  // On a phone the rest comes when it is asked for, and stays while it sifts.
+  const [wide, setWide] = useState(false);
+  const sifts =
+    sieve.reach !== null || sieve.species !== null || sieve.outcome !== "all" || Boolean(sieve.from || sieve.to);
+  const rest = wide || sifts ? "" : "hidden sm:block";
   return (
     <div role="search" className="mb-4 grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-6">
       <TextField
         label="Look for"
         type="search"
-        className="col-span-2 sm:col-span-1"
+        className="sm:col-span-1"
         value={sieve.text}
         onChange={(event) => onChange({ ...sieve, text: event.target.value })}
       />
+      <button
+        type="button"
+        aria-expanded={wide || sifts}
+        className="min-h-11 self-end justify-self-start underline sm:hidden"
+        onClick={() => setWide(!wide)}
+      >
+        {wide ? "less" : "by water, kind, day"}
+      </button>
       <Select
         label="On"
+        className={rest}
         value={sieve.reach ?? "any"}
         onChange={(reach) => onChange({ ...sieve, reach: reach === "any" ? null : reach })}
         choices={[
@@ -40,12 +55,14 @@ export function SieveBar({ sieve, onChange, river }: { sieve: Sieve; onChange: (
       />
       <Select
         label="Fish"
+        className={rest}
         value={sieve.species ?? "any"}
         onChange={(species) => onChange({ ...sieve, species: species === "any" ? null : species })}
         choices={[{ value: "any", label: "every kind" }, ...list.map((one) => ({ value: one.id, label: one.name }))]}
       />
       <Select
         label="That were"
+        className={rest}
         value={sieve.outcome}
         onChange={(outcome) => onChange({ ...sieve, outcome: outcome as Sieve["outcome"] })}
         choices={OUTCOMES}
@@ -53,12 +70,14 @@ export function SieveBar({ sieve, onChange, river }: { sieve: Sieve; onChange: (
       <TextField
         label="From"
         type="date"
+        className={rest}
         value={sieve.from}
         onChange={(event) => onChange({ ...sieve, from: event.target.value })}
       />
       <TextField
         label="To"
         type="date"
+        className={rest}
         value={sieve.to}
         onChange={(event) => onChange({ ...sieve, to: event.target.value })}
       />

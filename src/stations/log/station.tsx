@@ -60,7 +60,7 @@ export function LogStation() {
               <Tabs.Trigger
                 key={name}
                 value={name}
-                className="min-h-12 shrink-0 border-b-4 border-transparent px-3 data-[state=active]:border-ochre data-[state=active]:font-semibold"
+                className="min-h-12 shrink-0 border-b-4 border-transparent px-3 -outline-offset-4 data-[state=active]:border-ochre data-[state=active]:font-semibold"
               >
                 {name}
               </Tabs.Trigger>

@@ -34,12 +34,12 @@ interface Props {
   rest?: ((now: number) => string) | undefined;
 }
 
-export function MoveDialogButton(props: Props) {
+export function MoveDialogButton({ name = "Where to", ...props }: Props & { name?: string }) {
   const [open, setOpen] = useState(false);
   return (
     <>
       <Button tone="ink" className="min-h-12" onClick={() => setOpen(true)}>
-        Where to
+        {name}
       </Button>
       {open && <MoveDialog {...props} onClose={() => setOpen(false)} />}
     </>

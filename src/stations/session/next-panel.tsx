@@ -82,6 +82,12 @@ export function NextPanel({
           Next cast: {LINE_WORDS[next.thread.name]}, {ZONE_WORDS[next.knot.zone]}.
         </p>
       )}
+      {rod && !rod.lie && (view.reading.value?.lies.length ?? 0) > 0 && (
+        <p className="mb-2 border-t border-line pt-2">
+          The lies are known now.{" "}
+          <MoveDialogButton name="Say where you are" bank={bank} view={view} rod={rod} deeds={deeds} />
+        </p>
+      )}
       {wanted && rod ? (
         <TieOn
           rod={rod}

@@ -1,6 +1,6 @@
 "use client";
 import Link from "next/link";
-import { useMemo } from "react";
+import { useEffect, useMemo } from "react";
 import { lieAt } from "../../scenario/lie-identity";
 import { type Bank, useBank, useLitScreen, useSettled } from "../../state/use-bank";
 import { useRigging } from "../../state/scenario/use-rigging";
@@ -54,6 +54,11 @@ function AtSpot({ view, bank, here }: { view: ScenarioView; bank: Bank | null; h
   const fished = bank ? (x !== undefined && lies ? lieAt(lies, { x, y: y! }) : undefined) : view.lie;
   const at = useMemo(() => ({ ...view, lie: fished }), [view, fished]);
   const rigging = useRigging(at, fished);
+  // What takes the place of the casts is read from its top.
+  const stage = bank?.session.on ? "on" : bank?.session.paused?.why === "fish" ? "landed" : "casts";
+  useEffect(() => {
+    if (stage !== "casts") scrollTo(0, 0);
+  }, [stage]);
   if (!bank) return <Starting view={at} lie={fished} rigging={rigging} />;
   const { session } = bank;
   if (session.on) return <FishOn bank={bank} view={at} rigging={rigging} on={session.on} />;

@@ -1,0 +1,164 @@
+import { Buffer } from "node:buffer";
+import { expect, test } from "@playwright/test";
+import { beginSession, endSession, landFish, loadDemo, noFaults, release } from "./parts";
+
+test("on a phone: the whole of the bank in reach of a thumb; two tabs on one session agree; a killed page goes on where it was", async ({
+  page,
+  context,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await loadDemo(page);
+  await page.goto("/session");
+  await page.getByLabel("Partners, by name").fill("Ana, Ben");
+  // Begun before the lies are known: where one is can be said afterwards.
+  await page.getByRole("button", { name: "Start a session" }).click();
+  await page.getByRole("button", { name: "Say where you are" }).click({ timeout: 120_000 });
+  await page.waitForTimeout(600);
+  await page.getByRole("dialog").getByRole("button", { name: /^1\. / }).click();
+  await expect(page.getByText(/^0 of \d+ minutes$/)).toBeVisible({ timeout: 120_000 });
+  for (const name of ["Bite", "Follow", "More", "Cast", "Fish on"]) {
+    const box = (await page.getByRole("button", { name, exact: true }).boundingBox())!;
+    expect(Math.min(box.width, box.height), name).toBeGreaterThanOrEqual(48);
+  }
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await noFaults(page);
+
+  const other = await context.newPage();
+  await other.goto("/session");
+  await page.getByRole("button", { name: "Cast", exact: true }).click();
+  await expect(page.getByText(/cast 1, /)).toBeVisible();
+  await expect(other.getByRole("button", { name: /^Cast to .*: 1 of/ })).toBeVisible({ timeout: 60_000 });
+  await other.getByRole("button", { name: "Cast", exact: true }).click();
+  await expect(other.getByText(/cast 2, /)).toBeVisible();
+  await page.getByRole("button", { name: "undo" }).click();
+  await expect(page.getByText(/: taken back/)).toBeVisible();
+  await other.getByRole("button", { name: "Fish on" }).click();
+  await expect(page.getByRole("region", { name: "A fish is on" })).toBeVisible();
+  await noFaults(page);
+  await other.close();
+  await page.reload();
+  await expect(page.getByRole("region", { name: "A fish is on" })).toContainText(/pull from behind/);
+  await page.waitForTimeout(600);
+  await page.getByRole("button", { name: "Broke", exact: true }).click();
+  await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
+  // Every station says that somebody is fishing, and leads back.
+  await page.goto("/water");
+  await page.getByRole("link", { name: /^Fishing/ }).click();
+  await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
+
+  // Rods and partners: each rod its own.
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.waitForTimeout(600);
+  await page.getByRole("button", { name: "Rods and partners" }).click();
+  await page.waitForTimeout(600);
+  await page.getByRole("button", { name: "Another rod" }).click();
+  const second = page.getByRole("listitem").filter({ hasText: "Rod 2:" });
+  await second.getByLabel("Whose it is").click();
+  await page.getByRole("option", { name: "Ana" }).click();
+  await expect(second.getByLabel("Whose it is")).toContainText("Ana");
+  await noFaults(page);
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("group", { name: "Rods" })).toContainText("Rod 2, Ana");
+
+  // On to the next lie, the first is rested or not, and back by undo.
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.waitForTimeout(600);
+  await page.getByRole("button", { name: "Move on" }).click();
+  await page.waitForTimeout(600);
+  await page.getByRole("dialog").getByRole("button", { name: /^2\. / }).click();
+  await expect(page.getByText(/ on to /)).toBeVisible();
+  await page.getByRole("button", { name: "undo" }).click();
+  await expect(page.getByText(/: taken back/)).toBeVisible();
+  await endSession(page);
+});
+
+test("what is noted, the sounder, a photo without its place; the table put right in bulk; a file of fish taken in, refused lines told", async ({
+  page,
+}) => {
+  await loadDemo(page);
+  await beginSession(page);
+  const more = async (name: string) => {
+    await page.getByRole("button", { name: "More", exact: true }).click();
+    await page.waitForTimeout(600);
+    await page.getByRole("button", { name }).click();
+    await page.waitForTimeout(600);
+  };
+  await more("Note something");
+  await page.getByRole("combobox", { name: "What" }).click();
+  await page.getByRole("option", { name: "What others caught" }).click();
+  await page.getByLabel("Boats or anglers met").fill("4");
+  await page.getByLabel("Of them with fish").fill("1");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(page.getByText("It is noted.").first()).toBeVisible();
+
+  await more("Sounder");
+  await page.getByRole("button", { name: "Listen" }).click();
+  await expect(page.getByText(/^\d+\.\d\d m$/)).toBeVisible();
+  await page.getByRole("button", { name: "Mark this place" }).click();
+  await page.getByRole("combobox", { name: "A line to" }).click();
+  await page.getByRole("option", { name: /^Mark 1/ }).click();
+  await expect(page.getByText(/^On it|line\.$/)).toBeVisible();
+  await noFaults(page);
+  await page.keyboard.press("Escape");
+
+  await landFish(page);
+  // A picture as a camera makes it: drawn here, turned, with nothing of its own beside.
+  const picture = await page.evaluate(async () => {
+    const canvas = document.createElement("canvas");
+    [canvas.width, canvas.height] = [2400, 1600];
+    canvas.getContext("2d")!.fillRect(0, 0, 1200, 1600);
+    const blob = await new Promise<Blob>((done) => canvas.toBlob((made) => done(made!), "image/jpeg", 0.9));
+    return [...new Uint8Array(await blob.arrayBuffer())];
+  });
+  await page
+    .getByLabel("Put a photo in")
+    .setInputFiles({ name: "fish.jpg", mimeType: "image/jpeg", buffer: Buffer.from(picture) });
+  const photo = page.getByRole("img", { name: /^Photo of the fish/ });
+  await expect(photo).toBeVisible();
+  expect(await photo.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.naturalHeight])).toEqual([1280, 853]);
+  await page
+    .getByLabel("Put a photo in")
+    .setInputFiles({ name: "x.jpg", mimeType: "image/jpeg", buffer: Buffer.from("no") });
+  await expect(page.getByRole("alert").filter({ hasText: "no picture" })).toBeVisible();
+  await release(page);
+  await endSession(page);
+
+  await page.goto("/log");
+  await page.getByRole("tab", { name: "Fish" }).click();
+  const table = page.getByTestId("fish-table");
+  await expect(table.getByRole("checkbox").first()).toBeVisible();
+  const before = (await table.getByRole("row").count()) - 1;
+  await table.getByRole("checkbox").nth(0).check();
+  await table.getByRole("checkbox").nth(1).check();
+  await page.getByRole("button", { name: "Put 2 fish right" }).click();
+  await page.getByLabel("Lure or bait").fill("bulk nymph");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(table.getByText("bulk nymph")).toHaveCount(2);
+  await page.getByRole("button", { name: "Undo" }).last().click();
+  await expect(table.getByText("bulk nymph")).toHaveCount(0);
+  await table.getByRole("button", { name: "Length" }).click();
+  await expect(table.getByRole("columnheader", { name: "Length" })).toHaveAttribute("aria-sort", /ending$/);
+
+  await page.getByLabel("Fish as CSV").setInputFiles({
+    name: "old.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from("when,fish,size\n2026-04-01T10:00:00Z,brown trout,31\nnever,brown trout,30\n"),
+  });
+  const dialog = page.getByRole("dialog", { name: "Fish of old.csv" });
+  await expect(dialog).toContainText("1 fish can be taken in.");
+  await expect(dialog).toContainText("line 3: “never” is no date and time");
+  await noFaults(page);
+  await dialog.getByRole("button", { name: "Take them in" }).click();
+  await expect(dialog).toBeHidden();
+  await expect(table.getByRole("row")).toHaveCount(before + 2);
+
+  await page.getByRole("tab", { name: "Rules" }).click();
+  await page.getByRole("button", { name: "Enter a rule" }).click();
+  await page.getByLabel("Protected from").fill("40 cm");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(page.getByText("Both ends, or neither.")).toBeVisible();
+  await page.getByLabel("Protected to").fill("60 cm");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(page.getByText("40 cm to 60 cm protected")).toBeVisible();
+  await noFaults(page);
+});
