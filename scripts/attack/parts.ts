@@ -8,7 +8,8 @@ import { isDeepStrictEqual } from "node:util";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { mergeBooks, renewed } from "../../src/core/book/merge";
 import { type Book, emptyBook } from "../../src/core/book/parts";
-import { sampleSeries } from "../../src/core/book/samples";
+import { sampleObservation, sampleRule, sampleSeries, sampleStretch } from "../../src/core/book/samples";
+import { toBase64 } from "../../src/core/formats/base64";
 import { asRecorded, datedAt, joinSeries } from "../../src/core/book/series-join";
 import { stampAfter } from "../../src/core/book/states";
 import { rasteriseReach } from "../../src/core/flow/rasterise";
@@ -220,6 +221,28 @@ const reaches: Part = {
   },
 };
 
+/** Hours on the bank, a rule and a photo. */
+const bankBook = (session: string, fish: string): Pick<Book, "stretches" | "observations" | "rules" | "photos"> => ({
+  stretches: [0, 1, 2].map((k) =>
+    sampleStretch(`e${k}`, { session, rod: k + 1, lie: "jam", casts: [{ line: 1, zone: "near", count: k }] }),
+  ),
+  observations: [0, 1, 2].map((k) => sampleObservation(`o${k}`, { session, count: k, notes: "seen" })),
+  rules: [sampleRule("r", { bag: 2, slot: { from: 0.4, to: 0.6 }, expires: "2027-01-01" })],
+  photos: [0, 1].map((k) => ({
+    schema: "low-heron/photo@1",
+    id: `p${k}`,
+    updatedAt: new Date(NOW).toISOString(),
+    catch: fish,
+    taken: null,
+    width: 4,
+    height: 3,
+    data: toBase64(
+      Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, ...Array.from({ length: 400 }, (_, i) => (i * 37 + k) % 251)]),
+    ),
+    place: null,
+  })),
+});
+
 const archives: Part = {
   name: "archives",
   share: 0.1,
@@ -227,6 +250,7 @@ const archives: Part = {
     const full = demoBook(NOW);
     const book: Book = {
       ...full,
+      ...bankBook(full.sessions[0]!.id, full.catches[0]!.id),
       series: full.series.map((one) => ({
         ...one,
         ...asRecorded(
@@ -269,12 +293,20 @@ async function respoilt(bytes: Uint8Array, random: Random): Promise<Uint8Array> 
   return zipSync(files, { level: 0 });
 }
 
+/** Parts whose records have notes, edited on both devices. */
+const EDITED = ["sessions", "catches", "observations", "rules"] as const;
+
 const merges: Part = {
   name: "merges of divergent books",
   share: 0.05,
   trial: () => {
     const full = demoBook(NOW);
-    const base: Book = { ...emptyBook(), sessions: full.sessions.slice(0, 4), catches: full.catches.slice(0, 6) };
+    const base: Book = {
+      ...emptyBook(),
+      ...bankBook(full.sessions[0]!.id, full.catches[0]!.id),
+      sessions: full.sessions.slice(0, 4),
+      catches: full.catches.slice(0, 6),
+    };
     const made = sampleSeries(NOW);
     const series = (hours: readonly number[], stamp: string) =>
       made(
@@ -282,10 +314,11 @@ const merges: Part = {
         stamp,
       );
     const edited = (book: Book, random: Random): Book => {
-      const out: Book = { ...book, sessions: [...book.sessions], catches: [...book.catches], series: [...book.series] };
+      const out: Book = { ...book, series: [...book.series] };
+      for (const part of EDITED) (out[part] as unknown[]) = [...book[part]];
       for (let turn = Math.floor(random() * 12); turn > 0; turn--) {
         const clock = NOW + Math.floor((random() - 0.3) * 5) * 1000;
-        const part = pick(["sessions", "catches"] as const, random);
+        const part = pick(EDITED, random);
         const at = Math.floor(random() * out[part].length);
         const own = out[part][at]!;
         const stamp = stampAfter(clock, own.updatedAt);

@@ -192,3 +192,10 @@ export async function fitStretches(
       );
   }
 }
+
+/** Puts right what was fished in a stretch. */
+export const patchStretch = (
+  db: Database,
+  id: string,
+  fields: Partial<Pick<Stretch, "lie" | "lure" | "colour" | "piece" | "angler">>,
+): Promise<Undo> => patch<Stretch>(db, db.stretches, id, fields);

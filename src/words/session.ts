@@ -1,4 +1,4 @@
-import type { CastZone, ObservationKind } from "../core/book/bank-records";
+import type { CastZone, Observation, ObservationKind } from "../core/book/bank-records";
 import type { LandingPlace, NearWood } from "../core/approach/fish-on";
 import type { Whereabouts } from "../core/fish/lie-place";
 import { addWords } from "./messages";
@@ -62,4 +62,22 @@ export function landWords(
       ? "Land it where you stand"
       : `Walk it ${landing.below >= 0 ? "down" : "up"} ${showText(landing.walk, "distance", system)}`;
   return `${way}: ${whereaboutsWords(landing.whereabouts, system)}, ${showText(landing.depth, "depth", system)} deep and ${landing.speed < 0.1 ? "slack" : "slow"}.`;
+}
+
+/** What was noted, in a line. */
+export function observationWords(one: Observation): string {
+  const parts = [
+    OBSERVATION_WORDS[one.kind],
+    one.kind === "pause" && one.what ? pauseWords(one.what) : null,
+    one.kind === "line" ? (one.what === "smooth" ? "smooth" : "frayed, tied anew") : null,
+    one.kind === "change" ? (one.accepted ? "taken" : "overruled") : null,
+    one.kind === "others"
+      ? `${one.count ?? "?"} met, ${one.withFish ?? "?"} with fish`
+      : one.count !== undefined && (one.kind === "seen" || one.kind === "bait-fish")
+        ? String(one.count)
+        : null,
+    one.lie || null,
+    one.notes || null,
+  ];
+  return parts.filter((part) => part !== null).join(", ");
 }

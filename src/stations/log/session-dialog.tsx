@@ -14,6 +14,7 @@ import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { momentEntry, numberEntry, textEntry } from "../../words/entry";
 import { dayAndTime, localMoment } from "../../words/river";
 import { EntryForm } from "../entry-form";
+import { SessionParts } from "./session-parts";
 
 const schema = z
   .object({
@@ -98,6 +99,7 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose:
           <FormField form={form} name="notes" label="Notes" maxLength={2000} className="sm:col-span-2" />
         </div>
       </EntryForm>
+      <SessionParts session={session} />
     </Dialog>
   );
 }

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useRouter, useSearchParams } from "next/navigation";
-import { spotSoFar, visitOf } from "../../core/book/spot-so-far";
+import { returnsOf, spotSoFar, visitOf } from "../../core/book/spot-so-far";
 import type { Stretch } from "../../core/book/bank-records";
 import { clockNow } from "../../state/clock";
 import { act } from "../../state/act";
@@ -125,6 +125,7 @@ export function Fishing({ bank, view, rigging }: { bank: Bank; view: ScenarioVie
         </Button>
       </div>
       <Last deeds={deeds} />
+      <Returns bank={bank} minute={view.river.minute} />
     </section>
   );
 }
@@ -234,6 +235,25 @@ function Standing({ bank, deeds, minute }: { bank: Bank; deeds: Deeds; minute: n
         Go on fishing
       </Button>
     </div>
+  );
+}
+
+/** Spots to come back to, and when. */
+function Returns({ bank, minute }: { bank: Bank; minute: number }) {
+  const returns = returnsOf(bank.observations, bank.stretches);
+  if (returns.length === 0) return null;
+  return (
+    <ul aria-label="To come back to" className="mb-2 text-center">
+      {returns.map((one) => {
+        const due = Date.parse(one.until!) <= minute;
+        return (
+          <li key={one.id} className={due ? "font-semibold" : "text-soft"}>
+            {one.lie}, {one.kind === "rest" ? "rested" : "fed"}:{" "}
+            {due ? "it can be fished again" : `back at ${clock(Date.parse(one.until!))}`}
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 

@@ -1,6 +1,8 @@
 "use client";
+import { useLiveQuery } from "dexie-react-hooks";
 import Link from "next/link";
 import { useState } from "react";
+import { isStale, rulesFor } from "../../core/book/rules-for";
 import type { Lie } from "../../core/fish/read";
 import type { Numbered } from "../../scenario/lie-identity";
 import { act, perform } from "../../state/act";
@@ -17,6 +19,7 @@ import { Select } from "../../widgets/select";
 import { setWords, wayName } from "../../words/cast";
 import { placeWords } from "../../words/place";
 import { showText } from "../../words/quantity";
+import { rulePartsWords } from "../../words/rules";
 import { count, inSentence } from "../../words/text";
 import { spotOf, tackleOf } from "./fished-by";
 
@@ -125,9 +128,35 @@ export function Starting({
           onChange={(event) => setOthers(event.target.value)}
         />
       </div>
+      <Reminders reach={reach.id} species={species} rods={Number(rods)} now={river.minute} />
       <Button tone="next" className="mt-4 min-h-16 w-full text-xl" onClick={start}>
         Start a session
       </Button>
+    </section>
+  );
+}
+
+/** The rules that are entered for this water, before a line is wet. */
+function Reminders({ reach, species, rods, now }: { reach: string; species: string; rods: number; now: number }) {
+  const system = useSettings((settings) => settings.system);
+  const own = useLiveQuery(
+    async () => rulesFor(await database().rules.toArray(), { reach, bank: "both", species }),
+    [reach, species],
+  );
+  if (!own || own.length === 0) return null;
+  const most = Math.min(...own.flatMap((one) => one.rods ?? []));
+  return (
+    <section aria-label="Local rules" className="mt-3 text-soft">
+      <p>
+        Your rules here: {own.flatMap((one) => rulePartsWords(one, system)).join("; ")}. The local authority’s own stand
+        above them.
+      </p>
+      {rods > most && (
+        <p className="font-semibold text-ink">▲ {count(most, "rod")} at most is entered for this water.</p>
+      )}
+      {own.some((one) => isStale(one, now)) && (
+        <p className="font-semibold text-ink">▲ Look them up again: they are old.</p>
+      )}
     </section>
   );
 }

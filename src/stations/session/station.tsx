@@ -47,22 +47,26 @@ export function SessionStation() {
 
 /** The session at the lie that its first rod fishes, or at the one that is chosen before it begins. */
 function AtSpot({ view, bank, here }: { view: ScenarioView; bank: Bank | null; here: boolean }) {
-  const { reading } = view;
-  const rod = bank?.open.find((one) => !one.fixed) ?? bank?.open[0] ?? bank?.stretches.at(-1);
-  const lies = here ? reading.value?.lies : undefined;
-  const [x, y] = [rod?.place?.x, rod?.place?.y];
-  const fished = bank ? (x !== undefined && lies ? lieAt(lies, { x, y: y! }) : undefined) : view.lie;
+  const lies = here ? view.reading.value?.lies : undefined;
+  const place = bank ? placeOf(bank) : undefined;
+  const fished = bank ? place && lies && lieAt(lies, place) : view.lie;
   const at = useMemo(() => ({ ...view, lie: fished }), [view, fished]);
   const rigging = useRigging(at, fished);
   // What takes the place of the casts is read from its top.
-  const stage = bank?.session.on ? "on" : bank?.session.paused?.why === "fish" ? "landed" : "casts";
+  const stage = stageOf(bank);
   useEffect(() => {
     if (stage !== "casts") scrollTo(0, 0);
   }, [stage]);
   if (!bank) return <Starting view={at} lie={fished} rigging={rigging} />;
-  const { session } = bank;
-  if (session.on) return <FishOn bank={bank} view={at} rigging={rigging} on={session.on} />;
-  if (session.paused?.why === "fish")
+  if (bank.session.on) return <FishOn bank={bank} view={at} rigging={rigging} on={bank.session.on} />;
+  if (stage === "landed")
     return <Landed bank={bank} view={at} side={standOf(rigging)?.whereabouts.bank?.side ?? "both"} />;
   return <Fishing bank={bank} view={at} rigging={rigging} />;
 }
+
+/** Where the rod in the hand fishes, or fished last. */
+const placeOf = ({ open, stretches }: Bank) =>
+  (open.find((one) => !one.fixed) ?? open[0] ?? stretches.at(-1))?.place ?? undefined;
+
+const stageOf = (bank: Bank | null): "on" | "landed" | "casts" =>
+  bank?.session.on ? "on" : bank?.session.paused?.why === "fish" ? "landed" : "casts";

@@ -1,0 +1,105 @@
+"use client";
+import { useLiveQuery } from "dexie-react-hooks";
+import type { Observation, Stretch } from "../../core/book/bank-records";
+import { hoursOf } from "../../core/book/effort";
+import type { Session } from "../../core/book/records";
+import { act, perform } from "../../state/act";
+import { clockNow } from "../../state/clock";
+import { useSettings } from "../../state/settings";
+import { removeObservation } from "../../store/bank";
+import { database } from "../../store/database";
+import { patchStretch } from "../../store/stretches";
+import { CommitField } from "../../widgets/commit-field";
+import { readWith } from "../../widgets/read-with";
+import { textEntry } from "../../words/entry";
+import { figureText, showText, type UnitSystem } from "../../words/quantity";
+import { clock } from "../../words/river";
+import { observationWords } from "../../words/session";
+import { count } from "../../words/text";
+
+/** What a session was made of: its stretches, each put right in its place, and what was noted. */
+export function SessionParts({ session }: { session: Session }) {
+  const system = useSettings((settings) => settings.system);
+  const parts = useLiveQuery(async () => {
+    const of = { session: session.id };
+    const [stretches, observations] = await Promise.all([
+      database().stretches.where(of).toArray(),
+      database().observations.where(of).toArray(),
+    ]);
+    return {
+      stretches: stretches.filter((one) => !one.deleted).sort(byStart),
+      observations: observations.filter((one) => !one.deleted).sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
+    };
+  }, [session.id]);
+  if (!parts || parts.stretches.length + parts.observations.length === 0) return null;
+  return (
+    <>
+      {parts.stretches.length > 0 && (
+        <section aria-label="Stretches" className="mt-5">
+          <h3 className="mb-1">Stretch by stretch</h3>
+          <ul className="grid gap-3">
+            {parts.stretches.map((one) => (
+              <Line key={one.id} stretch={one} system={system} />
+            ))}
+          </ul>
+        </section>
+      )}
+      {parts.observations.length > 0 && (
+        <section aria-label="Noted" className="mt-5">
+          <h3 className="mb-1">Noted</h3>
+          <ul className="divide-y divide-line">
+            {parts.observations.map((one) => (
+              <Note key={one.id} observation={one} />
+            ))}
+          </ul>
+        </section>
+      )}
+    </>
+  );
+}
+
+const byStart = (a: Stretch, b: Stretch): number => Date.parse(a.start) - Date.parse(b.start) || a.rod - b.rod;
+
+function Line({ stretch, system }: { stretch: Stretch; system: UnitSystem }) {
+  const casts = stretch.casts.reduce((sum, one) => sum + one.count, 0);
+  const keep = (field: "lie" | "lure") => (value: string) =>
+    act(() => perform(() => patchStretch(database(), stretch.id, { [field]: value }), "The stretch is put right."));
+  const read = readWith(textEntry(120));
+  return (
+    <li className="rounded-md border border-line p-3">
+      <p className="text-soft tabular-nums">
+        {[
+          `${clock(Date.parse(stretch.start))} to ${stretch.end ? clock(Date.parse(stretch.end)) : "now"}`,
+          `rod ${stretch.rod}${stretch.angler ? `, ${stretch.angler}` : ""}${stretch.fixed ? ", laid" : ""}`,
+          `${figureText(hoursOf(stretch, clockNow()), 1)} h`,
+          casts > 0 ? count(casts, "cast") : "",
+          stretch.river?.discharge == null ? "" : showText(stretch.river.discharge, "discharge", system),
+        ]
+          .filter(Boolean)
+          .join(" · ")}
+      </p>
+      <div className="mt-1 grid gap-2 sm:grid-cols-2">
+        <CommitField label="Where" maxLength={120} shown={stretch.lie} read={read} onKeep={keep("lie")} />
+        <CommitField label="Lure or bait" maxLength={120} shown={stretch.lure} read={read} onKeep={keep("lure")} />
+      </div>
+    </li>
+  );
+}
+
+const Note = ({ observation }: { observation: Observation }) => (
+  <li className="flex items-center gap-3">
+    <span className="flex-1">
+      {clock(Date.parse(observation.at))} {observationWords(observation)}
+    </span>
+    <button
+      type="button"
+      className="min-h-11 text-sm text-soft underline"
+      aria-label={`Remove the note of ${clock(Date.parse(observation.at))}`}
+      onClick={() =>
+        act(() => perform(() => removeObservation(database(), observation.id), "The note is out of the book."))
+      }
+    >
+      remove
+    </button>
+  </li>
+);
