@@ -3,7 +3,8 @@ import { createHash } from "node:crypto";
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { writeArchive } from "../src/core/formats/archive";
+import Papa from "papaparse";
+import { readArchive, writeArchive } from "../src/core/formats/archive";
 import { demoBook } from "../src/demo/book";
 import { DEMO_REACHES } from "../src/demo/river";
 import { gaugeCsv } from "../src/standins/gauge";
@@ -476,3 +477,27 @@ describe("under stress", () => {
       ).toBe("other-field");
   });
 });
+
+test("convert: an archive as its fish, its places and itself again; a gauge file as one that is read the same; the rest refused", async () => {
+  const digest = (bytes: Uint8Array) => Promise.resolve(createHash("sha256").update(bytes).digest("hex"));
+  const book = demoBook(now);
+  const archive = file("book.zip", await writeArchive(book, "2026-10-01T12:00:00Z", digest));
+  const whole = (...args: string[]) => execFileSync("node", [heron, "convert", ...args]);
+  const rows = Papa.parse(whole(archive, "--to", "csv").toString("utf8"), { header: true, skipEmptyLines: true });
+  expect(rows.data).toHaveLength(book.catches.length);
+  const places = JSON.parse(whole(archive, "--to", "geojson").toString("utf8")) as { features: unknown[] };
+  const reached = book.reaches.every(({ reach }) => reach.bearing !== undefined);
+  expect(places.features).toHaveLength(reached ? book.catches.filter(({ place }) => place).length : 0);
+  expect(whole(archive, "--to", "gpx").toString("utf8")).toContain("http://www.topografix.com/GPX/1/1");
+  const out = join(folder, "again.zip");
+  expect(run("convert", archive, "--to", "archive", "--out", out)).toMatchObject({ out });
+  expect((await readArchive(readFileSync(out), digest)).book).toEqual(book);
+
+  const gauge = file("g.csv", gaugeCsv(now - 20 * 86_400_000, now));
+  const again = file("h.csv", whole(gauge, "--to", "csv"));
+  const told = (path: string) => run("gauge", path, "--at", "2026-10-01T12:00:00Z").series;
+  expect(told(again)).toEqual(told(gauge));
+  expect(refuse("convert", gauge, "--to", "gpx")).toMatchObject({ code: "cannot-convert" });
+  expect(refuse("convert", archive, "--to", "pdf")).toMatchObject({ code: "bad-choice", path: "--to" });
+  expect(refuse("convert", archive)).toMatchObject({ code: "missing-option" });
+}, 60_000);

@@ -7,3 +7,8 @@ export interface Command {
   options: Options;
   run: (args: Arguments) => unknown;
 }
+
+/** A file as the answer of a command, instead of a JSON document. */
+export class WholeFile {
+  constructor(readonly content: string | Uint8Array) {}
+}

@@ -11,6 +11,7 @@ const COMMANDS: Record<string, () => Promise<Command>> = {
   sink: async () => (await import("./sink")).sink,
   fish: async () => (await import("./fish")).fish,
   rules: async () => (await import("./rules")).rules,
+  convert: async () => (await import("./convert")).convert,
   rates: async () => (await import("./rates")).rates,
   soundings: async () => (await import("./soundings")).soundings,
 };

@@ -51,7 +51,7 @@ pulsing) says why water has not settled in its time.
   },
 };
 
-function writeOut(path: string, text: string): void {
+export function writeOut(path: string, text: string | Uint8Array): void {
   try {
     writeFileSync(path, text);
   } catch (error) {

@@ -1,6 +1,7 @@
 import { type Fault, InputError } from "../src/core/quantity/fault";
 import { message } from "../src/core/quantity/message";
 import { tell } from "../src/words/messages";
+import { WholeFile } from "./command";
 import { commandNamed, NAMES } from "./commands";
 import { parseArguments } from "./arguments";
 
@@ -19,7 +20,7 @@ export async function main(args: readonly string[]): Promise<number> {
       return 0;
     }
     const result = await command.run(parseArguments(rest, command.options));
-    await write(`${JSON.stringify(result)}\n`);
+    await write(result instanceof WholeFile ? result.content : `${JSON.stringify(result)}\n`);
     return 0;
   } catch (error) {
     process.stderr.write(`${JSON.stringify({ error: written(faultFor(error)) })}\n`);
@@ -32,7 +33,8 @@ process.stdout.on("error", (error: NodeJS.ErrnoException) => {
   if (error.code !== "EPIPE") throw error;
 });
 
-const write = (text: string): Promise<void> => new Promise((done) => process.stdout.write(text, () => done()));
+const write = (text: string | Uint8Array): Promise<void> =>
+  new Promise((done) => process.stdout.write(text, () => done()));
 
 /** A fault as the contract has it: code, message, and where. */
 function written({ code, values, ...where }: Fault) {

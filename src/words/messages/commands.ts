@@ -33,6 +33,7 @@ export const COMMANDS: Words = {
   "worker-lost": () => "The part that works this out broke down. It is started anew: try again.",
   "not-a-picture": () => `This file is no picture that the browser can open.`,
   "picture-too-large": () => "This picture is too large to be kept.",
+  "cannot-convert": (p) => `A gauge file can become CSV, not ${String(p.to)}.`,
   "session-over": () => "This session has been ended meanwhile: nothing more is put into it.",
   "no-fish-on": () => "No fish is on any more.",
   "session-runs": () => "A session runs on another reach: end it first.",
