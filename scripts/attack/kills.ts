@@ -73,6 +73,8 @@ async function openBrowser(folder: string): Promise<{ context: BrowserContext; p
     executablePath: "/usr/bin/chromium",
     args: ["--no-sandbox", "--disable-gpu", "--no-first-run", "--disable-background-networking"],
   });
+  // What runs in the page is compiled with names kept by a helper that is not there.
+  await context.addInitScript("globalThis.__name ??= (made) => made;");
   const page = context.pages()[0] ?? (await context.newPage());
   page.setDefaultTimeout(PATIENCE);
   return { context, page };
