@@ -36,6 +36,12 @@ export default {
   maxWorkers: "100%",
   projects: [
     { ...common, displayName: "node", testEnvironment: "node", testMatch: ["**/*.test.ts"] },
-    { ...common, displayName: "screen", testEnvironment: "<rootDir>/jest.screen.mjs", testMatch: ["**/*.test.tsx"] },
+    {
+      ...common,
+      displayName: "screen",
+      testEnvironment: "<rootDir>/jest.screen.mjs",
+      setupFilesAfterEnv: ["<rootDir>/jest.patience.mjs"],
+      testMatch: ["**/*.test.tsx"],
+    },
   ],
 };

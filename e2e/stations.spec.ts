@@ -3,7 +3,7 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page, test } from "@playwright/test";
 import { chooseGauge, endSession, loadDemo, otherFlow, settled } from "./parts";
 
-const STATIONS = ["water", "reach", "rig", "log", "learn"] as const;
+const STATIONS = ["water", "reach", "rig", "session", "log", "learn"] as const;
 
 async function noFaults(page: Page, name: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();
@@ -66,7 +66,7 @@ test("the made-up river: labelled, looked at in both units and by keys, removed 
   await expect(strip).toContainText("m³/s");
   await page.keyboard.press("u");
   await expect(strip).toContainText("cfs");
-  await page.keyboard.press("5");
+  await page.keyboard.press("6");
   await expect(page.getByRole("heading", { level: 1, name: /Fish an hour/ })).toBeVisible();
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
