@@ -4,6 +4,7 @@ import { InputError } from "../core/quantity/fault";
 import { message } from "../core/quantity/message";
 import { tell, tellFault, WORDS } from "./messages";
 import "./rig";
+import "./session";
 
 const root = join(__dirname, "..", "..");
 const sources = ["src", "cli"].flatMap((folder) =>
