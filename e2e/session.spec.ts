@@ -6,6 +6,7 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
   page,
   context,
 }) => {
+  test.setTimeout(300_000);
   await page.setViewportSize({ width: 390, height: 844 });
   await loadDemo(page);
   await page.goto("/session");

@@ -99,6 +99,7 @@ test("an archive goes out and comes back in after everything was removed", async
 });
 
 test("every station stands up to axe at the desk, and fits a phone without sideways scrolling", async ({ page }) => {
+  test.setTimeout(300_000);
   await loadDemo(page);
   await page.goto("/reach");
   await settled(page);
