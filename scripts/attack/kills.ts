@@ -162,6 +162,7 @@ export async function kill(times: number, random: Random): Promise<Kills> {
         }
       }
       await dying;
+      process.stdout.write(`kill ${k + 1} of ${times}: ${sum.acknowledged} acknowledged so far\n`);
     }
     return sum;
   } finally {

@@ -6,7 +6,8 @@
 import { parseArgs } from "node:util";
 import { kill } from "./kills";
 import { randomOf } from "./mutate";
-import { PARTS, taken } from "./parts";
+import { taken } from "./part";
+import { PARTS } from "./parts";
 
 const { values } = parseArgs({
   options: {

@@ -62,10 +62,10 @@ export async function changedSince(time: number): Promise<number> {
   return count;
 }
 
-/** Own records that no saved file holds. */
-export function useUnsavedCount(): number | undefined {
+/** Own records that no saved file holds, while that is asked. */
+export function useUnsavedCount(asked: boolean): number | undefined {
   const savedAt = useSettings((settings) => settings.savedAt);
-  return useLiveQuery(() => changedSince(savedAt ?? 0), [savedAt]);
+  return useLiveQuery(() => (asked ? changedSince(savedAt ?? 0) : undefined), [asked, savedAt]);
 }
 
 /** A reminder comes after so many changes, or after so long with any, ms; once a day. Own choice. */

@@ -33,7 +33,10 @@ export function useServiceWorker(): void {
       watch(own.installing);
       own.addEventListener("updatefound", () => watch(own.installing));
       look();
-      timer = setInterval(() => void own.update().catch(() => undefined), LOOK);
+      // Without a network there is no newer one to hear of.
+      timer = setInterval(() => {
+        own.update().catch(() => undefined);
+      }, LOOK);
     };
     begin().catch(() => useOffline.setState({ refused: true }));
     return () => clearInterval(timer);

@@ -4,6 +4,7 @@ import { useEffect, useRef } from "react";
 import type { Observation, RuleRecord, Stretch } from "../core/book/bank-records";
 import type { Catch, Session } from "../core/book/records";
 import { database } from "../store/database";
+import { runningSession } from "../store/running";
 import { settleStretches } from "../store/stretches";
 import { act } from "./act";
 import { clockNow } from "./clock";
@@ -25,7 +26,7 @@ const alive = <T extends { deleted?: boolean }>(records: readonly T[]): T[] => r
 export function useBank(): Bank | null | undefined {
   return useLiveQuery(async (): Promise<Bank | null> => {
     const db = database();
-    const session = await db.sessions.filter((one) => one.end === null && !one.deleted).first();
+    const session = await runningSession(db);
     if (!session) return null;
     const of = { session: session.id };
     const stretches = alive(await db.stretches.where(of).toArray());

@@ -36,7 +36,7 @@ export function BookDialog({
   const { system, savedAt, set } = useSettings();
   const { theme, setTheme } = useTheme();
   const keeping = useKeeping(open);
-  const unsaved = useUnsavedCount();
+  const unsaved = useUnsavedCount(open);
   const { ready, refused } = useOffline();
   const holds = useBookHolds();
   const hasDemo = river.reaches.some((one) => one.demo) || river.stations.some((one) => one.demo);

@@ -127,6 +127,30 @@ test("a fish: on, landed with what its stretch knows, the clock standing meanwhi
   expect([await minutes(1), await minutes(2)]).toEqual([expect.closeTo(23, 6), expect.closeTo(30, 6)]);
 });
 
+test("a fish that takes while the clock stands: it has what was fished, and the rods go on as they were afterwards", async () => {
+  await startSession(one, reach, "brown-trout", T0, { spots: [{ ...spot(1, "jam"), lure: "Worm" }] });
+  const session = await running();
+  await pauseSession(one, session, "lunch", T0 + 10 * MINUTE);
+  await hookFish(one, session, 1, T0 + 20 * MINUTE);
+  const { fish } = await endFight(one, session, {}, T0 + 22 * MINUTE);
+  expect(await one.catches.get(fish)).toMatchObject({ lure: "Worm", lie: "jam" });
+  const undo = await goOn(one, session, T0 + 30 * MINUTE, { fish, kept: true });
+  expect((await openStretches(one, session.id)).map(({ lure }) => lure)).toEqual(["Worm"]);
+  expect((await one.catches.get(fish))!.kept).toBe(true);
+  await undo();
+  expect((await one.catches.get(fish))!.kept).toBeUndefined();
+  expect(await running()).toMatchObject({ paused: { why: "fish" } });
+  await goOn(one, session, T0 + 30 * MINUTE);
+  // Lost while it stood: it stands on.
+  await pauseSession(one, session, "camera", T0 + 40 * MINUTE);
+  await hookFish(one, session, 1, T0 + 41 * MINUTE);
+  await endFight(one, session, { lost: "broke" }, T0 + 42 * MINUTE);
+  expect(await running()).toMatchObject({ paused: { why: "camera" } });
+  expect(await openStretches(one, session.id)).toEqual([]);
+  await goOn(one, session, T0 + 50 * MINUTE);
+  expect(await openStretches(one, session.id)).toHaveLength(1);
+});
+
 test("a long stretch is cut where the river became another, each piece with its own; hours and fish add up", async () => {
   await startSession(one, reach, "brown-trout", T0, { spots: [spot(1, "jam")] });
   const session = await running();

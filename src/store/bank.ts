@@ -1,15 +1,13 @@
 import type { Observation, ObservationKind, Stretch } from "../core/book/bank-records";
-import type { LostCause, Session } from "../core/book/records";
+import type { Catch, LostCause, Session } from "../core/book/records";
 import { InputError } from "../core/quantity/fault";
 import { add, patch, setDeleted, together, type Undo } from "./change";
 import type { Database } from "./database";
-import { newId } from "./identity";
+import { iso, newId } from "./identity";
 import { type CatchDetails, newCatch } from "./sessions";
-import { closeStretch, cutFor, openStretch, openStretches, type Respot, respot } from "./stretches";
+import { closeStretch, type Cut, cutFor, openStretch, openStretches, type Respot, respot } from "./stretches";
 
 /** What happens on the bank, each in one transaction: a killed browser leaves all of it or nothing. */
-
-const iso = (time: number): string => new Date(time).toISOString();
 
 /** The session as it is now; one that has been ended elsewhere takes nothing more. */
 async function running(db: Database, id: string): Promise<Session> {
@@ -107,12 +105,18 @@ const closedAt = (db: Database, session: string, at: string): Promise<Stretch[]>
     .filter((one) => one.end !== null && Date.parse(one.end) === Date.parse(at) && !one.deleted)
     .toArray();
 
-/** The clock goes on: what it closed is fished again. */
-export async function goOn(db: Database, { id, reach }: Session, at: number): Promise<Undo> {
+/** The clock goes on: what it closed is fished again; the fish that it stood for is released, or kept. */
+export async function goOn(
+  db: Database,
+  { id, reach }: Session,
+  at: number,
+  landed?: { fish: string; kept: boolean },
+): Promise<Undo> {
   const cut = await cutFor(db, reach);
   return together(db, bankTables(db), async (keep) => {
     const { paused } = await running(db, id);
     if (!paused) return;
+    if (landed) keep(await patch<Catch>(db, db.catches, landed.fish, { kept: landed.kept }));
     for (const one of await closedAt(db, id, paused.at)) keep(await openStretch(db, id, one, at, cut));
     const noted = (await db.observations.where("session").equals(id).toArray()).find(
       (one) => one.kind === "pause" && !one.deleted && one.at === paused.at,
@@ -129,7 +133,9 @@ export async function hookFish(db: Database, { id, reach }: Session, rod: number
     const session = await running(db, id);
     if (session.on) return;
     const open = await openStretches(db, id);
-    const own = open.find((one) => one.rod === rod);
+    // Where the clock stood already, the fish took what was fished until then.
+    const stood = session.paused ? await closedAt(db, id, session.paused.at) : [];
+    const own = [...open, ...stood].find((one) => one.rod === rod);
     for (const one of open)
       if (one.rod === rod || (!one.fixed && one.angler === (own?.angler ?? "")))
         await closeStretch(db, one, at, cut, keep);
@@ -166,26 +172,22 @@ const castOf = ({ casts }: Stretch): { cast?: number } => {
  */
 export async function endFight(
   db: Database,
-  { id, reach }: Session,
+  { id, reach, species }: Session,
   outcome: { lost?: LostCause } & CatchDetails,
   at: number,
 ): Promise<{ fish: string; undo: Undo }> {
   const cut = await cutFor(db, reach);
-  const before = await db.sessions.get(id);
-  if (!before) throw new InputError("record-gone");
-  const fresh = await newCatch(db, before, {}, at);
+  const fresh = newCatch({ id, species }, {}, at, cut(at, at)[0]!.river);
   const undo = await together(db, bankTables(db), async (keep) => {
     const session = await running(db, id);
     const on = session.on;
     if (!on) throw new InputError("no-fish-on");
     const took = tookFrom(on.stretch ? await db.stretches.get(on.stretch) : undefined);
     keep(await add(db, db.catches, { ...fresh, ...took, ...outcome, rod: on.rod }));
-    if (outcome.lost === undefined)
-      keep(await patch<Session>(db, db.sessions, id, { on: undefined, paused: { at: on.at, why: "fish" } }));
-    else {
-      for (const one of await closedAt(db, id, on.at)) keep(await openStretch(db, id, one, at, cut));
-      keep(await patch<Session>(db, db.sessions, id, { on: undefined }));
-    }
+    // Where the clock stood already, what goes on afterwards is what was closed then.
+    const paused = { at: session.paused?.at ?? on.at, why: "fish" };
+    if (outcome.lost === undefined) keep(await patch<Session>(db, db.sessions, id, { on: undefined, paused }));
+    else await castAgain(db, session, at, cut, keep);
   });
   return { fish: fresh.id, undo };
 }
@@ -194,9 +196,19 @@ export async function endFight(
 export async function noFish(db: Database, { id, reach }: Session, at: number): Promise<Undo> {
   const cut = await cutFor(db, reach);
   return together(db, bankTables(db), async (keep) => {
-    const { on } = await running(db, id);
-    if (!on) return;
-    for (const one of await closedAt(db, id, on.at)) keep(await openStretch(db, id, one, at, cut));
-    keep(await patch<Session>(db, db.sessions, id, { on: undefined }));
+    const session = await running(db, id);
+    if (session.on) await castAgain(db, session, at, cut, keep);
   });
+}
+
+/** No fish is on any more: what it stopped is fished again. */
+async function castAgain(
+  db: Database,
+  { id, on }: Session,
+  at: number,
+  cut: Cut,
+  keep: (undo: Undo) => void,
+): Promise<void> {
+  for (const one of await closedAt(db, id, on!.at)) keep(await openStretch(db, id, one, at, cut));
+  keep(await patch<Session>(db, db.sessions, id, { on: undefined }));
 }

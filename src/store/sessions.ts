@@ -1,13 +1,14 @@
-import type { Catch, Session } from "../core/book/records";
+import type { Catch, RiverState, Session } from "../core/book/records";
 import type { CatchDraft } from "../core/formats/catches-csv";
+import { DAY } from "../core/gauge/series";
 import { InputError } from "../core/quantity/fault";
 import { add, patch, setDeleted, together, type Undo } from "./change";
 import type { Database } from "./database";
-import { newId } from "./identity";
+import { iso, newId } from "./identity";
 import { stateFor } from "./river";
+import { runningSession } from "./running";
 import { closeStretch, cutFor, fitStretches, openStretch, openStretches, type Spot } from "./stretches";
 
-const iso = (time: number): string => new Date(time).toISOString();
 const stamp = (): string => iso(Date.now());
 
 /** Who fishes along, and what each rod begins with. */
@@ -29,6 +30,7 @@ export async function startSession(
   now: number,
   { partners, spots }: Beginning = { spots: [] },
 ): Promise<Undo> {
+  const cut = await cutFor(db, reach);
   const session: Session = {
     schema: "low-heron/session@1",
     id: newId(now),
@@ -39,12 +41,11 @@ export async function startSession(
     rods: Math.max(1, spots.length),
     species,
     notes: "",
-    river: await stateFor(db, reach, now),
+    river: cut(now, now)[0]!.river,
     ...(partners?.length && { partners }),
   };
-  const cut = await cutFor(db, reach);
   return together(db, [db.sessions, db.stretches], async (keep) => {
-    const running = await db.sessions.filter((one) => one.end === null && !one.deleted).first();
+    const running = await runningSession(db);
     if (running && running.reach !== reach) throw new InputError("session-runs");
     if (running) return;
     keep(await add(db, db.sessions, session));
@@ -121,23 +122,26 @@ export type CatchDetails = Partial<
   Omit<Catch, "schema" | "id" | "updatedAt" | "deleted" | "demo" | "session" | "at" | "river">
 >;
 
-/** A fish of a session at an instant, ms, with the river of that instant. */
-export async function newCatch(db: Database, session: Session, fish: CatchDetails, at: number): Promise<Catch> {
-  return {
-    schema: "low-heron/catch@1",
-    id: newId(at),
-    updatedAt: stamp(),
-    session: session.id,
-    at: iso(at),
-    species: session.species,
-    length: null,
-    lie: "",
-    lure: "",
-    notes: "",
-    ...fish,
-    river: await stateFor(db, session.reach, at),
-  };
-}
+/** A fish of a session at an instant, ms, and the river of that instant. */
+export const newCatch = (
+  session: Pick<Session, "id" | "species">,
+  fish: CatchDetails,
+  at: number,
+  river: RiverState | null,
+): Catch => ({
+  schema: "low-heron/catch@1",
+  id: newId(at),
+  updatedAt: stamp(),
+  session: session.id,
+  at: iso(at),
+  species: session.species,
+  length: null,
+  lie: "",
+  lure: "",
+  notes: "",
+  ...fish,
+  river,
+});
 
 /** Logs a fish at `at`, ms. Resolves only when it is on the disk. */
 export async function logCatch(
@@ -146,7 +150,7 @@ export async function logCatch(
   fish: CatchDetails,
   at: number,
 ): Promise<{ fish: Catch; undo: Undo }> {
-  const one = await newCatch(db, session, fish, at);
+  const one = newCatch(session, fish, at, await stateFor(db, session.reach, at));
   return { fish: one, undo: await add(db, db.catches, one) };
 }
 
@@ -191,7 +195,14 @@ export async function addCatches(
   dayOf: (at: number) => string,
 ): Promise<Undo> {
   const days = new Map<string, CatchDraft[]>();
-  for (const draft of drafts) days.set(dayOf(draft.at), [...(days.get(dayOf(draft.at)) ?? []), draft]);
+  for (const draft of drafts) {
+    const day = days.get(dayOf(draft.at));
+    if (day) day.push(draft);
+    else days.set(dayOf(draft.at), [draft]);
+  }
+  // One look at the gauge for all of them.
+  const cut = await cutFor(db, reach);
+  const riverAt = (at: number) => cut(at, at)[0]!.river;
   const sessions: Session[] = [];
   const catches: Catch[] = [];
   for (const own of days.values()) {
@@ -207,14 +218,21 @@ export async function addCatches(
       rods: 1,
       species: own[0]!.species,
       notes: "",
-      river: await stateFor(db, reach, start),
+      river: riverAt(start),
       hoursKnown: false,
     };
     sessions.push(session);
-    for (const { at, ...rest } of own) catches.push(await newCatch(db, session, rest, at));
+    for (const { at, ...rest } of own) catches.push(newCatch(session, rest, at, riverAt(at)));
   }
   return together(db, [db.sessions, db.catches], async (keep) => {
     for (const one of sessions) keep(await add(db, db.sessions, one));
     for (const one of catches) keep(await add(db, db.catches, one));
   });
 }
+
+/** Fish caught within two days of a time, ms: all of its own day, wherever that begins. */
+export const catchesAbout = (db: Database, time: number): Promise<Catch[]> =>
+  db.catches
+    .where("at")
+    .between(iso(time - 2 * DAY), iso(time + 2 * DAY))
+    .toArray();

@@ -4,7 +4,7 @@ import { type RiverRun, riverRuns } from "../core/book/river-runs";
 import { riverState } from "../core/book/river-state";
 import { add, change, patch, setDeleted, together, type Undo } from "./change";
 import type { Database } from "./database";
-import { newId } from "./identity";
+import { iso, newId } from "./identity";
 import { gaugeAtReach } from "./river";
 
 /** Effort as it is fished: stretches opened, closed, and cut where the river became another. */
@@ -22,8 +22,6 @@ export const NO_SPOT: Fished = {
   depth: null,
   fixed: false,
 };
-
-const iso = (time: number): string => new Date(time).toISOString();
 
 /** Cuts a span of time by the river of a reach. The gauge is read before a transaction, whose tables it would widen. */
 export type Cut = (start: number, end: number) => RiverRun[];

@@ -109,10 +109,26 @@ describe("local rules of a water", () => {
     const ids = (bank: "both" | "left" | "right") =>
       rulesFor(rules, { reach: "r", bank, species: "brown-trout" }).map(({ id }) => id);
     expect([ids("right"), ids("left"), ids("both")]).toEqual([["a"], ["a", "b"], ["a", "b"]]);
-    expect(judgeFish(rules, fish, { reach: "r", bank: "right" }, 0)).toMatchObject({ answer: "keep", by: undefined });
-    expect(judgeFish(rules, fish, { reach: "r", bank: "left" }, 0)).toMatchObject({ answer: "release", by: rules[1] });
-    expect(judgeFish(rules, fish, { reach: "r", bank: "right" }, 1)).toMatchObject({ rule: "bag", by: rules[0] });
-    expect(judgeFish([], fish, { reach: "r", bank: "both" }, 0)).toMatchObject({ answer: "no-rule", stale: false });
+    expect(judgeFish(rules, fish, { reach: "r", bank: "right" }, 0, "2026-05-01")).toMatchObject({
+      answer: "keep",
+      by: undefined,
+    });
+    expect(judgeFish(rules, fish, { reach: "r", bank: "left" }, 0, "2026-05-01")).toMatchObject({
+      answer: "release",
+      by: rules[1],
+    });
+    expect(judgeFish(rules, fish, { reach: "r", bank: "right" }, 1, "2026-05-01")).toMatchObject({
+      rule: "bag",
+      by: rules[0],
+    });
+    // The season is held against the angler's own day, whatever the instant says in other zones.
+    const spring = [sampleRule("o", { open: { from: "05-02", to: "09-30" } })];
+    const open = (day: string) => judgeFish(spring, fish, { reach: "r", bank: "both" }, 0, day).answer;
+    expect([open("2026-05-01"), open("2026-05-02")]).toEqual(["release", "keep"]);
+    expect(judgeFish([], fish, { reach: "r", bank: "both" }, 0, "2026-05-01")).toMatchObject({
+      answer: "no-rule",
+      stale: false,
+    });
   });
 
   test("are old after a year, and from the day after they have run out", () => {

@@ -38,15 +38,15 @@ export function effortOf(
   species?: string,
   stretches: readonly Stretch[] = [],
 ): Effort[] {
-  const bySession = grouped(
+  const fishOf = bySession(
     catches.filter((one) => !one.deleted && one.lost === undefined && (!species || one.species === species)),
   );
-  const kept = grouped(stretches.filter((one) => !one.deleted));
+  const kept = bySession(stretches.filter((one) => !one.deleted));
   return sessions
     .filter((session) => session.hoursKnown !== false)
-    .filter((session) => !session.deleted && (!species || session.species === species || bySession.has(session.id)))
+    .filter((session) => !session.deleted && (!species || session.species === species || fishOf.has(session.id)))
     .flatMap((session): Effort[] => {
-      const fish = bySession.get(session.id) ?? [];
+      const fish = fishOf.get(session.id) ?? [];
       const own = kept.get(session.id);
       return own
         ? effortOfStretches(own, fish, now)
@@ -55,7 +55,8 @@ export function effortOf(
     .filter((effort) => effort.hours > 0 || effort.catches.length > 0);
 }
 
-function grouped<T extends { session: string }>(records: readonly T[]): Map<string, T[]> {
+/** Records by their session, in their order. */
+export function bySession<T extends { session: string }>(records: readonly T[]): Map<string, T[]> {
   const groups = new Map<string, T[]>();
   for (const one of records) {
     const group = groups.get(one.session);

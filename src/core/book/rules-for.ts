@@ -36,13 +36,14 @@ export function judgeFish(
   fish: Pick<Catch, "species" | "length" | "fin" | "at">,
   where: { reach: string; bank: Bank },
   kept: number,
+  day: string,
 ): Judged {
   const own = rulesFor(rules, { ...where, species: fish.species });
   const answer = answerByRules({
     rules: own.map((one): LocalRule => ({ ...asRule(one), species: fish.species })),
     fish: { species: fish.species, length: fish.length, fin: fish.fin ?? "whole" },
     kept,
-    at: fish.at,
+    at: `${day}T12:00:00Z`,
   });
   return {
     ...answer,

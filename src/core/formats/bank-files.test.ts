@@ -8,6 +8,7 @@ import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretc
 import { readArchive, writeArchive } from "./archive";
 import { fromBase64, toBase64 } from "./base64";
 import { catchColumns, type CatchReading, readCatches, writeCatches, writeEffort } from "./catches-csv";
+import { UTC } from "./instant";
 import { nmeaSum } from "./nmea";
 import { heard, NOTHING } from "./nmea-live";
 import { onEarth, spotsOf, writeGeoJson, writeGpx } from "./spots-out";
@@ -91,7 +92,8 @@ describe("fish as CSV", () => {
     sampleCatch("2", "s", { lost: "broke", notes: "two\nlines", river: null }),
   ];
   const reading: Omit<CatchReading, "match"> = {
-    instant: Date.parse,
+    zone: UTC,
+    dates: undefined,
     species: (text) => (/trout/i.test(text) ? "brown-trout" : undefined),
     usual: "brown-trout",
     units: { length: "cm", weight: "kg" },
@@ -139,13 +141,29 @@ describe("fish as CSV", () => {
       { lie: "tail", species: "brown-trout", length: 0.3 },
     ]);
     expect(rejected.map(({ line, reason }) => `${line} ${reason.code}`)).toEqual([
-      "3 catch-no-time",
+      "3 not-iso",
       "4 catch-no-species",
       "5 cell-measure",
       "6 catch-in-future",
       "7 cell-measure",
     ]);
     expect(lines.read + lines.gaps + lines.rejected).toBe(7);
+  });
+
+  test("dates of either order are not guessed: told by line until it is said which, or where the file tells it", () => {
+    const { match } = catchColumns("when,size\n3/4/2026,30");
+    const read = (text: string, dates?: "dmy" | "mdy") => readCatches(text, { ...reading, match, dates });
+    const either = "when,size\n3/4/2026 10:00,30\n\n5/4/2026 3:30 pm,31\n";
+    expect(read(either).rejected.map(({ line, reason }) => `${line} ${reason.code}`)).toEqual([
+      "2 catch-either-date",
+      "4 catch-either-date",
+    ]);
+    const times = (text: string, dates?: "dmy" | "mdy") =>
+      read(text, dates).drafts.map(({ at }) => new Date(at).toISOString().slice(0, 16));
+    expect(times(either, "dmy")).toEqual(["2026-04-03T10:00", "2026-04-05T15:30"]);
+    expect(times(either, "mdy")).toEqual(["2026-03-04T10:00", "2026-05-04T15:30"]);
+    // The thirteenth tells.
+    expect(times("when,size\n3/4/2026,30\n13/4/2026,31\n")).toEqual(["2026-04-03T00:00", "2026-04-13T00:00"]);
   });
 
   test("hours go out by stretch, with all of a session where it has none", () => {

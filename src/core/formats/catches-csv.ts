@@ -5,7 +5,9 @@ import { hoursOf, rodHours } from "../book/effort";
 import { type Catch, FINS, LOST_CAUSES, type Session } from "../book/records";
 import { csvTable, eachRow } from "./csv";
 import { unguarded, writeCsv } from "./csv-write";
+import { type DateOrder, type DatesSeen, datesIn, isOtherDate, isoDate } from "./date-order";
 import { demandText } from "./gauge-text";
+import { readInstant, type Zone } from "./instant";
 import { type LineCounts, type Rejection, Tally } from "./tally";
 
 /** Fish and sessions as CSV, SI and ISO 8601; fish back in, their columns matched by name or by hand. */
@@ -204,10 +206,19 @@ export function catchColumns(text: string, file?: string): { header: string[]; m
   return { header, match };
 }
 
+/** What the dates of a file tell of their order; `sample` where it must be asked for. */
+export function datesOf(text: string, { at }: CatchMatch, file?: string): DatesSeen {
+  function* texts(): Generator<string> {
+    for (const row of csvTable(text, file).rows()) if ("cells" in row) yield cellAt(row.cells, at);
+  }
+  return datesIn(texts());
+}
+
 export interface CatchReading {
   match: CatchMatch;
-  /** From a clock reading without an offset to an instant, ms; NaN where it is none. */
-  instant: (text: string) => number;
+  /** Zone of clock readings without an offset, and which comes first in dates that are not of ISO 8601. */
+  zone: Zone;
+  dates: DateOrder | undefined;
   /** Id of a species from what a cell says; undefined where there is none of that name. */
   species: (text: string) => string | undefined;
   /** What a fish is where no column says. */
@@ -227,8 +238,9 @@ export function readCatches(text: string, reading: CatchReading, file?: string):
   const table = csvTable(text, file);
   const tally = new Tally();
   const drafts: CatchDraft[] = [];
+  const order = reading.dates ?? datesOf(text, reading.match, file).order;
   eachRow(table.rows(), tally, (line, cells) => {
-    const made = draftOf((name) => cellAt(cells, reading.match[name]), reading);
+    const made = draftOf((name) => cellAt(cells, reading.match[name]), { ...reading, dates: order });
     if ("code" in made) tally.reject(line, made);
     else {
       drafts.push(made);
@@ -242,8 +254,8 @@ const cellAt = (cells: readonly string[], index: number | null): string =>
   index === null ? "" : unguarded((cells[index] ?? "").trim());
 
 function draftOf(cell: (name: CatchColumn) => string, reading: CatchReading): CatchDraft | Message {
-  const at = reading.instant(cell("at"));
-  if (!Number.isFinite(at)) return message("catch-no-time", { text: cell("at").slice(0, 40) });
+  const at = timeOf(cell("at"), reading);
+  if (typeof at === "object") return at;
   if (at > reading.now) return message("catch-in-future");
   const named = cell("species");
   const species = named ? reading.species(named) : reading.usual;
@@ -276,6 +288,15 @@ function draftOf(cell: (name: CatchColumn) => string, reading: CatchReading): Ca
     ...(lost && !NO.has(lost) && { lost: LOST_CAUSES.find((one) => one === lost) ?? ("unknown" as const) }),
     ...((YES.has(kept) || NO.has(kept)) && { kept: YES.has(kept) }),
   };
+}
+
+/** The instant of a cell, ms, or why there is none: a date of either order is not guessed. */
+function timeOf(text: string, { zone, dates }: CatchReading): number | Message {
+  if (text === "") return message("catch-no-time");
+  if (!dates && isOtherDate(text) && datesIn([text]).sample !== undefined)
+    return message("catch-either-date", { text: text.slice(0, 40) });
+  const instant = readInstant(isoDate(text, dates ?? "dmy"), zone);
+  return instant.ok ? instant.time : instant.reason;
 }
 
 const YES = new Set(["yes", "y", "true", "1", "kept"]);

@@ -2,7 +2,7 @@
 import { addDays, addMonths, format, isSameMonth, startOfMonth, startOfWeek } from "date-fns";
 import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useMemo, useState } from "react";
-import { rodHours } from "../../core/book/effort";
+import { bySession, rodHours } from "../../core/book/effort";
 import type { BookView } from "../../state/use-book";
 import { figureText } from "../../words/quantity";
 import { dayKey } from "../../words/river";
@@ -90,13 +90,12 @@ export function Calendar({ book, now, onDay }: { book: BookView; now: number; on
 function daysOf({ sessions, stretches, catches }: BookView, now: number): Map<string, { hours: number; fish: number }> {
   const days = new Map<string, { hours: number; fish: number }>();
   const dayOfSession = new Map<string, string>();
-  const bySession = new Map<string, typeof stretches>();
-  for (const one of stretches) bySession.set(one.session, [...(bySession.get(one.session) ?? []), one]);
+  const stretchesOf = bySession(stretches);
   for (const session of sessions) {
     const day = dayKey(session.start);
     dayOfSession.set(session.id, day);
     const had = days.get(day) ?? { hours: 0, fish: 0 };
-    days.set(day, { ...had, hours: had.hours + rodHours(session, now, bySession.get(session.id) ?? []) });
+    days.set(day, { ...had, hours: had.hours + rodHours(session, now, stretchesOf.get(session.id)) });
   }
   for (const fish of catches) {
     const day = dayOfSession.get(fish.session);

@@ -51,41 +51,43 @@ export const OUTCOMES = [
 const said = <T extends string>(known: readonly T[]) =>
   z.string().transform((text): T | undefined => known.find((one) => one === text));
 
+/** A size above nought that may stay unsaid. */
+export const sizeEntry = (
+  kind: "fishLength" | "fishMass" | "depth",
+  dimension: "length" | "mass",
+  high: number,
+  system: UnitSystem,
+) =>
+  optional(
+    quantityEntry(dimension, entryUnit(kind, system), {
+      low: 0,
+      open: true,
+      high,
+      beyond: rangeText(0, high, kind, system),
+    }),
+  );
+
 /** From the fields of a fish to what is kept of it. */
 export const catchSchemaFor = (system: UnitSystem) => {
-  const size = (kind: "fishLength" | "fishMass", dimension: "length" | "mass", high: number) =>
-    optional(
-      quantityEntry(dimension, entryUnit(kind, system), {
-        low: 0,
-        open: true,
-        high,
-        beyond: rangeText(0, high, kind, system),
-      }),
-    );
+  const length = sizeEntry("fishLength", "length", 3.99, system);
+  const mass = sizeEntry("fishMass", "mass", 499, system);
   return z
     .object({
       species: z.string(),
       at: momentEntry,
       outcome: z.string(),
-      length: size("fishLength", "length", 3.99),
+      length,
       lengthKind: said(LENGTH_KINDS),
-      weight: size("fishMass", "mass", 499),
+      weight: mass,
       weighed: z.string(),
-      girth: size("fishLength", "length", 3.99),
+      girth: length,
       fin: said(FINS),
       condition: said(CONDITIONS),
       hooked: said(HOOKED),
       phase: said(TAKE_PHASES),
       side: said(SEAM_SIDES),
-      guess: size("fishMass", "mass", 499),
-      depth: optional(
-        quantityEntry("length", entryUnit("depth", system), {
-          low: 0,
-          open: true,
-          high: 59,
-          beyond: rangeText(0, 59, "depth", system),
-        }),
-      ),
+      guess: mass,
+      depth: sizeEntry("depth", "length", 59, system),
       cast: optional(numberEntry({ low: 1, high: 99_999, beyond: "From 1 to 99 999." })),
       angle: optional(numberEntry({ low: 0, high: 180, beyond: "From 0° straight up to 180° straight down." })),
       colour: textEntry(40),

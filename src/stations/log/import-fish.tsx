@@ -5,8 +5,11 @@ import {
   type CatchColumn,
   catchColumns,
   type CatchMatch,
+  datesOf,
   readCatches,
 } from "../../core/formats/catches-csv";
+import { DATE_ORDERS, type DateOrder } from "../../core/formats/date-order";
+import { ianaZone, UTC } from "../../core/formats/instant";
 import { asFault } from "../../core/quantity/answer";
 import { act, perform } from "../../state/act";
 import { clockNow } from "../../state/clock";
@@ -65,6 +68,7 @@ export function ImportFish({
       return { fault: tellFault(asFault(error), system) };
     }
   }, [text, name, system]);
+  const [order, setOrder] = useState<DateOrder | undefined>();
   const [match, setMatch] = useState<CatchMatch | undefined>("match" in start ? start.match : undefined);
   const found = useMemo(() => {
     if (!match) return undefined;
@@ -81,7 +85,8 @@ export function ImportFish({
       text,
       {
         match,
-        instant: (cell) => Date.parse(cell),
+        zone: ianaZone(Intl.DateTimeFormat().resolvedOptions().timeZone) ?? UTC,
+        dates: order,
         species: (cell) => ids.get(cell.toLowerCase()),
         usual: species,
         units: { length: entryUnit("fishLength", system), weight: entryUnit("fishMass", system) },
@@ -89,7 +94,8 @@ export function ImportFish({
       },
       name,
     );
-  }, [text, name, match, list, species, system]);
+  }, [text, name, match, order, list, species, system]);
+  const dates = useMemo(() => match && datesOf(text, match, name), [text, name, match]);
   if ("fault" in start) return <FaultNote message={start.fault} todo="Nothing was changed." />;
   return (
     <Dialog
@@ -122,6 +128,19 @@ export function ImportFish({
           />
         ))}
       </div>
+      {dates?.sample !== undefined && dates.order === undefined && (
+        <Select
+          label={`Its dates, such as ${dates.sample}, have`}
+          className="mt-3"
+          placeholder="say which comes first"
+          value={order ?? ""}
+          onChange={(value) => setOrder(DATE_ORDERS.find((one) => one === value))}
+          choices={[
+            { value: "dmy", label: "the day first" },
+            { value: "mdy", label: "the month first" },
+          ]}
+        />
+      )}
       {found && (
         <>
           <p role="status" className="mt-3">

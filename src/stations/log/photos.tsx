@@ -62,7 +62,6 @@ export function Photos({ fish }: { fish: string }) {
             id={input}
             type="file"
             accept="image/*"
-            capture="environment"
             className="sr-only"
             onChange={(event) => {
               take(event.target.files);

@@ -12,9 +12,10 @@ import { addRule, changeRule, removeRule, type RuleDraft } from "../../store/rul
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { FormArea, FormField, FormSelect, useEntryForm } from "../../widgets/form";
-import { numberEntry, optional, quantityEntry, textEntry } from "../../words/entry";
-import { entryText, entryUnit, rangeText, type UnitSystem } from "../../words/quantity";
+import { numberEntry, optional, textEntry } from "../../words/entry";
+import { entryText, type UnitSystem } from "../../words/quantity";
 import { choicesOf } from "../../words/text";
+import { sizeEntry } from "./catch-entries";
 import { EntryForm } from "../entry-form";
 
 const EVERY_WATER = "every";
@@ -29,14 +30,7 @@ const dayEntry = z
   .refine((text) => text === "" || DAY.test(text), "A day such as 04-15, or 2026-04-15.");
 
 const schemaFor = (system: UnitSystem) => {
-  const length = optional(
-    quantityEntry("length", entryUnit("fishLength", system), {
-      low: 0,
-      open: true,
-      high: 4,
-      beyond: rangeText(0, 4, "fishLength", system),
-    }),
-  );
+  const length = sizeEntry("fishLength", "length", 3.99, system);
   const whole = (high: number) => optional(numberEntry({ low: 0, high, beyond: `From 0 to ${high}.` }));
   return z
     .object({

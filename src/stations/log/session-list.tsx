@@ -1,6 +1,7 @@
 "use client";
 import { useMemo, useState } from "react";
 import { EVERYTHING, type Found, type Sieve } from "../../core/book/find";
+import { bySession } from "../../core/book/effort";
 import type { Catch, Session } from "../../core/book/records";
 import { useSettings } from "../../state/settings";
 import type { BookView } from "../../state/use-book";
@@ -30,15 +31,8 @@ export function SessionList({
 }) {
   const system = useSettings((settings) => settings.system);
   const [all, setAll] = useState(false);
-  const fishOf = useMemo(() => {
-    const groups = new Map<string, Catch[]>();
-    for (const { fish } of found) {
-      const group = groups.get(fish.session);
-      if (group) group.push(fish);
-      else groups.set(fish.session, [fish]);
-    }
-    return groups;
-  }, [found]);
+  const fishOf = useMemo(() => bySession(found.map(({ fish }) => fish)), [found]);
+  const stretchesOf = useMemo(() => bySession(book.stretches), [book.stretches]);
   const past = useMemo(
     () => book.sessions.filter((session) => session.end !== null && passes(session, sieve, fishOf)),
     [book.sessions, sieve, fishOf],
@@ -59,7 +53,7 @@ export function SessionList({
             key={session.id}
             session={session}
             catches={fishOf.get(session.id) ?? []}
-            stretches={book.stretches}
+            stretches={stretchesOf.get(session.id)}
             river={river}
             system={system}
             onOpen={onOpen}

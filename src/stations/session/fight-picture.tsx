@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import type { LandingPlace } from "../../core/approach/fish-on";
 import type { Field } from "../../core/flow/grid";
 import type { Feature } from "../../core/flow/reach-schema";
-import { frontOf, OnWater, type Point, WaterFront } from "./water-front";
+import { frontOf, OnWater, type Point, WaterFront, You } from "./water-front";
 
 /** Where you stand, where the fish is, and the way that it is led. */
 export function FightPicture({
@@ -23,7 +23,6 @@ export function FightPicture({
     () => frontOf(stand, fish, landing ? [[landing.x, landing.y]] : [], 150),
     [stand, fish, landing],
   );
-  const [sx, sy] = front.at(stand);
   const [fx, fy] = front.at(fish);
   // Where one stands is no other place.
   const to = landing && landing.walk >= 1.5 && front.at([landing.x, landing.y]);
@@ -66,16 +65,7 @@ export function FightPicture({
           strokeWidth={2}
           paintOrder="stroke"
         />
-        <path
-          d={`M${sx - 7} ${sy + 9}q7 -18 14 0z`}
-          fill="var(--ink)"
-          stroke="var(--paper)"
-          strokeWidth={2}
-          paintOrder="stroke"
-        />
-        <OnWater x={sx + (sx > 300 ? -14 : 14)} y={sy + 8} anchor={sx > 300 ? "end" : "start"}>
-          you
-        </OnWater>
+        <You at={front.at(stand)} />
       </WaterFront>
     </div>
   );

@@ -204,7 +204,8 @@ const RISEN = 1.05;
 
 /** What the river has done since you came. */
 function Rise({ bank, view }: { bank: Bank; view: ScenarioView }) {
-  const [before, now] = [bank.session.river?.discharge, view.river.stale ? null : view.river.now?.discharge];
+  const here = view.river.reach?.id === bank.session.reach && !view.river.stale;
+  const [before, now] = [bank.session.river?.discharge, here ? view.river.now?.discharge : null];
   if (!before || !now) return null;
   const ratio = now / before;
   if (ratio < RISEN && ratio > 1 / RISEN) return null;

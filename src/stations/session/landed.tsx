@@ -1,4 +1,5 @@
 "use client";
+import { useLiveQuery } from "dexie-react-hooks";
 import { useState } from "react";
 import type { Bank as BankSide } from "../../core/book/bank-records";
 import { judgeFish, keptToday } from "../../core/book/rules-for";
@@ -12,16 +13,16 @@ import { useFishes } from "../../state/use-fishes";
 import type { ScenarioView } from "../../state/scenario/use-scenario";
 import { goOn, observe } from "../../store/bank";
 import { database } from "../../store/database";
-import { type CatchDetails, patchCatch } from "../../store/sessions";
+import { type CatchDetails, catchesAbout, patchCatch } from "../../store/sessions";
 import { Button } from "../../widgets/button";
 import { CommitField } from "../../widgets/commit-field";
 import { later } from "../../widgets/later";
 import { readWith } from "../../widgets/read-with";
-import { optional, quantityEntry } from "../../words/entry";
 import { FIN_WORDS, PHASE_WORDS, SIDE_WORDS } from "../../words/fish";
-import { entryText, entryUnit, rangeText, showText } from "../../words/quantity";
+import { entryText, entryUnit, showText } from "../../words/quantity";
 import { clock, dayKey, stateWords } from "../../words/river";
 import { judgedWords } from "../../words/rules";
+import { sizeEntry } from "../log/catch-entries";
 import { Photos } from "../log/photos";
 import { FishSketch } from "./fish-sketch";
 
@@ -52,11 +53,7 @@ export function Landed({
       </Button>
     );
   const say = (details: CatchDetails) => act(() => patchCatch(database(), fish, details));
-  const on = (kept: boolean) =>
-    act(async () => {
-      await patchCatch(database(), fish, { kept });
-      await goOn(database(), session, clockNow());
-    });
+  const on = (kept: boolean) => act(() => goOn(database(), session, clockNow(), { fish: fish.id, kept }));
   return (
     <section aria-label="The fish" className="mx-auto max-w-xl pb-4">
       <Title fish={fish} bank={bank} />
@@ -107,17 +104,19 @@ function Title({ fish, bank }: { fish: Catch; bank: Bank }) {
 /** Keep or release, with the rule that decides. */
 function Judgement({ fish, bank, view, side }: { fish: Catch; bank: Bank; view: ScenarioView; side: BankSide }) {
   const { system } = useSettings();
-  const judged = judgeFish(
-    bank.rules,
-    fish,
-    { reach: bank.session.reach, bank: side },
-    keptToday(bank.catches, fish, dayKey),
+  // A bag is of a day, whatever the session.
+  const kept = useLiveQuery(
+    async () => keptToday(await catchesAbout(database(), Date.parse(fish.at)), fish, dayKey),
+    [fish],
   );
+  if (kept === undefined) return null;
+  const where = { reach: bank.session.reach, bank: side };
+  const words = judgedWords(judgeFish(bank.rules, fish, where, kept, dayKey(fish.at)), fish.length !== null, system);
   const warm = view.safety.cautions.some(({ kind }) => kind === "heat");
   return (
     <div role="status" className="my-2 border-l-4 border-double border-clay pl-3">
-      <p className="text-lg font-semibold">{judgedWords(judged, fish.length !== null, system).decision}</p>
-      <p className="text-soft">{judgedWords(judged, fish.length !== null, system).standing}</p>
+      <p className="text-lg font-semibold">{words.decision}</p>
+      <p className="text-soft">{words.standing}</p>
       {warm && <p className="font-semibold">▲ The water is too warm to fish for it: let it go at once, and stop.</p>}
     </div>
   );
@@ -127,15 +126,6 @@ function Judgement({ fish, bank, view, side }: { fish: Catch; bank: Bank; view: 
 function Size({ fish, onSay }: { fish: Catch; onSay: (details: CatchDetails) => void }) {
   const { system } = useSettings();
   const { of } = useFishes();
-  const entry = (kind: "fishLength" | "fishMass", dimension: "length" | "mass", high: number) =>
-    optional(
-      quantityEntry(dimension, entryUnit(kind, system), {
-        low: 0,
-        open: true,
-        high,
-        beyond: rangeText(0, high, kind, system),
-      }),
-    );
   const weights =
     fish.length === null
       ? undefined
@@ -146,7 +136,7 @@ function Size({ fish, onSay }: { fish: Catch; onSay: (details: CatchDetails) => 
         <CommitField
           label={`Length, ${entryUnit("fishLength", system)}`}
           shown={fish.length === null ? "" : entryText(fish.length, "fishLength", system)}
-          read={readWith(entry("fishLength", "length", 3.9))}
+          read={readWith(sizeEntry("fishLength", "length", 3.99, system))}
           onKeep={(length: number | null) => onSay({ length })}
         />
         <CommitField
@@ -157,7 +147,7 @@ function Size({ fish, onSay }: { fish: Catch; onSay: (details: CatchDetails) => 
               : undefined
           }
           shown={fish.weight === undefined ? "" : entryText(fish.weight, "fishMass", system)}
-          read={readWith(entry("fishMass", "mass", 490))}
+          read={readWith(sizeEntry("fishMass", "mass", 499, system))}
           onKeep={(weight: number | null) => onSay({ weight: weight ?? undefined })}
         />
       </div>

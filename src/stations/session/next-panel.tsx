@@ -54,9 +54,9 @@ export function NextPanel({
   const answer = (change: Message, accepted: boolean) => {
     if (!rod) return;
     deeds.run(accepted ? `changed: ${tell(change, system)}` : "not changed", (at) => {
-      const noted = { ...said, what: change.code, accepted, count: soFar.casts };
+      const noted = { ...said, what: change.code, notes: tell(change, system), accepted, count: soFar.casts };
       if (!accepted) return observe(database(), bank.session, "change", noted, at);
-      return changeRig(database(), bank.session, rod.rod, changed(change, rod, other, view, system), noted, at);
+      return changeRig(database(), bank.session, rod.rod, changed(change, other, view, system), noted, at);
     });
   };
   useKey("n", () => step?.kind === "change" && answer(step.what, true));
@@ -109,7 +109,10 @@ function stepOf({ advice, approach, ways, way }: Rigging, rod: Stretch | undefin
   const timing = approach.value?.timing;
   const other = ways.value?.ways.find((one) => one.method !== (rod?.method ?? way?.method));
   const another = other && message("try-other", { method: wayName(other) });
-  return { other, step: timing && nextStep(soFar, timing, style, advice ? nextChanges(advice) : [], another) };
+  // Small changes are those of what is on the rod, not of what the card would tie on.
+  const own = rod?.method ? ways.value?.ways.find((one) => one.method === rod.method)?.advice : advice;
+  const of = own ?? (advice?.method === rod?.method ? advice : undefined);
+  return { other, step: timing && nextStep(soFar, timing, style, of ? nextChanges(of) : [], another) };
 }
 
 /** The rig of the card, where nothing has been cast yet and something else is on. */
@@ -207,7 +210,6 @@ function Step({
 /** What a change makes of what is fished. */
 function changed(
   change: Message,
-  rod: Stretch,
   other: NonNullable<Rigging["ways"]["value"]>["ways"][number] | undefined,
   view: ScenarioView,
   system: Parameters<typeof tackleOf>[2],
@@ -219,7 +221,8 @@ function changed(
       return { depth: Math.round(Number(change.values.setting) * 100) / 100 };
     case "try-other":
       return other && view.lie ? tackleOf(other.advice, view.lie, system) : {};
+    // A shot, a size, a rod tip: it stands in the note of the change.
     default:
-      return { lure: `${rod.lure}, ${tell(change, system)}`.slice(0, 120) };
+      return {};
   }
 }

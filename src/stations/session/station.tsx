@@ -5,6 +5,7 @@ import { lieAt } from "../../scenario/lie-identity";
 import { type Bank, useBank, useLitScreen, useSettled } from "../../state/use-bank";
 import { useRigging } from "../../state/scenario/use-rigging";
 import { type ScenarioView, useScenario } from "../../state/scenario/use-scenario";
+import { useSettings } from "../../state/settings";
 import { Always, Cautions } from "../cautions";
 import { FishOn, standOf } from "./fish-on";
 import { Fishing } from "./fishing";
@@ -38,7 +39,10 @@ export function SessionStation() {
           , then fish it.
         </p>
       ) : (
-        <AtSpot key={elsewhere ? "elsewhere" : "here"} view={view} bank={bank} here={!elsewhere} />
+        <>
+          {elsewhere && <Elsewhere reach={session.reach} view={view} />}
+          <AtSpot key={elsewhere ? "elsewhere" : "here"} view={view} bank={bank} here={!elsewhere} />
+        </>
       )}
       {session && !session.on && <Always safety={safety} className="mx-auto max-w-xl border-t border-line pt-2" />}
     </div>
@@ -70,3 +74,18 @@ const placeOf = ({ open, stretches }: Bank) =>
 
 const stageOf = (bank: Bank | null): "on" | "landed" | "casts" =>
   bank?.session.on ? "on" : bank?.session.paused?.why === "fish" ? "landed" : "casts";
+
+/** Another reach is looked at than the one that is fished: its flow and lies are not those of the session. */
+function Elsewhere({ reach, view }: { reach: string; view: ScenarioView }) {
+  const set = useSettings((settings) => settings.set);
+  const own = view.river.reaches.find((one) => one.id === reach);
+  if (!own) return null;
+  return (
+    <p className="mx-auto mb-3 max-w-xl rounded-md border border-edge p-3">
+      You fish {own.reach.name}, and {view.river.reach!.reach.name} is looked at.{" "}
+      <button type="button" className="min-h-11 underline" onClick={() => set({ reach, flow: null, lie: null })}>
+        Back to {own.reach.name}
+      </button>
+    </p>
+  );
+}

@@ -5,7 +5,7 @@ import type { Feature } from "../../core/flow/reach-schema";
 import { LINE_WORDS, ZONE_WORDS } from "../../words/session";
 import { count } from "../../words/text";
 import { type Knot, nextKnot, type Thread } from "./cast-plan";
-import { frontOf, OnWater, type Point, WaterFront } from "./water-front";
+import { frontOf, OnWater, type Point, WaterFront, You } from "./water-front";
 
 const HEIGHT = 230;
 
@@ -47,7 +47,6 @@ export function Threads({
   );
   const next = nextKnot(threads);
   const made = threads.flatMap(({ knots }) => knots).reduce((sum, { done }) => sum + done, 0);
-  const [sx, sy] = front.at(stand);
   return (
     <div className="relative -mx-4 sm:mx-0">
       <WaterFront
@@ -56,16 +55,7 @@ export function Threads({
         front={front}
         label={`The water in front of you: ${threads.map(({ name, knots }) => `${LINE_WORDS[name]}, ${count(knots.length, "place")}`).join("; ")}. ${count(made, "cast")} made.`}
       >
-        <path
-          d={`M${sx - 7} ${sy + 9}q7 -18 14 0z`}
-          fill="var(--ink)"
-          stroke="var(--paper)"
-          strokeWidth={2}
-          paintOrder="stroke"
-        />
-        <OnWater x={sx + 14} y={sy + 8} anchor="start">
-          you
-        </OnWater>
+        <You at={front.at(stand)} />
         {threads.map(({ line, name, knots }) => {
           const points = knots.map((one) => front.at([one.x, one.y]));
           const low = points.reduce((best, one) => (one[1] > best[1] ? one : best), points[0]!);

@@ -203,3 +203,22 @@ export const OnWater = ({
     {children}
   </text>
 );
+
+/** Where the angler stands. */
+export const You = ({ at: [x, y] }: { at: Point }) => {
+  const aside = x > W - 60;
+  return (
+    <>
+      <path
+        d={`M${x - 7} ${y + 9}q7 -18 14 0z`}
+        fill="var(--ink)"
+        stroke="var(--paper)"
+        strokeWidth={2}
+        paintOrder="stroke"
+      />
+      <OnWater x={x + (aside ? -14 : 14)} y={y + 8} anchor={aside ? "end" : "start"}>
+        you
+      </OnWater>
+    </>
+  );
+};
