@@ -1,6 +1,6 @@
 /**
- * `npm run attack -- --kills N`: a real browser is killed outright, N times, at random moments of a day on the
- * bank with everything that was acknowledged counted; after each kill the same book is opened again, and must hold it all.
+ * `npm run attack -- --kills N`: a real browser is killed outright, N times, at random moments of a day on the bank.
+ * Everything that was acknowledged is counted; after each kill the same book is opened again, and must hold it all.
  */
 import { execFileSync, spawn } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";

@@ -175,7 +175,7 @@ test("moving on rests what is left, and its undo brings everything back; a rod i
     session,
     [1, 2],
     { lie: "tail", place: { x: 1, y: 2 } },
-    { kind: "rest", lie: "jam", until: new Date(T0 + HOUR).toISOString() },
+    { kind: "rest", lie: "jam", place: null, until: new Date(T0 + HOUR).toISOString() },
     T0 + 20 * MINUTE,
   );
   expect((await openStretches(one, session.id)).map(({ lie }) => lie)).toEqual(["tail", "tail"]);

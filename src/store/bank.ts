@@ -73,14 +73,16 @@ export async function moveOn(
   { id, reach }: Pick<Session, "id" | "reach">,
   rods: readonly number[],
   spot: Respot,
-  left: { kind: "rest" | "primed"; until: string; lie: string } | undefined,
+  left: ({ kind: "rest" | "primed"; until: string } & Pick<Stretch, "lie" | "place">) | undefined,
   at: number,
 ): Promise<Undo> {
   const cut = await cutFor(db, reach);
   return together(db, bankTables(db), async (keep) => {
     await running(db, id);
-    if (left)
-      keep(await add(db, db.observations, observation(id, left.kind, { until: left.until, lie: left.lie }, at)));
+    if (left) {
+      const { kind, ...said } = left;
+      keep(await add(db, db.observations, observation(id, kind, said, at)));
+    }
     for (const rod of rods) await respot(db, id, rod, spot, at, cut, keep);
   });
 }

@@ -61,6 +61,10 @@ const asRule = ({ open, minLength, maxLength, slot, bag, clippedOnly }: RuleReco
   clippedOnly,
 });
 
+/** Rods that the rules of a water allow; Infinity where none says. */
+export const rodsAllowed = (rules: readonly RuleRecord[], where: { reach: string; species: string }): number =>
+  Math.min(...rulesFor(rules, { ...where, bank: "both" }).flatMap((one) => one.rods ?? []));
+
 /** Has a rule run out, or is it older than a year? */
 export const isStale = ({ entered, expires }: Pick<RuleRecord, "entered" | "expires">, now: number): boolean =>
   now - Date.parse(entered) > OLD || (expires !== null && now >= Date.parse(`${expires}T00:00:00Z`) + DAY);

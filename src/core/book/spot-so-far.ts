@@ -12,11 +12,13 @@ export function visitOf(stretches: readonly Stretch[], rod: number): Stretch[] {
     .filter((one) => one.rod === rod && !one.deleted)
     .sort((a, b) => at(a.start) - at(b.start) || (a.id < b.id ? -1 : 1));
   const last = own.at(-1);
-  const before = own.findLastIndex((one) => one.lie !== last!.lie || !samePlace(one, last!));
+  const before = own.findLastIndex((one) => !sameSpot(one, last!));
   return own.slice(before + 1);
 }
 
-const samePlace = (a: Stretch, b: Stretch): boolean => a.place?.x === b.place?.x && a.place?.y === b.place?.y;
+/** Are two spots one? Two of a reach may have the same name: their places tell them apart. */
+export const sameSpot = (a: Pick<Stretch, "lie" | "place">, b: Pick<Stretch, "lie" | "place">): boolean =>
+  a.lie === b.lie && a.place?.x === b.place?.x && a.place?.y === b.place?.y;
 
 export const castsOf = (stretches: readonly Stretch[]): number =>
   stretches.flatMap((one) => one.casts).reduce((sum, { count }) => sum + count, 0);
@@ -57,7 +59,7 @@ export function spotSoFar(
 /** Spots that are rested or fed, the next to come back to first, as long as they were not fished since. */
 export function returnsOf(observations: readonly Observation[], stretches: readonly Stretch[]): Observation[] {
   const later = (one: Observation) =>
-    stretches.some((other) => !other.deleted && other.lie === one.lie && at(other.start) > at(one.at));
+    stretches.some((other) => !other.deleted && sameSpot(other, one) && at(other.start) > at(one.at));
   return observations
     .filter((one) => !one.deleted && one.until !== undefined && (one.kind === "rest" || one.kind === "primed"))
     .filter((one) => !later(one))

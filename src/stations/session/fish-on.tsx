@@ -2,19 +2,17 @@
 import { useEffect, useMemo, useState } from "react";
 import type { LostCause } from "../../core/book/records";
 import { castsOf, visitOf } from "../../core/book/spot-so-far";
-import { act } from "../../state/act";
 import { clockNow } from "../../state/clock";
 import { useSettings } from "../../state/settings";
-import { type Bank, buzz } from "../../state/use-bank";
+import type { Bank } from "../../state/use-bank";
 import type { Rigging } from "../../state/scenario/use-rigging";
 import type { ScenarioView } from "../../state/scenario/use-scenario";
 import { endFight, noFish } from "../../store/bank";
-import type { Undo } from "../../store/change";
 import { database } from "../../store/database";
-import { say } from "../../state/notices";
 import { soundedNow } from "../../state/use-sounder";
 import { landWords, pullWords } from "../../words/session";
 import { FightPicture } from "./fight-picture";
+import type { Deeds } from "./use-deed";
 
 const CAUSES: readonly (readonly [LostCause, string])[] = [
   ["pulled-out", "Pulled out"],
@@ -31,11 +29,13 @@ export function FishOn({
   view,
   rigging,
   on,
+  deeds,
 }: {
   bank: Bank;
   view: ScenarioView;
   rigging: Rigging;
   on: NonNullable<Bank["session"]["on"]>;
+  deeds: Deeds;
 }) {
   const system = useSettings((settings) => settings.system);
   const since = useSince(on.at);
@@ -44,22 +44,11 @@ export function FishOn({
   const warm = view.safety.cautions.some(({ kind }) => kind === "heat");
   const { field } = view;
   const { session } = bank;
-  const finish = (what: () => Promise<Undo>, told?: string) => {
-    buzz(60);
-    act(async () => {
-      const undo = await what();
-      if (told) say(told, { label: "Undo", run: () => act(undo) });
-    });
-  };
   const cast = useMemo(() => castsOf(visitOf(bank.stretches, on.rod)), [bank.stretches, on.rod]);
-  const outcome = (lost?: LostCause) => {
-    const at = clockNow();
+  const outcome = (told: string, lost?: LostCause) => {
     const sounded = soundedNow();
     const details = { ...(lost && { lost }), ...(cast > 0 && { cast }), ...(sounded && { sounded }) };
-    finish(
-      async () => (await endFight(database(), session, details, at)).undo,
-      lost ? "The lost fish is in the book; the clock goes on." : "The fish is in the book.",
-    );
+    deeds.run(told, async (at) => (await endFight(database(), session, details, at)).undo);
   };
   return (
     <section
@@ -90,7 +79,7 @@ export function FishOn({
       </p>
       <button
         type="button"
-        onClick={() => outcome()}
+        onClick={() => outcome("landed")}
         className="mt-3 min-h-16 w-full rounded-lg bg-[#a4560a] text-2xl font-semibold text-white glare:bg-[#7a3300]"
       >
         Landed
@@ -101,7 +90,7 @@ export function FishOn({
           <button
             key={cause}
             type="button"
-            onClick={() => outcome(cause)}
+            onClick={() => outcome(`lost: ${label.toLowerCase()}`, cause)}
             className="min-h-14 rounded-lg border border-current px-1 font-semibold"
           >
             {label}
@@ -111,7 +100,7 @@ export function FishOn({
       <button
         type="button"
         className="mt-3 min-h-12 underline"
-        onClick={() => finish(() => noFish(database(), session, clockNow()))}
+        onClick={() => deeds.run("it was no fish", (at) => noFish(database(), session, at))}
       >
         It was no fish
       </button>

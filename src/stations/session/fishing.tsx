@@ -18,17 +18,30 @@ import { nextKnot, type Knot, type Thread, threadsOf } from "./cast-plan";
 import { standOf } from "./fish-on";
 import { More } from "./more";
 import { NextPanel } from "./next-panel";
+import { Last } from "./last";
 import { tackleLine } from "./tackle-line";
 import { Threads } from "./threads";
-import { type Deeds, useDeed } from "./use-deed";
+import type { Deeds } from "./use-deed";
 import { useKey } from "./use-key";
 
 /** What runs off the end of the water's width is no plan: without one, casts are counted on one line. */
 const PLAIN: Thread[] = [{ line: 1, name: "lie", knots: [{ x: 0, y: 0, zone: "middle", planned: 1, done: 0 }] }];
 
+/** What the thumb presses stays in its reach, over the stations of a phone. */
+const PAD = "sticky bottom-[calc(3.75rem+env(safe-area-inset-bottom))] z-10 mt-2 bg-paper py-2 rail:static";
+
 /** The hours themselves: where, how long, the casts, what came, and what to do next. */
-export function Fishing({ bank, view, rigging }: { bank: Bank; view: ScenarioView; rigging: Rigging }) {
-  const deeds = useDeed();
+export function Fishing({
+  bank,
+  view,
+  rigging,
+  deeds,
+}: {
+  bank: Bank;
+  view: ScenarioView;
+  rigging: Rigging;
+  deeds: Deeds;
+}) {
   const [chosen, setChosen] = useState<number | undefined>();
   const { session, open, stretches, observations, catches } = bank;
   const rod = open.find((one) => one.rod === chosen) ?? open.find((one) => !one.fixed) ?? open[0];
@@ -100,29 +113,31 @@ export function Fishing({ bank, view, rigging }: { bank: Bank; view: ScenarioVie
           />
         </>
       )}
-      <div className="mt-3 grid grid-cols-3 gap-2.5">
-        <Button className="min-h-14 border-2 border-ink text-lg" disabled={!rod} onClick={() => note("bite")}>
-          Bite
-        </Button>
-        <Button className="min-h-14 border-2 border-ink text-lg" disabled={!rod} onClick={() => note("follow")}>
-          Follow
-        </Button>
-        <More bank={bank} view={view} rod={rod} number={number} deeds={deeds} casts={soFar.casts} />
-      </div>
-      <div className="mt-2.5 grid grid-cols-2 gap-2.5">
-        <Button
-          className="min-h-18 border-2 border-ink text-xl"
-          disabled={!rod || session.paused !== undefined}
-          onClick={() => {
-            const next = nextKnot(threads) ?? nextKnot(PLAIN)!;
-            cast(threads.length > 0 ? next.thread : PLAIN[0]!, next.knot);
-          }}
-        >
-          Cast
-        </Button>
-        <Button tone="next" className="min-h-18 text-xl" onClick={onHook}>
-          Fish on
-        </Button>
+      <div className={PAD}>
+        <div className="grid grid-cols-3 gap-2.5">
+          <Button className="min-h-14 border-2 border-ink text-lg" disabled={!rod} onClick={() => note("bite")}>
+            Bite
+          </Button>
+          <Button className="min-h-14 border-2 border-ink text-lg" disabled={!rod} onClick={() => note("follow")}>
+            Follow
+          </Button>
+          <More bank={bank} view={view} rod={rod} number={number} deeds={deeds} casts={soFar.casts} />
+        </div>
+        <div className="mt-2.5 grid grid-cols-2 gap-2.5">
+          <Button
+            className="min-h-18 border-2 border-ink text-xl"
+            disabled={!rod || session.paused !== undefined}
+            onClick={() => {
+              const next = nextKnot(threads) ?? nextKnot(PLAIN)!;
+              cast(threads.length > 0 ? next.thread : PLAIN[0]!, next.knot);
+            }}
+          >
+            Cast
+          </Button>
+          <Button tone="next" className="min-h-18 text-xl" onClick={onHook}>
+            Fish on
+          </Button>
+        </div>
       </div>
       <Last deeds={deeds} />
       <Returns bank={bank} minute={view.river.minute} />
@@ -257,25 +272,6 @@ function Returns({ bank, minute }: { bank: Bank; minute: number }) {
     </ul>
   );
 }
-
-/** What was done last, with its undo. */
-const Last = ({ deeds: { last } }: { deeds: Deeds }) => (
-  <p role="status" className="mt-2 min-h-12 text-center leading-[3rem] text-soft tabular-nums">
-    {last && (
-      <>
-        {clock(last.at)} {last.text}
-        {last.undo && (
-          <>
-            {" · "}
-            <button type="button" onClick={last.undo} className="min-h-12 px-2 underline">
-              undo
-            </button>
-          </>
-        )}
-      </>
-    )}
-  </p>
-);
 
 const Figure = ({ value, name }: { value: string; name: string }) => (
   <span>

@@ -25,6 +25,8 @@ import { judgedWords } from "../../words/rules";
 import { sizeEntry } from "../log/catch-entries";
 import { Photos } from "../log/photos";
 import { FishSketch } from "./fish-sketch";
+import { Last } from "./last";
+import type { Deeds } from "./use-deed";
 
 const CatchDialog = later(() => import("../log/catch-dialog").then((one) => one.CatchDialog));
 
@@ -33,11 +35,13 @@ export function Landed({
   bank,
   view,
   side,
+  deeds,
 }: {
   bank: Bank;
   view: ScenarioView;
   /** Bank that is fished from; both where that is not known. */
   side: BankSide;
+  deeds: Deeds;
 }) {
   const fish = bank.catches.findLast((one) => one.lost === undefined);
   const { session } = bank;
@@ -53,7 +57,8 @@ export function Landed({
       </Button>
     );
   const say = (details: CatchDetails) => act(() => patchCatch(database(), fish, details));
-  const on = (kept: boolean) => act(() => goOn(database(), session, clockNow(), { fish: fish.id, kept }));
+  const on = (kept: boolean) =>
+    deeds.run(kept ? "kept" : "released", (at) => goOn(database(), session, at, { fish: fish.id, kept }));
   return (
     <section aria-label="The fish" className="mx-auto max-w-xl pb-4">
       <Title fish={fish} bank={bank} />
@@ -68,6 +73,7 @@ export function Landed({
           Kept, same cast again
         </Button>
       </div>
+      <Last deeds={deeds} />
       <Facts fish={fish} onSay={say} />
       <Photos fish={fish.id} />
       <button type="button" className="mt-1 min-h-12 underline" onClick={() => setWhole(true)}>

@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { Stretch } from "../../core/book/bank-records";
-import { returnsOf } from "../../core/book/spot-so-far";
+import { returnsOf, sameSpot } from "../../core/book/spot-so-far";
 import type { Lie } from "../../core/fish/read";
 import { MINUTE } from "../../core/gauge/series";
 import type { Numbered } from "../../scenario/lie-identity";
@@ -60,8 +60,13 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
       const left =
         rod?.lie && (rest || primed)
           ? primed
-            ? ({ kind: "primed", lie: rod.lie, until: new Date(at + PRIMED * MINUTE).toISOString() } as const)
-            : ({ kind: "rest", lie: rod.lie, until: rest!(at) } as const)
+            ? ({
+                kind: "primed",
+                lie: rod.lie,
+                place: rod.place,
+                until: new Date(at + PRIMED * MINUTE).toISOString(),
+              } as const)
+            : ({ kind: "rest", lie: rod.lie, place: rod.place, until: rest!(at) } as const)
           : undefined;
       return moveOn(database(), session, rods.length > 0 ? rods : [rod?.rod ?? 1], spot, left, at);
     });
@@ -81,11 +86,11 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
       <ul className="grid gap-2">
         {lies.map((lie) => {
           const spot = spotOf(lie);
-          const back = returns.find((one) => one.lie === spot.lie);
-          const here = rod?.lie === spot.lie && rod.place?.x === spot.place?.x;
+          const back = returns.find((one) => sameSpot(one, spot));
+          const here = rod !== undefined && sameSpot(rod, spot);
           return (
             <li key={lie.number}>
-              <Button disabled={here} className="min-h-14 w-full justify-between text-left" onClick={() => toLie(lie)}>
+              <Button disabled={here} className="min-h-14 w-full justify-between! text-left" onClick={() => toLie(lie)}>
                 <span>
                   {lie.number}. {placeWords(lie.place)}
                 </span>
@@ -95,7 +100,7 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
                   ) : back ? (
                     `${back.kind === "rest" ? "resting" : "fed"}: ${clock(Date.parse(back.until!))}`
                   ) : (
-                    <Fished lie={spot.lie} stretches={stretches} depth={lie.depth} />
+                    <Fished spot={spot} stretches={stretches} depth={lie.depth} />
                   )}
                 </span>
               </Button>
@@ -120,21 +125,17 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
         <Button type="submit">Go there</Button>
       </form>
       {rod?.lie && lies.length > 1 && (
-        <p className="mt-4 text-soft">
-          Feed this one, fish the next, and be back in half an hour:{" "}
-          <button
-            type="button"
-            className="min-h-12 underline"
-            onClick={() => {
-              const other = lies.find((one) => spotOf(one).lie !== rod.lie);
-              if (!other) return;
-              set({ lie: { x: other.x, y: other.y } });
-              go(spotOf(other), `${rod.lie.toLowerCase()} is fed`, true);
-            }}
-          >
-            feed and go to the next
-          </button>
-        </p>
+        <Button
+          className="mt-4 min-h-12"
+          onClick={() => {
+            const other = lies.find((one) => !sameSpot(rod, spotOf(one)));
+            if (!other) return;
+            set({ lie: { x: other.x, y: other.y } });
+            go(spotOf(other), `${rod.lie.toLowerCase()} is fed`, true);
+          }}
+        >
+          Feed this one, fish the next, back in half an hour
+        </Button>
       )}
       <h3 className="mt-4 mb-2">Another water</h3>
       <div className="flex flex-wrap gap-2">
@@ -163,8 +164,16 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
 }
 
 /** What it has had already today, or how deep it is. */
-function Fished({ lie, stretches, depth }: { lie: string; stretches: readonly Stretch[]; depth: number }) {
+function Fished({
+  spot,
+  stretches,
+  depth,
+}: {
+  spot: Pick<Stretch, "lie" | "place">;
+  stretches: readonly Stretch[];
+  depth: number;
+}) {
   const system = useSettings((settings) => settings.system);
-  const last = stretches.filter((one) => one.lie === lie).at(-1);
+  const last = stretches.findLast((one) => sameSpot(one, spot));
   return last?.end ? `fished until ${clock(Date.parse(last.end))}` : `${showText(depth, "depth", system)} deep`;
 }

@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { Stretch } from "../../core/book/bank-records";
+import { rodsAllowed } from "../../core/book/rules-for";
 import type { Bank } from "../../state/use-bank";
 import { patchSession } from "../../store/sessions";
 import { database } from "../../store/database";
@@ -9,6 +10,7 @@ import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { TextField } from "../../widgets/field";
 import { Select } from "../../widgets/select";
+import { count } from "../../words/text";
 import { tackleLine } from "./tackle-line";
 import type { Deeds } from "./use-deed";
 
@@ -31,6 +33,7 @@ export function RodsDialog({
   const partners = session.partners ?? [];
   const who = [{ value: "self", label: "me" }, ...partners.map((name) => ({ value: name, label: name }))];
   const free = Array.from({ length: MOST_RODS }, (_, k) => k + 1).find((rod) => !open.some((one) => one.rod === rod));
+  const most = rodsAllowed(bank.rules, session);
   const like = open.find((one) => one.rod === number) ?? stretches.at(-1);
   const set = (fields: { partners?: string[]; holdsBoat?: string }, told: string) =>
     deeds.run(told, () => patchSession(database(), session, fields));
@@ -46,6 +49,9 @@ export function RodsDialog({
           <Rod key={one.rod} rod={one} who={who} bank={bank} deeds={deeds} />
         ))}
       </ul>
+      {open.length > most && (
+        <p className="mt-3 font-semibold">▲ {count(most, "rod")} at most is entered for this water.</p>
+      )}
       {free !== undefined && !session.paused && (
         <Button
           className="mt-3 min-h-12"

@@ -2,7 +2,7 @@
 import { useLiveQuery } from "dexie-react-hooks";
 import Link from "next/link";
 import { useState } from "react";
-import { isStale, rulesFor } from "../../core/book/rules-for";
+import { isStale, rodsAllowed, rulesFor } from "../../core/book/rules-for";
 import type { Lie } from "../../core/fish/read";
 import type { Numbered } from "../../scenario/lie-identity";
 import { act, perform } from "../../state/act";
@@ -144,7 +144,7 @@ function Reminders({ reach, species, rods, now }: { reach: string; species: stri
     [reach, species],
   );
   if (!own || own.length === 0) return null;
-  const most = Math.min(...own.flatMap((one) => one.rods ?? []));
+  const most = rodsAllowed(own, { reach, species });
   return (
     <section aria-label="Local rules" className="mt-3 text-soft">
       <p>

@@ -1,6 +1,6 @@
 import type { Stretch } from "../../core/book/bank-records";
 
 /** "float, 1.10 m · worm, brown". */
-export const tackleLine = (rod: Pick<Stretch, "lure" | "colour" | "piece" | "rod">): string =>
+export const tackleLine = (rod: Pick<Stretch, "lure" | "colour" | "piece">): string =>
   [[rod.lure, rod.colour].filter(Boolean).join(", "), rod.piece].filter(Boolean).join(" · ") ||
-  `rod ${rod.rod}, nothing said of its lure`;
+  "nothing said of its lure yet";
