@@ -13,6 +13,7 @@ const COMMANDS: Record<string, () => Promise<Command>> = {
   rules: async () => (await import("./rules")).rules,
   convert: async () => (await import("./convert")).convert,
   rates: async () => (await import("./rates")).rates,
+  plan: async () => (await import("./plan")).plan,
   soundings: async () => (await import("./soundings")).soundings,
 };
 

@@ -6,7 +6,7 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
 }) => {
   await loadDemo(page);
   await beginSession(page);
-  await page.keyboard.press("2");
+  await page.keyboard.press("3");
   await settled(page);
 
   // Structure: named on the plan, and the same in words.

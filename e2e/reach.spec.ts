@@ -37,7 +37,7 @@ test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section 
   page,
 }) => {
   await loadDemo(page);
-  await page.keyboard.press("2");
+  await page.keyboard.press("3");
   await settled(page);
   const plan = page.getByRole("group", { name: /^The reach from above/ });
   const wide = () => plan.evaluate((element) => element.scrollWidth / element.clientWidth);

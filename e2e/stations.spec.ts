@@ -66,7 +66,7 @@ test("the made-up river: labelled, looked at in both units and by keys, removed 
   await expect(strip).toContainText("m³/s");
   await page.keyboard.press("u");
   await expect(strip).toContainText("cfs");
-  await page.keyboard.press("6");
+  await page.keyboard.press("7");
   await expect(page.getByRole("heading", { level: 1, name: /Fish an hour/ })).toBeVisible();
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();

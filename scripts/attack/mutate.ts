@@ -1,5 +1,5 @@
 /** Damage to a text or to bytes, as files come to harm and as malice would have it. */
-import { stream } from "../../src/standins/seeded";
+import { stream } from "../../src/core/quantity/seeded";
 
 export type Random = () => number;
 export const randomOf = (seed: number): Random => stream(seed);

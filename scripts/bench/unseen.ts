@@ -1,6 +1,6 @@
 import type { Grid } from "../../src/core/flow/grid";
 import type { Downstream } from "../../src/core/flow/reach-schema";
-import { stream } from "../../src/standins/seeded";
+import { stream } from "../../src/core/quantity/seeded";
 
 /**
  * Beds that the solver was not tuned on, by a seeded generator: a channel 160 m by 44 m between banks that wanders,

@@ -5,7 +5,7 @@ import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { DAY, HOUR, readingAt } from "../core/gauge/series";
 import type { GaugeRecord } from "../core/gauge/summary";
 import { gaugeCsv } from "../standins/gauge";
-import { poisson, stream } from "../standins/seeded";
+import { poisson, stream } from "../core/quantity/seeded";
 import { DEMO_REACHES } from "./river";
 import { DEMO_STATION } from "./station";
 

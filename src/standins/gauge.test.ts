@@ -1,7 +1,7 @@
 import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { recession } from "../core/gauge/recession";
 import { gaugeCsv, RATING, RECORD_START, simulateGauge } from "./gauge";
-import { hash01, poisson, smoothNoise, stream } from "./seeded";
+import { hash01, poisson, smoothNoise, stream } from "../core/quantity/seeded";
 
 const HOUR = 3_600_000;
 const year = simulateGauge(Date.UTC(2025, 0, 1), Date.UTC(2025, 11, 31));

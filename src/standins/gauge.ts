@@ -1,5 +1,5 @@
 import { HOUR } from "../core/gauge/series";
-import { hash01, smoothNoise } from "./seeded";
+import { hash01, smoothNoise } from "../core/quantity/seeded";
 
 /**
  * A made-up gauge: rain falls, the catchment answers and recedes, the water colours on the rise and clears, warms and

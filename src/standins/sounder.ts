@@ -3,7 +3,7 @@ import { rasteriseReach } from "../core/flow/rasterise";
 import { metresPerDegree } from "../core/flow/plane";
 import { sample } from "../core/flow/grid";
 import { nmeaSum } from "../core/formats/nmea";
-import { hash01 } from "./seeded";
+import { hash01 } from "../core/quantity/seeded";
 
 /** Lines across the reach, m apart; speed of the boat, m/s; and how deep its transducer hangs, m. */
 const RUN = { apart: 6, speed: 1, hang: 0.2 };

@@ -63,6 +63,19 @@ const FIELDS = {
   shotting: oneOf(["auto", ...SHOTTINGS], "auto"),
   /** Time of the fish's year: by temperature and date, as in the rest of the year, or as the angler says. */
   season: oneOf(["auto", "usual", ...PHASES], "auto"),
+  /** Minutes from home by reach, and the farthest that is driven; null: no limit. */
+  travel: (kept: unknown): Record<string, number> =>
+    isObject(kept)
+      ? Object.fromEntries(
+          Object.entries(kept).filter(
+            (one): one is [string, number] => typeof one[1] === "number" && one[1] >= 0 && one[1] <= 6000,
+          ),
+        )
+      : {},
+  farthest: (kept: unknown): number | null => {
+    const minutes = numberOrNone(kept);
+    return minutes !== null && minutes > 0 && minutes <= 6000 ? minutes : null;
+  },
   /** The angler's own height, m, for body marks. */
   height: (kept: unknown): number => {
     const height = numberOrNone(kept) ?? MARKED_HEIGHT;

@@ -5,7 +5,7 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
   [
     "Everywhere",
     [
-      ["1 to 6", "Water, Reach, Rig, Session, Log, Learn"],
+      ["1 to 7", "Today, Water, Reach, Rig, Session, Log, Learn"],
       ["L", "log a fish"],
       ["U", "metric or US units"],
       ["?", "this list"],

@@ -9,6 +9,7 @@ const meanwhile = (
   </p>
 );
 
+export const Today = later(() => import("./today/station").then((one) => one.TodayStation), meanwhile);
 export const Water = later(() => import("./water/station").then((one) => one.WaterStation), meanwhile);
 export const Reach = later(() => import("./reach/station").then((one) => one.ReachStation), meanwhile);
 export const Rig = later(() => import("./rig/station").then((one) => one.RigStation), meanwhile);

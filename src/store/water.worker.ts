@@ -1,4 +1,5 @@
 import { offer } from "../workers/alive";
+import { learnApi } from "./learn-api";
 import { waterApi } from "./water-api";
 
-offer(waterApi);
+offer({ ...waterApi, ...learnApi });

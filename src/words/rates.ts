@@ -1,7 +1,7 @@
 import type { UnitSystem } from "./quantity";
 import { type RateKind, type RateScale, SI_SCALE } from "../core/book/classes";
 import type { RateClass } from "../core/book/rates";
-import { findUnit, fromSI } from "../core/quantity/units";
+import { findUnit, FOOT, fromSI } from "../core/quantity/units";
 import { entryUnit, figureText, show, showText } from "./quantity";
 
 /** Round figures in the reader's units: Fahrenheit by tens about what fish live in. */
@@ -11,6 +11,8 @@ export const rateScale = (system: UnitSystem): RateScale =>
     : {
         flow: findUnit("cfs")!.factor,
         temperature: [30, 40, 45, 50, 55, 60, 70, 90].map((value) => (value - 32) / 1.8),
+        depth: [0, 1, 2, 4, 6, 8, 12, 20, 40, 200].map((value) => value * FOOT),
+        pool: [-60, 0, 2, 5, 10, 15, 30, 300].map((value) => value * FOOT),
       };
 
 /** What rates can be looked at by. */
@@ -20,6 +22,56 @@ export const RATE_KIND_NAMES: Record<RateKind, string> = {
   trend: "rising or falling",
   clarity: "clarity",
   temperature: "water temperature",
+  hour: "hour of the day",
+  light: "light",
+  barometer: "air pressure",
+  wind: "wind",
+  cloud: "cloud",
+  tide: "tide",
+  pool: "level below full pool",
+  moon: "moon",
+  season: "time of year",
+  kind: "sort of place",
+  rank: "rank of the lie",
+  lie: "place",
+  lure: "lure",
+  colour: "colour",
+  piece: "piece of bait",
+  depth: "depth fished",
+  method: "way of fishing",
+};
+
+/** Names of classes that are not plain words by themselves. */
+const CLASS_NAMES: Partial<Record<RateKind, Readonly<Record<string, string>>>> = {
+  season: {
+    "jan-feb": "January, February",
+    "mar-apr": "March, April",
+    "may-jun": "May, June",
+    "jul-aug": "July, August",
+    "sep-oct": "September, October",
+    "nov-dec": "November, December",
+  },
+  kind: {
+    above: "cushion above a break",
+    below: "slack below a break",
+    behind: "behind a break",
+    beside: "beside a break",
+    "seam-off": "seam off a break",
+    "seam-edge": "edge of quick water",
+    "bank-edge": "soft edge by the bank",
+    corner: "corner facing the current",
+    slot: "slot below a riffle",
+    ledge: "on a ledge",
+    "bottom-edge": "hard bottom meets soft",
+    head: "head of a pool",
+    tail: "tail of a pool",
+    deep: "deep of a pool",
+    "riffle-pocket": "pocket in a riffle",
+    run: "even run",
+  },
+  wind: { calm: "calm", light: "light breeze", fresh: "fresh breeze", strong: "strong wind" },
+  light: { day: "daylight", twilight: "twilight", night: "dark" },
+  moon: { new: "new moon", waxing: "waxing", full: "full moon", waning: "waning" },
 };
 
 /** An edge of a class of flow, with no more decimals than it needs: edges are round figures. */
@@ -30,7 +82,7 @@ function round(q: number, system: UnitSystem): string {
 
 /** A class of rates in the wanted units. */
 export function rateLabel(one: Pick<RateClass, "key" | "low" | "high">, kind: RateKind, system: UnitSystem): string {
-  if (one.low === null || one.high === null) return one.key;
+  if (one.low === null || one.high === null) return CLASS_NAMES[kind]?.[one.key] ?? one.key;
   const [low, high] = [one.low, one.high];
   switch (kind) {
     case "flow":
@@ -39,6 +91,13 @@ export function rateLabel(one: Pick<RateClass, "key" | "low" | "high">, kind: Ra
       return `exceeded ${figureText(low * 100, 0)} to ${figureText(Math.min(1, high) * 100, 0)} %`;
     case "temperature":
       return `${show(Math.max(0, low), "temperature", system).figure} to ${showText(high, "temperature", system)}`;
+    case "hour":
+      return `${figureText(low, 0)} to ${figureText(high, 0)} h`;
+    case "rank":
+      return low === 1 ? "the first lie" : low === 2 ? "lies 2 and 3" : "lies 4 and on";
+    case "depth":
+    case "pool":
+      return `${show(low, "depth", system).figure} to ${showText(high, "depth", system)}`;
     default:
       return one.key;
   }

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { between, instant, latitude, longitude, positive, rule } from "../quantity/checks";
+import type { LiePlace } from "../fish/lie-place";
 import { METHODS } from "../tactics/lure-kinds";
 import { localRuleSchema } from "./local-rules";
 import { anglerSchema, base, id, placeSchema, riverStateSchema, rodSchema, text } from "./record-base";
@@ -20,10 +21,34 @@ export type Sounded = z.infer<typeof soundedSchema>;
 export const CAST_ZONES = ["near", "middle", "far"] as const;
 export type CastZone = (typeof CAST_ZONES)[number];
 
+/** Sorts of places that a reading knows (fish/lie-place.ts). */
+export const LIE_KINDS = [
+  "above",
+  "below",
+  "behind",
+  "beside",
+  "seam-off",
+  "seam-edge",
+  "bank-edge",
+  "corner",
+  "slot",
+  "ledge",
+  "bottom-edge",
+  "head",
+  "tail",
+  "deep",
+  "riffle-pocket",
+  "run",
+] as const satisfies readonly LiePlace["kind"][];
+export type LieKind = (typeof LIE_KINDS)[number];
+
 /** What is fished in a stretch: a change of any of it closes the stretch and opens another. */
 const fished = {
   lie: spot,
   place: placeSchema,
+  /** What sort of place the reading took it for, and its rank among the lies then; undefined where it was not read. */
+  kind: z.enum(LIE_KINDS).optional(),
+  rank: z.int().min(1).max(999).optional(),
   method: z.enum(METHODS).nullable(),
   lure: spot,
   colour: z.string().max(40),

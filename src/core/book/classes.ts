@@ -1,41 +1,250 @@
 import { InputError } from "../quantity/fault";
+import { barometerAt } from "../gauge/barometer";
 import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
+import { lightAt } from "../gauge/light";
+import { DAY, type Series } from "../gauge/series";
+import { lunation } from "../gauge/sky";
+import { tideBetween, tideTurns } from "../gauge/tide";
+import { LIE_KINDS } from "./bank-records";
 import { type Effort } from "./effort";
-import { bandsBetween, flowBands, type Rates, ratesBy, ratesByLabel } from "./rates";
+import { inPieces, middleOf } from "./pieces";
+import { type Band, bandsBetween, flowBands, isIn, type Rates, ratesBy } from "./rates";
+import { CLOUDS, type WaterRecord, WINDS } from "./records";
 
-export const RATE_KINDS = ["flow", "exceedance", "trend", "clarity", "temperature"] as const;
+/** What fishing can be told apart by: the river, the sky, the time, the place, the tackle. */
+export const RATE_KINDS = [
+  "flow",
+  "exceedance",
+  "trend",
+  "clarity",
+  "temperature",
+  "hour",
+  "light",
+  "barometer",
+  "wind",
+  "cloud",
+  "tide",
+  "pool",
+  "moon",
+  "season",
+  "kind",
+  "rank",
+  "lie",
+  "lure",
+  "colour",
+  "piece",
+  "depth",
+  "method",
+] as const;
 export type RateKind = (typeof RATE_KINDS)[number];
 
 /** Round figures of the reader's own units: so many m3/s to one of flow, and the edges of temperature, degC. */
 export interface RateScale {
   flow: number;
   temperature: readonly number[];
+  /** Edges of depth, and of what lies dry under full pool, m. */
+  depth: readonly number[];
+  pool: readonly number[];
 }
 
-export const SI_SCALE: RateScale = { flow: 1, temperature: [-1, 4, 8, 12, 16, 20, 30] };
+export const SI_SCALE: RateScale = {
+  flow: 1,
+  temperature: [-1, 4, 8, 12, 16, 20, 30],
+  depth: [0, 0.5, 1, 1.5, 2, 3, 5, 10, 60],
+  pool: [-20, 0, 0.5, 1, 2, 4, 8, 100],
+};
 
-/** Catch rates in classes of one property of the river. */
-export function ratesIn(kind: RateKind, efforts: readonly Effort[], scale: RateScale = SI_SCALE): Rates {
+/** What is known of the water that a reach is on, beyond the efforts themselves. */
+export interface AroundReach {
+  name: string;
+  latitude: number | null;
+  longitude: number | null;
+  pressure: Series | undefined;
+  water: Pick<WaterRecord, "constituents" | "fullPool"> | undefined;
+}
+
+export interface Around {
+  /** Hour of the day on the angler's clock, 0..24, and month, 0..11: clocks and zones are not the core's. */
+  clockOf: (at: number) => { hour: number; month: number };
+  /** By the reach's id. */
+  reaches: ReadonlyMap<string, AroundReach>;
+}
+
+/** Nothing is known of the waters, and the clock is UTC. */
+export const NOWHERE: Around = {
+  clockOf: (at) => {
+    const date = new Date(at);
+    return { hour: date.getUTCHours() + date.getUTCMinutes() / 60, month: date.getUTCMonth() };
+  },
+  reaches: new Map(),
+};
+
+/** How efforts fall into classes of one kind: pieces of them, the classes in order, and which one a piece is in. */
+export interface Classing {
+  efforts: readonly Effort[];
+  bands: readonly Band[];
+  /** Classes are names, not spans of a figure. */
+  named: boolean;
+  measure: (effort: Effort) => number | null;
+}
+
+const ofFigure = (
+  efforts: readonly Effort[],
+  bands: readonly Band[],
+  measure: (effort: Effort) => number | null,
+): Classing => ({ efforts, bands, named: false, measure });
+
+const ofLabel = (
+  efforts: readonly Effort[],
+  labels: readonly string[],
+  labelOf: (effort: Effort) => string | null | undefined,
+): Classing => ({
+  efforts,
+  bands: labels.map((key, index) => ({ key, low: index, high: index + 1 })),
+  named: true,
+  measure: (effort) => {
+    const label = labelOf(effort);
+    return label == null || label === "" ? null : labels.indexOf(label);
+  },
+});
+
+/** Most names that are told apart; of more, those with the most hours. */
+const MOST_NAMES = 12;
+
+/** Classes of what anglers say in their own words, those with the most hours first. */
+function ofWords(efforts: readonly Effort[], wordOf: (effort: Effort) => string | undefined): Classing {
+  const hours = new Map<string, number>();
+  const plain = (effort: Effort): string => wordOf(effort)?.trim().toLowerCase() ?? "";
+  const shown = new Map<string, string>();
+  for (const effort of efforts) {
+    const word = plain(effort);
+    if (!word) continue;
+    hours.set(word, (hours.get(word) ?? 0) + effort.hours);
+    if (!shown.has(word)) shown.set(word, wordOf(effort)!.trim());
+  }
+  const most = [...hours].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).slice(0, MOST_NAMES);
+  return ofLabel(
+    efforts,
+    most.map(([word]) => shown.get(word)!),
+    (effort) => shown.get(plain(effort)),
+  );
+}
+
+/** A change of the glass in three hours that counts as one, hPa. Common practice, no source. */
+const GLASS_MOVES = 1;
+const GLASS = ["falling", "steady", "rising"] as const;
+const TIDES = ["flooding", "slack", "ebbing"] as const;
+const LIGHTS = ["day", "twilight", "night"] as const;
+const MOONS = ["new", "waxing", "full", "waning"] as const;
+/** Two months at a time. */
+const SEASONS = ["jan-feb", "mar-apr", "may-jun", "jul-aug", "sep-oct", "nov-dec"] as const;
+const HOURS = bandsBetween([0, 3, 6, 9, 12, 15, 18, 21, 24]);
+/** Ranks of the lies as they were read: the first, the next two, the rest. */
+const RANKS = bandsBetween([1, 2, 4, 1000]);
+
+/** Efforts by one property. */
+export function classing(kind: RateKind, efforts: readonly Effort[], scale: RateScale, around: Around): Classing {
+  const at = (effort: Effort) => around.reaches.get(effort.reach);
   switch (kind) {
     case "flow":
-      return ratesBy(efforts, flowBands(efforts, scale.flow), (effort) => effort.river?.discharge ?? null);
+      return ofFigure(efforts, flowBands(efforts, scale.flow), (effort) => effort.river?.discharge ?? null);
     case "exceedance":
-      return ratesBy(
+      return ofFigure(
         efforts,
         bandsBetween([0, 0.1, 0.3, 0.7, 0.9, 1.0001]),
         (effort) => effort.river?.exceedance ?? null,
       );
     case "trend":
-      return ratesByLabel(efforts, ["rising", "steady", "falling"], (effort) => effort.river?.trend ?? null);
+      return ofLabel(efforts, ["rising", "steady", "falling"], (effort) => effort.river?.trend);
     case "clarity":
-      return ratesByLabel(
+      return ofLabel(
         efforts,
         CLARITY_CLASSES.value.map((entry) => entry.name),
         (effort) => (effort.river?.visibleDepth == null ? null : clarityClass(effort.river.visibleDepth)),
       );
     case "temperature":
-      return ratesBy(efforts, bandsBetween(scale.temperature), (effort) => effort.river?.waterTemperature ?? null);
+      return ofFigure(efforts, bandsBetween(scale.temperature), (effort) => effort.river?.waterTemperature ?? null);
+    case "hour":
+      return ofFigure(inPieces(efforts), HOURS, (piece) => around.clockOf(middleOf(piece)).hour);
+    case "season":
+      return ofLabel(efforts, SEASONS, (effort) => SEASONS[Math.floor(around.clockOf(effort.start).month / 2)]);
+    case "light":
+      return ofLabel(inPieces(efforts), LIGHTS, (piece) => lightOf(at(piece), middleOf(piece)));
+    case "barometer":
+      return ofLabel(inPieces(efforts), GLASS, (piece) => glassOf(at(piece)?.pressure, middleOf(piece)));
+    case "wind":
+      return ofLabel(efforts, WINDS, (effort) => effort.sky?.wind);
+    case "cloud":
+      return ofLabel(efforts, CLOUDS, (effort) => effort.sky?.cloud);
+    case "tide":
+      return ofLabel(inPieces(efforts), TIDES, tideOf(efforts, around));
+    case "pool":
+      return ofFigure(efforts, bandsBetween(scale.pool), (effort) => {
+        const [full, stage] = [at(effort)?.water?.fullPool, effort.river?.stage];
+        return full == null || stage == null ? null : full - stage;
+      });
+    case "moon":
+      return ofLabel(efforts, MOONS, (effort) => MOONS[Math.round(lunation(effort.start) * 4) % 4]);
+    case "kind":
+      return ofLabel(efforts, LIE_KINDS, ({ stretch }) => stretch?.kind);
+    case "rank":
+      return ofFigure(efforts, RANKS, ({ stretch }) => stretch?.rank ?? null);
+    case "depth":
+      return ofFigure(efforts, bandsBetween(scale.depth), ({ stretch }) => stretch?.depth ?? null);
+    case "lie":
+      return ofWords(efforts, lieOf(efforts, around));
+    case "lure":
+    case "colour":
+    case "piece":
+      return ofWords(efforts, ({ stretch }) => stretch?.[kind]);
+    case "method":
+      return ofWords(efforts, ({ stretch }) => stretch?.method ?? undefined);
   }
+}
+
+/** Catch rates in classes of one property. */
+export function ratesIn(
+  kind: RateKind,
+  efforts: readonly Effort[],
+  scale: RateScale = SI_SCALE,
+  around: Around = NOWHERE,
+): Rates {
+  const { efforts: pieces, bands, named, measure } = classing(kind, efforts, scale, around);
+  const rates = ratesBy(pieces, bands, measure);
+  if (!named) return rates;
+  // Of the sorts of places only those that were fished are told: nobody has all of them.
+  const classes = rates.classes.filter((one) => kind !== "kind" || one.hours > 0);
+  return { ...rates, classes: classes.map((one) => ({ ...one, low: null, high: null })) };
+}
+
+const lightOf = (reach: AroundReach | undefined, at: number): string | null =>
+  reach?.latitude == null || reach.longitude == null ? null : lightAt(at, reach.latitude, reach.longitude);
+
+function glassOf(pressure: Series | undefined, at: number): (typeof GLASS)[number] | null {
+  const tendency = pressure && barometerAt(pressure, at)?.tendency;
+  return tendency == null ? null : tendency <= -GLASS_MOVES ? "falling" : tendency >= GLASS_MOVES ? "rising" : "steady";
+}
+
+/** State of the tide by reach: its turns are worked out once for all that was fished there. */
+function tideOf(efforts: readonly Effort[], around: Around): (effort: Effort) => string | null {
+  const span = (reach: string): [number, number] => {
+    const own = efforts.filter((effort) => effort.reach === reach);
+    return [Math.min(...own.map((one) => one.start)) - 2 * DAY, Math.max(...own.map((one) => one.end)) + 2 * DAY];
+  };
+  const turns = new Map(
+    [...new Set(efforts.map((effort) => effort.reach))].map((reach) => {
+      const constituents = around.reaches.get(reach)?.water?.constituents ?? [];
+      return [reach, constituents.length > 0 ? tideTurns(constituents, ...span(reach)) : []] as const;
+    }),
+  );
+  return (piece) => tideBetween(turns.get(piece.reach) ?? [], middleOf(piece))?.flow ?? null;
+}
+
+/** The place by name; of more than one reach with the reach's name, since two may have places of one name. */
+function lieOf(efforts: readonly Effort[], around: Around): (effort: Effort) => string | undefined {
+  const several = new Set(efforts.map((effort) => effort.reach)).size > 1;
+  return ({ stretch, reach }) =>
+    stretch?.lie && several ? `${around.reaches.get(reach)?.name ?? reach}: ${stretch.lie}` : stretch?.lie;
 }
 
 export function rateKind(name: string): RateKind {
@@ -47,4 +256,17 @@ export function rateKind(name: string): RateKind {
       path: "by",
     },
   );
+}
+
+/** What was fished in one class of a property, by the class's key. */
+export function fishedIn(
+  kind: RateKind,
+  key: string,
+  efforts: readonly Effort[],
+  scale: RateScale,
+  around: Around,
+): Effort[] {
+  const { efforts: pieces, bands, measure } = classing(kind, efforts, scale, around);
+  const band = bands.find((one) => one.key === key);
+  return band ? pieces.filter((piece) => isIn(measure(piece), band)) : [];
 }

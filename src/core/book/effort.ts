@@ -20,15 +20,19 @@ export interface Effort {
   session: string;
   /** Undefined where the session was not kept in stretches. */
   stretch?: Stretch;
+  reach: string;
+  /** ms; what is not counted in between (pauses of a session without stretches) is not known. */
+  start: number;
+  end: number;
   river: RiverState | null;
+  sky?: Session["sky"];
   hours: number;
   catches: Catch[];
 }
 
 /**
  * Sessions as effort, each of its stretches by itself: blanks count, deleted records and fish that were lost do not,
- * nor
- * do sessions whose hours nobody counted.
+ * nor do sessions whose hours nobody counted.
  * With a species, only its catches count and only sessions that were after it.
  */
 export function effortOf(
@@ -49,11 +53,27 @@ export function effortOf(
       const fish = fishOf.get(session.id) ?? [];
       const own = kept.get(session.id);
       return own
-        ? effortOfStretches(own, fish, now)
-        : [{ session: session.id, river: session.river, hours: rodHours(session, now), catches: fish }];
+        ? effortOfStretches(own, fish, now, session)
+        : [
+            {
+              ...whole(session, session, now),
+              river: session.river,
+              hours: rodHours(session, now),
+              catches: fish,
+            },
+          ];
     })
     .filter((effort) => effort.hours > 0 || effort.catches.length > 0);
 }
+
+/** What a piece of fishing has from its session, and its span. */
+const whole = ({ id, reach, sky }: Session, { start, end }: Pick<Session, "start" | "end">, now: number) => ({
+  session: id,
+  reach,
+  sky,
+  start: Date.parse(start),
+  end: end === null ? now : Date.parse(end),
+});
 
 /** Records by their session, in their order. */
 export function bySession<T extends { session: string }>(records: readonly T[]): Map<string, T[]> {
@@ -67,9 +87,14 @@ export function bySession<T extends { session: string }>(records: readonly T[]):
 }
 
 /** Each fish belongs to one stretch, so that fish add up as hours do. */
-function effortOfStretches(stretches: readonly Stretch[], fish: readonly Catch[], now: number): Effort[] {
+function effortOfStretches(
+  stretches: readonly Stretch[],
+  fish: readonly Catch[],
+  now: number,
+  session: Session,
+): Effort[] {
   const efforts = stretches.map((stretch): Effort & { stretch: Stretch } => ({
-    session: stretch.session,
+    ...whole(session, stretch, now),
     stretch,
     river: stretch.river,
     hours: hoursOf(stretch, now),

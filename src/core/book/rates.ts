@@ -1,5 +1,17 @@
 import gammaQuantile from "@stdlib/stats-base-dists-gamma-quantile";
 import type { Effort } from "./effort";
+import {
+  type Bout,
+  chanceAbove,
+  dispersionWeights,
+  evidenceOf,
+  intervalOf,
+  JEFFREYS,
+  meanOf,
+  NO_EVIDENCE,
+  posteriorOf,
+  type Prior,
+} from "./overdispersion";
 
 export interface RateClass {
   /** Name of the class: "rising", "green", the limits as "4-8", or "unknown". */
@@ -22,32 +34,82 @@ export interface Rates {
 
 /** Hours of fishing that the prior is worth: weak, so that two outings outweigh it. Common practice, no source. */
 export const PRIOR_HOURS = 2;
-const LEVEL = 0.8;
-
-/**
- * Gamma-Poisson: with `events` in `hours` and a gamma prior worth PRIOR_HOURS at `priorRate`, the rate's posterior is
- * Gamma(priorRate * PRIOR_HOURS + events, PRIOR_HOURS + hours) (Gelman et al. 2013, Bayesian Data Analysis, section
- * 2.6).
- */
-export function posterior(
-  events: number,
-  hours: number,
-  priorRate: number,
-  priorHours = PRIOR_HOURS,
-): { rate: number; interval: [number, number] } {
-  const shape = priorRate * priorHours + events;
-  const scale = 1 / (priorHours + hours);
-  if (shape <= 0) return { rate: 0, interval: [0, 0] };
-  return {
-    rate: shape * scale,
-    interval: [gammaQuantile((1 - LEVEL) / 2, shape, 1 / scale), gammaQuantile((1 + LEVEL) / 2, shape, 1 / scale)],
-  };
-}
+export const LEVEL = 0.8;
 
 /** Exact Poisson limits of a count (Garwood 1936, Biometrika 28): the check that the intervals are held against. */
 export function garwood(events: number, level: number): [number, number] {
   const tail = (1 - level) / 2;
   return [events === 0 ? 0 : gammaQuantile(tail, events, 1), gammaQuantile(1 - tail, events + 1, 1)];
+}
+
+/** What belongs together of a session: its hours and fish in one class. */
+export function boutsOf(efforts: readonly Effort[]): Bout[] {
+  const bouts = new Map<string, Bout>();
+  for (const { session, hours, catches } of efforts) {
+    const bout = bouts.get(session) ?? { hours: 0, events: 0 };
+    bout.hours += hours;
+    bout.events += catches.length;
+    bouts.set(session, bout);
+  }
+  return [...bouts.values()];
+}
+
+/**
+ * Prior of a class: the rate of all the other fishing, worth PRIOR_HOURS. The class's own counts are not in it, so
+ * that nothing is believed twice.
+ */
+function priorOf(others: readonly Bout[]): Prior {
+  const { hours, events } = totalOf(others);
+  return hours > 0 ? { shape: ((events + 0.5) / (hours + 1)) * PRIOR_HOURS, hours: PRIOR_HOURS } : JEFFREYS;
+}
+
+const totalOf = (bouts: readonly Bout[]): Bout =>
+  bouts.reduce((sum, { hours, events }) => ({ hours: sum.hours + hours, events: sum.events + events }), {
+    hours: 0,
+    events: 0,
+  });
+
+/**
+ * Rates of several groups of fishing side by side: each from its own sessions, with the others as prior, and with one
+ * dispersion for all that each other group has a say in. Null where nobody fished.
+ */
+export function ratesOf(groups: readonly (readonly Bout[])[]): ({ rate: number; interval: [number, number] } | null)[] {
+  const evidence = groups.map((group) => (totalOf(group).hours > 0 ? evidenceOf(group) : [...NO_EVIDENCE]));
+  const all = add(evidence);
+  return groups.map((group, k) => {
+    if (totalOf(group).hours <= 0) return null;
+    const others = groups.flatMap((one, n) => (n === k ? [] : one));
+    const posterior = posteriorOf(
+      group,
+      priorOf(others),
+      all.map((sum, d) => sum - evidence[k]![d]!),
+    );
+    return { rate: meanOf(posterior), interval: intervalOf(posterior, LEVEL) };
+  });
+}
+
+const add = (rows: readonly (readonly number[])[]): number[] =>
+  NO_EVIDENCE.map((_, d) => rows.reduce((sum, row) => sum + row[d]!, 0));
+
+export interface Comparison {
+  /** Of the two, hours, fish and what rate they bear. */
+  one: Bout & { rate: number; interval: [number, number] };
+  other: Bout & { rate: number; interval: [number, number] };
+  /** Chance that the first has the higher rate. */
+  chance: number;
+}
+
+/** Two ways of fishing held against each other, neither leaning on the other; null where one was not fished. */
+export function compareRates(one: readonly Effort[], other: readonly Effort[]): Comparison | null {
+  const [a, b] = [boutsOf(one), boutsOf(other)];
+  if (totalOf(a).hours <= 0 || totalOf(b).hours <= 0) return null;
+  const [mine, theirs] = [posteriorOf(a, JEFFREYS, evidenceOf(b)), posteriorOf(b, JEFFREYS, evidenceOf(a))];
+  const told = (bouts: Bout[], posterior: typeof mine) => ({
+    ...totalOf(bouts),
+    rate: meanOf(posterior),
+    interval: intervalOf(posterior, LEVEL),
+  });
+  return { one: told(a, mine), other: told(b, theirs), chance: chanceAbove(mine, theirs, dispersionWeights(mine)) };
 }
 
 export interface Band {
@@ -57,56 +119,40 @@ export interface Band {
 }
 
 /**
- * Rates by bands of one measure of the river. Efforts whose measure is unknown go into a class of their own, so that
- * hours always add up.
+ * Rates by bands of one measure. Efforts whose measure is unknown go into a class of their own, so that hours always
+ * add up.
  */
 export function ratesBy(
   efforts: readonly Effort[],
   bands: readonly Band[],
   measure: (effort: Effort) => number | null,
 ): Rates {
-  const total = {
-    hours: sum(efforts, (effort) => effort.hours),
-    events: sum(efforts, (effort) => effort.catches.length),
+  const groups = bands.map((): Effort[] => []);
+  const unknown: Effort[] = [];
+  for (const effort of efforts) {
+    const value = measure(effort);
+    (groups[bands.findIndex((band) => isIn(value, band))] ?? unknown).push(effort);
+  }
+  const named: readonly Band[] = unknown.length
+    ? [...bands, { key: "unknown", low: null, high: null }]
+    : bands;
+  if (unknown.length) groups.push(unknown);
+  const bouts = groups.map(boutsOf);
+  const rates = ratesOf(bouts);
+  return {
+    classes: named.map((band, k): RateClass => ({
+      ...band,
+      ...totalOf(bouts[k]!),
+      rate: rates[k]?.rate ?? null,
+      interval: rates[k]?.interval ?? null,
+    })),
+    total: totalOf(bouts.flat()),
   };
-  const priorRate = total.hours > 0 ? (total.events + 0.5) / (total.hours + 1) : 0;
-  const inBand = (value: number | null, band: Band) =>
-    value !== null && (band.low === null || value >= band.low) && (band.high === null || value < band.high);
-  const classes = bands.map((band): RateClass =>
-    rateClass(
-      band,
-      efforts.filter((effort) => inBand(measure(effort), band)),
-      priorRate,
-    ),
-  );
-  const unknown = efforts.filter((effort) => !bands.some((band) => inBand(measure(effort), band)));
-  if (unknown.length) classes.push(rateClass({ key: "unknown", low: null, high: null }, unknown, priorRate));
-  return { classes, total };
 }
 
-/** Rates by a named class of the river or the fish. */
-export function ratesByLabel(
-  efforts: readonly Effort[],
-  labels: readonly string[],
-  labelOf: (effort: Effort) => string | null,
-): Rates {
-  const bands = labels.map((key, index): Band => ({ key, low: index, high: index + 1 }));
-  const rates = ratesBy(efforts, bands, (effort) => {
-    const label = labelOf(effort);
-    return label === null ? null : labels.indexOf(label);
-  });
-  return { ...rates, classes: rates.classes.map((one) => ({ ...one, low: null, high: null })) };
-}
-
-function rateClass(band: Band, efforts: readonly Effort[], priorRate: number): RateClass {
-  const hours = sum(efforts, (effort) => effort.hours);
-  const events = sum(efforts, (effort) => effort.catches.length);
-  if (hours <= 0) return { ...band, hours, events, rate: null, interval: null };
-  return { ...band, hours, events, ...posterior(events, hours, priorRate) };
-}
-
-const sum = <T>(items: readonly T[], of: (item: T) => number): number =>
-  items.reduce((total, item) => total + of(item), 0);
+/** Is a figure in a band? Its lower limit belongs to it, its upper to the next. */
+export const isIn = (value: number | null, band: Band): boolean =>
+  value !== null && (band.low === null || value >= band.low) && (band.high === null || value < band.high);
 
 /** Round steps of a flow scale that a person would draw: 1, 2, 3, 5, 7 a decade. */
 const STEPS = [1, 2, 3, 5, 7];

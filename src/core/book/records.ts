@@ -154,6 +154,13 @@ export const readingSchema = z.strictObject({
 });
 export type FieldReading = z.infer<typeof readingSchema>;
 
+/** How much of the sky was covered: under a quarter, between, over three quarters. */
+export const CLOUDS = ["clear", "broken", "overcast"] as const;
+export type Cloud = (typeof CLOUDS)[number];
+/** Wind by the Beaufort scale: 0 to 1, 2 to 3, 4 to 5, 6 and more. */
+export const WINDS = ["calm", "light", "fresh", "strong"] as const;
+export type Wind = (typeof WINDS)[number];
+
 export const sessionSchema = z
   .strictObject({
     schema: z.literal("low-heron/session@1"),
@@ -166,6 +173,8 @@ export const sessionSchema = z
     species: z.string().max(60),
     notes: text,
     river: riverStateSchema.nullable(),
+    /** The sky and the wind as they were seen; undefined where that was not said. */
+    sky: z.strictObject({ cloud: z.enum(CLOUDS).nullable(), wind: z.enum(WINDS).nullable() }).optional(),
     /** Fish of a file whose hours nobody counted: it says nothing of rates. */
     hoursKnown: z.literal(false).optional(),
     /** Those who fish along, and which of them holds the boat. */

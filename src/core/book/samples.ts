@@ -1,5 +1,6 @@
 import { HOUR } from "../gauge/series";
 import type { Observation, RuleRecord, Stretch } from "./bank-records";
+import type { Effort } from "./effort";
 import type { Catch, SeriesRecord, Session } from "./records";
 import { asRecorded, datedAt } from "./series-join";
 
@@ -59,6 +60,24 @@ export const sampleSeries =
     ),
     ...change,
   });
+
+/** Hours under one state of the river, with so many fish. */
+export const sampleEffort = (
+  session: string,
+  hours: number,
+  river: Effort["river"],
+  fish: number,
+  change: Partial<Effort> = {},
+): Effort => ({
+  session,
+  reach: "reach",
+  start: Date.parse(AT),
+  end: Date.parse(AT) + hours * HOUR,
+  river,
+  hours,
+  catches: Array.from({ length: fish }, (_, k) => sampleCatch(`${session}-${k}`, session)),
+  ...change,
+});
 
 export const sampleStretch = (id: string, change: Partial<Stretch> = {}): Stretch => ({
   schema: "low-heron/stretch@1",

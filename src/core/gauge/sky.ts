@@ -53,6 +53,9 @@ export function skyOf(at: number, latitude: number, longitude: number): Sky {
   };
 }
 
+/** Part of the lunation at an instant, 0..1, new moon at 0. */
+export const lunation = (at: number): number => getMoonIllumination(new Date(at)).phase;
+
 /** Mean solar noon of the place's day around `at`: the sun crosses 15 degrees an hour. */
 function solarNoonOf(at: number, longitude: number): number {
   const offset = (longitude / 360) * DAY;

@@ -26,8 +26,11 @@ export type TideState = { flow: "flooding" | "ebbing" | "slack"; next: TideTurn 
 const SLACK = 30 * 60_000;
 
 /** Flooding, ebbing or slack at an instant, and the turn to come; null without a turn in the next day and a half. */
-export function tideAt(constituents: readonly Constituent[], at: number): TideState | null {
-  const turns = tideTurns(constituents, at - 36 * 3_600_000, at + 36 * 3_600_000);
+export const tideAt = (constituents: readonly Constituent[], at: number): TideState | null =>
+  tideBetween(tideTurns(constituents, at - 36 * 3_600_000, at + 36 * 3_600_000), at);
+
+/** The same from turns that are known already. */
+export function tideBetween(turns: readonly TideTurn[], at: number): TideState | null {
   const next = turns.find((turn) => turn.time > at);
   if (!next) return null;
   const last = turns.findLast((turn) => turn.time <= at);

@@ -15,7 +15,7 @@ interface Unit {
   names: readonly string[];
 }
 
-const FOOT = 0.3048;
+export const FOOT = 0.3048;
 export const INCH = 0.0254;
 /** Avoirdupois ounce in kg, exact. */
 export const OUNCE = 0.028349523125;

@@ -1,79 +1,27 @@
 "use client";
-import { useMemo, useState } from "react";
-import { RATE_KINDS, type RateKind, ratesIn } from "../../core/book/classes";
-import { effortOf } from "../../core/book/effort";
-import { PRIOR_HOURS, type RateClass } from "../../core/book/rates";
-import { figureText, show } from "../../words/quantity";
-import { RATE_KIND_NAMES, rateLabel, rateScale } from "../../words/rates";
-import { type ColumnDef, DataTable } from "../../widgets/data-table";
-import { Panel } from "../../widgets/panel";
-import { Select } from "../../widgets/select";
-import { useRiver } from "../../state/use-river";
-import { useSettings } from "../../state/settings";
+import * as Tabs from "radix-ui/tabs";
+import { useState } from "react";
 import { useBook } from "../../state/use-book";
-import { choicesOf, count } from "../../words/text";
+import { useLearning } from "../../state/use-learn";
+import { useRiver } from "../../state/use-river";
 import { later } from "../../widgets/later";
+import { Select } from "../../widgets/select";
+import { choicesOf } from "../../words/text";
+import { ByClass } from "./by-class";
 
-const RateChart = later(() => import("./rate-chart").then((one) => one.RateChart));
+const Smooth = later(() => import("./smooth").then((one) => one.Smooth));
+const Signals = later(() => import("./signals").then((one) => one.Signals));
+const Compare = later(() => import("./compare").then((one) => one.Compare));
 
-interface RateRow extends RateClass {
-  label: string;
-}
+const TABS = ["By class", "Along the flow", "What it shows", "Compare"] as const;
 
-const columnsIn = (first: string): ColumnDef<RateRow>[] => [
-  { id: "class", header: first, cell: ({ row }) => row.original.label },
-  { id: "hours", header: "Hours", cell: ({ row }) => figureText(row.original.hours, 1) },
-  { id: "fish", header: "Fish", cell: ({ row }) => figureText(row.original.events, 0) },
-  {
-    id: "counted",
-    header: "An hour, as counted",
-    cell: ({ row: { original } }) =>
-      original.hours > 0 ? figureText(original.events / original.hours, 2) : "not fished",
-  },
-  {
-    id: "rate",
-    header: "Drawn towards your mean",
-    cell: ({ row: { original } }) => figureText(original.rate, 2),
-  },
-  {
-    id: "interval",
-    header: "80 % interval",
-    cell: ({ row: { original } }) =>
-      original.interval ? `${figureText(original.interval[0], 2)} to ${figureText(original.interval[1], 2)}` : "–",
-  },
-];
-
-/** Learn: what this river's own record says. */
+/** Learn: what this river's own record says, and how sure that is. */
 export function LearnStation() {
   const river = useRiver();
   const book = useBook();
-  const { system } = useSettings();
-  const [kind, setKind] = useState<RateKind>("flow");
   const [reach, setReach] = useState("all");
-  const rates = useMemo(() => {
-    const sessions = reach === "all" ? book.sessions : book.sessions.filter((session) => session.reach === reach);
-    const ids = new Set(sessions.map((session) => session.id));
-    return ratesIn(
-      kind,
-      effortOf(
-        sessions,
-        book.catches.filter((one) => ids.has(one.session)),
-        river.minute,
-        undefined,
-        book.stretches,
-      ),
-      rateScale(system),
-    );
-  }, [book.sessions, book.catches, book.stretches, kind, reach, river.minute, system]);
-  const rows = useMemo(
-    () => rates.classes.map((one): RateRow => ({ ...one, label: rateLabel(one, kind, system) })),
-    [rates, kind, system],
-  );
-  const first = `${RATE_KIND_NAMES[kind]}${kind === "flow" ? `, ${show(1, "discharge", system).unit}` : ""}`;
-  const columns = useMemo(() => columnsIn(first), [first]);
-  const best = rows.filter((one) => one.rate !== null && one.hours >= 2).sort((a, b) => b.rate! - a.rate!)[0];
-  const made = book.sessions.some((session) => session.demo);
-  if (book.ready && rates.total.hours === 0)
+  const learning = useLearning(book, reach === "all" ? null : reach, river.minute);
+  if (book.ready && book.sessions.length === 0)
     return (
       <p className="rounded-md border border-line p-4">
         Nothing to learn from yet: log a session, blank or not, and its hours and fish appear here by flow.
@@ -81,27 +29,22 @@ export function LearnStation() {
     );
   return (
     <div className="mx-auto max-w-5xl">
-      <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
-        <div className="min-w-[min(16rem,100%)] flex-1">
-          <h1 className="text-2xl">Fish an hour, by {RATE_KIND_NAMES[kind]}</h1>
-          <p className="text-soft">
-            {figureText(rates.total.hours, 0)} rod-hours, {rates.total.events} fish
-            {made ? "; made-up sessions are among them" : ""}.
-            {best &&
-              ` Most so far: ${best.label}, ${count(best.events, "fish", "fish")} in ${figureText(best.hours, 1)} h; ${figureText(best.rate!, 2)} an hour as drawn (80 %: ${figureText(best.interval![0], 2)} to ${figureText(best.interval![1], 2)}).`}
-          </p>
-        </div>
-        <div className="flex w-full flex-wrap gap-3 sm:w-auto">
-          <Select
-            label="By"
-            className="min-w-[min(9rem,100%)] flex-1 sm:w-48"
-            value={kind}
-            onChange={(value) => setKind(value as RateKind)}
-            choices={RATE_KINDS.map((value) => ({ value, label: RATE_KIND_NAMES[value] }))}
-          />
+      <Tabs.Root defaultValue={TABS[0]}>
+        <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
+          <Tabs.List aria-label="What is learnt" className="flex max-w-full overflow-x-auto border-b border-line">
+            {TABS.map((name) => (
+              <Tabs.Trigger
+                key={name}
+                value={name}
+                className="min-h-12 shrink-0 border-b-4 border-transparent px-3 -outline-offset-4 data-[state=active]:border-ochre data-[state=active]:font-semibold"
+              >
+                {name}
+              </Tabs.Trigger>
+            ))}
+          </Tabs.List>
           <Select
             label="Reach"
-            className="min-w-[min(9rem,100%)] flex-1 sm:w-44"
+            className="w-full sm:w-44"
             value={reach}
             onChange={setReach}
             choices={[
@@ -114,18 +57,19 @@ export function LearnStation() {
             ]}
           />
         </div>
-      </div>
-      <div className="h-[340px]">
-        <RateChart classes={rates.classes} labels={rows.map((one) => one.label)} />
-      </div>
-      <p className="mt-2 text-sm text-soft">
-        Bar: fish an hour, drawn towards your own mean as by {PRIOR_HOURS} more hours at it, so that one lucky fish does
-        not shout. Ring: as counted. Whisker: the truth lies in it four times in five. Where little was fished the
-        whisker is long; where nobody fished there is nothing.
-      </p>
-      <Panel title="The same in figures" className="mt-5">
-        <DataTable columns={columns} rows={rows} testId="rates" label="Fish an hour" />
-      </Panel>
+        <Tabs.Content value="By class" className="outline-none">
+          <ByClass learning={learning} made={book.sessions.some((session) => session.demo)} />
+        </Tabs.Content>
+        <Tabs.Content value="Along the flow" className="outline-none">
+          <Smooth learning={learning} />
+        </Tabs.Content>
+        <Tabs.Content value="What it shows" className="outline-none">
+          <Signals learning={learning} />
+        </Tabs.Content>
+        <Tabs.Content value="Compare" className="outline-none">
+          <Compare learning={learning} />
+        </Tabs.Content>
+      </Tabs.Root>
     </div>
   );
 }

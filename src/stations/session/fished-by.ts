@@ -8,8 +8,10 @@ import { pieceOf, rigWords } from "../../words/rig";
 import { capital } from "../../words/text";
 
 /** A lie as a stretch keeps it. */
-export const spotOf = (lie: Numbered<Lie>): Pick<Fished, "lie" | "place"> => ({
+export const spotOf = (lie: Numbered<Lie>): Pick<Fished, "lie" | "place" | "kind" | "rank"> => ({
   lie: placeWords(lie.place),
+  kind: lie.place.kind,
+  rank: lie.rank,
   place: { x: Math.round(lie.x * 10) / 10, y: Math.round(lie.y * 10) / 10 },
 });
 
@@ -32,6 +34,6 @@ export function tackleOf(
   };
 }
 
-/** Is it rigged so already? */
-export const isRigged = (now: Fished, wanted: Partial<Fished>): boolean =>
-  (Object.keys(wanted) as (keyof Fished)[]).every((key) => JSON.stringify(now[key]) === JSON.stringify(wanted[key]));
+/** Is it rigged so already? How a place ranks at the moment is no matter of the rig. */
+export const isRigged = (now: Fished, { rank: _, ...wanted }: Partial<Fished>): boolean =>
+  (Object.keys(wanted) as (keyof typeof wanted)[]).every((key) => JSON.stringify(now[key]) === JSON.stringify(wanted[key]));

@@ -54,7 +54,7 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
   const lies = session.reach === view.river.reach?.id ? (view.reading.value?.lies ?? []) : [];
   const returns = returnsOf(observations, stretches);
   const rods = open.filter((one) => !one.fixed).map((one) => one.rod);
-  const go = (spot: { lie: string; place: { x: number; y: number } | null }, told: string, primed = false) => {
+  const go = (spot: Pick<Stretch, "lie" | "place" | "kind" | "rank">, told: string, primed = false) => {
     onClose();
     deeds.run(told, (at) => {
       const left =
@@ -112,7 +112,7 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
         className="mt-4 flex items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (name.trim()) go({ lie: name.trim(), place: null }, `on to ${name.trim()}`);
+          if (name.trim()) go({ lie: name.trim(), place: null, kind: undefined, rank: undefined }, `on to ${name.trim()}`);
         }}
       >
         <TextField

@@ -1,0 +1,8 @@
+import type { Metadata } from "next";
+import { Today } from "@/stations/late";
+
+export const metadata: Metadata = { title: "Today" };
+
+export default function Page() {
+  return <Today />;
+}

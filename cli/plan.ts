@@ -1,0 +1,155 @@
+import type { Book } from "../src/core/book/parts";
+import type { ReachRecord, StationRecord } from "../src/core/book/records";
+import { recordAtReach, riverRecord } from "../src/core/book/river-record";
+import { seriesOfRecord } from "../src/core/book/around";
+import type { Lie } from "../src/core/fish/read";
+import { speciesById } from "../src/core/fish/species";
+import type { Species } from "../src/core/fish/species-schema";
+import { readGaugeFile } from "../src/core/formats/gauge-file";
+import type { GaugeFile } from "../src/core/formats/gauge-text";
+import { outlookOf } from "../src/core/gauge/outlook";
+import { sameRecord } from "../src/core/gauge/same-gauge";
+import { type GaugeRecord, gaugeNow, joinRecords, lastInstant } from "../src/core/gauge/summary";
+import { planOf, type PlanReach, type PlanWindow } from "../src/core/plan/plan";
+import { InputError } from "../src/core/quantity/fault";
+import { conditionsOf } from "../src/scenario/conditions";
+import { livingFish } from "../src/scenario/fish";
+import { fishedLies, lieQuality, logOf, planFlows, planReach } from "../src/scenario/plan";
+import { readReach } from "../src/scenario/read";
+import { readingRequest } from "../src/scenario/reading";
+import { placeWords } from "../src/words/place";
+import { factorWords, removedWords } from "../src/words/plan";
+import { type Arguments, boundedOption, demandOption, instantOption, readText } from "./arguments";
+import type { Command } from "./command";
+import { bookOf } from "./rates";
+import { solveReach } from "./solve";
+
+/** Longest span that is planned for, and lies told of a window. */
+const LONGEST_DAYS = 10;
+const TOLD = 3;
+
+export const plan: Command = {
+  usage: "ARCHIVE GAUGE… --from ISO --to ISO --species S [--cell M] [--progress]",
+  about: `Ranks the reaches of a book and the hours on them: forecast flow, clarity, temperature, light, tide, the rules and bands
+that were entered, the lies of the solved water, and the log at such flows. A closed season, water too warm for the fish
+and a river that rises fast remove a reach or an hour. The gauge files are joined to the archive's own records: by the
+gauge's number, by the readings they repeat, or to the only gauge there is. The forecast starts from the last reading
+before --from, so that nothing later is known to it. Reaches are solved on cells of --cell m (1).
+windows[]{rank, reach, name, from, to, score, prime, discharge, low, high, visibleDepth, temperature, lies[], reasons[]},
+removed[]{reach, name, reason}. Scores hold windows of one plan against each other; they are no chances of a fish.`,
+  options: { from: true, to: true, species: true, cell: true },
+  run: async (args) => {
+    const [archive, ...files] = args.positional;
+    if (archive === undefined) throw new InputError("missing-argument", { what: "an archive" });
+    const species = speciesById(demandOption(args, "species"));
+    const [from, to] = spanOf(args);
+    const book = await bookOf(archive);
+    const read = files.map((file) => ({ file, record: readGaugeFile(readText(file), { file, now: Math.max(to, Date.now()) }) }));
+    const stations = book.stations.filter((one) => !one.deleted);
+    const gauges = new Map(stations.map((one) => [one.id, gaugeOf(book, one, read, stations.length === 1)]));
+    const strange = read.find(({ record }) => !stations.some((one) => isOf(record, one, book, stations.length === 1)));
+    if (strange) throw new InputError("gauge-of-no-station", {}, { file: strange.file });
+    const looked = book.reaches
+      .filter((one) => !one.deleted)
+      .map((one) => lookAt(one, book, gauges.get(one.station ?? ""), { species, from, to }, args));
+    const reaches = looked.map(({ reach }) => reach);
+    const { windows, removed } = planOf(reaches, { species, from, to, farthest: null, dayOf: utcDay });
+    return {
+      windows: windows.map((window, k) => told(window, k + 1, looked.find(({ reach }) => reach.id === window.reach)!)),
+      removed: removed.map(({ reach, reason }) => ({
+        reach,
+        name: reaches.find((one) => one.id === reach)!.name,
+        reason: removedWords(reason),
+      })),
+    };
+  },
+};
+
+const utcDay = (at: number): string => new Date(at).toISOString().slice(0, 10);
+
+function spanOf(args: Arguments): [number, number] {
+  const [from, to] = ["from", "to"].map((name) => {
+    demandOption(args, name);
+    return instantOption(args, name)!;
+  }) as [number, number];
+  if (!(to > from)) throw new InputError("span-upside-down", {}, { path: "--to" });
+  if (to - from > LONGEST_DAYS * 86_400_000) throw new InputError("span-too-long", { days: LONGEST_DAYS }, { path: "--to" });
+  return [from, to];
+}
+
+type Read = { file: string; record: GaugeFile };
+
+function isOf(record: GaugeFile, station: StationRecord, book: Book, only: boolean): boolean {
+  const own = book.series.filter((one) => one.station === station.id && !one.deleted).map(seriesOfRecord);
+  return only || (station.code !== "" && record.station.id === station.code) || sameRecord(record.series, own);
+}
+
+/** What is known of a gauge: the archive's readings, the files', and what the angler knows of its water. */
+function gaugeOf(book: Book, station: StationRecord, files: readonly Read[], only: boolean): GaugeRecord {
+  const series = book.series.filter((one) => one.station === station.id && !one.deleted).map(seriesOfRecord);
+  const own: GaugeRecord = { station: { id: station.id, name: station.name }, series };
+  const joined = joinRecords([own, ...files.filter(({ record }) => isOf(record, station, book, only)).map(({ record }) => record)]);
+  return riverRecord(
+    joined,
+    book.waters.find((one) => one.id === station.id && !one.deleted),
+    book.readings,
+  );
+}
+
+interface Looked {
+  reach: PlanReach;
+  /** The lies at each flow that was solved. */
+  lies: { discharge: number; lies: Lie[] }[];
+}
+
+function lookAt(
+  record: ReachRecord,
+  book: Book,
+  gauge: GaugeRecord | undefined,
+  { species, from, to }: { species: Species; from: number; to: number },
+  args: Arguments,
+): Looked {
+  const own = gauge && recordAtReach(gauge, record, book.readings);
+  const last = own ? lastInstant(own) : null;
+  const outlook = own && last !== null ? outlookOf(own, Math.min(last, from)) : null;
+  const station = book.stations.find((one) => one.id === record.station);
+  const water = book.waters.find((one) => one.id === record.station && !one.deleted);
+  const base = planReach(record, station, water, outlook);
+  const now = own && outlook ? gaugeNow(own, outlook.at) : undefined;
+  const lies = planFlows(outlook, to).map((discharge) => {
+    const field = solveReach({ reach: record.reach, discharge, cell: boundedOption(args, "cell", 0.1, 20, 1) }, args);
+    const conditions = conditionsOf(now, from, base.place, { discharge: null, light: "day" });
+    const living = livingFish(species, "auto", conditions, base.place?.latitude).species;
+    const { lies: found } = readReach(field, readingRequest(living, { ...conditions, light: "day" }, record.reach.features));
+    return { discharge, lies: found };
+  });
+  return {
+    lies,
+    reach: {
+      ...base,
+      rules: book.rules,
+      ...logOf(record.id, species.id, book, from),
+      lies: lies.map((one) => lieQuality(one.discharge, one.lies)),
+      travel: null,
+    },
+  };
+}
+
+function told(window: PlanWindow, rank: number, { reach, lies }: Looked) {
+  const near = [...lies].sort(
+    (a, b) => Math.abs(Math.log(a.discharge / window.discharge)) - Math.abs(Math.log(b.discharge / window.discharge)),
+  )[0];
+  const { from, to, factors, log: _, ...rest } = window;
+  return {
+    rank,
+    name: reach.name,
+    ...rest,
+    from: new Date(from).toISOString(),
+    to: new Date(to).toISOString(),
+    lies: fishedLies(near?.lies ?? [])
+      .slice(0, TOLD)
+      .map((lie, k) => ({ rank: k + 1, x: lie.x, y: lie.y, kind: lie.kind, score: lie.score, name: placeWords(lie.place) })),
+    factors,
+    reasons: factors.map((factor) => factorWords(factor, window, "metric")).filter(Boolean),
+  };
+}

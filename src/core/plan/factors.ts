@@ -1,0 +1,124 @@
+import type { Species } from "../fish/species-schema";
+import { RISING_FAST } from "../gauge/cautions";
+import { type ClarityClass, clarityClass } from "../gauge/clarity";
+import type { TideState } from "../gauge/tide";
+import { WARMTH, type WarmthRange } from "../gauge/warmth";
+import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
+import type { PlanHour } from "./hours";
+
+/**
+ * What makes an hour better or worse, each a factor about 1 with the code of its reason: the rules of the trade as
+ * visible weights, which the angler's own log confirms or overrules.
+ */
+export interface Factor {
+  what: "river" | "clarity" | "warmth" | "light" | "tide" | "season" | "log" | "lies" | "band" | "size";
+  /** What it is, as a code. */
+  is: string;
+  factor: number;
+}
+
+/** Why nobody is sent there then. */
+export type Bar = "rising-fast" | "too-warm" | "closed";
+
+export type Limb = "rising" | "falling" | "steady";
+
+/** A forecast that moves by less than this, 1/h, stands: about 5 % a day down, 25 % a day up. */
+const MOVES = sourced({ falling: -0.002, rising: 0.01 }, "1/h", COMMON_PRACTICE);
+export const limbOf = ({ ratePerHour }: Pick<PlanHour, "ratePerHour">): Limb =>
+  ratePerHour < MOVES.value.falling ? "falling" : ratePerHour > MOVES.value.rising ? "rising" : "steady";
+
+/** The level coming down and some colour still in: neither alone is it. */
+export const isPrime = (limb: Limb, clarity: ClarityClass | null): boolean =>
+  limb === "falling" && (clarity === "coloured" || clarity === "green");
+
+const RIVER = sourced({ prime: 1.5, falling: 1.1, steady: 1, rising: 0.7 }, "share", COMMON_PRACTICE);
+const CLARITY = sourced<Record<ClarityClass, number>>(
+  { muddy: 0.35, coloured: 0.95, green: 1.05, clear: 1, "gin-clear": 0.85 },
+  "share",
+  COMMON_PRACTICE,
+);
+const WARM = sourced({ "very-cold": 0.35, slow: 0.6, cool: 0.85, good: 1, warm: 0.75 }, "share", COMMON_PRACTICE);
+
+/** Where a fish feeds freely, degC: trout and salmon by the trade's markers, others by their own curves. */
+export const warmthRange = (species: Species): WarmthRange =>
+  species.model === "ambush"
+    ? {
+        slow: species.suitability.turn[0],
+        good: [species.suitability.turn[1], 0.85 * species.restAbove],
+        stop: species.restAbove,
+      }
+    : WARMTH.value["trout-and-salmon"];
+
+type Warmth = keyof typeof WARM.value | "too-warm";
+
+export function warmthIn(temperature: number, { slow, good, stop }: WarmthRange): Warmth {
+  if (temperature < slow / 2) return "very-cold";
+  if (temperature < slow) return "slow";
+  if (temperature < good[0]) return "cool";
+  if (temperature <= good[1]) return "good";
+  return temperature < stop ? "warm" : "too-warm";
+}
+
+/**
+ * Hours by temperature: cold water wakes when the sun is on it, mild water is best at first and last light, and what is
+ * shy of light bites in the dark. Sun's height in degrees.
+ */
+const LIGHT = sourced(
+  {
+    cold: { sun: 1.2, day: 0.8, twilight: 0.5, night: 0.2 },
+    mild: { edge: 1.25, day: 1, bright: 0.85, night: 0.35, "shy-night": 1.2 },
+  },
+  "share",
+  COMMON_PRACTICE,
+);
+/** The sun is on the water from this height, stands high over it from that, and is low under a third, degrees. */
+const SUN = sourced({ on: 12, bright: 45, low: 14 }, "degrees", COMMON_PRACTICE);
+/** A fish that shuns light so much feeds by night. */
+const SHY = sourced(0.5, "share", COMMON_PRACTICE);
+const TIDE = sourced({ flooding: 1, ebbing: 1, slack: 0.7 }, "share", COMMON_PRACTICE);
+const HIGH = sourced(0.5, "share", COMMON_PRACTICE);
+
+function lightFactor(hour: PlanHour, warmth: Warmth | null, clarity: ClarityClass | null, species: Species): Factor[] {
+  const { light, sun } = hour;
+  if (light === null || sun === null) return [];
+  const cold = warmth === "very-cold" || warmth === "slow";
+  const of = (is: string, factor: number): Factor[] => [{ what: "light", is, factor }];
+  if (cold) {
+    const is = light === "day" && sun >= SUN.value.on ? "sun" : light;
+    return of(`cold-${is}`, LIGHT.value.cold[is]);
+  }
+  const shy = species.model === "ambush" && species.shy >= SHY.value;
+  if (light === "night") return shy ? of("shy-night", LIGHT.value.mild["shy-night"]) : of("night", LIGHT.value.mild.night);
+  if (light === "twilight" || sun <= SUN.value.low) return of("edge", LIGHT.value.mild.edge);
+  const bright = sun >= SUN.value.bright && (clarity === "clear" || clarity === "gin-clear");
+  return of(bright ? "bright" : "day", LIGHT.value.mild[bright ? "bright" : "day"]);
+}
+
+/** Why nobody is sent there at that hour; undefined: nothing in the water's own state bars it. */
+export function barOf(hour: PlanHour, species: Species): Bar | undefined {
+  if (hour.ratePerHour > RISING_FAST.value) return "rising-fast";
+  const { temperature } = hour;
+  return temperature !== null && temperature >= Math.min(warmthRange(species).stop, species.restAbove)
+    ? "too-warm"
+    : undefined;
+}
+
+/** What is said of an hour by the water, the light and the tide. */
+export function factorsOf(
+  hour: PlanHour,
+  species: Species,
+  { tide, veryHigh }: { tide: TideState["flow"] | null; veryHigh: boolean },
+): Factor[] {
+  const clarity = hour.visibleDepth === null ? null : clarityClass(hour.visibleDepth);
+  const limb = limbOf(hour);
+  const state = isPrime(limb, clarity) ? "prime" : limb;
+  const warmth = hour.temperature === null ? null : warmthIn(hour.temperature, warmthRange(species));
+  return [
+    { what: "river", is: state, factor: RIVER.value[state] },
+    ...(clarity ? [{ what: "clarity", is: clarity, factor: CLARITY.value[clarity] } as const] : []),
+    ...(warmth && warmth !== "too-warm" ? [{ what: "warmth", is: warmth, factor: WARM.value[warmth] } as const] : []),
+    ...lightFactor(hour, warmth, clarity, species),
+    ...(tide ? [{ what: "tide", is: tide, factor: TIDE.value[tide] } as const] : []),
+    ...(veryHigh ? [{ what: "season", is: "very-high", factor: HIGH.value } as const] : []),
+  ];
+}

@@ -1,0 +1,94 @@
+import type { Forecast, ForecastPoint } from "../gauge/forecast";
+import { type Light, lightAt, sunAltitude } from "../gauge/light";
+import type { Outlook } from "../gauge/outlook";
+import { DAY, HOUR, MINUTE } from "../gauge/series";
+import type { WarmthPoint } from "../gauge/temperature";
+
+/** The river at one half hour that has not come yet, SI. */
+export interface PlanHour {
+  at: number;
+  /** m3/s: median, and 10 and 90 %. */
+  discharge: number;
+  low: number;
+  high: number;
+  /** d ln Q / dt of the path that is looked at, 1/h. */
+  ratePerHour: number;
+  /** m; null where the record has no turbidity. */
+  visibleDepth: number | null;
+  /** degC; null where the record has none. */
+  temperature: number | null;
+  /** Null where nobody said where the reach lies. */
+  light: Light | null;
+  /** Degrees; null likewise. */
+  sun: number | null;
+}
+
+/** Which of the forecast's paths is taken: the middle one, or one that was higher or lower nine times in ten. */
+export type Path = "median" | "low" | "high";
+
+export const PLAN_STEP = 30 * MINUTE;
+/** The flow's rate of change is told over so long, ms. */
+const RATE_OVER = 3 * HOUR;
+
+type Banded = Pick<ForecastPoint, "time" | "low" | "median" | "high">;
+
+/** A forecast's figure at an instant, straight between its points; null past its end. */
+function between(points: readonly Banded[], at: number, of: Path): number | null {
+  const after = points.findIndex((point) => point.time >= at);
+  if (after < 0) return null;
+  const next = points[after]!;
+  const before = points[after - 1];
+  if (!before) return next[of];
+  const share = (at - before.time) / (next.time - before.time);
+  return before[of] + share * (next[of] - before[of]);
+}
+
+/** A forecast with where it starts from. */
+const withStart = ({ from, discharge, points }: Forecast): Banded[] => [
+  { time: from, low: discharge, median: discharge, high: discharge },
+  ...points,
+];
+
+/** Past the end of its forecast water is taken as warm as at the same hour of the last forecast day. */
+function temperatureAt(points: readonly WarmthPoint[], at: number): number | null {
+  const end = points.at(-1)?.time;
+  if (end === undefined) return null;
+  const days = Math.max(0, Math.ceil((at - end) / DAY));
+  return between(points, Math.max(at - days * DAY, points[0]!.time), "median");
+}
+
+/**
+ * The half hours from one instant to another as the forecast has them; none before it starts or past its end.
+ * @param place degrees, where the reach lies; undefined where nobody said
+ */
+export function planHours(
+  { flow, visibleDepth, temperature }: Pick<Outlook, "flow" | "visibleDepth" | "temperature">,
+  place: { latitude: number; longitude: number } | undefined,
+  from: number,
+  to: number,
+  path: Path = "median",
+): PlanHour[] {
+  if (!flow) return [];
+  const points = withStart(flow);
+  const hours: PlanHour[] = [];
+  for (let at = Math.max(from, Math.ceil(flow.from / PLAN_STEP) * PLAN_STEP); at <= to; at += PLAN_STEP) {
+    const discharge = between(points, at, path);
+    if (discharge === null) break;
+    const start = Math.max(flow.from, at - RATE_OVER);
+    const end = start + RATE_OVER;
+    const [q0, q1] = [between(points, start, path), between(points, end, path)];
+    hours.push({
+      at,
+      discharge,
+      low: between(points, at, "low")!,
+      high: between(points, at, "high")!,
+      ratePerHour: q0 && q1 ? (Math.log(q1 / q0) / RATE_OVER) * HOUR : 0,
+      // A higher river is a dirtier one.
+      visibleDepth: visibleDepth && between(visibleDepth, at, path === "median" ? path : path === "high" ? "low" : "high"),
+      temperature: temperature && temperatureAt(temperature, at),
+      light: place ? lightAt(at, place.latitude, place.longitude) : null,
+      sun: place ? sunAltitude(at, place.latitude, place.longitude) : null,
+    });
+  }
+  return hours;
+}

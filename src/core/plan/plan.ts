@@ -1,0 +1,331 @@
+import type { Band } from "../book/rates";
+import type { RuleRecord } from "../book/bank-records";
+import { isOpen } from "../book/local-rules";
+import { rulesFor } from "../book/rules-for";
+import type { Species } from "../fish/species-schema";
+import { bandState, type FishesWell } from "../gauge/band";
+import { VERY_HIGH } from "../gauge/cautions";
+import type { Constituent } from "../gauge/constituent";
+import { BAND_QUANTILES, dayOfYear } from "../gauge/exceedance";
+import type { Outlook } from "../gauge/outlook";
+import { DAY, HOUR } from "../gauge/series";
+import { tideBetween, tideTurns } from "../gauge/tide";
+import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
+import { type Bar, barOf, type Factor, factorsOf, isPrime, limbOf } from "./factors";
+import { clarityClass } from "../gauge/clarity";
+import { type Path, PLAN_STEP, type PlanHour, planHours } from "./hours";
+
+/** What the log says of a class of flow on a reach. */
+export interface LogRate extends Pick<Band, "low" | "high"> {
+  hours: number;
+  rate: number;
+  interval: [number, number];
+}
+
+/** How good a reach's lies are at a flow, by its solved water; comparable between reaches for one fish and one day. */
+export interface LieQuality {
+  discharge: number;
+  /** Mean score of its best three lies. */
+  score: number;
+}
+
+/** A reach as the plan sees it. */
+export interface PlanReach {
+  id: string;
+  name: string;
+  place: { latitude: number; longitude: number } | undefined;
+  outlook: Outlook | null;
+  rules: readonly RuleRecord[];
+  bands: readonly FishesWell[];
+  constituents: readonly Constituent[];
+  /** Rates by flow of the log there, and over all of it; none: nothing is known. */
+  log: readonly LogRate[];
+  /** Per rod-hour, over everything that was fished for this fish. */
+  usualRate: number | null;
+  /** In order of flow; none: not solved yet. */
+  lies: readonly LieQuality[];
+  /** Minutes from home; null where nobody said. */
+  travel: number | null;
+}
+
+export interface PlanAsk {
+  species: Species;
+  /** ms */
+  from: number;
+  to: number;
+  /** Farthest that is driven, minutes; null: no limit. */
+  farthest: number | null;
+  /** The angler's own day of an instant, "2026-10-01": clocks and zones are not the core's. */
+  dayOf: (at: number) => string;
+}
+
+export interface RatedHour extends PlanHour {
+  /** 0 where nobody is sent there then. */
+  score: number;
+  factors: Factor[];
+  bar: Bar | undefined;
+}
+
+export interface PlanWindow {
+  reach: string;
+  from: number;
+  to: number;
+  /** Mean over the window: of one plan against another, no chance of a fish. */
+  score: number;
+  /** The level comes down with colour in. */
+  prime: boolean;
+  /** Of the hour in its middle. */
+  discharge: number;
+  low: number;
+  high: number;
+  visibleDepth: number | null;
+  temperature: number | null;
+  /** Of its middle, those that move it most first. */
+  factors: Factor[];
+  /** The log at such flows. */
+  log: LogRate | null;
+}
+
+export type RemovedReason = Bar | "too-far" | "no-gauge" | "no-forecast" | "past";
+export interface Removed {
+  reach: string;
+  reason: RemovedReason;
+}
+
+/** A reach through the hours that are asked about. */
+export interface ReachDay {
+  reach: string;
+  hours: RatedHour[];
+}
+
+export interface Plan {
+  /** Best first. */
+  windows: PlanWindow[];
+  removed: Removed[];
+  days: ReachDay[];
+}
+
+/** An hour belongs to a window while it is worth so much of the best of its day; windows are no shorter and no longer. */
+const WINDOW = sourced({ share: 0.85, least: HOUR, most: 5 * HOUR }, "share, ms", COMMON_PRACTICE);
+/** Rod-hours at such flows that count as much as not knowing: two outings. */
+const LOG_HOURS = sourced(6, "h", COMMON_PRACTICE);
+/** The log moves a place by no more than this either way; a band of one's own, and the lies of a flow, by these. */
+const LOG_BOUNDS = sourced([0.4, 2.5] as const, "share", COMMON_PRACTICE);
+const BANDS = sourced({ in: 1.15, out: 0.8 }, "share", COMMON_PRACTICE);
+const LIES_LEAST = sourced(0.5, "share", COMMON_PRACTICE);
+/** Small water follows the air: cooling sends to the larger, a warming spring to the smaller. */
+const SIZE = sourced({ cooling: -0.6, warming: 0.6, better: 1.15, worse: 0.9, apart: 1.6 }, "degC/day", COMMON_PRACTICE);
+
+/**
+ * Weights of the 10, 50 and 90 % paths in what is expected of an hour: extended Swanson-Megill (Keefer & Bodily 1983,
+ * Manage. Sci. 29; from memory).
+ */
+const SWANSON: readonly (readonly [Path, number])[] = [
+  ["low", 0.3],
+  ["median", 0.4],
+  ["high", 0.3],
+];
+
+/**
+ * Ranks reaches and windows over a span of time.
+ * @param path one path of the forecast alone; undefined: what is expected over all of it, so that a river which may yet
+ *   come up is worth less than one that is sure to come down
+ */
+export function planOf(reaches: readonly PlanReach[], ask: PlanAsk, path?: Path): Plan {
+  const removed: Removed[] = [];
+  const days: ReachDay[] = [];
+  const best = Math.max(0, ...reaches.flatMap((one) => one.lies.map(({ score }) => score)));
+  for (const reach of reaches) {
+    const out = (reason: RemovedReason) => removed.push({ reach: reach.id, reason });
+    if (reach.travel !== null && ask.farthest !== null && reach.travel > ask.farthest) out("too-far");
+    else if (!reach.outlook) out("no-gauge");
+    else if (!reach.outlook.flow) out("no-forecast");
+    else {
+      const hours = path ? ratedHours(reach, reaches, ask, path, best) : expectedHours(reach, reaches, ask, best);
+      if (hours.length === 0) out(ask.to < reach.outlook.flow.from ? "past" : "no-forecast");
+      else {
+        days.push({ reach: reach.id, hours });
+        if (hours.every(({ bar }) => bar)) out(mostOf(hours.map(({ bar }) => bar!)));
+      }
+    }
+  }
+  const windows = days.flatMap(({ reach, hours }) => windowsOf(reaches.find((one) => one.id === reach)!, hours, ask));
+  return { windows: windows.sort((a, b) => b.score - a.score || a.from - b.from), removed, days };
+}
+
+/** The hours of the forecast's middle, with the score that is expected over its paths. */
+function expectedHours(reach: PlanReach, all: readonly PlanReach[], ask: PlanAsk, best: number): RatedHour[] {
+  const paths = SWANSON.map(([path, weight]) => ({ weight, hours: ratedHours(reach, all, ask, path, best) }));
+  return paths[1]!.hours.map((hour, k) => ({
+    ...hour,
+    score: hour.bar ? 0 : paths.reduce((sum, { weight, hours }) => sum + weight * (hours[k]?.score ?? 0), 0),
+  }));
+}
+
+function ratedHours(
+  reach: PlanReach,
+  all: readonly PlanReach[],
+  ask: PlanAsk,
+  path: Path,
+  best: number,
+): RatedHour[] {
+  const { outlook, constituents } = reach;
+  const turns = constituents.length > 0 ? tideTurns(constituents, ask.from - 2 * DAY, ask.to + 2 * DAY) : [];
+  const size = sizeFactor(reach, all);
+  return planHours(outlook!, reach.place, ask.from, ask.to, path).map((hour): RatedHour => {
+    const bar = isClosed(reach.rules, reach.id, ask, hour.at) ? "closed" : barOf(hour, ask.species);
+    const factors = [
+      ...factorsOf(hour, ask.species, {
+        tide: tideBetween(turns, hour.at)?.flow ?? null,
+        veryHigh: isVeryHigh(outlook!, hour),
+      }),
+      ...bandFactor(reach.bands, hour.discharge),
+      ...logFactor(reach, hour.discharge),
+      ...liesFactor(reach.lies, hour.discharge, best),
+      ...size,
+    ];
+    const score = bar ? 0 : factors.reduce((product, { factor }) => product * factor, 1);
+    return { ...hour, bar, factors, score };
+  });
+}
+
+/** Closed by any rule that was entered for the fish: a closed season removes a water, it does not merely lower it. */
+const isClosed = (rules: readonly RuleRecord[], reach: string, { species, dayOf }: PlanAsk, at: number): boolean =>
+  rulesFor(rules, { reach, bank: "both", species: species.id }).some(({ open }) => open && !isOpen(open, dayOf(at)));
+
+function isVeryHigh({ season }: Outlook, { at, discharge }: PlanHour): boolean {
+  const top = BAND_QUANTILES.findIndex((share) => share >= 1 - VERY_HIGH.value);
+  const level = season?.[dayOfYear(at)]?.[top];
+  return level !== undefined && discharge >= level;
+}
+
+function bandFactor(bands: readonly FishesWell[], discharge: number): Factor[] {
+  const own = bands.filter((one) => one.measure === "discharge");
+  if (own.length === 0) return [];
+  const is = own.some((one) => bandState(one, discharge) === "in") ? "in" : "out";
+  return [{ what: "band", is, factor: BANDS.value[is] }];
+}
+
+/** The class of the log that a flow is in. */
+export const logAt = (log: readonly LogRate[], discharge: number): LogRate | null =>
+  log.find(({ low, high }) => (low === null || discharge >= low) && (high === null || discharge < high)) ?? null;
+
+function logFactor({ log, usualRate }: PlanReach, discharge: number): Factor[] {
+  const found = logAt(log, discharge);
+  if (!found || !usualRate) return [];
+  const [least, most] = LOG_BOUNDS.value;
+  // What was hardly fished says little, either way.
+  const trust = found.hours / (found.hours + LOG_HOURS.value);
+  const factor = Math.min(most, Math.max(least, (found.rate / usualRate) ** trust));
+  return [{ what: "log", is: factor >= 1 ? "more" : "less", factor }];
+}
+
+/** Between the flows that are solved; beyond them as at the nearest. */
+function liesFactor(lies: readonly LieQuality[], discharge: number, best: number): Factor[] {
+  if (lies.length === 0 || best <= 0) return [];
+  const after = lies.findIndex((one) => one.discharge >= discharge);
+  const [upper, lower] = [lies[after] ?? lies.at(-1)!, lies[Math.max(0, after < 0 ? lies.length - 1 : after - 1)]!];
+  const span = Math.log(upper.discharge / lower.discharge);
+  const share = span > 0 ? Math.min(1, Math.max(0, Math.log(discharge / lower.discharge) / span)) : 0;
+  const quality = (lower.score + share * (upper.score - lower.score)) / best;
+  const least = LIES_LEAST.value;
+  return [{ what: "lies", is: quality >= 0.75 ? "good" : "poor", factor: least + (1 - least) * quality }];
+}
+
+/** Usual size of a water, m3/s: the median of its season. */
+function usualFlow({ outlook }: PlanReach): number | null {
+  const middle = BAND_QUANTILES.indexOf(0.5);
+  return outlook?.season?.[dayOfYear(outlook.at)]?.[middle] ?? null;
+}
+
+function sizeFactor(reach: PlanReach, all: readonly PlanReach[]): Factor[] {
+  const drift = reach.outlook?.swing?.driftPerDay;
+  const sizes = all.flatMap((one) => usualFlow(one) ?? []);
+  const own = usualFlow(reach);
+  const { cooling, warming, better, worse, apart } = SIZE.value;
+  if (drift === undefined || own === null || Math.max(...sizes) < apart * Math.min(...sizes)) return [];
+  if (drift > cooling && drift < warming) return [];
+  const large = own ** 2 >= Math.max(...sizes) * Math.min(...sizes);
+  const spell = drift <= cooling ? "cooling" : "warming";
+  const suits = large === (spell === "cooling");
+  return [{ what: "size", is: `${large ? "large" : "small"}-${spell}`, factor: suits ? better : worse }];
+}
+
+/** The best window of each of the angler's days. */
+function windowsOf(reach: PlanReach, hours: readonly RatedHour[], ask: PlanAsk): PlanWindow[] {
+  const days = [...new Set(hours.map(({ at }) => ask.dayOf(at)))];
+  return days.flatMap((day) => {
+    const own = hours.filter(({ at }) => ask.dayOf(at) === day);
+    const window = windowIn(own);
+    return window ? [told(reach, window)] : [];
+  });
+}
+
+/** From the best hour outwards, as long as it is nearly as good; undefined where no hour is any good. */
+function windowIn(hours: readonly RatedHour[]): RatedHour[] | undefined {
+  const peak = hours.reduce((best, hour, k) => (hour.score > hours[best]!.score ? k : best), 0);
+  const most = hours[peak]!.score;
+  if (most <= 0) return undefined;
+  const { share, least, most: longest } = WINDOW.value;
+  let [first, last] = [peak, peak];
+  const worth = (k: number) => hours[k]?.score ?? 0;
+  while ((last - first + 1) * PLAN_STEP < longest) {
+    const [before, after] = [worth(first - 1), worth(last + 1)];
+    const next = Math.max(before, after);
+    if (next <= 0 || (next < share * most && (last - first) * PLAN_STEP >= least)) break;
+    if (after >= before) last++;
+    else first--;
+  }
+  return hours.slice(first, last + 1);
+}
+
+function told(reach: PlanReach, hours: readonly RatedHour[]): PlanWindow {
+  const middle = hours[Math.floor(hours.length / 2)]!;
+  const { discharge, low, high, visibleDepth, temperature, factors } = middle;
+  return {
+    reach: reach.id,
+    from: hours[0]!.at,
+    to: hours.at(-1)!.at + PLAN_STEP,
+    score: hours.reduce((sum, hour) => sum + hour.score, 0) / hours.length,
+    prime: isPrime(limbOf(middle), visibleDepth === null ? null : clarityClass(visibleDepth)),
+    discharge,
+    low,
+    high,
+    visibleDepth,
+    temperature,
+    factors: [...factors].sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor))),
+    log: logAt(reach.log, discharge),
+  };
+}
+
+function mostOf<T>(values: readonly T[]): T {
+  const count = (one: T) => values.filter((value) => value === one).length;
+  return [...new Set(values)].sort((a, b) => count(b) - count(a))[0]!;
+}
+
+/** What the answer would be if the river came out otherwise than the forecast's middle. */
+export interface Change {
+  path: "low" | "high";
+  /** m3/s at the middle of the first window, on that path. */
+  discharge: number;
+  /** The first window then; null: nowhere. */
+  then: PlanWindow | null;
+}
+
+/** Another reach, or more than an hour's difference, is another answer. */
+const OTHER = HOUR;
+
+/** The paths on which the first answer would be another one. */
+export function changesOf(reaches: readonly PlanReach[], ask: PlanAsk, plan: Plan): Change[] {
+  const first = plan.windows[0];
+  if (!first) return [];
+  return (["high", "low"] as const).flatMap((path): Change[] => {
+    const other = planOf(reaches, ask, path);
+    const then = other.windows[0] ?? null;
+    const same = then?.reach === first.reach && Math.abs(then.from - first.from) <= OTHER;
+    const hour = other.days
+      .find((one) => one.reach === first.reach)
+      ?.hours.find(({ at }) => at >= (first.from + first.to) / 2);
+    return same || !hour ? [] : [{ path, discharge: hour.discharge, then }];
+  });
+}

@@ -1,0 +1,76 @@
+import { effortOf } from "../core/book/effort";
+import { flowBands, ratesBy } from "../core/book/rates";
+import type { Stretch } from "../core/book/bank-records";
+import type { Catch, ReachRecord, Session, StationRecord, WaterRecord } from "../core/book/records";
+import { isShelter } from "../core/fish/judgement";
+import type { Lie } from "../core/fish/read";
+import type { Outlook } from "../core/gauge/outlook";
+import type { LieQuality, LogRate, PlanReach } from "../core/plan/plan";
+import { roundFlow } from "./field";
+
+/** Lies that an angler works through in a visit: a reach is as good as these. */
+const VISITED = 3;
+
+/** The lies of a reading that are fished for, best first. */
+export const fishedLies = <T extends Pick<Lie, "kind" | "drift">>(lies: readonly T[]): T[] =>
+  lies.filter((lie) => !isShelter(lie));
+
+/** How good a reach is at a flow: the mean score of its best lies, where it has fewer as if the rest were worth nothing. */
+export const lieQuality = (discharge: number, lies: readonly Pick<Lie, "kind" | "drift" | "score">[]): LieQuality => ({
+  discharge,
+  score:
+    fishedLies(lies)
+      .slice(0, VISITED)
+      .reduce((sum, { score }) => sum + score, 0) / VISITED,
+});
+
+/** Two flows nearer than this by ratio show the same lies. Own choice. */
+const SAME = 1.15;
+
+/** The flows at which a reach is looked at: now, and how far the middle of the forecast goes either way until then, m3/s. */
+export function planFlows(outlook: Pick<Outlook, "flow"> | null, to: number): number[] {
+  if (!outlook?.flow) return [];
+  const { discharge, points } = outlook.flow;
+  const path = [discharge, ...points.filter((point) => point.time <= to).map((point) => point.median)];
+  const flows = [Math.min(...path), Math.max(...path)].map(roundFlow);
+  return flows[1]! / flows[0]! < SAME ? [roundFlow(discharge)] : flows;
+}
+
+/** Catch rates by flow on one reach for one fish, and the usual one over everything that was fished for it. */
+export function logOf(
+  reach: string,
+  species: string,
+  book: { sessions: readonly Session[]; catches: readonly Catch[]; stretches: readonly Stretch[] },
+  now: number,
+): { log: LogRate[]; usualRate: number | null } {
+  const all = effortOf(book.sessions, book.catches, now, species, book.stretches);
+  const here = all.filter((effort) => effort.reach === reach);
+  const { classes } = ratesBy(here, flowBands(here), (effort) => effort.river?.discharge ?? null);
+  const hours = all.reduce((sum, effort) => sum + effort.hours, 0);
+  const fish = all.reduce((sum, effort) => sum + effort.catches.length, 0);
+  return {
+    log: classes.flatMap(({ key, low, high, hours: own, rate, interval }) =>
+      key === "unknown" || rate === null || interval === null ? [] : [{ low, high, hours: own, rate, interval }],
+    ),
+    usualRate: hours > 0 ? (fish + 0.5) / (hours + 1) : null,
+  };
+}
+
+/** A reach of the book as a plan sees it, but for its lies and how far it is. */
+export function planReach(
+  { id, reach }: ReachRecord,
+  station: StationRecord | undefined,
+  water: WaterRecord | undefined,
+  outlook: Outlook | null,
+): Pick<PlanReach, "id" | "name" | "place" | "outlook" | "bands" | "constituents"> {
+  const [latitude, longitude] = [reach.latitude ?? station?.latitude, reach.longitude ?? station?.longitude];
+  return {
+    id,
+    name: reach.name,
+    place: latitude == null || longitude == null ? undefined : { latitude, longitude },
+    outlook,
+    // A gauge's bands are of its spots; those that name another reach are not this one's.
+    bands: (water?.bands ?? []).filter(({ spot }) => spot.toLowerCase().startsWith(reach.name.toLowerCase())),
+    constituents: water?.constituents ?? [],
+  };
+}

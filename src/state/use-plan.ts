@@ -1,0 +1,158 @@
+"use client";
+import { useLiveQuery } from "dexie-react-hooks";
+import { useMemo } from "react";
+import type { Lie } from "../core/fish/read";
+import type { Species } from "../core/fish/species-schema";
+import { PRECOMPUTED_CELL } from "../core/flow/precomputed";
+import { HOUR } from "../core/gauge/series";
+import { type LieQuality, type Plan, type PlanAsk, planOf, type PlanReach } from "../core/plan/plan";
+import { fetched } from "../core/quantity/fetched";
+import { conditionsOf } from "../scenario/conditions";
+import { bedKey, cellOf } from "../scenario/field";
+import { livingFish } from "../scenario/fish";
+import { keyOf, shortName } from "../scenario/key";
+import { fishedLies, lieQuality, planFlows } from "../scenario/plan";
+import { readingRequest } from "../scenario/reading";
+import { database } from "../store/database";
+import { keepField, keptField, solvedFlows } from "../store/fields";
+import type { PlannedReach } from "../store/learn-api";
+import { waterWorker } from "../store/water-client";
+import { reader, solveInBackground } from "../workers/clients";
+import { type Stage, useStage, valueOf } from "./query";
+import { useSettings } from "./settings";
+import type { River } from "./use-river";
+
+/** Everything of the book that a plan hangs on, by when it was changed. */
+const bookState = async (): Promise<string> => {
+  const db = database();
+  const stamps = await Promise.all(
+    [db.reaches, db.waters, db.readings, db.stations, db.sessions, db.catches, db.stretches].map(async (table) =>
+      (await (table as typeof db.reaches).toArray()).map((one) => one.updatedAt),
+    ),
+  );
+  const series = await db.series.orderBy("[station+updatedAt]").keys();
+  return shortName(JSON.stringify([stamps, series]));
+};
+
+/** Lies of a reach at one flow that the forecast comes by. */
+export interface LiesThen {
+  discharge: number;
+  lies: Lie[];
+}
+
+export interface Planning {
+  plan: Plan | undefined;
+  reaches: readonly PlanReach[];
+  ask: PlanAsk | undefined;
+  /** By reach, as far as they are known. */
+  lies: Stage<Record<string, LiesThen[]>>;
+  stages: readonly Stage<unknown>[];
+}
+
+const NONE: never[] = [];
+/** The forecast is worked out anew every half hour, or when anything of the book changes. */
+const ANEW = HOUR / 2;
+
+/** The plan for a fish over a span of time: first without the lies, then with them. */
+export function usePlan(
+  river: River,
+  species: Species,
+  span: { from: number; to: number },
+  dayOf: (at: number) => string,
+): Planning {
+  const { travel, farthest } = useSettings();
+  const state = useLiveQuery(bookState, []);
+  const minute = Math.floor(river.minute / ANEW) * ANEW;
+  const planned = useStage("planned", state && keyOf(state, minute), async () =>
+    valueOf(await waterWorker.ask(async (api) => api.planned(river.minute))),
+  );
+  const logs = useStage("logs", state && keyOf(state, species.id), async () =>
+    valueOf(await waterWorker.ask(async (api) => api.logs(species.id, river.minute))),
+  );
+  const lies = useLies(river, planned.value, species, span.to);
+  const rules = useLiveQuery(() => database().rules.toArray(), []);
+  const reaches = useMemo(
+    () =>
+      (planned.value ?? NONE).map(
+        ({ now: _, ...base }): PlanReach => ({
+          ...base,
+          rules: rules ?? NONE,
+          log: logs.value?.[base.id]?.log ?? NONE,
+          usualRate: logs.value?.[base.id]?.usualRate ?? null,
+          lies: (lies.value?.[base.id] ?? NONE).map((one): LieQuality => lieQuality(one.discharge, one.lies)),
+          travel: travel[base.id] ?? null,
+        }),
+      ),
+    [planned.value, logs.value, lies.value, rules, travel],
+  );
+  const { from, to } = span;
+  const ask = useMemo((): PlanAsk => ({ species, from, to, farthest, dayOf }), [species, from, to, farthest, dayOf]);
+  const plan = useMemo(() => (planned.value ? planOf(reaches, ask) : undefined), [planned.value, reaches, ask]);
+  return { plan, reaches, ask, lies, stages: [planned, logs, lies] };
+}
+
+/** The lies of every reach at the flows that the forecast comes by: from kept water, or solved now. */
+function useLies(
+  river: River,
+  planned: readonly PlannedReach[] | undefined,
+  species: Species,
+  to: number,
+): Stage<Record<string, LiesThen[]>> {
+  const asked = useMemo(
+    () =>
+      river.reaches.flatMap((record) => {
+        const own = planned?.find((one) => one.id === record.id);
+        return own ? [{ record, own, flows: planFlows(own.outlook, to) }] : [];
+      }),
+    [river.reaches, planned, to],
+  );
+  const key =
+    planned &&
+    keyOf(
+      "lies",
+      species,
+      asked.map(({ record, own, flows }) => [bedKey(record.reach), record.reach.features, flows, own.now?.at]),
+    );
+  return useStage(
+    "plan-lies",
+    key,
+    async (signal) => {
+      const found: Record<string, LiesThen[]> = {};
+      for (const { record, own, flows } of asked) {
+        const conditions = conditionsOf(own.now ?? undefined, river.minute, own.place, { discharge: null, light: "day" });
+        const living = livingFish(species, "auto", conditions, own.place?.latitude).species;
+        const request = readingRequest(living, conditions, record.reach.features);
+        found[record.id] = [];
+        for (const discharge of flows) {
+          const field = await fieldFor(record.reach, discharge, signal);
+          signal.throwIfAborted();
+          if (!field) continue;
+          const { lies } = valueOf(await reader.ask(async (api) => api.read(field, request)));
+          found[record.id]!.push({ discharge, lies: fishedLies(lies) });
+        }
+      }
+      return found;
+    },
+    planned && keyOf("lies", species.id),
+  );
+}
+
+/** Kept water within this ratio of a flow stands for it. Own choice. */
+const NEAR = 1.06;
+
+/** The water of a reach at a flow on the precomputed cells; undefined where its bed cannot carry it. */
+async function fieldFor(reach: River["reaches"][number]["reach"], discharge: number, signal: AbortSignal) {
+  const [bed, cell] = [bedKey(reach), Math.max(PRECOMPUTED_CELL, cellOf(reach))];
+  const known = (await solvedFlows(database(), bed)).filter((one) => one.cell === cell);
+  const near = known.find((one) => Math.abs(Math.log(one.discharge / discharge)) < Math.log(NEAR));
+  if (near) return keptField(database(), bed, near.discharge, cell);
+  const outcome = await solveInBackground(0, { reach, discharge, cell }, undefined, () => undefined, signal);
+  if (!outcome.ok) return undefined;
+  await keepField(database(), bed, outcome.value);
+  return outcome.value;
+}
+
+/** The plan's hours as a calendar file. The writer comes with the first press. */
+export const calendarFile = async (
+  ...args: Parameters<typeof import("../core/formats/calendar").writeCalendar>
+): Promise<string> => (await fetched(import("../core/formats/calendar"))).writeCalendar(...args);

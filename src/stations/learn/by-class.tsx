@@ -1,0 +1,104 @@
+"use client";
+import { useMemo, useState } from "react";
+import { RATE_KINDS, type RateKind } from "../../core/book/classes";
+import { PRIOR_HOURS, type RateClass } from "../../core/book/rates";
+import { useSettings } from "../../state/settings";
+import { type Learning, useRates } from "../../state/use-learn";
+import { type ColumnDef, DataTable } from "../../widgets/data-table";
+import { FaultNote } from "../../widgets/fault-note";
+import { later } from "../../widgets/later";
+import { Panel } from "../../widgets/panel";
+import { Select } from "../../widgets/select";
+import { bestClass, rateWords } from "../../words/learn";
+import { tellFault } from "../../words/messages";
+import { figureText, show } from "../../words/quantity";
+import { RATE_KIND_NAMES, rateLabel } from "../../words/rates";
+
+const RateChart = later(() => import("./rate-chart").then((one) => one.RateChart));
+
+interface RateRow extends RateClass {
+  label: string;
+}
+
+const columnsIn = (first: string): ColumnDef<RateRow>[] => [
+  { id: "class", header: first, cell: ({ row }) => row.original.label },
+  { id: "hours", header: "Hours", cell: ({ row }) => figureText(row.original.hours, 1) },
+  { id: "fish", header: "Fish", cell: ({ row }) => figureText(row.original.events, 0) },
+  {
+    id: "counted",
+    header: "An hour, as counted",
+    cell: ({ row: { original } }) =>
+      original.hours > 0 ? figureText(original.events / original.hours, 2) : "not fished",
+  },
+  {
+    id: "rate",
+    header: "Drawn towards the rest",
+    cell: ({ row: { original } }) => figureText(original.rate, 2),
+  },
+  {
+    id: "interval",
+    header: "80 % interval",
+    cell: ({ row: { original } }) =>
+      original.interval ? `${figureText(original.interval[0], 2)} to ${figureText(original.interval[1], 2)}` : "–",
+  },
+];
+
+const NONE: RateClass[] = [];
+
+/** Fish an hour in classes of one property, effort beside. */
+export function ByClass({ learning, made }: { learning: Learning; made: boolean }) {
+  const { system } = useSettings();
+  const [kind, setKind] = useState<RateKind>("flow");
+  const rates = useRates(learning, kind);
+  const classes = rates.value?.classes ?? NONE;
+  const rows = useMemo(
+    () => classes.map((one): RateRow => ({ ...one, label: rateLabel(one, kind, system) })),
+    [classes, kind, system],
+  );
+  const first = `${RATE_KIND_NAMES[kind]}${kind === "flow" ? `, ${show(1, "discharge", system).unit}` : ""}`;
+  const columns = useMemo(() => columnsIn(first), [first]);
+  const best = bestClass(rows);
+  const known = rows.some((one) => one.key !== "unknown" && one.hours > 0);
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
+        <div className="min-w-[min(16rem,100%)] flex-1">
+          <h1 className="text-2xl">Fish an hour, by {RATE_KIND_NAMES[kind]}</h1>
+          {rates.value && (
+            <p className="text-soft">
+              {figureText(rates.value.total.hours, 0)} rod-hours, {rates.value.total.events} fish
+              {made ? "; made-up sessions are among them" : ""}.
+              {best && ` Most so far: ${best.label}, ${rateWords({ ...best, rate: best.rate!, interval: best.interval! })}.`}
+            </p>
+          )}
+        </div>
+        <Select
+          label="By"
+          className="w-full sm:w-56"
+          value={kind}
+          onChange={(value) => setKind(value as RateKind)}
+          choices={RATE_KINDS.map((value) => ({ value, label: RATE_KIND_NAMES[value] }))}
+        />
+      </div>
+      {rates.fault && <FaultNote message={tellFault(rates.fault, system)} onRetry={rates.retry} />}
+      {rates.value && !known && (
+        <p className="rounded-md border border-line p-4">
+          Of {RATE_KIND_NAMES[kind]} nothing is known in this log yet: it comes with sessions kept on Session, or with
+          what is entered of the water.
+        </p>
+      )}
+      <div className="h-[340px]">
+        <RateChart classes={classes} labels={rows.map((one) => one.label)} />
+      </div>
+      <p className="mt-2 text-sm text-soft">
+        Bar: fish an hour, drawn towards the rate of your other hours as by {PRIOR_HOURS} more hours at it, so that one
+        lucky fish does not shout. Ring: as counted. Whisker: the truth lies in it four times in five, with fish that
+        come in bunches by session taken into it. Where little was fished the whisker is long; where nobody fished there
+        is nothing.
+      </p>
+      <Panel title="The same in figures" className="mt-5">
+        <DataTable columns={columns} rows={rows} testId="rates" label="Fish an hour" />
+      </Panel>
+    </>
+  );
+}

@@ -1,0 +1,96 @@
+"use client";
+import { useState } from "react";
+import { RATE_KINDS, type RateKind } from "../../core/book/classes";
+import { useSettings } from "../../state/settings";
+import { type Learning, useComparison, useRates } from "../../state/use-learn";
+import type { Side } from "../../store/learn-api";
+import { FaultNote } from "../../widgets/fault-note";
+import { Select } from "../../widgets/select";
+import { comparisonWords, rateWords } from "../../words/learn";
+import { tellFault } from "../../words/messages";
+import { RATE_KIND_NAMES, rateLabel } from "../../words/rates";
+import { capital, choicesOf } from "../../words/text";
+
+const NOTHING: Side = { kind: "trend", key: "" };
+
+/** Two kinds of fishing held against each other. */
+export function Compare({ learning }: { learning: Learning }) {
+  const { system } = useSettings();
+  const [one, setOne] = useState<Side>({ kind: "trend", key: "falling" });
+  const [other, setOther] = useState<Side>({ kind: "trend", key: "steady" });
+  const names = [useSideName(learning, one), useSideName(learning, other)] as const;
+  const found = useComparison(learning, one.key ? one : NOTHING, other.key ? other : NOTHING);
+  const both = one.key !== "" && other.key !== "";
+  return (
+    <>
+      <h1 className="text-2xl">Which gives more?</h1>
+      <div className="mt-3 grid grid-cols-1 gap-x-10 gap-y-4 sm:grid-cols-2">
+        <SideOf title="This" learning={learning} side={one} onChange={setOne} />
+        <SideOf title="Or this" learning={learning} side={other} onChange={setOther} />
+      </div>
+      <div className="mt-6" role="status">
+        {found.fault && <FaultNote message={tellFault(found.fault, system)} onRetry={found.retry} />}
+        {both && found.value === null && <p>One of the two was never fished: nothing to compare.</p>}
+        {both && found.value && names[0] && names[1] && (
+          <>
+            <p className="text-lg font-semibold">{capital(comparisonWords(found.value, names[0], names[1]))}</p>
+            <p className="mt-2">
+              {capital(names[0])}: {rateWords(found.value.one)}.
+            </p>
+            <p>
+              {capital(names[1])}: {rateWords(found.value.other)}.
+            </p>
+            <p className="mt-2 text-sm text-soft">
+              Each by its own sessions alone, neither drawn towards the other, with the same bunching of fish for both. It
+              says what your hours gave, not why: what else was different on those days is in it too.
+            </p>
+          </>
+        )}
+      </div>
+    </>
+  );
+}
+
+function useSideName(learning: Learning, { kind, key }: Side): string | undefined {
+  const { system } = useSettings();
+  const found = useRates(learning, kind).value?.classes.find((one) => one.key === key);
+  return found && `${RATE_KIND_NAMES[kind]} ${rateLabel(found, kind, system)}`;
+}
+
+function SideOf({
+  title,
+  learning,
+  side,
+  onChange,
+}: {
+  title: string;
+  learning: Learning;
+  side: Side;
+  onChange: (side: Side) => void;
+}) {
+  const { system } = useSettings();
+  const rates = useRates(learning, side.kind);
+  const classes = rates.value?.classes.filter((one) => one.hours > 0 && one.key !== "unknown") ?? [];
+  return (
+    <fieldset className="grid grid-cols-1 gap-3">
+      <legend className="mb-2 text-lg font-semibold">{title}</legend>
+      <Select
+        label="By"
+        value={side.kind}
+        onChange={(kind) => onChange({ kind: kind as RateKind, key: "" })}
+        choices={RATE_KINDS.map((value) => ({ value, label: RATE_KIND_NAMES[value] }))}
+      />
+      <Select
+        label="Which"
+        value={side.key}
+        placeholder={classes.length > 0 ? "choose" : "nothing known"}
+        onChange={(key) => onChange({ ...side, key })}
+        choices={choicesOf(
+          classes,
+          (one) => one.key,
+          (one) => rateLabel(one, side.kind, system),
+        )}
+      />
+    </fieldset>
+  );
+}

@@ -1,0 +1,44 @@
+"use client";
+import { useSettings } from "../../state/settings";
+import { type Learning, useSmooth } from "../../state/use-learn";
+import { FaultNote } from "../../widgets/fault-note";
+import { later } from "../../widgets/later";
+import { tellFault } from "../../words/messages";
+import { figureText, showText } from "../../words/quantity";
+
+const SmoothChart = later(() => import("./smooth-chart").then((one) => one.SmoothChart));
+
+/** Fish an hour along the flow, without classes. */
+export function Smooth({ learning }: { learning: Learning }) {
+  const { system } = useSettings();
+  const smooth = useSmooth(learning);
+  const told = smooth.value?.filter((one) => one.rate !== null) ?? [];
+  const peak = [...told].sort((a, b) => b.rate! - a.rate!)[0];
+  return (
+    <>
+      <h1 className="text-2xl">Fish an hour, along the flow</h1>
+      {smooth.fault && <FaultNote message={tellFault(smooth.fault, system)} onRetry={smooth.retry} />}
+      {smooth.value && !peak && (
+        <p className="mt-3 rounded-md border border-line p-4">
+          Too few hours at known flows to draw a line through: two sessions at different flows are the least.
+        </p>
+      )}
+      {peak && (
+        <>
+          <p className="text-soft">
+            Most about {showText(peak.discharge, "discharge", system)}: {figureText(peak.rate!, 2)} an hour, four in five
+            redrawn logs between {figureText(peak.low!, 2)} and {figureText(peak.high!, 2)}.
+          </p>
+          <div className="mt-3 h-[360px]">
+            <SmoothChart points={smooth.value!} />
+          </div>
+          <p className="mt-2 text-sm text-soft">
+            Line: fish over hours, each weighed by how near its flow was. Band: the same from sessions drawn anew out of
+            your own, again and again; one good day widens it. Below: where you fished. Where hardly anybody did, nothing
+            is drawn.
+          </p>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,59 @@
+"use client";
+import type { Lie } from "../../core/fish/read";
+import { limbOf } from "../../core/plan/factors";
+import type { Plan, PlanWindow } from "../../core/plan/plan";
+import { useSettings } from "../../state/settings";
+import { placeWords } from "../../words/place";
+import { stateWords } from "../../words/plan";
+import { clock, moment } from "../../words/river";
+
+/** "today 14:10 to 17:00". */
+export const windowName = ({ from, to }: Pick<PlanWindow, "from" | "to">, now: number): string =>
+  `${moment(from, now)} to ${clock(to)}`;
+
+/** The answer in one sentence; or that there is none, and why not now. */
+export function Answer({
+  plan,
+  nameOf,
+  lie,
+  leave,
+  reach,
+  now,
+}: {
+  plan: Plan | undefined;
+  nameOf: (reach: string) => string;
+  lie: Lie | undefined;
+  leave: boolean;
+  /** The reach that the cautions are of. */
+  reach: string | undefined;
+  now: number;
+}) {
+  const { system, height } = useSettings();
+  const first = plan?.windows[0];
+  if (!plan) return <h1 className="text-2xl">Where to go</h1>;
+  if (!first)
+    return (
+      <div>
+        <h1 className="text-2xl">Nowhere, in these hours</h1>
+        <p className="text-soft">Ask for other days, or see below why each water is left out.</p>
+      </div>
+    );
+  const hour = plan.days
+    .find((one) => one.reach === first.reach)!
+    .hours.find(({ at }) => at >= (first.from + first.to) / 2)!;
+  const notNow = leave && first.reach === reach;
+  return (
+    <div className="min-w-[min(20rem,100%)] flex-1">
+      <h1 className="text-2xl">
+        {notNow ? "Not now. " : ""}
+        {nameOf(first.reach)}, {windowName(first, now)}
+      </h1>
+      <p className="text-lg leading-snug">
+        {stateWords(first, limbOf(hour), system, height)}
+        {first.prime ? ": prime" : ""}.{lie && !notNow && ` Start: ${lowerFirst(placeWords(lie.place))}.`}
+      </p>
+    </div>
+  );
+}
+
+const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

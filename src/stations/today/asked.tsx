@@ -1,0 +1,116 @@
+"use client";
+import { useState } from "react";
+import type { ReachRecord } from "../../core/book/records";
+import { DAY } from "../../core/gauge/series";
+import { useFishes } from "../../state/use-fishes";
+import { useSettings } from "../../state/settings";
+import { Button } from "../../widgets/button";
+import { Dialog } from "../../widgets/dialog";
+import { Select } from "../../widgets/select";
+import { choicesOf } from "../../words/text";
+
+export const WHEN = ["today", "tomorrow", "three-days", "five-days"] as const;
+export type When = (typeof WHEN)[number];
+
+const WHEN_NAMES: Record<When, string> = {
+  today: "Today",
+  tomorrow: "Tomorrow",
+  "three-days": "The next three days",
+  "five-days": "The next five days",
+};
+
+/** The hours that are asked about: of the angler's own days, none of them over. */
+export function spanOf(when: When, now: number): { from: number; to: number } {
+  const midnight = (days: number) => {
+    const date = new Date(now);
+    date.setHours(0, 0, 0, 0);
+    date.setDate(date.getDate() + days);
+    return date.getTime();
+  };
+  const ends: Record<When, [number, number]> = {
+    today: [now, midnight(1)],
+    tomorrow: [midnight(1), midnight(2)],
+    "three-days": [now, midnight(3)],
+    "five-days": [now, Math.min(midnight(5), now + 5 * DAY)],
+  };
+  const [from, to] = ends[when];
+  return { from, to };
+}
+
+const LIMITS = [null, 15, 30, 45, 60, 90, 120, 180, 240];
+const limitName = (minutes: number | null): string =>
+  minutes === null ? "however far" : minutes < 60 ? `${minutes} min` : `${minutes / 60} h`;
+
+/** Which days, which fish, and how far. */
+export function Asked({
+  when,
+  onWhen,
+  reaches,
+}: {
+  when: When;
+  onWhen: (when: When) => void;
+  reaches: readonly ReachRecord[];
+}) {
+  const { species, farthest, set } = useSettings();
+  const fishes = useFishes();
+  const [open, setOpen] = useState(false);
+  return (
+    <div className="my-4 grid grid-cols-2 items-end gap-3 sm:grid-cols-4 print:hidden">
+      <Select
+        label="When"
+        value={when}
+        onChange={(value) => onWhen(value as When)}
+        choices={WHEN.map((value) => ({ value, label: WHEN_NAMES[value] }))}
+      />
+      <Select
+        label="Fish"
+        value={fishes.of(species).id}
+        onChange={(value) => set({ species: value })}
+        choices={choicesOf(
+          fishes.list,
+          (one) => one.id,
+          (one) => one.name,
+        )}
+      />
+      <Select
+        label="How far from home"
+        value={String(farthest)}
+        onChange={(value) => set({ farthest: value === "null" ? null : Number(value) })}
+        choices={LIMITS.map((one) => ({ value: String(one), label: limitName(one) }))}
+      />
+      <Button onClick={() => setOpen(true)}>Minutes from home</Button>
+      {open && <Distances reaches={reaches} onClose={() => setOpen(false)} />}
+    </div>
+  );
+}
+
+const MOST_MINUTES = 6000;
+
+/** How long it takes to each reach. */
+function Distances({ reaches, onClose }: { reaches: readonly ReachRecord[]; onClose: () => void }) {
+  const { travel, set } = useSettings();
+  const enter = (id: string, text: string) => {
+    const { [id]: _, ...others } = travel;
+    const minutes = Number(text);
+    const sound = text.trim() !== "" && Number.isFinite(minutes) && minutes >= 0 && minutes <= MOST_MINUTES;
+    set({ travel: sound ? { ...others, [id]: Math.round(minutes) } : others });
+  };
+  return (
+    <Dialog open onOpenChange={onClose} title="Minutes from home">
+      <p className="mb-3 text-soft">Kept in this browser alone. A reach without a figure is never left out for its way.</p>
+      <div className="grid grid-cols-1 gap-3 sm:grid-cols-2">
+        {reaches.map(({ id, reach }) => (
+          <label key={id} className="block">
+            <span className="mb-1 block text-sm text-soft">{reach.name}</span>
+            <input
+              inputMode="numeric"
+              className="min-h-11 w-full rounded-md border border-edge bg-paper px-3"
+              defaultValue={travel[id] ?? ""}
+              onChange={(event) => enter(id, event.target.value)}
+            />
+          </label>
+        ))}
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,50 @@
+"use client";
+import { useMemo } from "react";
+import type { Plan, PlanWindow } from "../../core/plan/plan";
+import { useSettings } from "../../state/settings";
+import { useMinute } from "../../state/clock";
+import { type ColumnDef, DataTable } from "../../widgets/data-table";
+import { Panel } from "../../widgets/panel";
+import { factorWords } from "../../words/plan";
+import { figureText, showText, type UnitSystem } from "../../words/quantity";
+import { windowName } from "./answer";
+
+const columnsIn = (
+  best: number,
+  nameOf: (reach: string) => string,
+  now: number,
+  system: UnitSystem,
+): ColumnDef<PlanWindow>[] => [
+  { id: "when", header: "Hours", cell: ({ row }) => windowName(row.original, now) },
+  { id: "reach", header: "Reach", cell: ({ row }) => nameOf(row.original.reach) },
+  {
+    id: "flow",
+    header: "Flow",
+    cell: ({ row: { original } }) =>
+      `${showText(original.discharge, "discharge", system)} (${showText(original.low, "discharge", system)} to ${showText(original.high, "discharge", system)})`,
+  },
+  { id: "share", header: "Of the best", cell: ({ row }) => `${figureText((100 * row.original.score) / best, 0)} %` },
+  {
+    id: "why",
+    header: "Most for or against",
+    cell: ({ row: { original } }) => factorWords(original.factors[0]!, original, system),
+  },
+];
+
+/** Every window in figures, best first: what the stalks show. */
+export function Hours({ plan, nameOf }: { plan: Plan; nameOf: (reach: string) => string }) {
+  const { system } = useSettings();
+  const now = useMinute();
+  const best = plan.windows[0]!.score;
+  const columns = useMemo(() => columnsIn(best, nameOf, now, system), [best, nameOf, now, system]);
+  return (
+    <Panel title="All of them, best first" className="mt-6">
+      <DataTable columns={columns} rows={plan.windows} testId="windows" label="Hours, best first" />
+      <p className="mt-2 text-sm text-soft">
+        “Of the best” holds these hours against each other; it is no chance of a fish. It is what is expected over the
+        forecast’s low, middle and high paths, so a river that may yet come up is worth less than one that is sure to
+        fall.
+      </p>
+    </Panel>
+  );
+}

@@ -1,0 +1,160 @@
+"use client";
+import type { Light } from "../../core/gauge/light";
+import { DAY, HOUR } from "../../core/gauge/series";
+import type { Plan, PlanReach, PlanWindow, RatedHour } from "../../core/plan/plan";
+import { clock } from "../../words/river";
+import { showText, type UnitSystem } from "../../words/quantity";
+
+interface Axis {
+  from: number;
+  to: number;
+  /** Highest score of the whole plan. */
+  most: number;
+}
+
+const percent = ({ from, to }: Axis, at: number): number =>
+  Math.max(0, Math.min(100, (100 * (at - from)) / (to - from)));
+
+const LIGHTS: Record<Light, string> = { day: "var(--paper)", twilight: "var(--ochre-soft)", night: "var(--ink)" };
+
+/**
+ * Each reach as a stalk that thickens through the hours as it gets better, its windows in brackets, light along the top.
+ * For the eye alone: the list of hours says the same.
+ */
+export function Stalks({
+  plan,
+  reaches,
+  now,
+  system,
+  chosen,
+}: {
+  plan: Plan;
+  reaches: readonly PlanReach[];
+  now: number;
+  system: UnitSystem;
+  chosen: PlanWindow | undefined;
+}) {
+  const hours = plan.days.flatMap((one) => one.hours.map(({ at }) => at));
+  const axis: Axis = {
+    from: Math.min(...hours),
+    to: Math.max(...hours) + HOUR / 2,
+    most: Math.max(...plan.days.flatMap((one) => one.hours.map(({ score }) => score)), 1e-9),
+  };
+  const lit = plan.days[0]?.hours ?? [];
+  return (
+    <div aria-hidden className="overflow-hidden">
+      <div className="grid grid-cols-[5.5rem_1fr] sm:grid-cols-[9rem_1fr]">
+        <span />
+        <div>
+          <div className="flex h-3 border border-edge">
+            {lit.map(({ at, light }) => (
+              <span key={at} className="h-full flex-1" style={{ background: light ? LIGHTS[light] : LIGHTS.day }} />
+            ))}
+          </div>
+          <div className="relative h-6 text-sm text-soft tabular-nums">
+            {ticksOf(axis).map((at) => (
+              <span key={at} className="absolute -translate-x-1/2 whitespace-nowrap" style={{ left: `${percent(axis, at)}%` }}>
+                {axis.to - axis.from > 1.5 * DAY ? dayName(at) : clock(at)}
+              </span>
+            ))}
+          </div>
+        </div>
+        {plan.days.map(({ reach, hours: own }) => {
+          const windows = plan.windows.filter((one) => one.reach === reach);
+          const first = own.find((one) => one.at >= now) ?? own[0]!;
+          return (
+            <div key={reach} className="contents">
+              <div className="self-center border-t border-line py-2 pr-2">
+                <p className="font-semibold">{reaches.find((one) => one.id === reach)?.name}</p>
+                <p className="text-sm text-soft">{showText(first.discharge, "discharge", system)}</p>
+              </div>
+              <div className="relative h-28 border-t border-line">
+                <Ticks axis={axis} />
+                <Stalk hours={own} axis={axis} best={chosen?.reach === reach} />
+                {windows.map((one) => (
+                  <Bracket key={one.from} window={one} axis={axis} best={one === chosen} />
+                ))}
+                {now > axis.from && now < axis.to && (
+                  <span
+                    className="absolute inset-y-0 border-l-2 border-dashed border-soft"
+                    style={{ left: `${percent(axis, now)}%` }}
+                  />
+                )}
+              </div>
+            </div>
+          );
+        })}
+      </div>
+    </div>
+  );
+}
+
+/** Hours by threes on a day, midnights on more. */
+function ticksOf({ from, to }: Axis): number[] {
+  const step = to - from > 1.5 * DAY ? 24 : to - from > 0.6 * DAY ? 4 : 2;
+  const first = new Date(from);
+  first.setMinutes(0, 0, 0);
+  const ticks: number[] = [];
+  for (let at = first.getTime(); at <= to; at += HOUR)
+    if (at >= from && new Date(at).getHours() % step === 0 && (at - from) / (to - from) < 0.96) ticks.push(at);
+  return ticks.filter((at) => (at - from) / (to - from) > 0.03);
+}
+
+const dayName = (at: number): string =>
+  new Intl.DateTimeFormat(undefined, { weekday: "short", day: "numeric" }).format(new Date(at));
+
+const Ticks = ({ axis }: { axis: Axis }) =>
+  ticksOf(axis).map((at) => (
+    <span key={at} className="absolute inset-y-0 border-l border-line" style={{ left: `${percent(axis, at)}%` }} />
+  ));
+
+/** Half of the height that a stalk takes at its thickest, of 100. */
+const THICKEST = 26;
+const THINNEST = 0.8;
+const MIDDLE = 62;
+
+function Stalk({ hours, axis, best }: { hours: readonly RatedHour[]; axis: Axis; best: boolean }) {
+  const half = ({ score }: RatedHour) => THINNEST + (THICKEST * score) / axis.most;
+  const upper = hours.map((hour) => `${percent(axis, hour.at)},${MIDDLE - half(hour)}`);
+  const lower = hours.toReversed().map((hour) => `${percent(axis, hour.at)},${MIDDLE + half(hour)}`);
+  return (
+    <svg viewBox="0 0 100 100" preserveAspectRatio="none" className="absolute inset-0 h-full w-full">
+      <polygon
+        points={[...upper, ...lower].join(" ")}
+        fill={best ? "var(--reed)" : "var(--reed-soft)"}
+        stroke="var(--reed)"
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
+  );
+}
+
+function Bracket({ window, axis, best }: { window: PlanWindow; axis: Axis; best: boolean }) {
+  const [left, right] = [percent(axis, window.from), percent(axis, window.to)];
+  const colour = best ? "border-ochre" : "border-ink";
+  const text = `${clock(window.from)} to ${clock(window.to)}${window.prime ? " · prime" : ""}`;
+  const middle = (left + right) / 2;
+  const narrow = axis.to - axis.from > 1.5 * DAY;
+  return (
+    <>
+      <span
+        className={`absolute top-[34%] bottom-[10%] w-2 border-y-2 border-l-[3px] ${colour}`}
+        style={{ left: `${left}%` }}
+      />
+      <span
+        className={`absolute top-[34%] bottom-[10%] -ml-2 w-2 border-y-2 border-r-[3px] ${colour}`}
+        style={{ left: `${right}%` }}
+      />
+      {(!narrow || best) && (
+        <span
+          className={`absolute top-1 text-sm whitespace-nowrap tabular-nums ${best ? "font-semibold text-ochre" : "text-soft"}`}
+          style={
+            middle > 70 ? { right: `${100 - right}%` } : middle < 30 ? { left: `${left}%` } : { left: `${middle}%`, translate: "-50%" }
+          }
+        >
+          {text}
+        </span>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,113 @@
+"use client";
+import Link from "next/link";
+import { COLD_WATER } from "../../core/gauge/cautions";
+import { MINUTE } from "../../core/gauge/series";
+import type { Change, Plan, PlanWindow } from "../../core/plan/plan";
+import { useSettings } from "../../state/settings";
+import type { LiesThen } from "../../state/use-plan";
+import { cautionWords } from "../../words/cautions";
+import { placeWords } from "../../words/place";
+import { changeWords, factorWords } from "../../words/plan";
+import { clock } from "../../words/river";
+
+/** Reasons that are told: of those, what moves the answer most. */
+const TOLD = 6;
+
+/** Why there and then, what would change it, what to do after a blank, and when to leave. */
+export function Why({
+  plan,
+  first,
+  changes,
+  nameOf,
+  lies,
+  onRig,
+}: {
+  plan: Plan;
+  first: PlanWindow;
+  changes: readonly Change[];
+  nameOf: (reach: string) => string;
+  lies: readonly LiesThen[] | undefined;
+  /** Chooses the lie to start at; undefined where none is known, or nobody is to go. */
+  onRig: (() => void) | undefined;
+}) {
+  const { system, height, travel } = useSettings();
+  const reasons = first.factors.map((one) => factorWords(one, first, system, height)).filter(Boolean);
+  const away = travel[first.reach];
+  const cold = first.temperature !== null && first.temperature < COLD_WATER.value;
+  return (
+    <div className="mt-4 grid grid-cols-1 gap-x-10 gap-y-5 lg:grid-cols-3">
+      <section>
+        <h2 className="mb-1 text-lg">Why {nameOf(first.reach)}</h2>
+        <ul className="grid gap-1">
+          {reasons.slice(0, TOLD).map((one) => (
+            <li key={one}>{one}.</li>
+          ))}
+        </ul>
+      </section>
+      <section>
+        <h2 className="mb-1 text-lg">What would change it</h2>
+        <ul className="grid gap-1">
+          {changes.map((one) => (
+            <li key={one.path}>{changeWords(one, nameOf, system)}</li>
+          ))}
+          {changes.length === 0 && <li>Not the flow: nine times in ten it stays where the answer is the same.</li>}
+          <AfterBlanks plan={plan} first={first} lies={lies} nameOf={nameOf} />
+        </ul>
+      </section>
+      <section>
+        <h2 className="mb-1 text-lg">{away === undefined ? "Going there" : `Leave home ${clock(first.from - away * MINUTE)}`}</h2>
+        {cold && (
+          <p>
+            <span aria-hidden>▲ </span>
+            {cautionWords({ kind: "cold", temperature: first.temperature! }, system)}
+          </p>
+        )}
+        {away === undefined && (
+          <p className="text-soft">Say how many minutes it is from home, and when to leave is told here.</p>
+        )}
+        <p className="text-soft">
+          The way in, the way out, and private banks: yours to know. Local rules stand above all of this.
+        </p>
+        {onRig && (
+          <Link
+            href="/rig"
+            onClick={onRig}
+            className="mt-2 flex min-h-12 items-center justify-between rounded-md bg-ink px-4 font-semibold text-paper print:hidden"
+          >
+            Rig for where to start <span aria-hidden>→</span>
+          </Link>
+        )}
+      </section>
+    </div>
+  );
+}
+
+/** A blank hour: the next lie, then the next water. */
+function AfterBlanks({
+  plan,
+  first,
+  lies,
+  nameOf,
+}: {
+  plan: Plan;
+  first: PlanWindow;
+  lies: readonly LiesThen[] | undefined;
+  nameOf: (reach: string) => string;
+}) {
+  const away = (discharge: number) => Math.abs(Math.log(discharge / first.discharge));
+  const near = [...(lies ?? [])].sort((a, b) => away(a.discharge) - away(b.discharge))[0];
+  const next = near?.lies[1];
+  const other = plan.windows.find((one) => one.reach !== first.reach);
+  return (
+    <>
+      {next && <li>A blank first hour: on to {lower(placeWords(next.place))}.</li>}
+      {other && (
+        <li>
+          Blank there too: another water, {nameOf(other.reach)}, {clock(other.from)} to {clock(other.to)}.
+        </li>
+      )}
+    </>
+  );
+}
+
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

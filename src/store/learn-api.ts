@@ -1,0 +1,131 @@
+import { aroundOf } from "../core/book/around";
+import {
+  type Around,
+  fishedIn,
+  RATE_KINDS,
+  type RateKind,
+  type RateScale,
+  ratesIn,
+} from "../core/book/classes";
+import { effortOf } from "../core/book/effort";
+import { compareRates, type Comparison, type Rates } from "../core/book/rates";
+import { type Signal, signalsOf } from "../core/book/signals";
+import { type SmoothPoint, smoothRate } from "../core/book/smooth-rate";
+import { type Answer, answerLater } from "../core/quantity/answer";
+import { stream } from "../core/quantity/seeded";
+import { outlookOf } from "../core/gauge/outlook";
+import { type GaugeNow, gaugeNow, lastInstant } from "../core/gauge/summary";
+import { logOf, planReach } from "../scenario/plan";
+import { database } from "./database";
+import { gaugeAtReach } from "./river";
+
+/** What is asked of the log: one reach or all, one kind of fish or all. */
+export interface LearnScope {
+  reach: string | null;
+  species: string | null;
+  scale: RateScale;
+  /** What still runs counts to here, ms. */
+  now: number;
+}
+
+/** One side of a comparison: a class of a property. */
+export interface Side {
+  kind: RateKind;
+  key: string;
+}
+
+/** The same log gives the same answer. */
+const SEED = 1;
+
+const clockOf: Around["clockOf"] = (at) => {
+  const date = new Date(at);
+  return { hour: date.getHours() + date.getMinutes() / 60, month: date.getMonth() };
+};
+
+/** The fishing that is asked about, and what is known of its waters. */
+async function fishing({ reach, species, now }: LearnScope) {
+  const db = database();
+  const [sessions, catches, stretches, reaches, stations, waters, pressures] = await db.transaction(
+    "r",
+    [db.sessions, db.catches, db.stretches, db.reaches, db.stations, db.waters, db.series],
+    async () => [
+      await db.sessions.toArray(),
+      await db.catches.toArray(),
+      await db.stretches.toArray(),
+      await db.reaches.toArray(),
+      await db.stations.toArray(),
+      await db.waters.toArray(),
+      await db.series.filter((one) => one.parameter === "airPressure" && !one.deleted).toArray(),
+    ],
+  );
+  const here = sessions.filter((session) => reach === null || session.reach === reach);
+  return {
+    efforts: effortOf(here, catches, now, species ?? undefined, stretches),
+    around: aroundOf(
+      { reaches, stations, waters },
+      new Map(pressures.map((one) => [one.station, one])),
+      clockOf,
+    ),
+  };
+}
+
+/** A reach of the book as a plan sees it, but for its lies, its log and how far it is; and its gauge's last word. */
+export type PlannedReach = ReturnType<typeof planReach> & { now: GaugeNow | null };
+
+async function planned(minute: number): Promise<PlannedReach[]> {
+  const db = database();
+  const reaches = (await db.reaches.toArray()).filter((one) => !one.deleted);
+  const found: PlannedReach[] = [];
+  for (const reach of reaches) {
+    const gauge = await gaugeAtReach(db, reach);
+    const [station, water] = reach.station
+      ? [await db.stations.get(reach.station), await db.waters.get(reach.station)]
+      : [];
+    const last = gauge ? lastInstant(gauge) : null;
+    const at = last === null ? null : Math.min(last, minute);
+    found.push({
+      ...planReach(reach, station, water?.deleted ? undefined : water, gauge && at !== null ? outlookOf(gauge, at) : null),
+      now: gauge && at !== null ? gaugeNow(gauge, at) : null,
+    });
+  }
+  return found;
+}
+
+/** What the log has to say: worked out off the page, on the whole of it. */
+export const learnApi = {
+  rates: (kind: RateKind, scope: LearnScope): Promise<Answer<Rates>> =>
+    answerLater(async () => {
+      const { efforts, around } = await fishing(scope);
+      return ratesIn(kind, efforts, scope.scale, around);
+    }),
+  signals: (scope: LearnScope): Promise<Answer<Signal[]>> =>
+    answerLater(async () => {
+      const { efforts, around } = await fishing(scope);
+      return signalsOf(RATE_KINDS, efforts, scope.scale, around, stream(SEED));
+    }),
+  smooth: (scope: LearnScope): Promise<Answer<SmoothPoint[]>> =>
+    answerLater(async () => smoothRate((await fishing(scope)).efforts, stream(SEED))),
+  planned: (minute: number): Promise<Answer<PlannedReach[]>> => answerLater(async () => planned(minute)),
+  /** Rates by flow of every reach for one fish. */
+  logs: (species: string, now: number): Promise<Answer<Record<string, ReturnType<typeof logOf>>>> =>
+    answerLater(async () => {
+      const db = database();
+      const [reaches, sessions, catches, stretches] = await Promise.all([
+        db.reaches.toCollection().primaryKeys(),
+        db.sessions.toArray(),
+        db.catches.toArray(),
+        db.stretches.toArray(),
+      ]);
+      return Object.fromEntries(
+        reaches.map((reach) => [reach, logOf(reach, species, { sessions, catches, stretches }, now)]),
+      );
+    }),
+  compare: (one: Side, other: Side, scope: LearnScope): Promise<Answer<Comparison | null>> =>
+    answerLater(async () => {
+      const { efforts, around } = await fishing(scope);
+      const side = ({ kind, key }: Side) => fishedIn(kind, key, efforts, scope.scale, around);
+      return compareRates(side(one), side(other));
+    }),
+};
+
+export type LearnApi = typeof learnApi;

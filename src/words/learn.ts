@@ -1,0 +1,47 @@
+import type { RateClass, Comparison } from "../core/book/rates";
+import type { Signal } from "../core/book/signals";
+import { figureText } from "./quantity";
+import { count } from "./text";
+
+const hoursText = (hours: number): string => `${figureText(hours, hours < 10 ? 1 : 0)} h`;
+
+/** "3 fish in 7.5 h; 0.38 an hour (80 %: 0.16 to 0.72)". */
+export const rateWords = (one: { hours: number; events: number; rate: number; interval: readonly [number, number] }) =>
+  `${count(one.events, "fish", "fish")} in ${hoursText(one.hours)}; ${figureText(one.rate, 2)} an hour (80 %: ${figureText(one.interval[0], 2)} to ${figureText(one.interval[1], 2)})`;
+
+/** The class with most fish an hour among those fished for a while; undefined where none was. */
+export const bestClass = <T extends RateClass>(classes: readonly T[]): T | undefined =>
+  classes
+    .filter((one) => one.key !== "unknown" && one.rate !== null && one.hours >= LEAST_HOURS)
+    .sort((a, b) => b.rate! - a.rate!)[0];
+
+/** A class that was fished for less is not called the best of anything. Common practice, no source. */
+const LEAST_HOURS = 2;
+
+/** What the log has to say of a property; `best` is the name of its best class. */
+export function signalWords(signal: Signal, best: string | undefined): string {
+  const { verdict, p, hours, wanted } = signal;
+  if (verdict === "supported")
+    return `${best}: ${figureText(signal.best!.times, 1)} times the rate of the rest. As much comes of chance ${chanceWords(p!)}.`;
+  if (verdict === "no-sign") return `No sign of it in ${hoursText(hours)}, which would have shown a doubling.`;
+  if (hours === 0) return "Nothing is known of it yet.";
+  if (wanted === null) return `${hoursText(hours)} without a fish: nothing to share out yet.`;
+  if (hours >= wanted) return `${hoursText(hours)}, but hardly any of it on more than one side: too few hours to say.`;
+  return `Too few hours to say: ${hoursText(hours)} of about ${hoursText(wanted)} that would show a doubling.`;
+}
+
+/** "one time in 40". */
+export const chanceWords = (p: number): string =>
+  p <= 0.001 ? "less than one time in 1000" : `one time in ${figureText(Math.round(1 / p), 0)}`;
+
+/** Which of two is better, and how sure that is. */
+export function comparisonWords({ chance }: Comparison, one: string, other: string): string {
+  const [better, sure] = chance >= 0.5 ? [one, chance] : [other, 1 - chance];
+  const text = `${figureText(100 * Math.min(sure, 0.999), sure > 0.99 ? 1 : 0)} %`;
+  return sure < SURE
+    ? `Nothing to choose between them yet: ${better} is ahead with a chance of ${text}.`
+    : `${better} gives more, with a chance of ${text}.`;
+}
+
+/** Below this a difference is not told as one: nine in ten. Common practice, no source. */
+const SURE = 0.9;
