@@ -44,7 +44,10 @@ removed[]{reach, name, reason}. Scores hold windows of one plan against each oth
     const species = speciesById(demandOption(args, "species"));
     const [from, to] = spanOf(args);
     const book = await bookOf(archive);
-    const read = files.map((file) => ({ file, record: readGaugeFile(readText(file), { file, now: Math.max(to, Date.now()) }) }));
+    const read = files.map((file) => ({
+      file,
+      record: readGaugeFile(readText(file), { file, now: Math.max(to, Date.now()) }),
+    }));
     const stations = book.stations.filter((one) => !one.deleted);
     const gauges = new Map(stations.map((one) => [one.id, gaugeOf(book, one, read, stations.length === 1)]));
     const strange = read.find(({ record }) => !stations.some((one) => isOf(record, one, book, stations.length === 1)));
@@ -55,7 +58,13 @@ removed[]{reach, name, reason}. Scores hold windows of one plan against each oth
     const reaches = looked.map(({ reach }) => reach);
     const { windows, removed } = planOf(reaches, { species, from, to, farthest: null, dayOf: utcDay });
     return {
-      windows: windows.map((window, k) => told(window, k + 1, looked.find(({ reach }) => reach.id === window.reach)!)),
+      windows: windows.map((window, k) =>
+        told(
+          window,
+          k + 1,
+          looked.find(({ reach }) => reach.id === window.reach)!,
+        ),
+      ),
       removed: removed.map(({ reach, reason }) => ({
         reach,
         name: reaches.find((one) => one.id === reach)!.name,
@@ -73,7 +82,8 @@ function spanOf(args: Arguments): [number, number] {
     return instantOption(args, name)!;
   }) as [number, number];
   if (!(to > from)) throw new InputError("span-upside-down", {}, { path: "--to" });
-  if (to - from > LONGEST_DAYS * 86_400_000) throw new InputError("span-too-long", { days: LONGEST_DAYS }, { path: "--to" });
+  if (to - from > LONGEST_DAYS * 86_400_000)
+    throw new InputError("span-too-long", { days: LONGEST_DAYS }, { path: "--to" });
   return [from, to];
 }
 
@@ -88,7 +98,10 @@ function isOf(record: GaugeFile, station: StationRecord, book: Book, only: boole
 function gaugeOf(book: Book, station: StationRecord, files: readonly Read[], only: boolean): GaugeRecord {
   const series = book.series.filter((one) => one.station === station.id && !one.deleted).map(seriesOfRecord);
   const own: GaugeRecord = { station: { id: station.id, name: station.name }, series };
-  const joined = joinRecords([own, ...files.filter(({ record }) => isOf(record, station, book, only)).map(({ record }) => record)]);
+  const joined = joinRecords([
+    own,
+    ...files.filter(({ record }) => isOf(record, station, book, only)).map(({ record }) => record),
+  ]);
   return riverRecord(
     joined,
     book.waters.find((one) => one.id === station.id && !one.deleted),
@@ -120,7 +133,10 @@ function lookAt(
     const field = solveReach({ reach: record.reach, discharge, cell: boundedOption(args, "cell", 0.1, 20, 1) }, args);
     const conditions = conditionsOf(now, from, base.place, { discharge: null, light: "day" });
     const living = livingFish(species, "auto", conditions, base.place?.latitude).species;
-    const { lies: found } = readReach(field, readingRequest(living, { ...conditions, light: "day" }, record.reach.features));
+    const { lies: found } = readReach(
+      field,
+      readingRequest(living, { ...conditions, light: "day" }, record.reach.features),
+    );
     return { discharge, lies: found };
   });
   return {
@@ -148,7 +164,14 @@ function told(window: PlanWindow, rank: number, { reach, lies }: Looked) {
     to: new Date(to).toISOString(),
     lies: fishedLies(near?.lies ?? [])
       .slice(0, TOLD)
-      .map((lie, k) => ({ rank: k + 1, x: lie.x, y: lie.y, kind: lie.kind, score: lie.score, name: placeWords(lie.place) })),
+      .map((lie, k) => ({
+        rank: k + 1,
+        x: lie.x,
+        y: lie.y,
+        kind: lie.kind,
+        score: lie.score,
+        name: placeWords(lie.place),
+      })),
     factors,
     reasons: factors.map((factor) => factorWords(factor, window, "metric")).filter(Boolean),
   };

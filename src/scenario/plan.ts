@@ -15,7 +15,10 @@ const VISITED = 3;
 export const fishedLies = <T extends Pick<Lie, "kind" | "drift">>(lies: readonly T[]): T[] =>
   lies.filter((lie) => !isShelter(lie));
 
-/** How good a reach is at a flow: the mean score of its best lies, where it has fewer as if the rest were worth nothing. */
+/**
+ * How good a reach is at a flow: the mean score of its best lies, where it has fewer as if the rest were worth
+ * nothing.
+ */
 export const lieQuality = (discharge: number, lies: readonly Pick<Lie, "kind" | "drift" | "score">[]): LieQuality => ({
   discharge,
   score:
@@ -27,7 +30,10 @@ export const lieQuality = (discharge: number, lies: readonly Pick<Lie, "kind" | 
 /** Two flows nearer than this by ratio show the same lies. Own choice. */
 const SAME = 1.15;
 
-/** The flows at which a reach is looked at: now, and how far the middle of the forecast goes either way until then, m3/s. */
+/**
+ * The flows at which a reach is looked at: now, and how far the middle of the forecast goes either way until then,
+ * m3/s.
+ */
 export function planFlows(outlook: Pick<Outlook, "flow"> | null, to: number): number[] {
   if (!outlook?.flow) return [];
   const { discharge, points } = outlook.flow;

@@ -28,7 +28,10 @@ export function useLearning(book: BookView, reach: string | null, minute: number
   // The clock matters only while something is fished.
   const now = book.running ? minute : 0;
   return useMemo(
-    () => ({ scope: { reach, species: null, scale: rateScale(system), now }, version: book.ready ? version : undefined }),
+    () => ({
+      scope: { reach, species: null, scale: rateScale(system), now },
+      version: book.ready ? version : undefined,
+    }),
     [reach, system, now, version, book.ready],
   );
 }

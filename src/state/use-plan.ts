@@ -73,16 +73,14 @@ export function usePlan(
   const rules = useLiveQuery(() => database().rules.toArray(), []);
   const reaches = useMemo(
     () =>
-      (planned.value ?? NONE).map(
-        ({ now: _, ...base }): PlanReach => ({
-          ...base,
-          rules: rules ?? NONE,
-          log: logs.value?.[base.id]?.log ?? NONE,
-          usualRate: logs.value?.[base.id]?.usualRate ?? null,
-          lies: (lies.value?.[base.id] ?? NONE).map((one): LieQuality => lieQuality(one.discharge, one.lies)),
-          travel: travel[base.id] ?? null,
-        }),
-      ),
+      (planned.value ?? NONE).map(({ now: _, ...base }): PlanReach => ({
+        ...base,
+        rules: rules ?? NONE,
+        log: logs.value?.[base.id]?.log ?? NONE,
+        usualRate: logs.value?.[base.id]?.usualRate ?? null,
+        lies: (lies.value?.[base.id] ?? NONE).map((one): LieQuality => lieQuality(one.discharge, one.lies)),
+        travel: travel[base.id] ?? null,
+      })),
     [planned.value, logs.value, lies.value, rules, travel],
   );
   const { from, to } = span;
@@ -119,7 +117,10 @@ function useLies(
     async (signal) => {
       const found: Record<string, LiesThen[]> = {};
       for (const { record, own, flows } of asked) {
-        const conditions = conditionsOf(own.now ?? undefined, river.minute, own.place, { discharge: null, light: "day" });
+        const conditions = conditionsOf(own.now ?? undefined, river.minute, own.place, {
+          discharge: null,
+          light: "day",
+        });
         const living = livingFish(species, "auto", conditions, own.place?.latitude).species;
         const request = readingRequest(living, conditions, record.reach.features);
         found[record.id] = [];

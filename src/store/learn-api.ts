@@ -1,12 +1,5 @@
 import { aroundOf } from "../core/book/around";
-import {
-  type Around,
-  fishedIn,
-  RATE_KINDS,
-  type RateKind,
-  type RateScale,
-  ratesIn,
-} from "../core/book/classes";
+import { type Around, fishedIn, RATE_KINDS, type RateKind, type RateScale, ratesIn } from "../core/book/classes";
 import { effortOf } from "../core/book/effort";
 import { compareRates, type Comparison, type Rates } from "../core/book/rates";
 import { type Signal, signalsOf } from "../core/book/signals";
@@ -61,11 +54,7 @@ async function fishing({ reach, species, now }: LearnScope) {
   const here = sessions.filter((session) => reach === null || session.reach === reach);
   return {
     efforts: effortOf(here, catches, now, species ?? undefined, stretches),
-    around: aroundOf(
-      { reaches, stations, waters },
-      new Map(pressures.map((one) => [one.station, one])),
-      clockOf,
-    ),
+    around: aroundOf({ reaches, stations, waters }, new Map(pressures.map((one) => [one.station, one])), clockOf),
   };
 }
 
@@ -84,7 +73,12 @@ async function planned(minute: number): Promise<PlannedReach[]> {
     const last = gauge ? lastInstant(gauge) : null;
     const at = last === null ? null : Math.min(last, minute);
     found.push({
-      ...planReach(reach, station, water?.deleted ? undefined : water, gauge && at !== null ? outlookOf(gauge, at) : null),
+      ...planReach(
+        reach,
+        station,
+        water?.deleted ? undefined : water,
+        gauge && at !== null ? outlookOf(gauge, at) : null,
+      ),
       now: gauge && at !== null ? gaugeNow(gauge, at) : null,
     });
   }

@@ -14,9 +14,7 @@ const worker = clientOf<Api>(() => new Worker(new URL("./water.worker.ts", impor
  */
 export const waterWorker: Pick<Client<Api>, "ask"> = {
   ask: async (work) =>
-    database().inMemory
-      ? work((await apiHere()) as unknown as Parameters<typeof work>[0])
-      : worker.ask(work),
+    database().inMemory ? work((await apiHere()) as unknown as Parameters<typeof work>[0]) : worker.ask(work),
 };
 
 const apiHere = async (): Promise<Api> => ({

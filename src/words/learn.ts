@@ -26,8 +26,8 @@ export function signalWords(signal: Signal, best: string | undefined): string {
   if (verdict === "no-sign") return `No sign of it in ${hoursText(hours)}, which would have shown a doubling.`;
   if (hours === 0) return "Nothing is known of it yet.";
   if (wanted === null) return `${hoursText(hours)} without a fish: nothing to share out yet.`;
-  if (hours >= wanted) return `${hoursText(hours)}, but hardly any of it on more than one side: too few hours to say.`;
-  return `Too few hours to say: ${hoursText(hours)} of about ${hoursText(wanted)} that would show a doubling.`;
+  if (hours >= wanted) return `${hoursText(hours)}, but hardly any of it on more than one side.`;
+  return `${hoursText(hours)} of about ${hoursText(wanted)} that would show a doubling.`;
 }
 
 /** "one time in 40". */

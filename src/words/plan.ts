@@ -2,7 +2,7 @@ import { clarityClass } from "../core/gauge/clarity";
 import type { Factor, Limb } from "../core/plan/factors";
 import type { Change, LogRate, PlanWindow, RemovedReason } from "../core/plan/plan";
 import { figureText, showText, type UnitSystem } from "./quantity";
-import { clock, seenTo } from "./river";
+import { moment, seenTo } from "./river";
 import { capital } from "./text";
 
 type Told = Pick<PlanWindow, "discharge" | "visibleDepth" | "temperature" | "log">;
@@ -76,10 +76,12 @@ function wordsOf({ what, is }: Factor, told: Told, system: UnitSystem, height?: 
 
 /** The state of the river in a window in one breath: "6.8 m³/s and falling, green, seen to the knee". */
 export function stateWords(window: PlanWindow, limb: Limb, system: UnitSystem, height?: number): string {
-  const clarity = window.visibleDepth === null ? "" : `, ${clarityClass(window.visibleDepth)}, ${seenTo(window.visibleDepth, height)}`;
+  const clarity =
+    window.visibleDepth === null
+      ? ""
+      : `, ${clarityClass(window.visibleDepth)}, ${seenTo(window.visibleDepth, height)}`;
   return `${showText(window.discharge, "discharge", system)} and ${limb}${clarity}`;
 }
-
 
 const REMOVED: Record<RemovedReason, string> = {
   closed: "closed season by the rules that you entered",
@@ -93,7 +95,12 @@ const REMOVED: Record<RemovedReason, string> = {
 export const removedWords = (reason: RemovedReason): string => REMOVED[reason];
 
 /** What would change the answer: "If it stays up at 9.1 m³/s: Alder Bend, from 09:00." */
-export function changeWords({ path, discharge, then }: Change, nameOf: (reach: string) => string, system: UnitSystem) {
+export function changeWords(
+  { path, discharge, then }: Change,
+  nameOf: (reach: string) => string,
+  system: UnitSystem,
+  now: number,
+): string {
   const cause = `${path === "high" ? "If it stays higher" : "If it drops faster"}, at ${showText(discharge, "discharge", system)}`;
-  return then ? `${cause}: ${nameOf(then.reach)}, from ${clock(then.from)}.` : `${cause}: nowhere.`;
+  return then ? `${cause}: ${nameOf(then.reach)}, ${moment(then.from, now)}.` : `${cause}: nowhere.`;
 }

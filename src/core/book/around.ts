@@ -4,7 +4,11 @@ import type { Around, AroundReach } from "./classes";
 import type { ReachRecord, SeriesRecord, StationRecord, WaterRecord } from "./records";
 
 /** A kept series as the gauge's sums read it. */
-export const seriesOfRecord = ({ parameter, times, values }: Pick<SeriesRecord, "parameter" | "times" | "values">): Series => ({
+export const seriesOfRecord = ({
+  parameter,
+  times,
+  values,
+}: Pick<SeriesRecord, "parameter" | "times" | "values">): Series => ({
   parameter,
   unit: UNIT_OF[parameter],
   times: Float64Array.from(times),

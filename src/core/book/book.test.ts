@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import { demoBook } from "../../demo/book";
-import { sampleCatch } from "./samples";
+import { sampleCatch, sampleRiver } from "./samples";
 import { readArchive, writeArchive } from "../formats/archive";
 import { strToU8, unzipSync, zipSync } from "fflate";
 import { ratesIn } from "./classes";
@@ -22,18 +22,7 @@ const session = (id: string, hours: number, discharge: number | null, change: Pa
   rods: 1,
   species: "brown-trout",
   notes: "",
-  river:
-    discharge === null
-      ? null
-      : {
-          at: "2026-09-01T08:00:00Z",
-          discharge,
-          stage: null,
-          waterTemperature: null,
-          visibleDepth: null,
-          exceedance: null,
-          trend: null,
-        },
+  river: discharge === null ? null : sampleRiver({ at: "2026-09-01T08:00:00Z", discharge }),
   ...change,
 });
 const fish = (id: string, of: string, change: Partial<Catch> = {}) =>

@@ -74,13 +74,13 @@ test("fish in bunches widen the interval; the same fish spread evenly do not", (
   expect(likely(even)).toBe(0);
 });
 
-test("a class's own fish are not in its prior: with the others as they are, more fish of its own always tell more", () => {
+test("a class's own fish are not in its prior; more of its own always tell more", () => {
   const others = [{ hours: 20, events: 8 }];
   const rate = (events: number) => ratesOf([[{ hours: 0.25, events }], others])[0]!.rate;
   // One fish in a quarter of an hour, where the mean is 0.4: four an hour would be shouting.
   expect(rate(1)).toBeLessThan(1);
   expect(rate(1)).toBeGreaterThan(rate(0));
-  // The prior of a class that nobody fished would be the others' rate, worth two hours: with none of its own it is null.
+  // A class that nobody fished has none.
   expect(ratesOf([[], others])[0]).toBeNull();
   // Two outings of a usual length outweigh the prior. Common practice, no source: an outing is three hours or so.
   expect(6 / (6 + PRIOR_HOURS)).toBeGreaterThan(0.66);

@@ -115,8 +115,7 @@ export function quantileOf(posterior: Posterior, share: number): number {
   let below = 0;
   for (let k = 0; k < masses.length; k++) {
     const mass = masses[k]!;
-    if (below + mass >= share && mass > 0)
-      return posterior.rates[k]! * Math.exp(STEP * ((share - below) / mass - 0.5));
+    if (below + mass >= share && mass > 0) return posterior.rates[k]! * Math.exp(STEP * ((share - below) / mass - 0.5));
     below += mass;
   }
   return posterior.rates.at(-1)!;

@@ -11,6 +11,7 @@ import {
   NO_EVIDENCE,
   posteriorOf,
   type Prior,
+  quantileOf,
 } from "./overdispersion";
 
 export interface RateClass {
@@ -106,7 +107,8 @@ export function compareRates(one: readonly Effort[], other: readonly Effort[]): 
   const [mine, theirs] = [posteriorOf(a, JEFFREYS, evidenceOf(b)), posteriorOf(b, JEFFREYS, evidenceOf(a))];
   const told = (bouts: Bout[], posterior: typeof mine) => ({
     ...totalOf(bouts),
-    rate: meanOf(posterior),
+    // The middle: with few fish the mean hangs on what is hardly likely.
+    rate: quantileOf(posterior, 0.5),
     interval: intervalOf(posterior, LEVEL),
   });
   return { one: told(a, mine), other: told(b, theirs), chance: chanceAbove(mine, theirs, dispersionWeights(mine)) };
@@ -133,9 +135,7 @@ export function ratesBy(
     const value = measure(effort);
     (groups[bands.findIndex((band) => isIn(value, band))] ?? unknown).push(effort);
   }
-  const named: readonly Band[] = unknown.length
-    ? [...bands, { key: "unknown", low: null, high: null }]
-    : bands;
+  const named: readonly Band[] = unknown.length ? [...bands, { key: "unknown", low: null, high: null }] : bands;
   if (unknown.length) groups.push(unknown);
   const bouts = groups.map(boutsOf);
   const rates = ratesOf(bouts);

@@ -1,7 +1,7 @@
 import { HOUR } from "../gauge/series";
 import type { Observation, RuleRecord, Stretch } from "./bank-records";
 import type { Effort } from "./effort";
-import type { Catch, SeriesRecord, Session } from "./records";
+import type { Catch, RiverState, SeriesRecord, Session } from "./records";
 import { asRecorded, datedAt } from "./series-join";
 
 /** Plain records for tests. */
@@ -60,6 +60,18 @@ export const sampleSeries =
     ),
     ...change,
   });
+
+/** The river of which only this is known. */
+export const sampleRiver = (change: Partial<RiverState>): RiverState => ({
+  at: AT,
+  discharge: null,
+  stage: null,
+  waterTemperature: null,
+  visibleDepth: null,
+  exceedance: null,
+  trend: null,
+  ...change,
+});
 
 /** Hours under one state of the river, with so many fish. */
 export const sampleEffort = (

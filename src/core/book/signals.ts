@@ -13,7 +13,9 @@ export const FALSE_SHARE = 0.1;
 
 /** Shuffles that a property is held against. */
 const SHUFFLES = 999;
-/** A class takes part with so many hours in so many sessions; two classes make a question. Common practice, no source. */
+/**
+ * A class takes part with so many hours in so many sessions; two classes make a question. Common practice, no source.
+ */
 const LEAST_HOURS = 3;
 const LEAST_SESSIONS = 3;
 /** Fish without which there is nothing to share out. */
@@ -29,7 +31,8 @@ export interface Signal {
   /** Rod-hours that lie in classes which take part. */
   hours: number;
   /**
-   * Rod-hours in all by which a doubling from one half of them to the other would be told four times in five; null where
+   * Rod-hours in all by which a doubling from one half of them to the other would be told four times in five; null
+   * where
    * nothing was caught.
    */
   wanted: number | null;
@@ -41,9 +44,33 @@ interface Unit extends Bout {
   band: number;
 }
 
+/** Spans of a figure that are held against each other at most: more of them drown a peak in their own noise. */
+const MOST_SPANS = 4;
+
+/** Neighbouring spans joined, those with the fewest hours first, until few are left. */
+function joined(bands: readonly Band[], hoursIn: (band: Band) => number): Band[] {
+  const spans = bands.filter((band) => hoursIn(band) > 0);
+  while (spans.length > MOST_SPANS) {
+    const hours = spans.map(hoursIn);
+    const k = spans.slice(1).reduce((best, _, n) => (pair(hours, n) < pair(hours, best) ? n : best), 0);
+    const [low, high] = [spans[k]!, spans[k + 1]!];
+    spans.splice(k, 2, {
+      key: `${low.key.split("-")[0]}-${high.key.split("-").at(-1)}`,
+      low: low.low,
+      high: high.high,
+    });
+  }
+  return spans;
+}
+
+const pair = (hours: readonly number[], k: number): number => hours[k]! + hours[k + 1]!;
+
 /** What was fished and caught in each class of each session. */
 function unitsOf(kind: RateKind, efforts: readonly Effort[], scale: RateScale, around: Around) {
-  const { efforts: pieces, bands, named, measure } = classing(kind, efforts, scale, around);
+  const { efforts: pieces, bands: all, named, measure } = classing(kind, efforts, scale, around);
+  const hoursIn = (band: Band) =>
+    pieces.reduce((total, piece) => total + (isIn(measure(piece), band) ? piece.hours : 0), 0);
+  const bands = named ? all : joined(all, hoursIn);
   const units = new Map<string, Unit>();
   for (const piece of pieces) {
     const value = measure(piece);
@@ -55,13 +82,13 @@ function unitsOf(kind: RateKind, efforts: readonly Effort[], scale: RateScale, a
     unit.events += piece.catches.length;
     units.set(key, unit);
   }
-  const all = [...units.values()];
+  const found = [...units.values()];
   const takesPart = (band: number) => {
-    const own = all.filter((unit) => unit.band === band);
+    const own = found.filter((unit) => unit.band === band);
     return own.length >= LEAST_SESSIONS && sum(own, "hours") >= LEAST_HOURS;
   };
   const parts = new Set([...bands.keys()].filter(takesPart));
-  return { units: all.filter((unit) => parts.has(unit.band)), parts, bands, named };
+  return { units: found.filter((unit) => parts.has(unit.band)), parts, bands, named };
 }
 
 const sum = (bouts: readonly Bout[], what: keyof Bout): number => bouts.reduce((total, bout) => total + bout[what], 0);

@@ -55,12 +55,11 @@ export function smoothRate(efforts: readonly Effort[], random: () => number, res
       return { hours, rate: hours > 0 ? events / hours : null };
     });
   const whole = of(rows.map((_, n) => n));
-  const drawn = Array.from({ length: resamples }, () =>
-    of(rows.map(() => Math.floor(random() * rows.length))),
-  );
+  const drawn = Array.from({ length: resamples }, () => of(rows.map(() => Math.floor(random() * rows.length))));
   return grid.map((x, k): SmoothPoint => {
     const { hours, rate } = whole[k]!;
-    if (hours < LEAST_HOURS || rate === null) return { discharge: Math.exp(x), hours, rate: null, low: null, high: null };
+    if (hours < LEAST_HOURS || rate === null)
+      return { discharge: Math.exp(x), hours, rate: null, low: null, high: null };
     const sorted = drawn.flatMap((one) => one[k]!.rate ?? []).sort((a, b) => a - b);
     return {
       discharge: Math.exp(x),

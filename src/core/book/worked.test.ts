@@ -13,7 +13,7 @@ import {
   sessionSchema,
   type WaterRecord,
 } from "./records";
-import { sampleCatch, sampleEffort, sampleSession } from "./samples";
+import { sampleCatch, sampleEffort, sampleRiver, sampleSession } from "./samples";
 import { recordAtReach, riverRecord } from "./river-record";
 import { speciesById } from "../fish/species";
 
@@ -24,15 +24,7 @@ const at = (hours: number) => new Date(T0 + hours * HOUR).toISOString();
 const session = (id: string, change: Partial<Session> = {}) =>
   sampleSession(id, { start: at(1), end: at(3), ...change });
 const fish = sampleCatch;
-const river = (discharge: number | null) => ({
-  at: at(1),
-  discharge,
-  stage: null,
-  waterTemperature: null,
-  visibleDepth: null,
-  exceedance: null,
-  trend: null,
-});
+const river = (discharge: number | null) => sampleRiver({ discharge });
 
 describe("effort", () => {
   test("two rods for two hours are four; one that still runs counts to now; none is less than nothing", () => {
@@ -79,8 +71,7 @@ describe("effort", () => {
 });
 
 describe("bands", () => {
-  const flows = (...all: (number | null)[]) =>
-    flowBands(all.map((q, k) => sampleEffort(String(k), 1, river(q), 0)));
+  const flows = (...all: (number | null)[]) => flowBands(all.map((q, k) => sampleEffort(String(k), 1, river(q), 0)));
   const edges = (...all: (number | null)[]) => {
     const bands = flows(...all);
     return [bands[0]?.low, ...bands.map(({ high }) => high)];

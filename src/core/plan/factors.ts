@@ -88,7 +88,8 @@ function lightFactor(hour: PlanHour, warmth: Warmth | null, clarity: ClarityClas
     return of(`cold-${is}`, LIGHT.value.cold[is]);
   }
   const shy = species.model === "ambush" && species.shy >= SHY.value;
-  if (light === "night") return shy ? of("shy-night", LIGHT.value.mild["shy-night"]) : of("night", LIGHT.value.mild.night);
+  if (light === "night")
+    return shy ? of("shy-night", LIGHT.value.mild["shy-night"]) : of("night", LIGHT.value.mild.night);
   if (light === "twilight" || sun <= SUN.value.low) return of("edge", LIGHT.value.mild.edge);
   const bright = sun >= SUN.value.bright && (clarity === "clear" || clarity === "gin-clear");
   return of(bright ? "bright" : "day", LIGHT.value.mild[bright ? "bright" : "day"]);

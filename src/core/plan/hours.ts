@@ -71,7 +71,7 @@ export function planHours(
   if (!flow) return [];
   const points = withStart(flow);
   const hours: PlanHour[] = [];
-  for (let at = Math.max(from, Math.ceil(flow.from / PLAN_STEP) * PLAN_STEP); at <= to; at += PLAN_STEP) {
+  for (let at = Math.max(from, Math.ceil(flow.from / PLAN_STEP) * PLAN_STEP); at < to; at += PLAN_STEP) {
     const discharge = between(points, at, path);
     if (discharge === null) break;
     const start = Math.max(flow.from, at - RATE_OVER);
@@ -84,7 +84,8 @@ export function planHours(
       high: between(points, at, "high")!,
       ratePerHour: q0 && q1 ? (Math.log(q1 / q0) / RATE_OVER) * HOUR : 0,
       // A higher river is a dirtier one.
-      visibleDepth: visibleDepth && between(visibleDepth, at, path === "median" ? path : path === "high" ? "low" : "high"),
+      visibleDepth:
+        visibleDepth && between(visibleDepth, at, path === "median" ? path : path === "high" ? "low" : "high"),
       temperature: temperature && temperatureAt(temperature, at),
       light: place ? lightAt(at, place.latitude, place.longitude) : null,
       sun: place ? sunAltitude(at, place.latitude, place.longitude) : null,

@@ -99,13 +99,15 @@ export interface ReachDay {
 }
 
 export interface Plan {
-  /** Best first. */
+  /** Best first; so are the reaches of the days. */
   windows: PlanWindow[];
   removed: Removed[];
   days: ReachDay[];
 }
 
-/** An hour belongs to a window while it is worth so much of the best of its day; windows are no shorter and no longer. */
+/**
+ * An hour belongs to a window while it is worth so much of the best of its day; windows are no shorter and no longer.
+ */
 const WINDOW = sourced({ share: 0.85, least: HOUR, most: 5 * HOUR }, "share, ms", COMMON_PRACTICE);
 /** Rod-hours at such flows that count as much as not knowing: two outings. */
 const LOG_HOURS = sourced(6, "h", COMMON_PRACTICE);
@@ -114,7 +116,11 @@ const LOG_BOUNDS = sourced([0.4, 2.5] as const, "share", COMMON_PRACTICE);
 const BANDS = sourced({ in: 1.15, out: 0.8 }, "share", COMMON_PRACTICE);
 const LIES_LEAST = sourced(0.5, "share", COMMON_PRACTICE);
 /** Small water follows the air: cooling sends to the larger, a warming spring to the smaller. */
-const SIZE = sourced({ cooling: -0.6, warming: 0.6, better: 1.15, worse: 0.9, apart: 1.6 }, "degC/day", COMMON_PRACTICE);
+const SIZE = sourced(
+  { cooling: -0.6, warming: 0.6, better: 1.15, worse: 0.9, apart: 1.6 },
+  "degC/day",
+  COMMON_PRACTICE,
+);
 
 /**
  * Weights of the 10, 50 and 90 % paths in what is expected of an hour: extended Swanson-Megill (Keefer & Bodily 1983,
@@ -149,8 +155,19 @@ export function planOf(reaches: readonly PlanReach[], ask: PlanAsk, path?: Path)
       }
     }
   }
-  const windows = days.flatMap(({ reach, hours }) => windowsOf(reaches.find((one) => one.id === reach)!, hours, ask));
-  return { windows: windows.sort((a, b) => b.score - a.score || a.from - b.from), removed, days };
+  const windows = days.flatMap(({ reach, hours }) =>
+    windowsOf(
+      reaches.find((one) => one.id === reach)!,
+      hours,
+      ask,
+    ),
+  );
+  windows.sort((a, b) => b.score - a.score || a.from - b.from);
+  const rank = ({ reach }: ReachDay) => {
+    const first = windows.findIndex((one) => one.reach === reach);
+    return first < 0 ? windows.length : first;
+  };
+  return { windows, removed, days: days.sort((a, b) => rank(a) - rank(b)) };
 }
 
 /** The hours of the forecast's middle, with the score that is expected over its paths. */
@@ -162,13 +179,7 @@ function expectedHours(reach: PlanReach, all: readonly PlanReach[], ask: PlanAsk
   }));
 }
 
-function ratedHours(
-  reach: PlanReach,
-  all: readonly PlanReach[],
-  ask: PlanAsk,
-  path: Path,
-  best: number,
-): RatedHour[] {
+function ratedHours(reach: PlanReach, all: readonly PlanReach[], ask: PlanAsk, path: Path, best: number): RatedHour[] {
   const { outlook, constituents } = reach;
   const turns = constituents.length > 0 ? tideTurns(constituents, ask.from - 2 * DAY, ask.to + 2 * DAY) : [];
   const size = sizeFactor(reach, all);

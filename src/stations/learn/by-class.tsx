@@ -68,7 +68,8 @@ export function ByClass({ learning, made }: { learning: Learning; made: boolean 
             <p className="text-soft">
               {figureText(rates.value.total.hours, 0)} rod-hours, {rates.value.total.events} fish
               {made ? "; made-up sessions are among them" : ""}.
-              {best && ` Most so far: ${best.label}, ${rateWords({ ...best, rate: best.rate!, interval: best.interval! })}.`}
+              {best &&
+                ` Most so far: ${best.label}, ${rateWords({ ...best, rate: best.rate!, interval: best.interval! })}.`}
             </p>
           )}
         </div>

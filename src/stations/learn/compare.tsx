@@ -41,8 +41,8 @@ export function Compare({ learning }: { learning: Learning }) {
               {capital(names[1])}: {rateWords(found.value.other)}.
             </p>
             <p className="mt-2 text-sm text-soft">
-              Each by its own sessions alone, neither drawn towards the other, with the same bunching of fish for both. It
-              says what your hours gave, not why: what else was different on those days is in it too.
+              Each by its own sessions alone, neither drawn towards the other, with the same bunching of fish for both.
+              It says what your hours gave, not why: what else was different on those days is in it too.
             </p>
           </>
         )}
@@ -54,7 +54,10 @@ export function Compare({ learning }: { learning: Learning }) {
 function useSideName(learning: Learning, { kind, key }: Side): string | undefined {
   const { system } = useSettings();
   const found = useRates(learning, kind).value?.classes.find((one) => one.key === key);
-  return found && `${RATE_KIND_NAMES[kind]} ${rateLabel(found, kind, system)}`;
+  if (!found) return undefined;
+  const label = rateLabel(found, kind, system);
+  // Spans of a figure say of what; names stand for themselves.
+  return found.low === null ? label : `${RATE_KIND_NAMES[kind]} ${label}`;
 }
 
 function SideOf({

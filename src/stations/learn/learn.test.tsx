@@ -3,16 +3,38 @@ import "@testing-library/jest-dom";
 import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { ratesIn } from "../../core/book/classes";
+import { compareRates } from "../../core/book/rates";
+import { smoothRate } from "../../core/book/smooth-rate";
+import { stream } from "../../core/quantity/seeded";
 import { effortOf } from "../../core/book/effort";
 import { demoBook } from "../../demo/book";
 import { DEMO_HOUR } from "../../demo/hour";
 import { useSettings } from "../../state/settings";
 import { writeBook } from "../../store/book";
 import { database } from "../../store/database";
+import { QueryClientProvider } from "@tanstack/react-query";
+import { newQueryClient } from "../../state/query";
 import { LearnStation } from "./station";
 
+// The worker's work is done on the page here.
+jest.mock("../../store/water-client", () => ({
+  waterWorker: {
+    ask: async (work: (api: unknown) => unknown) => work((await import("../../store/learn-api")).learnApi),
+  },
+}));
+
 // What is drawn on a canvas is looked at in a real browser; here the figures count.
+jest.mock("./smooth-chart", () => ({
+  SmoothChart: ({ points }: { points: unknown[] }) => <p>{points.length} points</p>,
+}));
 jest.mock("./rate-chart", () => ({ RateChart: ({ labels }: { labels: string[] }) => <p>{labels.join("|")}</p> }));
+
+const show = () =>
+  render(
+    <QueryClientProvider client={newQueryClient()}>
+      <LearnStation />
+    </QueryClientProvider>,
+  );
 
 const book = demoBook(DEMO_HOUR);
 beforeEach(async () => {
@@ -26,7 +48,7 @@ beforeEach(async () => {
 
 test("the table holds the rates of the book, class by class, and says which is best so far", async () => {
   await writeBook(database(), book);
-  render(<LearnStation />);
+  show();
   const table = await screen.findByTestId("rates");
   const told = ratesIn("flow", effortOf(book.sessions, book.catches, DEMO_HOUR));
   await waitFor(() => expect(within(table).getAllByRole("row")).toHaveLength(told.classes.length + 1));
@@ -51,7 +73,7 @@ test("the table holds the rates of the book, class by class, and says which is b
 test("by another measure, and for one reach alone, the hours still add up", async () => {
   const user = userEvent.setup();
   await writeBook(database(), book);
-  render(<LearnStation />);
+  show();
   const table = await screen.findByTestId("rates");
   const hours = () =>
     within(table)
@@ -64,14 +86,39 @@ test("by another measure, and for one reach alone, the hours still add up", asyn
   await user.click(await screen.findByRole("option", { name: "clarity" }));
   expect(await screen.findByRole("heading", { name: "Fish an hour, by clarity" })).toBeInTheDocument();
   // Rounded to a tenth in each row.
-  expect(Math.abs(hours() - all)).toBeLessThan(0.6);
+  await waitFor(() => expect(Math.abs(hours() - all)).toBeLessThan(0.6));
   await user.click(screen.getByRole("combobox", { name: "Reach" }));
   await user.click(await screen.findByRole("option", { name: book.reaches[0]!.reach.name }));
   await waitFor(() => expect(hours()).toBeLessThan(all - 1));
+  expect(hours()).toBeGreaterThan(1);
 });
 
 test("an empty book has nothing to teach, and says what to do", async () => {
   await writeBook(database(), { ...book, sessions: [], catches: [] });
-  render(<LearnStation />);
+  show();
   expect(await screen.findByText(/Nothing to learn from yet/)).toBeInTheDocument();
+});
+
+test("along the flow, what the log shows and which of two gives more: each follows from the same hours", async () => {
+  const user = userEvent.setup();
+  await writeBook(database(), book);
+  show();
+  await screen.findByTestId("rates");
+  const efforts = effortOf(book.sessions, book.catches, 0, undefined, book.stretches);
+  await user.click(screen.getByRole("tab", { name: "Along the flow" }));
+  const peak = smoothRate(efforts, stream(1))
+    .filter((one) => one.rate !== null)
+    .reduce((a, b) => (b.rate! > a.rate! ? b : a));
+  expect(await screen.findByText(/Most about/)).toHaveTextContent(`${peak.rate!.toFixed(2)} an hour`);
+  await user.click(screen.getByRole("tab", { name: "What it shows" }));
+  expect(await screen.findByRole("heading", { name: "Too few hours to say" })).toBeInTheDocument();
+  // Nobody said anything of the tide in the made-up book.
+  const tide = (await screen.findByText("Tide")).nextElementSibling;
+  expect(tide).toHaveTextContent("Nothing is known of it yet.");
+  await user.click(screen.getByRole("tab", { name: "Compare" }));
+  const [falling, steady] = ["falling", "steady"].map((trend) => efforts.filter((one) => one.river?.trend === trend));
+  const { chance, one } = compareRates(falling!, steady!)!;
+  const told = await screen.findByText(/with a chance of/);
+  expect(told).toHaveTextContent(`${Math.round(100 * Math.max(chance, 1 - chance))} %`);
+  expect(screen.getByText(/^Falling:/)).toHaveTextContent(`${one.events} fish in ${one.hours.toFixed(0)} h`);
 });

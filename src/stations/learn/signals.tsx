@@ -25,8 +25,8 @@ export function Signals({ learning }: { learning: Learning }) {
       <h1 className="text-2xl">What the log shows</h1>
       <p className="max-w-3xl text-soft">
         Each property is held against your own sessions shuffled: two fish are not a pattern. Of what is told as
-        supported, one in {figureText(1 / FALSE_SHARE, 0)} is chance, on average. Air pressure and moon start from nothing,
-        as all do.
+        supported, one in {figureText(1 / FALSE_SHARE, 0)} is chance, on average. Air pressure and moon start from
+        nothing, as all do.
       </p>
       {signals.fault && <FaultNote message={tellFault(signals.fault, system)} onRetry={signals.retry} />}
       {signals.pending && !signals.value && <p className="mt-4 text-soft">Shuffling …</p>}

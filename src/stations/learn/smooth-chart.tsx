@@ -37,9 +37,10 @@ export function SmoothChart({ points }: { points: readonly SmoothPoint[] }) {
     const plain = { pointRadius: 0, borderWidth: 0, spanGaps: false };
     return {
       datasets: [
+        // The first lies on top.
+        { ...plain, data: line((one) => one.rate), borderColor: colours.reed, borderWidth: 3, fill: false },
         { ...plain, data: line((one) => one.high), fill: "+1", backgroundColor: colours.reedSoft },
         { ...plain, data: line((one) => one.low), fill: false },
-        { ...plain, data: line((one) => one.rate), borderColor: colours.reed, borderWidth: 3, fill: false },
         {
           ...plain,
           data: line((one) => one.hours),
@@ -59,7 +60,7 @@ export function SmoothChart({ points }: { points: readonly SmoothPoint[] }) {
       plugins: {
         legend: { display: false },
         tooltip: {
-          filter: (item) => item.datasetIndex === 2,
+          filter: (item) => item.datasetIndex === 0,
           callbacks: {
             title: ([item]) => (item ? `${figureText(item.parsed.x, 1)} ${unit}` : ""),
             label: (item) => {

@@ -26,16 +26,16 @@ export function Smooth({ learning }: { learning: Learning }) {
       {peak && (
         <>
           <p className="text-soft">
-            Most about {showText(peak.discharge, "discharge", system)}: {figureText(peak.rate!, 2)} an hour, four in five
-            redrawn logs between {figureText(peak.low!, 2)} and {figureText(peak.high!, 2)}.
+            Most about {showText(peak.discharge, "discharge", system)}: {figureText(peak.rate!, 2)} an hour, four in
+            five redrawn logs between {figureText(peak.low!, 2)} and {figureText(peak.high!, 2)}.
           </p>
           <div className="mt-3 h-[360px]">
             <SmoothChart points={smooth.value!} />
           </div>
           <p className="mt-2 text-sm text-soft">
             Line: fish over hours, each weighed by how near its flow was. Band: the same from sessions drawn anew out of
-            your own, again and again; one good day widens it. Below: where you fished. Where hardly anybody did, nothing
-            is drawn.
+            your own, again and again; one good day widens it. Below: where you fished. Where hardly anybody did,
+            nothing is drawn.
           </p>
         </>
       )}

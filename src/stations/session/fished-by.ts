@@ -36,4 +36,6 @@ export function tackleOf(
 
 /** Is it rigged so already? How a place ranks at the moment is no matter of the rig. */
 export const isRigged = (now: Fished, { rank: _, ...wanted }: Partial<Fished>): boolean =>
-  (Object.keys(wanted) as (keyof typeof wanted)[]).every((key) => JSON.stringify(now[key]) === JSON.stringify(wanted[key]));
+  (Object.keys(wanted) as (keyof typeof wanted)[]).every(
+    (key) => JSON.stringify(now[key]) === JSON.stringify(wanted[key]),
+  );

@@ -112,7 +112,8 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
         className="mt-4 flex items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (name.trim()) go({ lie: name.trim(), place: null, kind: undefined, rank: undefined }, `on to ${name.trim()}`);
+          if (name.trim())
+            go({ lie: name.trim(), place: null, kind: undefined, rank: undefined }, `on to ${name.trim()}`);
         }}
       >
         <TextField

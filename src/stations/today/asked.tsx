@@ -97,7 +97,9 @@ function Distances({ reaches, onClose }: { reaches: readonly ReachRecord[]; onCl
   };
   return (
     <Dialog open onOpenChange={onClose} title="Minutes from home">
-      <p className="mb-3 text-soft">Kept in this browser alone. A reach without a figure is never left out for its way.</p>
+      <p className="mb-3 text-soft">
+        Kept in this browser alone. A reach without a figure is never left out for its way.
+      </p>
       <div className="grid grid-cols-1 gap-3 sm:grid-cols-2">
         {reaches.map(({ id, reach }) => (
           <label key={id} className="block">

@@ -6,7 +6,7 @@ import { useMinute } from "../../state/clock";
 import { type ColumnDef, DataTable } from "../../widgets/data-table";
 import { Panel } from "../../widgets/panel";
 import { factorWords } from "../../words/plan";
-import { figureText, showText, type UnitSystem } from "../../words/quantity";
+import { figureText, show, showText, type UnitSystem } from "../../words/quantity";
 import { windowName } from "./answer";
 
 const columnsIn = (
@@ -15,13 +15,16 @@ const columnsIn = (
   now: number,
   system: UnitSystem,
 ): ColumnDef<PlanWindow>[] => [
-  { id: "when", header: "Hours", cell: ({ row }) => windowName(row.original, now) },
-  { id: "reach", header: "Reach", cell: ({ row }) => nameOf(row.original.reach) },
+  {
+    id: "when",
+    header: "Hours",
+    cell: ({ row: { original } }) => `${nameOf(original.reach)}, ${windowName(original, now)}`,
+  },
   {
     id: "flow",
     header: "Flow",
     cell: ({ row: { original } }) =>
-      `${showText(original.discharge, "discharge", system)} (${showText(original.low, "discharge", system)} to ${showText(original.high, "discharge", system)})`,
+      `${showText(original.discharge, "discharge", system)} (${figureIn(original.low, system)} to ${figureIn(original.high, system)})`,
   },
   { id: "share", header: "Of the best", cell: ({ row }) => `${figureText((100 * row.original.score) / best, 0)} %` },
   {
@@ -30,6 +33,8 @@ const columnsIn = (
     cell: ({ row: { original } }) => factorWords(original.factors[0]!, original, system),
   },
 ];
+
+const figureIn = (discharge: number, system: UnitSystem): string => show(discharge, "discharge", system).figure;
 
 /** Every window in figures, best first: what the stalks show. */
 export function Hours({ plan, nameOf }: { plan: Plan; nameOf: (reach: string) => string }) {

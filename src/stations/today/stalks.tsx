@@ -18,7 +18,8 @@ const percent = ({ from, to }: Axis, at: number): number =>
 const LIGHTS: Record<Light, string> = { day: "var(--paper)", twilight: "var(--ochre-soft)", night: "var(--ink)" };
 
 /**
- * Each reach as a stalk that thickens through the hours as it gets better, its windows in brackets, light along the top.
+ * Each reach as a stalk that thickens through the hours as it gets better, its windows in brackets, light along the
+ * top.
  * For the eye alone: the list of hours says the same.
  */
 export function Stalks({
@@ -53,7 +54,11 @@ export function Stalks({
           </div>
           <div className="relative h-6 text-sm text-soft tabular-nums">
             {ticksOf(axis).map((at) => (
-              <span key={at} className="absolute -translate-x-1/2 whitespace-nowrap" style={{ left: `${percent(axis, at)}%` }}>
+              <span
+                key={at}
+                className="absolute -translate-x-1/2 whitespace-nowrap"
+                style={{ left: `${percent(axis, at)}%` }}
+              >
                 {axis.to - axis.from > 1.5 * DAY ? dayName(at) : clock(at)}
               </span>
             ))}
@@ -64,11 +69,11 @@ export function Stalks({
           const first = own.find((one) => one.at >= now) ?? own[0]!;
           return (
             <div key={reach} className="contents">
-              <div className="self-center border-t border-line py-2 pr-2">
+              <div className="flex flex-col justify-center border-t border-line pr-2">
                 <p className="font-semibold">{reaches.find((one) => one.id === reach)?.name}</p>
                 <p className="text-sm text-soft">{showText(first.discharge, "discharge", system)}</p>
               </div>
-              <div className="relative h-28 border-t border-line">
+              <div className="relative h-24 border-t border-line">
                 <Ticks axis={axis} />
                 <Stalk hours={own} axis={axis} best={chosen?.reach === reach} />
                 {windows.map((one) => (
@@ -149,7 +154,11 @@ function Bracket({ window, axis, best }: { window: PlanWindow; axis: Axis; best:
         <span
           className={`absolute top-1 text-sm whitespace-nowrap tabular-nums ${best ? "font-semibold text-ochre" : "text-soft"}`}
           style={
-            middle > 70 ? { right: `${100 - right}%` } : middle < 30 ? { left: `${left}%` } : { left: `${middle}%`, translate: "-50%" }
+            middle > 70
+              ? { right: `${100 - right}%` }
+              : middle < 30
+                ? { left: `${left}%` }
+                : { left: `${middle}%`, translate: "-50%" }
           }
         >
           {text}

@@ -2,21 +2,22 @@
 import Link from "next/link";
 import { useCallback, useMemo, useState } from "react";
 import { DAY } from "../../core/gauge/series";
-import { changesOf, type PlanWindow } from "../../core/plan/plan";
+import type { Lie } from "../../core/fish/read";
+import { changesOf, type Plan, type PlanWindow } from "../../core/plan/plan";
 import { saveFile } from "../../state/files";
 import { useSettings } from "../../state/settings";
 import { act } from "../../state/act";
-import { useSafety } from "../../state/use-cautions";
+import { type Safety, useSafety } from "../../state/use-cautions";
 import { useFishes } from "../../state/use-fishes";
 import { calendarFile, type Planning, usePlan } from "../../state/use-plan";
-import { useRiver } from "../../state/use-river";
+import { type River, useRiver } from "../../state/use-river";
 import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
 import { tellFault } from "../../words/messages";
 import { placeWords } from "../../words/place";
 import { factorWords, removedWords } from "../../words/plan";
 import { dayKey } from "../../words/river";
-import { Cautions } from "../cautions";
+import { Always, Cautions } from "../cautions";
 import { Answer } from "./answer";
 import { Asked, spanOf, type When } from "./asked";
 import { Hours } from "./hours";
@@ -25,7 +26,7 @@ import { Why } from "./why";
 
 /** Today: where to go, when, and why; and what would change that. */
 export function TodayStation() {
-  const { species: fish, system, height, set } = useSettings();
+  const { species: fish, system } = useSettings();
   const river = useRiver();
   const safety = useSafety(river);
   const fishes = useFishes();
@@ -35,52 +36,28 @@ export function TodayStation() {
   const span = useMemo(() => spanOf(when, start), [when, start]);
   const species = fishes.of(fish).species;
   const planning = usePlan(river, species, span, dayKey);
-  const { plan, reaches, ask, lies, stages } = planning;
+  const { plan, reaches, stages } = planning;
   const nameOf = useCallback((id: string) => reaches.find((one) => one.id === id)?.name ?? id, [reaches]);
-  const changes = useMemo(() => (plan && ask ? changesOf(reaches, ask, plan) : []), [reaches, ask, plan]);
   const first = plan?.windows[0];
   const fault = stages.find((stage) => stage.fault);
   const then = useThen(planning, first);
-  if (river.ready && river.reaches.length === 0)
-    return (
-      <p className="rounded-md border border-line p-4">
-        No reach in the book yet.{" "}
-        <Link href="/reach" className="underline">
-          Make one on Reach
-        </Link>
-        , open its gauge on Water, and the hours to be there appear here.
-      </p>
-    );
-  const toCalendar = () =>
-    act(async () => {
-      if (!first) return;
-      const text = await calendarFile(
-        [
-          {
-            id: `${first.reach}-${first.from}`,
-            start: first.from,
-            end: first.to,
-            summary: nameOf(first.reach),
-            location: nameOf(first.reach),
-            description: [
-              ...first.factors.map((one) => factorWords(one, first, system, height)).filter(Boolean),
-              ...(then ? [`Start at: ${placeWords(then.place)}`] : []),
-            ].join("\n"),
-          },
-        ],
-        river.minute,
-      );
-      saveFile(`low-heron-${dayKey(first.from)}.ics`, text, "text/calendar");
-    });
+  if (river.ready && river.reaches.length === 0) return <NoReach />;
   return (
     <div className="mx-auto max-w-6xl">
-      <Cautions safety={safety} always />
+      <Cautions safety={safety} />
       <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
-        <Answer plan={plan} nameOf={nameOf} lie={then} leave={safety.leave} reach={river.reach?.id} now={river.minute} />
+        <Answer
+          plan={plan}
+          nameOf={nameOf}
+          lie={then}
+          leave={safety.leave}
+          reach={river.reach?.id}
+          now={river.minute}
+        />
         {first && (
           <div className="flex gap-2 print:hidden">
             <Button onClick={() => print()}>Print</Button>
-            <Button onClick={toCalendar}>To calendar</Button>
+            <Button onClick={() => act(() => toCalendar(first, then, nameOf, river.minute))}>To calendar</Button>
           </div>
         )}
       </div>
@@ -91,40 +68,111 @@ export function TodayStation() {
           Working out what the rivers will do …
         </p>
       )}
-      {plan && plan.days.length > 0 && (
+      {plan && (
+        <Planned
+          planning={planning}
+          plan={plan}
+          first={first}
+          lie={then}
+          river={river}
+          safety={safety}
+          nameOf={nameOf}
+        />
+      )}
+      <Always safety={safety} className="mt-6" />
+    </div>
+  );
+}
+
+/** What was worked out: stalks, reasons, and every window in figures. */
+function Planned({
+  planning: { reaches, ask, lies },
+  plan,
+  first,
+  lie,
+  river,
+  safety,
+  nameOf,
+}: {
+  planning: Planning;
+  plan: Plan;
+  first: PlanWindow | undefined;
+  lie: Lie | undefined;
+  river: River;
+  safety: Safety;
+  nameOf: (reach: string) => string;
+}) {
+  const { system, set } = useSettings();
+  const changes = useMemo(() => (ask ? changesOf(reaches, ask, plan) : []), [reaches, ask, plan]);
+  const notThere = safety.leave && first?.reach === river.reach?.id;
+  return (
+    <>
+      {plan.days.length > 0 && (
         <Stalks plan={plan} reaches={reaches} now={river.minute} system={system} chosen={first} />
       )}
-      {plan && lies.pending && (
+      {lies.pending && (
         <p role="status" className="mt-1 text-sm text-soft">
           Without the lies of some reaches yet: their water is being solved.
         </p>
       )}
-      {plan && first && (
+      {first && (
         <Why
           plan={plan}
           first={first}
           changes={changes}
           nameOf={nameOf}
           lies={lies.value?.[first.reach]}
+          told={safety.cautions.some(({ kind }) => kind === "cold")}
           onRig={
-            then && !(safety.leave && first.reach === river.reach?.id)
-              ? () => set({ reach: first.reach, lie: { x: then.x, y: then.y }, flow: null })
-              : undefined
+            lie && !notThere ? () => set({ reach: first.reach, lie: { x: lie.x, y: lie.y }, flow: null }) : undefined
           }
         />
       )}
-      {plan && plan.removed.length > 0 && (
-        <ul className="mt-4 text-sm text-soft">
-          {plan.removed.map((one) => (
-            <li key={one.reach}>
-              {nameOf(one.reach)} is left out: {removedWords(one.reason)}.
-            </li>
-          ))}
-        </ul>
-      )}
-      {plan && plan.windows.length > 0 && <Hours plan={plan} nameOf={nameOf} />}
-    </div>
+      <LeftOut plan={plan} nameOf={nameOf} />
+      {plan.windows.length > 0 && <Hours plan={plan} nameOf={nameOf} />}
+    </>
   );
+}
+
+const LeftOut = ({ plan, nameOf }: { plan: Plan; nameOf: (reach: string) => string }) => (
+  <ul className="mt-4 text-sm text-soft">
+    {plan.removed.map((one) => (
+      <li key={one.reach}>
+        {nameOf(one.reach)} is left out: {removedWords(one.reason)}.
+      </li>
+    ))}
+  </ul>
+);
+
+const NoReach = () => (
+  <p className="rounded-md border border-line p-4">
+    No reach in the book yet.{" "}
+    <Link href="/reach" className="underline">
+      Make one on Reach
+    </Link>
+    , open its gauge on Water, and the hours to be there appear here.
+  </p>
+);
+
+/** Saves the first window as a calendar file, with its reasons. */
+async function toCalendar(
+  first: PlanWindow,
+  lie: Lie | undefined,
+  nameOf: (reach: string) => string,
+  now: number,
+): Promise<void> {
+  const { system, height } = useSettings.getState();
+  const reasons = first.factors.map((one) => factorWords(one, first, system, height)).filter(Boolean);
+  const name = nameOf(first.reach);
+  const entry = {
+    id: `${first.reach}-${first.from}`,
+    start: first.from,
+    end: first.to,
+    summary: name,
+    location: name,
+    description: [...reasons, ...(lie ? [`Start at: ${placeWords(lie.place)}`] : [])].join("\n"),
+  };
+  saveFile(`low-heron-${dayKey(first.from)}.ics`, await calendarFile([entry], now), "text/calendar");
 }
 
 /** The lie to start at: the best at the flow that the window has. */
@@ -136,4 +184,3 @@ function useThen({ lies }: Planning, window: PlanWindow | undefined) {
     return [...known].sort((a, b) => away(a.discharge) - away(b.discharge))[0]?.lies[0];
   }, [lies.value, window]);
 }
-

@@ -4,11 +4,13 @@ import { COLD_WATER } from "../../core/gauge/cautions";
 import { MINUTE } from "../../core/gauge/series";
 import type { Change, Plan, PlanWindow } from "../../core/plan/plan";
 import { useSettings } from "../../state/settings";
+import { useMinute } from "../../state/clock";
 import type { LiesThen } from "../../state/use-plan";
 import { cautionWords } from "../../words/cautions";
 import { placeWords } from "../../words/place";
 import { changeWords, factorWords } from "../../words/plan";
 import { clock } from "../../words/river";
+import { windowName } from "./answer";
 
 /** Reasons that are told: of those, what moves the answer most. */
 const TOLD = 6;
@@ -21,6 +23,7 @@ export function Why({
   nameOf,
   lies,
   onRig,
+  told,
 }: {
   plan: Plan;
   first: PlanWindow;
@@ -29,11 +32,14 @@ export function Why({
   lies: readonly LiesThen[] | undefined;
   /** Chooses the lie to start at; undefined where none is known, or nobody is to go. */
   onRig: (() => void) | undefined;
+  /** The caution of cold water is told above already. */
+  told: boolean;
 }) {
   const { system, height, travel } = useSettings();
+  const now = useMinute();
   const reasons = first.factors.map((one) => factorWords(one, first, system, height)).filter(Boolean);
   const away = travel[first.reach];
-  const cold = first.temperature !== null && first.temperature < COLD_WATER.value;
+  const cold = first.temperature !== null && first.temperature < COLD_WATER.value && !told;
   return (
     <div className="mt-4 grid grid-cols-1 gap-x-10 gap-y-5 lg:grid-cols-3">
       <section>
@@ -48,14 +54,18 @@ export function Why({
         <h2 className="mb-1 text-lg">What would change it</h2>
         <ul className="grid gap-1">
           {changes.map((one) => (
-            <li key={one.path}>{changeWords(one, nameOf, system)}</li>
+            <li key={one.path}>{changeWords(one, nameOf, system, now)}</li>
           ))}
-          {changes.length === 0 && <li>Not the flow: nine times in ten it stays where the answer is the same.</li>}
+          {changes.length === 0 && (
+            <li>Not the flow: on the high and on the low path of the forecast the answer is the same.</li>
+          )}
           <AfterBlanks plan={plan} first={first} lies={lies} nameOf={nameOf} />
         </ul>
       </section>
       <section>
-        <h2 className="mb-1 text-lg">{away === undefined ? "Going there" : `Leave home ${clock(first.from - away * MINUTE)}`}</h2>
+        <h2 className="mb-1 text-lg">
+          {away === undefined ? "Going there" : `Leave home ${clock(first.from - away * MINUTE)}`}
+        </h2>
         {cold && (
           <p>
             <span aria-hidden>▲ </span>
@@ -97,13 +107,14 @@ function AfterBlanks({
   const away = (discharge: number) => Math.abs(Math.log(discharge / first.discharge));
   const near = [...(lies ?? [])].sort((a, b) => away(a.discharge) - away(b.discharge))[0];
   const next = near?.lies[1];
+  const now = useMinute();
   const other = plan.windows.find((one) => one.reach !== first.reach);
   return (
     <>
-      {next && <li>A blank first hour: on to {lower(placeWords(next.place))}.</li>}
+      {next && <li>A blank first hour: next, {lower(placeWords(next.place))}.</li>}
       {other && (
         <li>
-          Blank there too: another water, {nameOf(other.reach)}, {clock(other.from)} to {clock(other.to)}.
+          Blank there too: another water, {nameOf(other.reach)}, {windowName(other, now)}.
         </li>
       )}
     </>

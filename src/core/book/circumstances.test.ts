@@ -1,0 +1,169 @@
+import { HOUR, MINUTE, seriesFrom } from "../gauge/series";
+import { tideTurns } from "../gauge/tide";
+import { aroundOf, seriesOfRecord } from "./around";
+import { type Around, fishedIn, NOWHERE, RATE_KINDS, ratesIn, SI_SCALE } from "./classes";
+import type { Effort } from "./effort";
+import { inPieces } from "./pieces";
+import { sampleCatch, sampleEffort, sampleRiver, sampleStretch } from "./samples";
+
+const at = (hour: number, minute = 0) => Date.UTC(2026, 5, 1, hour, minute);
+const over = (from: number, to: number, change: Partial<Effort> = {}): Effort =>
+  sampleEffort("s", (to - from) / HOUR, null, 0, { start: from, end: to, ...change });
+const hoursBy = (kind: (typeof RATE_KINDS)[number], efforts: Effort[], around: Around = NOWHERE) =>
+  Object.fromEntries(
+    ratesIn(kind, efforts, SI_SCALE, around)
+      .classes.filter((one) => one.hours > 0)
+      .map((one) => [one.key, Number(one.hours.toFixed(6))]),
+  );
+
+test("pieces begin on half hours, keep every minute and every fish, each fish in its own", () => {
+  const fish = [
+    sampleCatch("early", "s", { at: new Date(at(7)).toISOString() }),
+    sampleCatch("in", "s", { at: new Date(at(9, 45)).toISOString() }),
+    sampleCatch("late", "s", { at: new Date(at(23)).toISOString() }),
+  ];
+  const pieces = inPieces([over(at(8, 50), at(10, 10), { hours: 2, catches: fish })]);
+  expect(pieces.map((one) => [(one.start - at(8)) / MINUTE, (one.end - at(8)) / MINUTE])).toEqual([
+    [50, 60],
+    [60, 90],
+    [90, 120],
+    [120, 130],
+  ]);
+  // Two rods: hours are those of the effort, spread.
+  expect(pieces.reduce((sum, one) => sum + one.hours, 0)).toBeCloseTo(2, 12);
+  expect(pieces.map((one) => one.catches.map(({ id }) => id))).toEqual([["early"], [], ["in"], ["late"]]);
+  expect(inPieces([over(at(8), at(8), { hours: 0 })])).toHaveLength(1);
+});
+
+test("by the hour a long day is in each of its hours, by the clock that was handed in", () => {
+  expect(hoursBy("hour", [over(at(8), at(13))])).toEqual({ "6-9": 1, "9-12": 3, "12-15": 1 });
+  const east: Around = { ...NOWHERE, clockOf: (time) => NOWHERE.clockOf(time + 5.5 * HOUR) };
+  expect(hoursBy("hour", [over(at(8), at(13))], east)).toEqual({ "12-15": 1.5, "15-18": 3, "18-21": 0.5 });
+});
+
+/**
+ * 52 N, 0 E on 1 June: sunrise about 03:45 and sunset about 20:10 UTC, civil twilight some 45 minutes more (almanac,
+ * from memory).
+ */
+const reach = (change: object = {}) =>
+  new Map([["reach", { name: "Made", latitude: 52, longitude: 0, pressure: undefined, water: undefined, ...change }]]);
+
+test("by light: an evening into the night is part day, part twilight, part dark", () => {
+  const found = hoursBy("light", [over(at(18), at(23))], { ...NOWHERE, reaches: reach() });
+  expect(found.day).toBeGreaterThanOrEqual(2);
+  expect(found.day).toBeLessThanOrEqual(2.5);
+  expect(found.twilight).toBeGreaterThanOrEqual(0.5);
+  expect(found.night).toBeGreaterThan(1.5);
+  expect(Object.values(found).reduce((a, b) => a + b)).toBeCloseTo(5, 6);
+  expect(hoursBy("light", [over(at(18), at(23))])).toEqual({ unknown: 5 });
+});
+
+test("by the glass: 2 hPa in three hours is falling, and so much up is rising; half of one is neither", () => {
+  const glass = (perHour: number) =>
+    seriesFrom(
+      "airPressure",
+      Array.from({ length: 48 }, (_, k) => [at(0) + k * HOUR, 1000 + perHour * k]),
+    );
+  const by = (perHour: number) =>
+    hoursBy("barometer", [over(at(12), at(14))], { ...NOWHERE, reaches: reach({ pressure: glass(perHour) }) });
+  expect(by(-2 / 3)).toEqual({ falling: 2 });
+  expect(by(2 / 3)).toEqual({ rising: 2 });
+  expect(by(0.5 / 3)).toEqual({ steady: 2 });
+});
+
+test("by the tide: six hours from low to high are flooding, but for half an hour at either end", () => {
+  const constituents = [{ name: "M2", amplitude: 1.5, phase: 20 }];
+  const [low, high] = (() => {
+    const turns = tideTurns(constituents, at(0), at(0) + 48 * HOUR);
+    const k = turns.findIndex((turn) => !turn.high);
+    return [turns[k]!.time, turns[k + 1]!.time];
+  })();
+  const around = { ...NOWHERE, reaches: reach({ water: { constituents, fullPool: 10 } }) };
+  const found = hoursBy("tide", [over(low, high)], around);
+  expect(found.flooding! + found.slack!).toBeCloseTo((high - low) / HOUR, 6);
+  expect(found.slack).toBeGreaterThan(0.4);
+  expect(found.slack).toBeLessThan(1.6);
+});
+
+test("by what lies dry under full pool, wind, cloud, time of year and moon", () => {
+  const river = sampleRiver({ stage: 7 });
+  const around = { ...NOWHERE, reaches: reach({ water: { constituents: [], fullPool: 10 } }) };
+  const effort = over(at(8), at(10), { river, sky: { wind: "fresh", cloud: null } });
+  expect(hoursBy("pool", [effort], around)).toEqual({ "2-4": 2 });
+  expect(hoursBy("wind", [effort], around)).toEqual({ fresh: 2 });
+  expect(hoursBy("cloud", [effort], around)).toEqual({ unknown: 2 });
+  expect(hoursBy("season", [effort], around)).toEqual({ "may-jun": 2 });
+  // Full moon on 31 May 2026, 08:45 UTC (almanac, from memory).
+  expect(hoursBy("moon", [effort], around)).toEqual({ full: 2 });
+});
+
+test("by place, sort of place, rank, lure, colour, piece, depth and way; what was not kept in stretches is unknown", () => {
+  const stretch = sampleStretch("x", {
+    lie: "Deep of the pool",
+    kind: "deep",
+    rank: 2,
+    lure: "Worm",
+    colour: "brown",
+    piece: "half",
+    depth: 1.2,
+    method: "float",
+  });
+  const efforts = [
+    over(at(8), at(10), { stretch }),
+    over(at(10), at(11), { stretch: { ...stretch, lure: "worm " } }),
+    over(at(11), at(12)),
+  ];
+  expect(hoursBy("lie", efforts)).toEqual({ "Deep of the pool": 3, unknown: 1 });
+  expect(hoursBy("kind", efforts)).toEqual({ deep: 3, unknown: 1 });
+  expect(hoursBy("rank", efforts)).toEqual({ "2-4": 3, unknown: 1 });
+  expect(hoursBy("lure", efforts)).toEqual({ Worm: 3, unknown: 1 });
+  expect(hoursBy("colour", efforts)).toEqual({ brown: 3, unknown: 1 });
+  expect(hoursBy("piece", efforts)).toEqual({ half: 3, unknown: 1 });
+  expect(hoursBy("depth", efforts)).toEqual({ "1-1.5": 3, unknown: 1 });
+  expect(hoursBy("method", efforts)).toEqual({ float: 3, unknown: 1 });
+  // Two reaches may have places of one name.
+  const elsewhere = over(at(13), at(15), { stretch, reach: "other" });
+  expect(hoursBy("lie", [...efforts, elsewhere], { ...NOWHERE, reaches: reach() })).toEqual({
+    "Made: Deep of the pool": 3,
+    "other: Deep of the pool": 2,
+    unknown: 1,
+  });
+  expect(fishedIn("lure", "Worm", efforts, SI_SCALE, NOWHERE)).toHaveLength(2);
+  expect(fishedIn("lure", "no such", efforts, SI_SCALE, NOWHERE)).toEqual([]);
+});
+
+test("of a book: a reach lies where it says, or where its gauge does; the glass is its gauge's; gaps stay gaps", () => {
+  const base = { updatedAt: "2026-05-01T00:00:00Z" } as const;
+  const pressure = seriesOfRecord({ parameter: "airPressure", times: [1, 2], values: [1000, null] });
+  expect([...pressure.values]).toEqual([1000, NaN]);
+  const { reaches } = aroundOf(
+    {
+      reaches: [
+        {
+          ...base,
+          schema: "low-heron/reach-record@1",
+          id: "r",
+          station: "g",
+          reach: { id: "r", name: "Made" } as never,
+        },
+      ],
+      stations: [
+        {
+          ...base,
+          schema: "low-heron/station@1",
+          id: "g",
+          name: "g",
+          code: "",
+          source: "file",
+          zone: "UTC",
+          latitude: 50,
+          longitude: 1,
+        },
+      ],
+      waters: [],
+    },
+    new Map([["g", pressure]]),
+    NOWHERE.clockOf,
+  );
+  expect(reaches.get("r")).toEqual({ name: "Made", latitude: 50, longitude: 1, pressure, water: undefined });
+});

@@ -1,0 +1,270 @@
+import type { RuleRecord } from "../book/bank-records";
+import { sampleRule } from "../book/samples";
+import { speciesById } from "../fish/species";
+import type { Outlook } from "../gauge/outlook";
+import { DAY, HOUR } from "../gauge/series";
+import { factorsOf, isPrime, limbOf, warmthIn, warmthRange } from "./factors";
+import { planHours } from "./hours";
+import { changesOf, logAt, planOf, type PlanAsk, type PlanReach } from "./plan";
+
+const T0 = Date.UTC(2026, 4, 14, 6);
+const STEP = 6 * HOUR;
+const PLACE = { latitude: 52, longitude: 0 };
+const TROUT = speciesById("brown-trout");
+
+/** An outlook whose flow goes on by a factor every six hours, with a band that many times wider either way. */
+function outlook(
+  change: { flow?: number; factor?: number; width?: number; seen?: number; temperature?: number } = {},
+): Outlook {
+  const { flow = 6, factor = 0.97, width = 1.01, seen = 0.9, temperature = 11 } = change;
+  const points = Array.from({ length: 20 }, (_, k) => {
+    const median = flow * factor ** (k + 1);
+    return { time: T0 + (k + 1) * STEP, low: median / width ** (k + 1), median, high: median * width ** (k + 1) };
+  });
+  const level = (value: number) =>
+    Array.from({ length: 20 }, (_, k) => ({ time: T0 + k * STEP, low: value, median: value, high: value }));
+  return {
+    at: T0,
+    season: null,
+    recession: null,
+    parts: null,
+    flow: { from: T0, discharge: flow, method: "neighbours", points, paths: [] },
+    lowest: 1,
+    turbidity: null,
+    turbidityFit: null,
+    visibleDepth: level(seen),
+    temperature: level(temperature),
+    swing: null,
+    barometer: null,
+  };
+}
+
+const reach = (id: string, change: Partial<PlanReach> = {}): PlanReach => ({
+  id,
+  name: id,
+  place: PLACE,
+  outlook: outlook(),
+  rules: [],
+  bands: [],
+  constituents: [],
+  log: [],
+  usualRate: null,
+  lies: [],
+  travel: null,
+  ...change,
+});
+const ask = (change: Partial<PlanAsk> = {}): PlanAsk => ({
+  species: TROUT,
+  from: T0,
+  to: T0 + DAY,
+  farthest: null,
+  dayOf: (at) => new Date(at).toISOString().slice(0, 10),
+  ...change,
+});
+const first = (...reaches: PlanReach[]) => planOf(reaches, ask()).windows[0]!;
+
+test("prime is a level coming down with some colour in; neither alone is it (craft, common practice)", () => {
+  expect(isPrime("falling", "green")).toBe(true);
+  expect(isPrime("falling", "coloured")).toBe(true);
+  expect(isPrime("falling", "clear")).toBe(false);
+  expect(isPrime("steady", "green")).toBe(false);
+  expect(isPrime("rising", "coloured")).toBe(false);
+  // 3 % in six hours is half a per cent an hour.
+  expect(limbOf({ ratePerHour: Math.log(0.97) / 6 })).toBe("falling");
+  expect(limbOf({ ratePerHour: 0 })).toBe("steady");
+  expect(limbOf({ ratePerHour: 0.03 })).toBe("rising");
+});
+
+test("hours follow the forecast: straight between its points, the band with it, none past its end", () => {
+  const hours = planHours(outlook({ factor: 0.9, width: 1.1 }), PLACE, T0, T0 + 10 * DAY);
+  expect(hours[0]).toMatchObject({ at: T0, discharge: 6, low: 6, high: 6 });
+  const middle = hours.find(({ at }) => at === T0 + 3 * HOUR)!;
+  expect(middle.discharge).toBeCloseTo((6 + 5.4) / 2, 12);
+  expect(middle.high).toBeCloseTo((6 + 5.4 * 1.1) / 2, 12);
+  expect(hours.at(-1)!.at).toBe(T0 + 20 * STEP);
+  // The three hours before: from 5.7 to 5.4.
+  expect(hours.find(({ at }) => at === T0 + STEP)!.ratePerHour).toBeCloseTo(Math.log(5.4 / 5.7) / 3, 9);
+});
+
+test("past the end of its forecast the water is as warm as at the same hour of the last day", () => {
+  const one = outlook();
+  one.temperature = Array.from({ length: 9 }, (_, k) => {
+    const value = 10 + Math.sin((2 * Math.PI * k * 6) / 24);
+    return { time: T0 + k * STEP, low: value, median: value, high: value };
+  });
+  const hours = planHours(one, PLACE, T0, T0 + 4 * DAY);
+  const at = (h: number) => hours.find((hour) => hour.at === T0 + h * HOUR)!.temperature!;
+  expect(at(78)).toBeCloseTo(at(30), 9);
+  expect(at(72)).toBeCloseTo(at(24), 9);
+});
+
+test("cold water wakes with the sun on it, mild water is best in low light (craft, common practice)", () => {
+  const window = (temperature: number, species = TROUT) =>
+    planOf([reach("a", { outlook: outlook({ temperature }) })], ask({ species })).windows[0]!;
+  const cold = window(3);
+  // Sun over 12 degrees at 52 N in May is from about six to before eighteen, UTC (almanac, from memory).
+  expect(cold.from).toBeGreaterThanOrEqual(T0);
+  expect(cold.to).toBeLessThanOrEqual(Date.UTC(2026, 4, 14, 18, 30));
+  const mild = window(11);
+  expect(mild.factors.find(({ what }) => what === "light")!.is).toBe("edge");
+  expect(mild.score).toBeGreaterThan(cold.score);
+  // What shuns light feeds from low sun into the dark.
+  const catfish = window(24, speciesById("flathead-catfish"));
+  expect(new Date(catfish.from).getUTCHours()).toBeGreaterThanOrEqual(18);
+  expect(new Date(catfish.to).getUTCHours() % 24).toBeGreaterThanOrEqual(20);
+});
+
+test("a closed season, water too warm and a river that rises fast remove; they do not merely lower", () => {
+  const closed: RuleRecord = sampleRule("r", { open: { from: "06-01", to: "09-30" } });
+  expect(planOf([reach("a", { rules: [closed] })], ask())).toMatchObject({
+    windows: [],
+    removed: [{ reach: "a", reason: "closed" }],
+  });
+  const warm = planOf([reach("a", { outlook: outlook({ temperature: 20.5 }) })], ask());
+  expect(warm).toMatchObject({ windows: [], removed: [{ reason: "too-warm" }] });
+  const fast = planOf([reach("a", { outlook: outlook({ factor: 1.6 }) })], ask());
+  expect(fast).toMatchObject({ windows: [], removed: [{ reason: "rising-fast" }] });
+  // The rule of another water, or of another fish, is none of this one's.
+  expect(planOf([reach("a", { rules: [{ ...closed, reach: "b" }] })], ask()).windows).toHaveLength(2);
+  expect(planOf([reach("a", { rules: [{ ...closed, species: "chub" }] })], ask()).windows).toHaveLength(2);
+});
+
+test("too far, no gauge, no forecast, hours that are over: each is told by its reason", () => {
+  const none = { ...outlook(), flow: null };
+  const { windows, removed } = planOf(
+    [
+      reach("far", { travel: 90 }),
+      reach("near", { travel: 20 }),
+      reach("unsaid"),
+      reach("dry", { outlook: null }),
+      reach("short", { outlook: none }),
+    ],
+    ask({ farthest: 60 }),
+  );
+  expect(new Set(windows.map((one) => one.reach))).toEqual(new Set(["near", "unsaid"]));
+  expect(removed).toEqual([
+    { reach: "far", reason: "too-far" },
+    { reach: "dry", reason: "no-gauge" },
+    { reach: "short", reason: "no-forecast" },
+  ]);
+  expect(planOf([reach("a")], ask({ from: T0 - 2 * DAY, to: T0 - DAY })).removed[0]!.reason).toBe("past");
+});
+
+test("ranking: colour on the fall before clear, clear before mud, a band of one's own, better lies, the log", () => {
+  const by = (one: Partial<PlanReach>, other: Partial<PlanReach>) =>
+    first(reach("one", one), reach("other", other)).reach;
+  expect(by({ outlook: outlook({ seen: 0.8 }) }, { outlook: outlook({ seen: 2 }) })).toBe("one");
+  expect(by({ outlook: outlook({ seen: 2 }) }, { outlook: outlook({ seen: 0.2 }) })).toBe("one");
+  expect(by({ outlook: outlook({ factor: 0.97 }) }, { outlook: outlook({ factor: 1.02 }) })).toBe("one");
+  const band = (low: number, high: number) => [{ spot: "s", measure: "discharge" as const, low, high }];
+  expect(by({ bands: band(4, 8) }, { bands: band(10, 20) })).toBe("one");
+  expect(by({ lies: [{ discharge: 6, score: 0.9 }] }, { lies: [{ discharge: 6, score: 0.3 }] })).toBe("one");
+  const log = (rate: number, hours: number) => ({
+    usualRate: 0.5,
+    log: [{ low: 3, high: 8, hours, rate, interval: [0, 1] as [number, number] }],
+  });
+  expect(by(log(1, 20), log(0.3, 20))).toBe("one");
+  // What was hardly fished moves less than what is known.
+  const moved = (hours: number) => first(reach("a", log(1, hours))).factors.find(({ what }) => what === "log")!.factor;
+  expect(moved(1)).toBeLessThan(moved(20));
+  expect(moved(20)).toBeLessThan(2);
+  expect(logAt(log(1, 2).log, 8)).toBeNull();
+});
+
+test("between the flows that are solved lies are as between them; the reach that loses them with the fall drops", () => {
+  const losing = reach("losing", {
+    lies: [
+      { discharge: 5, score: 0.2 },
+      { discharge: 6, score: 1 },
+    ],
+  });
+  const hours = planOf([losing], ask({ to: T0 + 2 * DAY })).days[0]!.hours;
+  const factor = (k: number) => hours[k]!.factors.find(({ what }) => what === "lies")!.factor;
+  expect(factor(0)).toBeCloseTo(1, 9);
+  expect(factor(hours.length - 1)).toBeCloseTo(0.6, 2);
+  expect(factor(12)).toBeGreaterThan(factor(30));
+});
+
+test("a river that may yet come up is worth less than one that is sure to fall, though their middles are one", () => {
+  const sure = reach("sure");
+  const unsure = reach("unsure", { outlook: outlook({ width: 1.25 }) });
+  expect(first(unsure, sure).reach).toBe("sure");
+  expect(planOf([unsure], ask(), "median").windows[0]!.score).toBeCloseTo(
+    planOf([sure], ask(), "median").windows[0]!.score,
+    9,
+  );
+});
+
+test("what would change the answer: another water on the high path is told with the flow of that path", () => {
+  const spiky = reach("spiky", { outlook: outlook({ width: 1.3, seen: 0.9 }), usualRate: null });
+  const steady = reach("steady", { outlook: outlook({ factor: 0.999, seen: 0.9 }) });
+  const plan = planOf([spiky, steady], ask(), "median");
+  expect(plan.windows[0]!.reach).toBe("spiky");
+  const changes = changesOf([spiky, steady], ask(), plan);
+  const high = changes.find(({ path }) => path === "high")!;
+  expect(high.then!.reach).toBe("steady");
+  expect(high.discharge).toBeGreaterThan(plan.windows[0]!.discharge);
+  expect(changesOf([], ask(), { windows: [], removed: [], days: [] })).toEqual([]);
+});
+
+test("windows lie within their day and span, are one to five hours, and hold the best hour of it", () => {
+  const plan = planOf([reach("a")], ask({ to: T0 + 3 * DAY }));
+  for (const window of plan.windows) {
+    expect(window.to - window.from).toBeGreaterThanOrEqual(HOUR);
+    expect(window.to - window.from).toBeLessThanOrEqual(5 * HOUR);
+    const day = ask().dayOf(window.from);
+    const hours = plan.days[0]!.hours.filter(({ at }) => ask().dayOf(at) === day);
+    const best = hours.reduce((a, b) => (b.score > a.score ? b : a));
+    expect(best.at).toBeGreaterThanOrEqual(window.from);
+    expect(best.at).toBeLessThan(window.to);
+  }
+  expect(plan.windows.map(({ score }) => score)).toEqual(
+    [...plan.windows.map(({ score }) => score)].sort((a, b) => b - a),
+  );
+});
+
+test("small water follows the air: cooling sends to the larger, warming to the smaller (craft, common practice)", () => {
+  const season = (middle: number) =>
+    Array.from({ length: 365 }, () => [middle / 3, middle / 2, middle, middle * 2, middle * 3]);
+  const sized = (id: string, middle: number, driftPerDay: number) =>
+    reach(id, {
+      outlook: {
+        ...outlook({ flow: middle }),
+        season: season(middle),
+        swing: { level: 11, driftPerDay, amplitude: 1, warmest: T0, at: T0 },
+      },
+    });
+  expect(first(sized("large", 20, -1), sized("small", 3, -1)).reach).toBe("large");
+  expect(first(sized("large", 20, 1), sized("small", 3, 1)).reach).toBe("small");
+  const steady = first(sized("large", 20, 0), sized("small", 3, 0));
+  expect(steady.factors.some(({ what }) => what === "size")).toBe(false);
+});
+
+test("water over what nine tenths of its season's record were is very high, and worth half", () => {
+  const high = reach("high", {
+    outlook: { ...outlook(), season: Array.from({ length: 365 }, () => [1, 1.5, 2, 3, 5]) },
+  });
+  expect(first(reach("usual"), high).reach).toBe("usual");
+  expect(first(high).factors.find(({ what }) => what === "season")).toMatchObject({ is: "very-high", factor: 0.5 });
+});
+
+test("where a fish feeds: trout by the trade's markers, others by their own curves", () => {
+  expect(warmthIn(12, warmthRange(TROUT))).toBe("good");
+  expect(warmthIn(20, warmthRange(TROUT))).toBe("too-warm");
+  const bass = warmthRange(speciesById("smallmouth-bass"));
+  expect(warmthIn(2, bass)).toBe("very-cold");
+  expect(warmthIn(20, bass)).toBe("good");
+});
+
+test("what is not known is no factor: without place, clarity or warmth the river alone is judged", () => {
+  const bare = { ...outlook(), visibleDepth: null, temperature: null };
+  const { factors } = first(reach("a", { outlook: bare, place: undefined }));
+  expect(factors.map(({ what }) => what)).toEqual(["river"]);
+  expect(
+    factorsOf({ ...planHours(bare, undefined, T0, T0 + HOUR)[0]! }, TROUT, { tide: "slack", veryHigh: false }),
+  ).toContainEqual({
+    what: "tide",
+    is: "slack",
+    factor: 0.7,
+  });
+});
