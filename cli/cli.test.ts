@@ -501,3 +501,102 @@ test("convert: an archive as its fish, its places and itself again; a gauge file
   expect(refuse("convert", archive, "--to", "pdf")).toMatchObject({ code: "bad-choice", path: "--to" });
   expect(refuse("convert", archive)).toMatchObject({ code: "missing-option" });
 }, 60_000);
+
+describe("plan and signals", () => {
+  const hour = Date.UTC(2026, 4, 14, 14, 40);
+  const DAY = 86_400_000;
+  let [archive, closed] = ["", ""];
+  beforeAll(async () => {
+    // One reach of it, so that it is quick.
+    const book = demoBook(hour);
+    const reaches = book.reaches.slice(0, 1);
+    const sessions = book.sessions.filter((one) => one.reach === reaches[0]!.id);
+    const own = <T extends { session: string }>(part: readonly T[]) =>
+      part.filter((one) => sessions.some(({ id }) => id === one.session));
+    const small = { ...book, reaches, sessions, catches: own(book.catches), stretches: own(book.stretches) };
+    const write = async (name: string, rules: typeof book.rules) =>
+      file(
+        name,
+        await writeArchive({ ...small, rules }, new Date(hour).toISOString(), (bytes) =>
+          Promise.resolve(createHash("sha256").update(bytes).digest("hex")),
+        ),
+      );
+    archive = await write("plan.zip", book.rules);
+    closed = await write("closed.zip", [{ ...book.rules[0]!, open: { from: "06-01", to: "09-30" } }]);
+  });
+  const asked = ["--from", "2026-05-14T15:00Z", "--to", "2026-05-15T21:00Z", "--species", "brown-trout"];
+
+  test("plan: windows in order of score within the span, with flow, band, lies and reasons; a later record is not known", () => {
+    const gauge = file("plan.csv", gaugeCsv(hour - 30 * DAY, hour));
+    const plan = run("plan", archive, gauge, ...asked) as unknown as {
+      windows: {
+        rank: number;
+        reach: string;
+        from: string;
+        to: string;
+        score: number;
+        discharge: number;
+        low: number;
+        high: number;
+        lies: { rank: number; x: number; y: number; score: number }[];
+        reasons: string[];
+      }[];
+      removed: { reach: string; reason: string }[];
+    };
+    expect(plan.windows.map((one) => one.rank)).toEqual(plan.windows.map((_, k) => k + 1));
+    expect(plan.windows.length).toBeGreaterThan(0);
+    for (const one of plan.windows) {
+      expect(one.reach).toBe(demoBook(hour).reaches[0]!.id);
+      expect(Date.parse(one.from)).toBeGreaterThanOrEqual(Date.parse("2026-05-14T15:00Z"));
+      expect(Date.parse(one.to)).toBeLessThanOrEqual(Date.parse("2026-05-15T21:30Z"));
+      expect(one.low).toBeLessThanOrEqual(one.discharge);
+      expect(one.high).toBeGreaterThanOrEqual(one.discharge);
+      expect(one.lies.length).toBeGreaterThan(0);
+      expect(one.reasons.join()).toMatch(/m³\/s/);
+    }
+    // Readings after --from change nothing.
+    const later = file("later.csv", gaugeCsv(hour - 30 * DAY, hour + 20 * DAY));
+    const same = run("plan", archive, later, ...asked) as unknown as typeof plan;
+    expect(same.windows[0]!.from.slice(0, 10)).toBe(plan.windows[0]!.from.slice(0, 10));
+    expect(same.windows[0]!.discharge).toBeCloseTo(plan.windows[0]!.discharge, 0);
+  });
+
+  test("plan: a closed season removes, and says so", () => {
+    const plan = run("plan", closed, ...asked);
+    expect(plan.windows).toEqual([]);
+    expect(plan.removed).toMatchObject([{ reason: expect.stringMatching(/closed season/) as string }]);
+  });
+
+  test("plan: what it cannot work with is refused by name", () => {
+    const [, , , , ...species] = asked;
+    expect(refuse("plan").code).toBe("missing-argument");
+    expect(refuse("plan", archive, ...species).path).toBe("--from");
+    expect(refuse("plan", archive, "--from", "2026-05-15", "--to", "2026-05-14", ...species).code).toBe(
+      "span-upside-down",
+    );
+    expect(refuse("plan", archive, "--from", "2026-05-01", "--to", "2026-06-14", ...species).code).toBe(
+      "span-too-long",
+    );
+  });
+
+  test("rates by lure and hour add up to the same; signals say of every property what the log supports", () => {
+    const by = (kind: string) =>
+      run("rates", archive, "--by", kind) as unknown as {
+        classes: { hours: number; events: number }[];
+        total: { hours: number; events: number };
+      };
+    const flow = by("flow").total;
+    for (const kind of ["hour", "lie", "lure"]) {
+      const { classes, total } = by(kind);
+      expect(total.events).toBe(flow.events);
+      expect(total.hours).toBeCloseTo(flow.hours, 6);
+      expect(classes.reduce((sum, one) => sum + one.hours, 0)).toBeCloseTo(total.hours, 6);
+    }
+    const { signals } = run("rates", archive, "--signals") as unknown as {
+      signals: { kind: string; verdict: string }[];
+    };
+    expect(signals.map(({ kind }) => kind)).toContain("barometer");
+    for (const { verdict } of signals) expect(["supported", "no-sign", "too-few"]).toContain(verdict);
+    expect(refuse("rates", archive, "--by", "lure", "--zone", "Nowhere/At all").code).toBe("unknown-zone");
+  });
+});

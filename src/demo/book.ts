@@ -1,5 +1,14 @@
 import { type Book, emptyBook } from "../core/book/parts";
-import type { Catch, FieldReading, RiverState, SeriesRecord, Session } from "../core/book/records";
+import type { LieKind, Stretch } from "../core/book/bank-records";
+import {
+  type Catch,
+  CLOUDS,
+  type FieldReading,
+  type RiverState,
+  type SeriesRecord,
+  type Session,
+  WINDS,
+} from "../core/book/records";
 import { riverState } from "../core/book/river-state";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { DAY, HOUR, readingAt } from "../core/gauge/series";
@@ -32,6 +41,16 @@ const LIES: Record<string, readonly (readonly [string, number, number])[]> = {
     ["Right-hand seam edge", 55, 21.5],
   ],
 };
+/** Sorts of those places, as a reading would have them. */
+const KINDS: Record<string, LieKind> = {
+  "Cushion above the split stone": "above",
+  "Slack below the flat stone": "below",
+  "Beside the log jam": "beside",
+  "Deep of the pool": "deep",
+  "Beside the alder jam": "beside",
+  "Beside the sunk stone": "beside",
+  "Right-hand seam edge": "seam-edge",
+};
 const MARKED = 0.7;
 const SCATTER = 3;
 const LURES = ["small jig, black", "small jig, brown", "natural bait", "worm", "small jig, green"];
@@ -51,6 +70,7 @@ export function demoBook(now: number): Book {
   const mark = { updatedAt, demo: true };
   const next = stream(41);
   const spots = stream(97);
+  const sky = stream(53);
   const sessions: Session[] = [];
   const catches: Catch[] = [];
   for (let k = 0; k < SESSIONS; k++) {
@@ -72,6 +92,7 @@ export function demoBook(now: number): Book {
       species: "brown-trout",
       notes: "",
       river,
+      sky: { cloud: CLOUDS[Math.floor(sky() * CLOUDS.length)]!, wind: WINDS[Math.floor(sky() * 3)]! },
     });
     const count = poisson(trueRate(river.discharge) * hours, next);
     for (let fish = 0; fish < count; fish++)
@@ -104,6 +125,7 @@ export function demoBook(now: number): Book {
     })),
     sessions,
     catches,
+    stretches: sessions.flatMap((session, k) => demoStretches(session, k, catches, gauge, mark)),
     waters: [
       {
         schema: "low-heron/water@1",
@@ -142,6 +164,67 @@ export function demoBook(now: number): Book {
       },
     ],
   };
+}
+
+/** From this session on the made-up angler kept it in stretches. */
+const KEPT_FROM = 8;
+
+/**
+ * What was fished when: up to each fish half of the time somewhere else, then where and with what it took; after the
+ * last, and on a blank, the next place.
+ */
+function demoStretches(
+  session: Session,
+  index: number,
+  catches: readonly Catch[],
+  gauge: GaugeRecord,
+  mark: { updatedAt: string; demo: boolean },
+): Stretch[] {
+  if (index < KEPT_FROM) return [];
+  const next = stream(700 + index);
+  const pick = <T>(items: readonly T[]): T => items[Math.floor(next() * items.length)]!;
+  const anywhere = () => ({ lie: pick(LIES[session.reach]!)[0], lure: pick(LURES) });
+  const fish = catches.filter((one) => one.session === session.id).sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  const [start, end] = [Date.parse(session.start), Date.parse(session.end!)];
+  const parts: { from: number; lie: string; lure: string }[] = [];
+  let from = start;
+  for (const one of fish) {
+    const at = Date.parse(one.at);
+    parts.push({ from, ...anywhere() }, { from: (from + at) / 2, lie: one.lie, lure: one.lure });
+    from = at;
+  }
+  parts.push({ from, ...anywhere() });
+  const whole = parts.map((part) => ({ ...part, from: Math.round(part.from / 60_000) * 60_000 }));
+  return whole.flatMap(({ from: begun, lie, lure }, k): Stretch[] => {
+    const until = whole[k + 1]?.from ?? end;
+    if (until <= begun) return [];
+    const [, x, y] = LIES[session.reach]!.find(([name]) => name === lie)!;
+    const [kind = "", colour = ""] = lure.split(", ");
+    return [
+      {
+        schema: "low-heron/stretch@1",
+        id: `${session.id}-stretch-${k + 1}`,
+        ...mark,
+        session: session.id,
+        rod: 1,
+        angler: "",
+        start: new Date(begun).toISOString(),
+        end: new Date(until).toISOString(),
+        lie,
+        place: { x, y },
+        kind: KINDS[lie],
+        rank: 1 + LIES[session.reach]!.findIndex(([name]) => name === lie),
+        method: kind === "small jig" ? "jig" : "float",
+        lure: kind,
+        colour,
+        piece: "",
+        depth: 0.8 + Math.round(next() * 8) / 10,
+        fixed: false,
+        river: riverState(gauge, begun),
+        casts: [],
+      },
+    ];
+  });
 }
 
 /**

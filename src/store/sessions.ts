@@ -15,6 +15,8 @@ const stamp = (): string => iso(Date.now());
 export interface Beginning {
   partners?: string[];
   spots: Spot[];
+  /** The sky and the wind as they are seen. */
+  sky?: Session["sky"];
 }
 
 /**
@@ -28,7 +30,7 @@ export async function startSession(
   reach: string,
   species: string,
   now: number,
-  { partners, spots }: Beginning = { spots: [] },
+  { partners, spots, sky }: Beginning = { spots: [] },
 ): Promise<Undo> {
   const cut = await cutFor(db, reach);
   const session: Session = {
@@ -43,6 +45,7 @@ export async function startSession(
     notes: "",
     river: cut(now, now)[0]!.river,
     ...(partners?.length && { partners }),
+    ...(sky && { sky }),
   };
   return together(db, [db.sessions, db.stretches], async (keep) => {
     const running = await runningSession(db);
@@ -95,7 +98,7 @@ export async function addPastSession(
 export async function patchSession(
   db: Database,
   session: Session,
-  fields: Partial<Pick<Session, "species" | "rods" | "notes" | "partners" | "holdsBoat">> & {
+  fields: Partial<Pick<Session, "species" | "rods" | "notes" | "partners" | "holdsBoat" | "sky">> & {
     start?: number;
     end?: number;
   },

@@ -2,6 +2,7 @@ import type { UnitSystem } from "./quantity";
 import { type RateKind, type RateScale, SI_SCALE } from "../core/book/classes";
 import type { RateClass } from "../core/book/rates";
 import { findUnit, FOOT, fromSI } from "../core/quantity/units";
+import { CLOUD_NAMES, WIND_NAMES } from "./sky";
 import { entryUnit, figureText, show, showText } from "./quantity";
 
 /** Round figures in the reader's units: Fahrenheit by tens about what fish live in. */
@@ -69,7 +70,8 @@ const CLASS_NAMES: Partial<Record<RateKind, Readonly<Record<string, string>>>> =
     "riffle-pocket": "pocket in a riffle",
     run: "even run",
   },
-  wind: { calm: "calm", light: "light breeze", fresh: "fresh breeze", strong: "strong wind" },
+  wind: WIND_NAMES,
+  cloud: CLOUD_NAMES,
   light: { day: "daylight", twilight: "twilight", night: "dark" },
   moon: { new: "new moon", waxing: "waxing", full: "full moon", waning: "waning" },
 };

@@ -50,7 +50,7 @@ test("the table holds the rates of the book, class by class, and says which is b
   await writeBook(database(), book);
   show();
   const table = await screen.findByTestId("rates");
-  const told = ratesIn("flow", effortOf(book.sessions, book.catches, DEMO_HOUR));
+  const told = ratesIn("flow", effortOf(book.sessions, book.catches, DEMO_HOUR, undefined, book.stretches));
   await waitFor(() => expect(within(table).getAllByRole("row")).toHaveLength(told.classes.length + 1));
   const rows = within(table).getAllByRole("row").slice(1);
   told.classes.forEach((one, k) => {

@@ -13,6 +13,7 @@ import { Dialog } from "../../widgets/dialog";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { momentEntry, numberEntry, textEntry } from "../../words/entry";
 import { dayAndTime, localMoment } from "../../words/river";
+import { CLOUD_CHOICES, skyOfChoices, UNSAID, WIND_CHOICES } from "../../words/sky";
 import { EntryForm } from "../entry-form";
 import { SessionParts } from "./session-parts";
 
@@ -23,6 +24,8 @@ const schema = z
     species: z.string(),
     rods: numberEntry({ low: 1, high: 6, beyond: "From 1 to 6 rods." }),
     notes: textEntry(2000),
+    cloud: z.string(),
+    wind: z.string(),
   })
   .check(({ value, issues }) => {
     const wrong =
@@ -46,20 +49,24 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose:
     species: session.species,
     rods: String(session.rods),
     notes: session.notes,
+    cloud: session.sky?.cloud ?? UNSAID,
+    wind: session.sky?.wind ?? UNSAID,
   };
   const form = useEntryForm(schema, entries);
   const { save, fault } = useSave(onClose);
-  const keep = form.handleSubmit((said) =>
-    save(
+  const keep = form.handleSubmit((said) => {
+    const { cloud, wind, ...changed } = differing(schema.parse(entries), said);
+    return save(
       () =>
         patchSession(database(), session, {
-          ...differing(schema.parse(entries), said),
+          ...changed,
+          ...((cloud !== undefined || wind !== undefined) && { sky: skyOfChoices(said.cloud, said.wind) }),
           // A session that runs is ended by what is said here, touched or not.
           ...(session.end === null && { end: said.end }),
         }),
       "The session is put right.",
-    ),
-  );
+    );
+  });
   return (
     <Dialog
       open
@@ -96,6 +103,8 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose:
             choices={list.map((one) => ({ value: one.id, label: one.name }))}
           />
           <FormField form={form} name="rods" label="Rods" inputMode="numeric" />
+          <FormSelect form={form} name="cloud" label="Sky" choices={CLOUD_CHOICES} />
+          <FormSelect form={form} name="wind" label="Wind" choices={WIND_CHOICES} />
           <FormField form={form} name="notes" label="Notes" maxLength={2000} className="sm:col-span-2" />
         </div>
       </EntryForm>

@@ -94,7 +94,7 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
                 <span>
                   {lie.number}. {placeWords(lie.place)}
                 </span>
-                <span className="text-sm font-normal text-soft">
+                <span className="shrink-0 text-sm font-normal whitespace-nowrap text-soft">
                   {here ? (
                     "here"
                   ) : back ? (

@@ -20,6 +20,7 @@ import { setWords, wayName } from "../../words/cast";
 import { placeWords } from "../../words/place";
 import { showText } from "../../words/quantity";
 import { rulePartsWords } from "../../words/rules";
+import { CLOUD_CHOICES, skyOfChoices, UNSAID, WIND_CHOICES } from "../../words/sky";
 import { count, inSentence } from "../../words/text";
 import { spotOf, tackleOf } from "./fished-by";
 
@@ -38,6 +39,8 @@ export function Starting({
   const { species, system, set } = useSettings();
   const [rods, setRods] = useState("1");
   const [others, setOthers] = useState("");
+  const [cloud, setCloud] = useState(UNSAID);
+  const [wind, setWind] = useState(UNSAID);
   const { river, reading, safety } = view;
   const reach = river.reach!;
   const way = rigging?.way;
@@ -60,7 +63,11 @@ export function Starting({
       ...(k === 0 ? spot : { ...NO_SPOT, lie: spot.lie, place: spot.place, angler: "" }),
       rod: k + 1,
     }));
-    act(() => perform(() => startSession(database(), reach.id, species, clockNow(), { partners, spots })));
+    act(() =>
+      perform(() =>
+        startSession(database(), reach.id, species, clockNow(), { partners, spots, sky: skyOfChoices(cloud, wind) }),
+      ),
+    );
   };
   if (safety.leave)
     return (
@@ -127,6 +134,8 @@ export function Starting({
           maxLength={200}
           onChange={(event) => setOthers(event.target.value)}
         />
+        <Select label="Sky" value={cloud} onChange={setCloud} choices={CLOUD_CHOICES} />
+        <Select label="Wind" value={wind} onChange={setWind} choices={WIND_CHOICES} />
       </div>
       <Reminders reach={reach.id} species={species} rods={Number(rods)} now={river.minute} />
       <Button tone="next" className="mt-4 min-h-16 w-full text-xl" onClick={start}>
