@@ -1,5 +1,5 @@
 import { type Book, emptyBook } from "../core/book/parts";
-import type { LieKind, Stretch } from "../core/book/bank-records";
+import type { LieKind, ReadLie, Stretch } from "../core/book/bank-records";
 import {
   type Catch,
   CLOUDS,
@@ -169,6 +169,13 @@ export function demoBook(now: number): Book {
 /** From this session on the made-up angler kept it in stretches. */
 const KEPT_FROM = 8;
 
+/** What a reading may have said of a place: the first of a reach is its best. */
+function demoRead(reach: string, lie: string, next: () => number): ReadLie {
+  const rank = 1 + LIES[reach]!.findIndex(([name]) => name === lie);
+  const depth = 0.6 + Math.round(80 * next()) / 100;
+  return { kind: KINDS[lie]!, rank, share: (10 - rank + 1) / 10, depth, speed: 0.1 + Math.round(40 * next()) / 100 };
+}
+
 /**
  * What was fished when: up to each fish half of the time somewhere else, then where and with what it took; after the
  * last, and on a blank, the next place.
@@ -212,8 +219,7 @@ function demoStretches(
         end: new Date(until).toISOString(),
         lie,
         place: { x, y },
-        kind: KINDS[lie],
-        rank: 1 + LIES[session.reach]!.findIndex(([name]) => name === lie),
+        read: demoRead(session.reach, lie, next),
         method: kind === "small jig" ? "jig" : "float",
         lure: kind,
         colour,

@@ -54,6 +54,7 @@ test("a reading's key changes with the fish, with each of its figures, and with 
     { ...request, temperature: 4 },
     { ...request, light: "night" as const },
     { ...request, features: [] },
+    { ...request, likings: [{ key: "depth 1", factor: 2 }] },
   ];
   expect(new Set(variants.map(lookKey)).size).toBe(variants.length);
   expect(readingKey("f1", request)).not.toBe(readingKey("f2", request));

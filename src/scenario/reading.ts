@@ -1,3 +1,4 @@
+import type { Liking } from "../core/book/preference";
 import type { Reading } from "../core/fish/read";
 import type { Species } from "../core/fish/species-schema";
 import type { Feature } from "../core/flow/reach-schema";
@@ -13,6 +14,8 @@ export interface ReadingRequest {
   temperature: number;
   light: Conditions["light"];
   features: readonly Feature[] | undefined;
+  /** What this river's own fish like beside the model (core/book/preference.ts); undefined: the model alone. */
+  likings?: readonly Pick<Liking, "key" | "factor">[];
 }
 
 /** A reading with what may be waded. */
@@ -24,10 +27,11 @@ export const readingRequest = (
   species: Species,
   { visibleDepth, temperature, light }: Pick<Conditions, "visibleDepth" | "temperature" | "light">,
   features: readonly Feature[] | undefined,
-): ReadingRequest => ({ species, visibleDepth, temperature, light, features });
+  likings?: ReadingRequest["likings"],
+): ReadingRequest => ({ species, visibleDepth, temperature, light, features, ...(likings?.length && { likings }) });
 
 /** What a fish and a day make of any field of a reach: the part of the key that the flow does not change. */
-export const lookKey = ({ species, visibleDepth, temperature, light, features }: ReadingRequest): string =>
-  keyOf(species, visibleDepth, temperature, light, features ?? []);
+export const lookKey = ({ species, visibleDepth, temperature, light, features, likings }: ReadingRequest): string =>
+  keyOf(species, visibleDepth, temperature, light, features ?? [], likings ?? []);
 
 export const readingKey = (field: string, request: ReadingRequest): string => keyOf("reading", field, lookKey(request));

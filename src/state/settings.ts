@@ -63,6 +63,13 @@ const FIELDS = {
   shotting: oneOf(["auto", ...SHOTTINGS], "auto"),
   /** Time of the fish's year: by temperature and date, as in the rest of the year, or as the angler says. */
   season: oneOf(["auto", "usual", ...PHASES], "auto"),
+  /** Fish whose lies are ranked with what this river's own fish say; and from when on fish are learnt from, by fish. */
+  liked: (kept: unknown): string[] =>
+    Array.isArray(kept) ? kept.filter((one): one is string => typeof one === "string").slice(0, 100) : [],
+  learnFrom: (kept: unknown): Record<string, string> =>
+    isObject(kept)
+      ? Object.fromEntries(Object.entries(kept).filter((one): one is [string, string] => typeof one[1] === "string"))
+      : {},
   /** Minutes from home by reach, and the farthest that is driven; null: no limit. */
   travel: (kept: unknown): Record<string, number> =>
     isObject(kept)

@@ -19,6 +19,7 @@ import type { PlannedReach } from "../store/learn-api";
 import { waterWorker } from "../store/water-client";
 import { reader, solveInBackground } from "../workers/clients";
 import { type Stage, useStage, valueOf } from "./query";
+import { useLikings } from "./use-preference";
 import { useSettings } from "./settings";
 import type { River } from "./use-river";
 
@@ -96,6 +97,9 @@ function useLies(
   species: Species,
   to: number,
 ): Stage<Record<string, LiesThen[]>> {
+  // What was learnt is of the river whose reach is looked at.
+  const station = river.reach?.station ?? null;
+  const likings = useLikings(species.id, station);
   const asked = useMemo(
     () =>
       river.reaches.flatMap((record) => {
@@ -109,6 +113,7 @@ function useLies(
     keyOf(
       "lies",
       species,
+      likings,
       asked.map(({ record, own, flows }) => [bedKey(record.reach), record.reach.features, flows, own.now?.at]),
     );
   return useStage(
@@ -122,7 +127,12 @@ function useLies(
           light: "day",
         });
         const living = livingFish(species, "auto", conditions, own.place?.latitude).species;
-        const request = readingRequest(living, conditions, record.reach.features);
+        const request = readingRequest(
+          living,
+          conditions,
+          record.reach.features,
+          record.station === station ? likings : undefined,
+        );
         found[record.id] = [];
         for (const discharge of flows) {
           const field = await fieldFor(record.reach, discharge, signal);

@@ -23,6 +23,9 @@ import { useOneTap } from "../widgets/one-tap";
 const KeysDialog = laterDialog(() => import("./keys-dialog").then((one) => one.KeysDialog));
 const Welcome = later(() => import("./welcome/welcome").then((one) => one.Welcome));
 
+/** Begins with the first steps of one's own river; everything else has nothing to show in an empty book. */
+const FIRST = "/today";
+
 /** What letters are typed into: no shortcut there. A list goes to the entry that begins with them. */
 const TYPED_INTO =
   "input, textarea, select, [role=dialog], [role=listbox], [role=combobox], [role=option], [role=menu], [role=slider]";
@@ -128,7 +131,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
           <p role="status" className="p-6 text-soft">
             Opening the book …
           </p>
-        ) : empty ? (
+        ) : empty && path !== FIRST ? (
           <Welcome />
         ) : (
           <FaultBoundary

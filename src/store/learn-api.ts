@@ -1,13 +1,23 @@
 import { aroundOf } from "../core/book/around";
-import { type Around, fishedIn, RATE_KINDS, type RateKind, type RateScale, ratesIn } from "../core/book/classes";
+import {
+  type Around,
+  fishedIn,
+  RATE_KINDS,
+  type RateKind,
+  type RateScale,
+  ratesIn,
+  SI_SCALE,
+} from "../core/book/classes";
 import { effortOf } from "../core/book/effort";
+import { learnPreference, type Preference, type Trial, tryPreference } from "../core/book/preference";
 import { compareRates, type Comparison, type Rates } from "../core/book/rates";
 import { type Signal, signalsOf } from "../core/book/signals";
 import { type SmoothPoint, smoothRate } from "../core/book/smooth-rate";
 import { type Answer, answerLater } from "../core/quantity/answer";
 import { stream } from "../core/quantity/seeded";
 import { outlookOf } from "../core/gauge/outlook";
-import { type GaugeNow, gaugeNow, lastInstant } from "../core/gauge/summary";
+import { type Hindcast, hindcasts } from "../core/gauge/hindcast";
+import { type GaugeNow, gaugeNow, lastInstant, seriesOf } from "../core/gauge/summary";
 import { logOf, planReach } from "../scenario/plan";
 import { database } from "./database";
 import { gaugeAtReach } from "./river";
@@ -85,6 +95,15 @@ async function planned(minute: number): Promise<PlannedReach[]> {
   return found;
 }
 
+/** Sessions whose forecast is looked back at. */
+const MOST_OUTCOMES = 20;
+
+/** What was learnt of the places that fish like, and whether it ranks better than the model. */
+export interface Learnt {
+  preference: Preference;
+  trial: Trial | null;
+}
+
 /** What the log has to say: worked out off the page, on the whole of it. */
 export const learnApi = {
   rates: (kind: RateKind, scope: LearnScope): Promise<Answer<Rates>> =>
@@ -99,6 +118,28 @@ export const learnApi = {
     }),
   smooth: (scope: LearnScope): Promise<Answer<SmoothPoint[]>> =>
     answerLater(async () => smoothRate((await fishing(scope)).efforts, stream(SEED))),
+  /** What the fish of a river (all reaches on one gauge) say of their places, from an instant on. */
+  preference: (species: string, station: string | null, from: string | null): Promise<Answer<Learnt>> =>
+    answerLater(async () => {
+      const { efforts } = await fishing({ reach: null, species, scale: SI_SCALE, now: 0 });
+      const here = new Set(
+        (await database().reaches.toArray()).filter((one) => one.station === station).map((one) => one.id),
+      );
+      const since = from === null ? -Infinity : Date.parse(from);
+      const own = efforts.filter((one) => here.has(one.reach) && one.start >= since);
+      return { preference: learnPreference(own), trial: tryPreference(own) };
+    }),
+  /** What was said a day before of the hours at which sessions on a reach began, newest first, and what came. */
+  outcomes: (reach: string): Promise<Answer<Hindcast[]>> =>
+    answerLater(async () => {
+      const db = database();
+      const gauge = await gaugeAtReach(db, await db.reaches.get(reach));
+      const discharge = gauge && seriesOf(gauge, "discharge");
+      if (!discharge) return [];
+      const sessions = (await db.sessions.where("reach").equals(reach).toArray()).filter((one) => !one.deleted);
+      const starts = sessions.map((one) => Date.parse(one.start)).sort((a, b) => b - a);
+      return hindcasts(discharge, starts.slice(0, MOST_OUTCOMES));
+    }),
   planned: (minute: number): Promise<Answer<PlannedReach[]>> => answerLater(async () => planned(minute)),
   /** Rates by flow of every reach for one fish. */
   logs: (species: string, now: number): Promise<Answer<Record<string, ReturnType<typeof logOf>>>> =>

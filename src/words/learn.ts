@@ -1,6 +1,9 @@
 import type { RateClass, Comparison } from "../core/book/rates";
 import type { Signal } from "../core/book/signals";
-import { figureText } from "./quantity";
+import type { LieKind } from "../core/book/bank-records";
+import { DEPTH_EDGES, SPEED_EDGES, type Trial } from "../core/book/preference";
+import { figureText, show, showText, type UnitSystem } from "./quantity";
+import { LIE_KIND_NAMES } from "./rates";
 import { count } from "./text";
 
 const hoursText = (hours: number): string => `${figureText(hours, hours < 10 ? 1 : 0)} h`;
@@ -45,3 +48,23 @@ export function comparisonWords({ chance }: Comparison, one: string, other: stri
 
 /** Below this a difference is not told as one: nine in ten. Common practice, no source. */
 const SURE = 0.9;
+
+/** "0.7 to 1.0 m deep", "0.20 to 0.35 m/s at the fish", "deep of a pool". */
+export function likingName(key: string, system: UnitSystem): string {
+  const [what, which] = key.split(" ") as [string, string];
+  if (what === "kind") return LIE_KIND_NAMES[which as LieKind] ?? which;
+  const edges = what === "depth" ? DEPTH_EDGES : SPEED_EDGES;
+  const [low, high] = [edges[Number(which)]!, edges[Number(which) + 1]!];
+  const shown = what === "depth" ? "depth" : "speed";
+  const end = what === "depth" ? "deep" : "at the fish";
+  if (high === edges.at(-1)) return `over ${showText(low, shown, system)} ${end}`;
+  return `${show(low, shown, system).figure} to ${showText(high, shown, system)} ${end}`;
+}
+
+/** Whether what was learnt ranks better on sessions that it has not seen. */
+export function trialWords(trial: Trial | null): string {
+  if (trial === null) return "Too few sessions with a fished and a blank place to try it on.";
+  const [before, after] = [trial.before, trial.after].map((share) => `${figureText(100 * share, 0)} %`);
+  const tried = `Tried on sessions left out: of ${count(trial.pairs, "pair")} of places the model alone puts ${before} in the right order, with your fish ${after}.`;
+  return `${tried} ${trial.better ? "It ranks better." : "That is no more than chance would: leave it off for now."}`;
+}

@@ -23,6 +23,7 @@ const FACTORS: Readonly<Record<string, string>> = {
   ambush: "slow beside fast",
   lane: "way up",
   rest: "rest before effort",
+  liking: "as your own fish have it",
 };
 
 /** What the score of a lie is made of. */

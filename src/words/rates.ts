@@ -1,4 +1,5 @@
 import type { UnitSystem } from "./quantity";
+import type { LieKind } from "../core/book/bank-records";
 import { type RateKind, type RateScale, SI_SCALE } from "../core/book/classes";
 import type { RateClass } from "../core/book/rates";
 import { findUnit, FOOT, fromSI } from "../core/quantity/units";
@@ -42,6 +43,26 @@ export const RATE_KIND_NAMES: Record<RateKind, string> = {
   method: "way of fishing",
 };
 
+/** Sorts of places. */
+export const LIE_KIND_NAMES: Record<LieKind, string> = {
+  above: "cushion above a break",
+  below: "slack below a break",
+  behind: "behind a break",
+  beside: "beside a break",
+  "seam-off": "seam off a break",
+  "seam-edge": "edge of quick water",
+  "bank-edge": "soft edge by the bank",
+  corner: "corner facing the current",
+  slot: "slot below a riffle",
+  ledge: "on a ledge",
+  "bottom-edge": "hard bottom meets soft",
+  head: "head of a pool",
+  tail: "tail of a pool",
+  deep: "deep of a pool",
+  "riffle-pocket": "pocket in a riffle",
+  run: "even run",
+};
+
 /** Names of classes that are not plain words by themselves. */
 const CLASS_NAMES: Partial<Record<RateKind, Readonly<Record<string, string>>>> = {
   season: {
@@ -52,24 +73,7 @@ const CLASS_NAMES: Partial<Record<RateKind, Readonly<Record<string, string>>>> =
     "sep-oct": "September, October",
     "nov-dec": "November, December",
   },
-  kind: {
-    above: "cushion above a break",
-    below: "slack below a break",
-    behind: "behind a break",
-    beside: "beside a break",
-    "seam-off": "seam off a break",
-    "seam-edge": "edge of quick water",
-    "bank-edge": "soft edge by the bank",
-    corner: "corner facing the current",
-    slot: "slot below a riffle",
-    ledge: "on a ledge",
-    "bottom-edge": "hard bottom meets soft",
-    head: "head of a pool",
-    tail: "tail of a pool",
-    deep: "deep of a pool",
-    "riffle-pocket": "pocket in a riffle",
-    run: "even run",
-  },
+  kind: LIE_KIND_NAMES,
   wind: WIND_NAMES,
   cloud: CLOUD_NAMES,
   light: { day: "daylight", twilight: "twilight", night: "dark" },

@@ -42,13 +42,25 @@ export const LIE_KINDS = [
 ] as const satisfies readonly LiePlace["kind"][];
 export type LieKind = (typeof LIE_KINDS)[number];
 
+/**
+ * A lie as the model had it: its sort, its rank and its score as a share of the best one's, how deep it is, m, and how
+ * fast at the fish, m/s.
+ */
+export const readLieSchema = z.strictObject({
+  kind: z.enum(LIE_KINDS),
+  rank: z.int().min(1).max(999),
+  share: between(0, 1),
+  depth: positive.lt(60),
+  speed: between(0, 20),
+});
+export type ReadLie = z.infer<typeof readLieSchema>;
+
 /** What is fished in a stretch: a change of any of it closes the stretch and opens another. */
 const fished = {
   lie: spot,
   place: placeSchema,
-  /** What sort of place the reading took it for, and its rank among the lies then; undefined where it was not read. */
-  kind: z.enum(LIE_KINDS).optional(),
-  rank: z.int().min(1).max(999).optional(),
+  /** What the reading took the place for when it was chosen; undefined where it was not read. */
+  read: readLieSchema.optional(),
   method: z.enum(METHODS).nullable(),
   lure: spot,
   colour: z.string().max(40),

@@ -100,8 +100,7 @@ test("by what lies dry under full pool, wind, cloud, time of year and moon", () 
 test("by place, sort of place, rank, lure, colour, piece, depth and way; what was not kept in stretches is unknown", () => {
   const stretch = sampleStretch("x", {
     lie: "Deep of the pool",
-    kind: "deep",
-    rank: 2,
+    read: { kind: "deep", rank: 2, share: 0.8, depth: 1.4, speed: 0.3 },
     lure: "Worm",
     colour: "brown",
     piece: "half",

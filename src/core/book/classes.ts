@@ -186,9 +186,9 @@ export function classing(kind: RateKind, efforts: readonly Effort[], scale: Rate
     case "moon":
       return ofLabel(efforts, MOONS, (effort) => MOONS[Math.round(lunation(effort.start) * 4) % 4]);
     case "kind":
-      return ofLabel(efforts, LIE_KINDS, ({ stretch }) => stretch?.kind);
+      return ofLabel(efforts, LIE_KINDS, ({ stretch }) => stretch?.read?.kind);
     case "rank":
-      return ofFigure(efforts, RANKS, ({ stretch }) => stretch?.rank ?? null);
+      return ofFigure(efforts, RANKS, ({ stretch }) => stretch?.read?.rank ?? null);
     case "depth":
       return ofFigure(efforts, bandsBetween(scale.depth), ({ stretch }) => stretch?.depth ?? null);
     case "lie":

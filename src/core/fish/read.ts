@@ -173,18 +173,21 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
   const ranked = onePlaceOnce(lies.sort((a, b) => b.score - a.score))
     .filter((lie, index) => index < told || resting.some((k) => k === cellOf(field, lie)))
     .map((lie, index) => ({ ...lie, rank: index + 1 }));
-  const holds = holdsOf(ranked);
   return {
-    reading: {
-      seams,
-      eddies: findEddies(field),
-      structure,
-      lies: ranked.map((lie, index) => ({ ...lie, hold: holds[index]! })),
-      medianScore,
-    },
+    reading: { seams, eddies: findEddies(field), structure, lies: inHolds(ranked), medianScore },
     score,
   };
 }
+
+/** Lies in order of their rank, with the holds that they make. */
+function inHolds<T extends Parameters<typeof holdsOf>[0][number]>(ranked: readonly T[]): (T & Pick<Lie, "hold">)[] {
+  const holds = holdsOf(ranked);
+  return ranked.map((lie, index) => ({ ...lie, hold: holds[index]! }));
+}
+
+/** Lies whose scores have been moved, in their order anew. */
+export const rankedAnew = (lies: readonly Lie[]): Lie[] =>
+  inHolds([...lies].sort((a, b) => b.score - a.score).map((lie, index) => ({ ...lie, rank: index + 1 })));
 
 const cellOf = ({ nx, cell }: Field, { x, y }: { x: number; y: number }): number =>
   Math.floor(y / cell) * nx + Math.floor(x / cell);

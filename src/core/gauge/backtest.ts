@@ -11,6 +11,8 @@ export interface ForecastSkill {
   /** Share of the truths within the 80 % band. */
   coverage80: number;
   cases: number;
+  /** How many truths lay in each tenth of the paths, lowest first: level where the band is honest throughout. */
+  tenths: number[];
 }
 
 export const BACKTEST_HOURS = [12, 24, 48] as const;
@@ -29,7 +31,12 @@ export function backtest(discharge: Series): ForecastSkill[] {
   const heldOut = Math.min(HELD_OUT, (count * STEP) / 3);
   const firstCase = Math.max(4, Math.ceil(count - heldOut / STEP));
   const library = libraryOf(steps, steps.start + firstCase * STEP);
-  const cases = BACKTEST_HOURS.map(() => ({ errors: [] as number[], still: [] as number[], held: 0 }));
+  const cases = BACKTEST_HOURS.map(() => ({
+    errors: [] as number[],
+    still: [] as number[],
+    held: 0,
+    tenths: new Array<number>(10).fill(0),
+  }));
   for (let k = firstCase; k < count; k++) {
     const { lnQ } = steps;
     const state = stateAt(steps, k);
@@ -46,9 +53,11 @@ export function backtest(discharge: Series): ForecastSkill[] {
       cases[c]!.errors.push(Math.abs(Math.exp(middle - change) - 1));
       cases[c]!.still.push(Math.abs(Math.exp(-change) - 1));
       if (change >= low && change <= high) cases[c]!.held++;
+      const under = sorted.filter((path) => path < change).length;
+      cases[c]!.tenths[Math.min(9, Math.floor((10 * under) / sorted.length))]!++;
     });
   }
-  return cases.flatMap(({ errors, still, held }, c): ForecastSkill[] =>
+  return cases.flatMap(({ errors, still, held, tenths }, c): ForecastSkill[] =>
     errors.length < LEAST_CASES
       ? []
       : [
@@ -58,6 +67,7 @@ export function backtest(discharge: Series): ForecastSkill[] {
             persistenceError: median(still),
             coverage80: held / errors.length,
             cases: errors.length,
+            tenths,
           },
         ],
   );

@@ -9,6 +9,7 @@ import { livingFish, type LivingFish } from "../../scenario/fish";
 import { lieAt, type Numbered } from "../../scenario/lie-identity";
 import { readingRequest, type ReadingRequest } from "../../scenario/reading";
 import type { Stage } from "../query";
+import { useLikings } from "../use-preference";
 import { useSettings } from "../settings";
 import { type Safety, useSafety } from "../use-cautions";
 import { type Fish, useFishes } from "../use-fishes";
@@ -55,9 +56,10 @@ export function useScenario(): ScenarioView {
     () => livingFish(fish.species, season, conditions, position?.latitude),
     [fish, season, conditions, position],
   );
+  const likings = useLikings(fish.id, river.reach?.station ?? null);
   const requestOf = useCallback(
-    (own: Reach | undefined) => readingRequest(living.species, conditions, own?.features),
-    [living, conditions],
+    (own: Reach | undefined) => readingRequest(living.species, conditions, own?.features, likings),
+    [living, conditions, likings],
   );
   const request = useMemo(() => requestOf(reach), [requestOf, reach]);
   // Until the gauge has been read its flow is not known: nothing is solved for a guess.

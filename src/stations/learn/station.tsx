@@ -11,9 +11,11 @@ import { ByClass } from "./by-class";
 
 const Smooth = later(() => import("./smooth").then((one) => one.Smooth));
 const Signals = later(() => import("./signals").then((one) => one.Signals));
+const Liked = later(() => import("./liked").then((one) => one.Liked));
+const Outcomes = later(() => import("./outcomes").then((one) => one.Outcomes));
 const Compare = later(() => import("./compare").then((one) => one.Compare));
 
-const TABS = ["By class", "Along the flow", "What it shows", "Compare"] as const;
+const TABS = ["By class", "Along the flow", "What it shows", "Compare", "Places", "Forecasts"] as const;
 
 /** Learn: what this river's own record says, and how sure that is. */
 export function LearnStation() {
@@ -68,6 +70,12 @@ export function LearnStation() {
         </Tabs.Content>
         <Tabs.Content value="Compare" className="outline-none">
           <Compare learning={learning} />
+        </Tabs.Content>
+        <Tabs.Content value="Places" className="outline-none">
+          <Liked station={river.reach?.station ?? null} />
+        </Tabs.Content>
+        <Tabs.Content value="Forecasts" className="outline-none">
+          <Outcomes river={river} />
         </Tabs.Content>
       </Tabs.Root>
     </div>

@@ -7,13 +7,27 @@ import type { UnitSystem } from "../../words/quantity";
 import { pieceOf, rigWords } from "../../words/rig";
 import { capital } from "../../words/text";
 
-/** A lie as a stretch keeps it. */
-export const spotOf = (lie: Numbered<Lie>): Pick<Fished, "lie" | "place" | "kind" | "rank"> => ({
+/** A lie of a reading as a stretch keeps it. */
+export const spotOf = (
+  lie: Numbered<Lie>,
+  lies: readonly Pick<Lie, "score">[],
+): Pick<Fished, "lie" | "place" | "read"> => ({
   lie: placeWords(lie.place),
-  kind: lie.place.kind,
-  rank: lie.rank,
+  read: {
+    kind: lie.place.kind,
+    rank: lie.rank,
+    share: shareOf(lie, lies),
+    depth: Math.round(100 * lie.depth) / 100,
+    speed: Math.round(100 * lie.focalSpeed) / 100,
+  },
   place: { x: Math.round(lie.x * 10) / 10, y: Math.round(lie.y * 10) / 10 },
 });
+
+/** Its score over that of the best, to a hundredth. */
+function shareOf({ score }: Pick<Lie, "score">, lies: readonly Pick<Lie, "score">[]): number {
+  const best = Math.max(...lies.map((one) => one.score));
+  return best > 0 ? Math.round((100 * Math.max(0, score)) / best) / 100 : 0;
+}
 
 /**
  * What a rig ties on, as a stretch keeps it; the depth is that of the lowest shot under a float, else the lie's own.
@@ -34,8 +48,8 @@ export function tackleOf(
   };
 }
 
-/** Is it rigged so already? How a place ranks at the moment is no matter of the rig. */
-export const isRigged = (now: Fished, { rank: _, ...wanted }: Partial<Fished>): boolean =>
+/** Is it rigged so already? What the model makes of the place at the moment is no matter of the rig. */
+export const isRigged = (now: Fished, { read: _, ...wanted }: Partial<Fished>): boolean =>
   (Object.keys(wanted) as (keyof typeof wanted)[]).every(
     (key) => JSON.stringify(now[key]) === JSON.stringify(wanted[key]),
   );

@@ -54,7 +54,7 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
   const lies = session.reach === view.river.reach?.id ? (view.reading.value?.lies ?? []) : [];
   const returns = returnsOf(observations, stretches);
   const rods = open.filter((one) => !one.fixed).map((one) => one.rod);
-  const go = (spot: Pick<Stretch, "lie" | "place" | "kind" | "rank">, told: string, primed = false) => {
+  const go = (spot: Pick<Stretch, "lie" | "place" | "read">, told: string, primed = false) => {
     onClose();
     deeds.run(told, (at) => {
       const left =
@@ -73,7 +73,7 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
   };
   const toLie = (lie: Numbered<Lie>) => {
     set({ lie: { x: lie.x, y: lie.y } });
-    const spot = spotOf(lie);
+    const spot = spotOf(lie, lies);
     go(spot, `on to ${spot.lie.toLowerCase()}`);
   };
   return (
@@ -85,7 +85,7 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
     >
       <ul className="grid gap-2">
         {lies.map((lie) => {
-          const spot = spotOf(lie);
+          const spot = spotOf(lie, lies);
           const back = returns.find((one) => sameSpot(one, spot));
           const here = rod !== undefined && sameSpot(rod, spot);
           return (
@@ -112,8 +112,7 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
         className="mt-4 flex items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (name.trim())
-            go({ lie: name.trim(), place: null, kind: undefined, rank: undefined }, `on to ${name.trim()}`);
+          if (name.trim()) go({ lie: name.trim(), place: null, read: undefined }, `on to ${name.trim()}`);
         }}
       >
         <TextField
@@ -129,10 +128,10 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
         <Button
           className="mt-4 min-h-12"
           onClick={() => {
-            const other = lies.find((one) => !sameSpot(rod, spotOf(one)));
+            const other = lies.find((one) => !sameSpot(rod, spotOf(one, lies)));
             if (!other) return;
             set({ lie: { x: other.x, y: other.y } });
-            go(spotOf(other), `${rod.lie.toLowerCase()} is fed`, true);
+            go(spotOf(other, lies), `${rod.lie.toLowerCase()} is fed`, true);
           }}
         >
           Feed this one, fish the next, back in half an hour

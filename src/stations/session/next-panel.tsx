@@ -117,14 +117,14 @@ function stepOf({ advice, approach, ways, way }: Rigging, rod: Stretch | undefin
 
 /** The rig of the card, where nothing has been cast yet and something else is on. */
 function toTieOn(
-  { lie }: ScenarioView,
+  { lie, reading }: ScenarioView,
   { advice }: Rigging,
   rod: Stretch | undefined,
   soFar: SpotSoFar,
   system: UnitSystem,
 ): (Partial<Fished> & { lure: string }) | undefined {
   if (!lie || !advice || !rod || soFar.casts > 0 || soFar.changes.length > 0) return undefined;
-  const wanted = { ...spotOf(lie), ...tackleOf(advice, lie, system) };
+  const wanted = { ...spotOf(lie, reading.value?.lies ?? [lie]), ...tackleOf(advice, lie, system) };
   return rod.lie === wanted.lie && !isRigged(rod, wanted) ? wanted : undefined;
 }
 

@@ -51,7 +51,7 @@ export function Starting({
   const start = () => {
     const spot = {
       ...NO_SPOT,
-      ...(lie && spotOf(lie)),
+      ...(lie && spotOf(lie, reading.value?.lies ?? [lie])),
       ...(lie && rigging?.advice && tackleOf(rigging.advice, lie, system)),
       angler: "",
     };

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useCallback, useMemo, useState } from "react";
 import { DAY } from "../../core/gauge/series";
 import type { Lie } from "../../core/fish/read";
@@ -20,6 +19,7 @@ import { dayKey } from "../../words/river";
 import { Always, Cautions } from "../cautions";
 import { Answer } from "./answer";
 import { Asked, spanOf, type When } from "./asked";
+import { FirstSteps } from "./first-steps";
 import { Hours } from "./hours";
 import { Stalks } from "./stalks";
 import { Why } from "./why";
@@ -41,7 +41,7 @@ export function TodayStation() {
   const first = plan?.windows[0];
   const fault = stages.find((stage) => stage.fault);
   const then = useThen(planning, first);
-  if (river.ready && river.reaches.length === 0) return <NoReach />;
+  if (river.ready && (river.reaches.length === 0 || river.stations.length === 0)) return <FirstSteps river={river} />;
   return (
     <div className="mx-auto max-w-6xl">
       <Cautions safety={safety} />
@@ -142,16 +142,6 @@ const LeftOut = ({ plan, nameOf }: { plan: Plan; nameOf: (reach: string) => stri
       </li>
     ))}
   </ul>
-);
-
-const NoReach = () => (
-  <p className="rounded-md border border-line p-4">
-    No reach in the book yet.{" "}
-    <Link href="/reach" className="underline">
-      Make one on Reach
-    </Link>
-    , open its gauge on Water, and the hours to be there appear here.
-  </p>
 );
 
 /** Saves the first window as a calendar file, with its reasons. */

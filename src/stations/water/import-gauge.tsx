@@ -37,10 +37,13 @@ export function ImportGauge({
   open,
   onOpenChange,
   stations,
+  stay = false,
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
   stations: readonly StationRecord[];
+  /** Stays where it was opened, instead of going to the gauge's record. */
+  stay?: boolean;
 }) {
   return (
     <Dialog
@@ -49,12 +52,20 @@ export function ImportGauge({
       title="Open a gauge file"
       about="CSV, the tab-separated RDB that agencies publish, or WaterML 2.0; several files of one gauge at once. Nothing is kept until you say so."
     >
-      <Importing stations={stations} onDone={() => onOpenChange(false)} />
+      <Importing stations={stations} stay={stay} onDone={() => onOpenChange(false)} />
     </Dialog>
   );
 }
 
-function Importing({ stations, onDone }: { stations: readonly StationRecord[]; onDone: () => void }) {
+function Importing({
+  stations,
+  stay,
+  onDone,
+}: {
+  stations: readonly StationRecord[];
+  stay: boolean;
+  onDone: () => void;
+}) {
   const router = useRouter();
   const set = useSettings((settings) => settings.set);
   const [zone, setZone] = useState(ownZone);
@@ -83,7 +94,7 @@ function Importing({ stations, onDone }: { stations: readonly StationRecord[]; o
       const to = { station, name: name || "My gauge", zone, latitude, longitude };
       const id = await keepOpened(opened!, to, without);
       set({ station: id });
-      router.push("/water");
+      if (!stay) router.push("/water");
       return undefined;
     }, `${opened!.title} is in the book.`),
   );

@@ -67,7 +67,16 @@ test("the days ahead: when it is down to a flow, and how far such forecasts are 
   await user.clear(field);
   await user.type(field, "1,200");
   expect(screen.getByRole("alert")).toHaveTextContent(/could be/);
-  const skill = [{ hours: 24, medianError: 0.08, persistenceError: 0.2, coverage80: 0.79, cases: 300 }];
+  const skill = [
+    {
+      hours: 24,
+      medianError: 0.08,
+      persistenceError: 0.2,
+      coverage80: 0.79,
+      cases: 300,
+      tenths: [1, 1, 1, 1, 1, 1, 1, 1, 1, 1],
+    },
+  ];
   rerender(<FallPanel outlook={outlook} skill={skill} now={at} system="metric" />);
   expect(screen.getByRole("row", { name: "24 h 8 % 20 % 79 %" })).toBeInTheDocument();
   rerender(<FallPanel outlook={outlook} skill={[]} now={at} system="metric" />);

@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { useEffect, useState } from "react";
 import { act } from "../../state/act";
 import { loadDemo } from "../../state/demo";
@@ -53,6 +54,14 @@ export function Welcome() {
           <Button tone="next" onClick={load} disabled={loading}>
             {loading ? "Loading …" : "Load the made-up river"}
           </Button>
+        </Row>
+        <Row title="Your own river, step by step" text="A gauge file, a reach, and the first plan: about two minutes.">
+          <Link
+            href="/today"
+            className="inline-flex min-h-11 items-center justify-center rounded-md border border-edge px-4 font-semibold hover:bg-deep"
+          >
+            Begin
+          </Link>
         </Row>
         <Row title="Your river’s gauge" text="A CSV or RDB file with stage, discharge, temperature or turbidity.">
           <Button onClick={() => setImporting(true)}>Open a gauge file</Button>

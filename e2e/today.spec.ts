@@ -1,0 +1,79 @@
+import { readFileSync } from "node:fs";
+import { expect, test } from "@playwright/test";
+import ICAL from "ical.js";
+import { chooseGauge, gaugeText, loadDemo, makeSmallReach, noFaults } from "./parts";
+
+const MINUTES = 60_000;
+
+test("a new user on a clean profile: a gauge, a reach, and the first plan, within two minutes", async ({ page }) => {
+  const began = Date.now();
+  await page.goto("/");
+  await page.getByRole("link", { name: "Begin" }).click();
+  await expect(page.getByRole("heading", { name: "Two steps to a first plan" })).toBeVisible();
+  await page.getByRole("button", { name: "Open a gauge file" }).click();
+  await chooseGauge(page, "gauge.csv", gaugeText());
+  await page.getByRole("button", { name: "Keep this record" }).click();
+  await expect(page.getByRole("dialog")).toBeHidden();
+  await makeSmallReach(page, "Test pool");
+  await expect(page.getByRole("heading", { level: 1, name: /^Test pool, (today|tomorrow)/ })).toBeVisible({
+    timeout: 60_000,
+  });
+  await expect(page.getByText("Start:", { exact: false })).toBeVisible({ timeout: 60_000 });
+  expect(Date.now() - began).toBeLessThan(2 * MINUTES);
+});
+
+test("where and when, why, what would change it; other days, another fish, how far, the calendar; on a phone too", async ({
+  page,
+}) => {
+  await loadDemo(page);
+  await page.getByRole("link", { name: "Today" }).click();
+  const answer = page.getByRole("heading", { level: 1 });
+  await expect(answer).toHaveText(/^(Kiln Glide|Alder Bend), today \d\d:\d\d to \d\d:\d\d$/, { timeout: 60_000 });
+  await expect(page.getByText("their water is being solved", { exact: false })).toBeHidden({ timeout: 120_000 });
+  const [reach] = (await answer.innerText()).split(",");
+  await expect(page.getByRole("heading", { name: `Why ${reach}` })).toBeVisible();
+  // The flow of the sentence is the flow of the first row and of the first reason.
+  const flow = /([\d.]+) m³\/s and/.exec(await page.locator("#station").innerText())![1]!;
+  const windows = page.getByTestId("windows");
+  await expect(windows.getByRole("row").nth(1)).toContainText(`${flow} m³/s`);
+  await expect(windows.getByRole("row").nth(1)).toContainText("100 %");
+  await noFaults(page);
+
+  // How far: with its minutes the hour to leave is told; beyond the limit it is left out by name.
+  await page.getByRole("button", { name: "Minutes from home" }).click();
+  await page.getByRole("textbox", { name: reach! }).fill("50");
+  await page.keyboard.press("Escape");
+  const from = /today (\d\d):(\d\d)/.exec(await answer.innerText())!;
+  const leave = new Date(2026, 0, 1, Number(from[1]), Number(from[2]) - 50);
+  await expect(
+    page.getByRole("heading", {
+      name: `Leave home ${String(leave.getHours()).padStart(2, "0")}:${String(leave.getMinutes()).padStart(2, "0")}`,
+    }),
+  ).toBeVisible();
+
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "To calendar" }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toMatch(/\.ics$/);
+  const event = new ICAL.Event(
+    new ICAL.Component(ICAL.parse(readFileSync(await file.path(), "utf8")) as never).getFirstSubcomponent("vevent")!,
+  );
+  expect(event.summary).toBe(reach);
+  expect(event.startDate.toJSDate().toTimeString().slice(0, 5)).toBe(`${from[1]}:${from[2]}`);
+
+  await page.getByRole("combobox", { name: "How far from home" }).click();
+  await page.getByRole("option", { name: "45 min" }).click();
+  await expect(page.getByText(`${reach} is left out: farther than you will drive.`)).toBeVisible();
+  await expect(answer).not.toHaveText(new RegExp(`^${reach}`));
+
+  await page.getByRole("combobox", { name: "When" }).click();
+  await page.getByRole("option", { name: "The next five days" }).click();
+  await expect(windows.getByRole("row")).toHaveCount(6, { timeout: 60_000 });
+  await page.getByRole("combobox", { name: "Fish" }).click();
+  await page.getByRole("option", { name: "Walleye", exact: true }).click();
+  await expect(answer).toBeVisible();
+
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect(answer).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});

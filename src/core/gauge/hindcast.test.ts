@@ -1,0 +1,34 @@
+import { gaugeCsv } from "../../standins/gauge";
+import { readGaugeCsv } from "../formats/gauge-csv";
+import { backtest } from "./backtest";
+import { forecastFlow } from "./forecast";
+import { hindcasts, LEAD } from "./hindcast";
+import { DAY, HOUR, knownBy, readingAt } from "./series";
+
+const END = Date.UTC(2026, 4, 14, 14);
+const { series } = readGaugeCsv(gaugeCsv(END - 3 * 365 * DAY, END));
+const discharge = series.find((one) => one.parameter === "discharge")!;
+
+test("what was said a day before is the forecast of then, and knows nothing of what came after", () => {
+  const at = END - 10 * DAY;
+  const [found] = hindcasts(discharge, [at]);
+  const then = forecastFlow(knownBy(discharge, at - LEAD), at - LEAD)!;
+  // A day is four steps of six hours: a point of the forecast itself.
+  const point = then.points.find(({ time }) => Math.abs(time - at) < HOUR)!;
+  expect(found!.median).toBeCloseTo(point.median, 6);
+  expect(found!.came).toBe(readingAt(discharge, at));
+  expect(found!.low).toBeLessThanOrEqual(found!.median);
+  expect(hindcasts(discharge, [END + 30 * DAY, END - 5 * 365 * DAY])).toEqual([]);
+});
+
+test("over many days about four in five came within the band; tenths count every case once", () => {
+  const instants = Array.from({ length: 40 }, (_, k) => END - (5 + 8 * k) * DAY);
+  const all = hindcasts(discharge, instants);
+  expect(all.length).toBeGreaterThan(30);
+  const held = all.filter(({ low, high, came }) => came >= low && came <= high).length / all.length;
+  expect(held).toBeGreaterThan(0.6);
+  for (const { tenths, cases } of backtest(discharge)) {
+    expect(tenths).toHaveLength(10);
+    expect(tenths.reduce((a, b) => a + b)).toBe(cases);
+  }
+});

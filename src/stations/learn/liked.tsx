@@ -1,0 +1,98 @@
+"use client";
+import { useMemo } from "react";
+import { type Liking, PRIOR_FISH } from "../../core/book/preference";
+import { clockNow } from "../../state/clock";
+import { useFishes } from "../../state/use-fishes";
+import { usePreference } from "../../state/use-preference";
+import { useSettings } from "../../state/settings";
+import { Button } from "../../widgets/button";
+import { type ColumnDef, DataTable } from "../../widgets/data-table";
+import { FaultNote } from "../../widgets/fault-note";
+import { Panel } from "../../widgets/panel";
+import { likingName, trialWords } from "../../words/learn";
+import { tellFault } from "../../words/messages";
+import { figureText, type UnitSystem } from "../../words/quantity";
+import { dayOnly } from "../../words/river";
+import { capital } from "../../words/text";
+
+const columnsIn = (system: UnitSystem): ColumnDef<Liking>[] => [
+  { id: "place", header: "Places", cell: ({ row }) => capital(likingName(row.original.key, system)) },
+  { id: "fish", header: "Fish", cell: ({ row }) => figureText(row.original.fish, 0) },
+  {
+    id: "expected",
+    header: "As the model has it",
+    cell: ({ row }) => figureText(row.original.expected, 1),
+  },
+  { id: "factor", header: "Moved to", cell: ({ row }) => `× ${figureText(row.original.factor, 2)}` },
+];
+
+/** Where this river's fish differ from the model, whether that helps, and the switch. */
+export function Liked({ station }: { station: string | null }) {
+  const { species, system, liked, learnFrom, set } = useSettings();
+  const fishes = useFishes();
+  const fish = fishes.of(species);
+  const learnt = usePreference(fish.id, station, true);
+  const columns = useMemo(() => columnsIn(system), [system]);
+  const on = liked.includes(fish.id);
+  const { [fish.id]: from, ...others } = learnFrom;
+  const found = learnt.value;
+  const rows = useMemo(
+    () =>
+      [...(found?.preference.likings ?? [])]
+        .filter((one) => one.fish > 0 || one.expected >= 0.5)
+        .sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor))),
+    [found],
+  );
+  return (
+    <>
+      <h1 className="text-2xl">Where {fish.name.toLowerCase()} here differ from the model</h1>
+      <p className="max-w-3xl text-soft">
+        Every place that was fished, blank or not, is held against what its score let expect then; sorts of places,
+        depths and speeds are moved by what came. The model counts as {figureText(PRIOR_FISH.value, 0)} fish in each
+        class, so that two of yours are no law.
+      </p>
+      {learnt.fault && <FaultNote message={tellFault(learnt.fault, system)} onRetry={learnt.retry} />}
+      {found && (
+        <p className="mt-3" role="status">
+          {figureText(found.preference.fish, 0)} fish in {figureText(found.preference.hours, 0)} h at places that were
+          read
+          {from ? ` since ${dayOnly(from)}` : ""}. {trialWords(found.trial)}
+        </p>
+      )}
+      <div className="mt-3 flex flex-wrap gap-3">
+        <Button
+          aria-pressed={on}
+          tone={on ? "ink" : "plain"}
+          onClick={() => set({ liked: on ? liked.filter((one) => one !== fish.id) : [...liked, fish.id] })}
+        >
+          {on ? "Lies are ranked with it: switch off" : "Rank lies with it"}
+        </Button>
+        {from === undefined ? (
+          <Button
+            onClick={() => set({ learnFrom: { ...learnFrom, [fish.id]: new Date(clockNow()).toISOString() } })}
+            disabled={!found || found.preference.hours === 0}
+          >
+            Begin anew from today
+          </Button>
+        ) : (
+          <Button onClick={() => set({ learnFrom: others })}>Learn from the whole log again</Button>
+        )}
+      </div>
+      {found && rows.length === 0 && (
+        <p className="mt-4 rounded-md border border-line p-4">
+          No place was fished yet that had been read: begin sessions at a lie on Session.
+        </p>
+      )}
+      {rows.length > 0 && (
+        <Panel title="Before and after" className="mt-6">
+          <DataTable
+            columns={columns}
+            rows={rows}
+            testId="likings"
+            label="What the model has, and what your fish make of it"
+          />
+        </Panel>
+      )}
+    </>
+  );
+}
