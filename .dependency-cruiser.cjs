@@ -1,7 +1,20 @@
 /** The arrows of the house (docs/architecture.md): each room may use only the rooms named before it. */
 
 /** Rooms of the core, ground floor first. */
-const CORE = ["quantity", "gauge", "flow", "water", "fish", "approach", "tactics", "rig", "book", "plan", "formats"];
+const CORE = [
+  "quantity",
+  "gauge",
+  "flow",
+  "water",
+  "fish",
+  "approach",
+  "tactics",
+  "rig",
+  "book",
+  "plan",
+  "drills",
+  "formats",
+];
 
 /** Floors above the core: what each may use. */
 const FLOORS = {

@@ -7,7 +7,7 @@ const FIRST = 250;
  * And all script of a page with the made-up river once it rests, its charts and what its first write needs included;
  * workers are not the page's. What a station weighs now and a little over.
  */
-const WHOLE = { water: 450, reach: 425, rig: 400, log: 295, learn: 435 } as const;
+const WHOLE = { today: 430, water: 450, reach: 425, rig: 400, log: 295, learn: 435 } as const;
 
 async function weigh(files: Iterable<string>, request: APIRequestContext): Promise<number> {
   let bytes = 0;

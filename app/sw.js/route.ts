@@ -10,7 +10,7 @@ import { STATIONS } from "@/stations/list";
  */
 let made: string | undefined;
 
-const PAGES = ["/", ...STATIONS.map(({ path }) => path)];
+const PAGES = ["/", ...STATIONS.map(({ path }) => path), "/help"];
 
 function filesUnder(folder: string, base: string, path: string): string[] {
   return readdirSync(folder).flatMap((name) => {

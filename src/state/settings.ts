@@ -1,6 +1,7 @@
 "use client";
 import { create } from "zustand";
 import { createJSONStorage, persist } from "zustand/middleware";
+import type { Card } from "../core/drills/schedule";
 import type { ColumnMatch } from "../core/formats/gauge-csv";
 import { PHASES } from "../core/fish/phases";
 import { MARKED_HEIGHT } from "../core/gauge/clarity";
@@ -69,6 +70,19 @@ const FIELDS = {
   learnFrom: (kept: unknown): Record<string, string> =>
     isObject(kept)
       ? Object.fromEntries(Object.entries(kept).filter((one): one is [string, string] => typeof one[1] === "string"))
+      : {},
+  /** What is known of each drill. */
+  drills: (kept: unknown): Record<string, Card> =>
+    isObject(kept)
+      ? Object.fromEntries(
+          Object.entries(kept).filter(
+            (one): one is [string, Card] =>
+              isObject(one[1]) &&
+              ["box", "due", "tries", "best"].every(
+                (field) => numberOrNone((one[1] as Record<string, unknown>)[field]) !== null,
+              ),
+          ),
+        )
       : {},
   /** Minutes from home by reach, and the farthest that is driven; null: no limit. */
   travel: (kept: unknown): Record<string, number> =>

@@ -7,6 +7,7 @@ import { Select } from "../widgets/select";
 import type { River } from "../state/use-river";
 import { useSettings } from "../state/settings";
 import { act } from "../state/act";
+import Link from "next/link";
 import { LITTLE_SPACE, useKeeping, useUnsavedCount } from "../state/keeping";
 import { useOffline } from "../state/offline";
 import { useBookHolds } from "../state/use-book-holds";
@@ -75,6 +76,15 @@ export function BookDialog({
             </Button>
           )}
         </section>
+        <p>
+          <Link
+            href="/help"
+            className="inline-flex min-h-11 items-center underline"
+            onClick={() => onOpenChange(false)}
+          >
+            Help: words of the trade, and what the models know
+          </Link>
+        </p>
         {holds && <EmptyBook onDone={() => onOpenChange(false)} />}
         <section aria-label="How it is kept" className="grid gap-1 text-sm text-soft">
           {unsaved !== undefined && (

@@ -15,4 +15,5 @@ export const Reach = later(() => import("./reach/station").then((one) => one.Rea
 export const Rig = later(() => import("./rig/station").then((one) => one.RigStation), meanwhile);
 export const Session = later(() => import("./session/station").then((one) => one.SessionStation), meanwhile);
 export const Log = later(() => import("./log/station").then((one) => one.LogStation), meanwhile);
+export const Help = later(() => import("./help/station").then((one) => one.HelpStation), meanwhile);
 export const Learn = later(() => import("./learn/station").then((one) => one.LearnStation), meanwhile);

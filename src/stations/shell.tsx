@@ -1,5 +1,5 @@
 "use client";
-import { Keyboard } from "lucide-react";
+import { CircleQuestionMark, Keyboard } from "lucide-react";
 import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
 import { type ReactNode, useEffect, useState } from "react";
@@ -23,8 +23,8 @@ import { useOneTap } from "../widgets/one-tap";
 const KeysDialog = laterDialog(() => import("./keys-dialog").then((one) => one.KeysDialog));
 const Welcome = later(() => import("./welcome/welcome").then((one) => one.Welcome));
 
-/** Begins with the first steps of one's own river; everything else has nothing to show in an empty book. */
-const FIRST = "/today";
+/** First steps of one's own river, and help; everything else has nothing to show in an empty book. */
+const SHOWN_EMPTY: readonly string[] = ["/today", "/help"];
 
 /** What letters are typed into: no shortcut there. A list goes to the entry that begins with them. */
 const TYPED_INTO =
@@ -95,6 +95,13 @@ export function Shell({ children }: { children: ReactNode }) {
           <Keyboard size={18} aria-hidden />
           Keys
         </button>
+        <Link
+          href="/help"
+          className="mx-auto hidden min-h-11 w-fit items-center gap-1 rounded-md px-2 text-sm text-soft hover:bg-deep rail:flex low:hidden"
+        >
+          <CircleQuestionMark size={18} aria-hidden />
+          Help
+        </Link>
       </nav>
       <BookGate>
         <Opened path={path}>{children}</Opened>
@@ -131,7 +138,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
           <p role="status" className="p-6 text-soft">
             Opening the book …
           </p>
-        ) : empty && path !== FIRST ? (
+        ) : empty && !SHOWN_EMPTY.includes(path) ? (
           <Welcome />
         ) : (
           <FaultBoundary

@@ -1,3 +1,4 @@
+import { type Marks, type ReadingScore, scoreReading } from "../core/drills/score-reading";
 import { onLies, percentileOf, type PlacedFish, placesOf } from "../core/fish/agreement";
 import { type FlowBand, flowBand, scoreNear } from "../core/fish/flow-band";
 import type { Judged } from "../core/fish/judgement";
@@ -46,6 +47,12 @@ const api = {
         percentile: percentileOf(score, field, x, y),
         ...onLies(placesOf(reading.lies), field, x, y, request.species.territory),
       };
+    }),
+  /** Marks of a reader of the water, held against it. */
+  drill: (field: Field, request: ReadingRequest, marks: Marks): Answer<{ reading: ReachReading; told: ReadingScore }> =>
+    answer(() => {
+      const { reading, score } = readReachWithScore(field, request);
+      return { reading, told: scoreReading(marks, reading, score, field, request.species) };
     }),
   /** Flows already scored under a key. */
   scoredFlows: (key: string): number[] => (scores.key === key ? [...scores.flows.keys()] : []),

@@ -13,25 +13,26 @@ const Smooth = later(() => import("./smooth").then((one) => one.Smooth));
 const Signals = later(() => import("./signals").then((one) => one.Signals));
 const Liked = later(() => import("./liked").then((one) => one.Liked));
 const Outcomes = later(() => import("./outcomes").then((one) => one.Outcomes));
+const Drills = later(() => import("./drills").then((one) => one.Drills));
 const Compare = later(() => import("./compare").then((one) => one.Compare));
 
-const TABS = ["By class", "Along the flow", "What it shows", "Compare", "Places", "Forecasts"] as const;
+const TABS = ["By class", "Along the flow", "What it shows", "Compare", "Places", "Forecasts", "Drills"] as const;
+
+type Tab = (typeof TABS)[number];
+/** Those that are of one reach or of all of them. */
+const SCOPED: readonly Tab[] = ["By class", "Along the flow", "What it shows", "Compare"];
 
 /** Learn: what this river's own record says, and how sure that is. */
 export function LearnStation() {
   const river = useRiver();
   const book = useBook();
   const [reach, setReach] = useState("all");
+  const [tab, setTab] = useState<Tab>(TABS[0]);
   const learning = useLearning(book, reach === "all" ? null : reach, river.minute);
-  if (book.ready && book.sessions.length === 0)
-    return (
-      <p className="rounded-md border border-line p-4">
-        Nothing to learn from yet: log a session, blank or not, and its hours and fish appear here by flow.
-      </p>
-    );
+  const none = book.ready && book.sessions.length === 0;
   return (
     <div className="mx-auto max-w-5xl">
-      <Tabs.Root defaultValue={TABS[0]}>
+      <Tabs.Root value={tab} onValueChange={(value) => setTab(value as Tab)}>
         <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
           <Tabs.List aria-label="What is learnt" className="flex max-w-full overflow-x-auto border-b border-line">
             {TABS.map((name) => (
@@ -44,23 +45,32 @@ export function LearnStation() {
               </Tabs.Trigger>
             ))}
           </Tabs.List>
-          <Select
-            label="Reach"
-            className="w-full sm:w-44"
-            value={reach}
-            onChange={setReach}
-            choices={[
-              { value: "all", label: "All reaches" },
-              ...choicesOf(
-                river.reaches,
-                (one) => one.id,
-                (one) => one.reach.name,
-              ),
-            ]}
-          />
+          {SCOPED.includes(tab) && (
+            <Select
+              label="Reach"
+              className="w-full sm:w-44"
+              value={reach}
+              onChange={setReach}
+              choices={[
+                { value: "all", label: "All reaches" },
+                ...choicesOf(
+                  river.reaches,
+                  (one) => one.id,
+                  (one) => one.reach.name,
+                ),
+              ]}
+            />
+          )}
         </div>
         <Tabs.Content value="By class" className="outline-none">
-          <ByClass learning={learning} made={book.sessions.some((session) => session.demo)} />
+          {none ? (
+            <p className="rounded-md border border-line p-4">
+              Nothing to learn from yet: log a session, blank or not, and its hours and fish appear here by flow. Until
+              then there are the drills.
+            </p>
+          ) : (
+            <ByClass learning={learning} made={book.sessions.some((session) => session.demo)} />
+          )}
         </Tabs.Content>
         <Tabs.Content value="Along the flow" className="outline-none">
           <Smooth learning={learning} />
@@ -76,6 +86,9 @@ export function LearnStation() {
         </Tabs.Content>
         <Tabs.Content value="Forecasts" className="outline-none">
           <Outcomes river={river} />
+        </Tabs.Content>
+        <Tabs.Content value="Drills" className="outline-none">
+          <Drills />
         </Tabs.Content>
       </Tabs.Root>
     </div>

@@ -74,7 +74,11 @@ export function Welcome() {
         </Row>
       </ul>
       <p className="mt-8 text-sm text-soft">
-        Everything stays in this browser. Local rules, closed seasons and landowners stand above anything shown here.
+        Everything stays in this browser. Local rules, closed seasons and landowners stand above anything shown here.{" "}
+        <Link href="/help" className="underline">
+          What it knows, and what it does not
+        </Link>
+        .
       </p>
       <ImportGauge open={importing} onOpenChange={setImporting} stations={[]} />
       <NewReach

@@ -1,0 +1,8 @@
+import type { Metadata } from "next";
+import { Help } from "@/stations/late";
+
+export const metadata: Metadata = { title: "Help" };
+
+export default function Page() {
+  return <Help />;
+}

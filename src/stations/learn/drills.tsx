@@ -1,0 +1,84 @@
+"use client";
+import { useMemo, useState } from "react";
+import { QUESTIONS, type QuestionKind } from "../../core/drills/questions";
+import { afterTry, nextDrill, PASSED } from "../../core/drills/schedule";
+import { type Grade, GRADES } from "../../core/drills/waters";
+import { useMinute } from "../../state/clock";
+import { useSettings } from "../../state/settings";
+import { Button } from "../../widgets/button";
+import { Panel } from "../../widgets/panel";
+import { GRADE_NAMES, QUESTION_NAMES } from "../../words/drills";
+import { figureText } from "../../words/quantity";
+import { moment } from "../../words/river";
+import { QuestionDrill } from "./question-drill";
+import { ReachDrill } from "./reach-drill";
+
+type DrillId = `water-${Grade}` | QuestionKind;
+const ORDER: readonly DrillId[] = [
+  "water-1",
+  "float",
+  "water-2",
+  "clarity",
+  "water-3",
+  "sounder",
+  "water-4",
+  "water-5",
+];
+
+const gradeOf = (id: DrillId): Grade | undefined => GRADES.find((grade) => id === `water-${grade}`);
+const nameOf = (id: DrillId): string => {
+  const grade = gradeOf(id);
+  return grade ? GRADE_NAMES[grade] : QUESTION_NAMES[QUESTIONS.find((one) => one === id)!];
+};
+
+/** Drills: waters to be read and small questions; what was missed comes back soon. */
+export function Drills() {
+  const { drills, set } = useSettings();
+  const now = useMinute();
+  const [open, setOpen] = useState<DrillId | undefined>();
+  const next = useMemo(() => nextDrill(ORDER, drills, now), [drills, now]);
+  const done = (id: DrillId, score: number) => set({ drills: { ...drills, [id]: afterTry(drills[id], score, now) } });
+  if (open) {
+    const grade = gradeOf(open);
+    const seed = drills[open]?.tries ?? 0;
+    const ended = { onDone: (score: number) => done(open, score), onClose: () => setOpen(undefined) };
+    return grade ? (
+      <ReachDrill key={open} grade={grade} seed={seed} {...ended} />
+    ) : (
+      <QuestionDrill key={open} kind={open as QuestionKind} seed={seed} {...ended} />
+    );
+  }
+  return (
+    <>
+      <h1 className="text-2xl">Drills</h1>
+      <p className="max-w-3xl text-soft">
+        A made-up water is solved, and you mark where they hold; the field answers. What was missed comes back in ten
+        minutes, what was right later each time. New to a season or a fish? Start where fish are known to be and others
+        catch them, learn the bite there, then take it to quiet water.
+      </p>
+      <Button tone="next" className="mt-4" onClick={() => setOpen(next)}>
+        Next: {nameOf(next)}
+      </Button>
+      <Panel title="All of them" className="mt-6">
+        <ul className="divide-y divide-line border-y border-line">
+          {ORDER.map((id) => {
+            const card = drills[id];
+            return (
+              <li key={id} className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 py-2">
+                <span className="min-w-0 flex-1 basis-56 font-semibold">{nameOf(id)}</span>
+                <span className="text-soft tabular-nums">
+                  {card
+                    ? `best ${figureText(card.best, 0)} of 100${card.best >= PASSED ? "" : ", missed"}; ${card.due <= now ? "due now" : `again ${moment(card.due, now)}`}`
+                    : "not tried yet"}
+                </span>
+                <Button onClick={() => setOpen(id)} aria-label={`${card ? "Again" : "Try"}: ${nameOf(id)}`}>
+                  {card ? "Again" : "Try"}
+                </Button>
+              </li>
+            );
+          })}
+        </ul>
+      </Panel>
+    </>
+  );
+}
