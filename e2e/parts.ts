@@ -1,9 +1,25 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
+import { DEMO_HOUR } from "../src/demo/hour";
 import { gaugeCsv } from "../src/standins/gauge";
 
-/** Three years and a bit of the stand-in's gauge up to this hour, as a file an angler might have. */
-export const gaugeText = (): string => gaugeCsv(Date.now() - 1200 * 86_400_000, Date.now());
+const HOUR = 3_600_000;
+
+/**
+ * Three years and a bit of the stand-in's gauge, as a file an angler might have: it ends at this hour, and the river is
+ * as in the demo's own hour, falling, whatever day it is.
+ */
+export function gaugeText(): string {
+  const shift = Math.floor(Date.now() / HOUR) * HOUR - Math.floor(DEMO_HOUR / HOUR) * HOUR;
+  const [header, ...rows] = gaugeCsv(DEMO_HOUR - 1200 * 24 * HOUR, DEMO_HOUR)
+    .trim()
+    .split("\n");
+  const moved = rows.map((row) => {
+    const [time, ...values] = row.split(",");
+    return [new Date(Date.parse(time!) + shift).toISOString(), ...values].join(",");
+  });
+  return `${[header, ...moved].join("\n")}\n`;
+}
 
 export async function loadDemo(page: Page): Promise<void> {
   await page.goto("/");

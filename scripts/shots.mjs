@@ -42,9 +42,44 @@ async function settled(page) {
 
 const views = [
   {
+    name: "today",
+    path: "/today",
+    sizes: ["desk", "bank"],
+    ready: async (page) => {
+      await page.getByTestId("windows").waitFor({ timeout: 60_000 });
+      await page.getByText("their water is being solved").waitFor({ state: "detached", timeout: 120_000 });
+      await page.waitForTimeout(800);
+    },
+  },
+  {
+    name: "drill",
+    path: "/learn",
+    sizes: ["desk"],
+    ready: async (page) => {
+      await page.getByRole("tab", { name: "Drills" }).click();
+      await page.getByRole("button", { name: /^Try: A pool with/ }).click();
+      const water = page.getByRole("application");
+      await water.waitFor({ timeout: 60_000 });
+      await page.waitForTimeout(1500);
+      const { width, height } = await water.boundingBox();
+      for (const [x, y] of [
+        [0.5, 0.5],
+        [0.6, 0.4],
+        [0.72, 0.52],
+        [0.4, 0.43],
+      ]) {
+        await water.click({ position: { x: width * x, y: height * y } });
+        await page.waitForTimeout(600);
+      }
+      await page.getByRole("button", { name: "Hold it against the field" }).click();
+      await page.getByRole("button", { name: "On", exact: true }).waitFor();
+      await page.waitForTimeout(800);
+    },
+  },
+  {
     name: "water",
     path: "/water",
-    sizes: ["desk", "bank"],
+    sizes: ["desk"],
     ready: (page) => page.getByRole("rowheader", { name: "24 h" }).waitFor({ timeout: 60_000 }),
   },
   { name: "reach", path: "/reach", sizes: ["desk", "bank"], ready: settled },
@@ -81,18 +116,6 @@ const views = [
       await settled(page);
       await page.getByRole("button", { name: "Wading" }).click();
       await page.waitForTimeout(500);
-    },
-  },
-  {
-    name: "reach-structure",
-    path: "/reach",
-    sizes: ["desk"],
-    ready: async (page) => {
-      await settled(page);
-      const wading = page.getByRole("button", { name: "Wading", pressed: true });
-      if (await wading.isVisible()) await wading.click();
-      await page.getByRole("button", { name: "Structure" }).click();
-      await page.waitForTimeout(1500);
     },
   },
   {
@@ -149,20 +172,8 @@ const views = [
       await page.waitForTimeout(900);
     },
   },
-  { name: "log", path: "/log", sizes: ["desk", "bank"] },
+  { name: "log", path: "/log", sizes: ["desk"] },
   { name: "learn", path: "/learn", sizes: ["desk", "bank"] },
-  {
-    name: "reach-depths",
-    path: "/reach",
-    sizes: ["desk"],
-    ready: async (page) => {
-      await settled(page);
-      await page.getByText(/of \d+ in the background/).waitFor({ state: "hidden", timeout: 180_000 });
-      await page.getByRole("button", { name: "Depths" }).click();
-      await page.getByRole("button", { name: "lay a line of my own" }).click();
-      await page.waitForTimeout(1500);
-    },
-  },
 ];
 
 const browser = await chromium.launch(launch);

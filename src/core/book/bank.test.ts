@@ -2,7 +2,7 @@ import { HOUR, MINUTE } from "../gauge/series";
 import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretch } from "./samples";
 import { effortOf, rodHours, stretchOf } from "./effort";
 import { bestsOf, EVERYTHING, indexed, plainLetters, sift } from "./find";
-import { placesOf } from "./places";
+import { knownPlace, placesOf } from "./places";
 import { isStale, judgeFish, keptToday, rulesFor } from "./rules-for";
 import { castsOf, returnsOf, spotSoFar, visitOf } from "./spot-so-far";
 
@@ -190,4 +190,29 @@ describe("the log", () => {
     const given = placesOf("r", sessions, [stretch("a", 0, 90, { lie: "Zurück am Wehr" })], catches, T0);
     expect(given).toEqual([{ lie: "Zurück am Wehr", place: null, hours: 1.5, landed: 1, lost: 0, last: at(0) }]);
   });
+});
+
+test("where to learn the bite: the place with the most fish, one's own and others'; two are the least", () => {
+  const sessions = [sampleSession("s", { reach: "r" }), sampleSession("c", { reach: "r", species: "chub" })];
+  const fish = (id: string, lie: string, change = {}) => sampleCatch(id, "s", { lie, ...change });
+  const others = (withFish: number, lie: string, session = "s") =>
+    sampleObservation(`${lie}-${withFish}`, { session, kind: "others", lie, withFish });
+  expect(knownPlace(sessions, [fish("1", "jam")], [], "brown-trout")).toBeUndefined();
+  expect(knownPlace(sessions, [fish("1", "jam"), fish("2", "jam"), fish("3", "tail")], [], "brown-trout")).toEqual({
+    reach: "r",
+    lie: "jam",
+    landed: 2,
+    others: 0,
+  });
+  expect(
+    knownPlace(
+      sessions,
+      [fish("1", "jam"), fish("2", "jam")],
+      [others(4, "tail"), others(9, "pool", "c")],
+      "brown-trout",
+    ),
+  ).toMatchObject({ lie: "tail", others: 4 });
+  // Fish that were lost, and those of another kind, teach no bite.
+  const lost = [fish("1", "jam", { lost: "broke" }), fish("2", "jam", { species: "chub" }), fish("3", "jam")];
+  expect(knownPlace(sessions, lost, [], "brown-trout")).toBeUndefined();
 });

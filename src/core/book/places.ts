@@ -1,4 +1,4 @@
-import type { Stretch } from "./bank-records";
+import type { Observation, Stretch } from "./bank-records";
 import { hoursOf } from "./effort";
 import type { Catch, Session } from "./records";
 
@@ -11,6 +11,48 @@ export interface PlaceGiven {
   landed: number;
   lost: number;
   last: string | null;
+}
+
+/** A place where fish are known to be: where others had most, or oneself. */
+export interface KnownPlace {
+  reach: string;
+  lie: string;
+  landed: number;
+  /** Boats and anglers seen there with fish. */
+  others: number;
+}
+
+/** Fewest fish and anglers with fish that make a place known. Common practice, no source. */
+const LEAST_KNOWN = 2;
+
+/** Where to learn the bite of a fish in a season that one does not know: the place with the most fish seen; or none. */
+export function knownPlace(
+  sessions: readonly Session[],
+  catches: readonly Catch[],
+  observations: readonly Observation[],
+  species: string,
+): KnownPlace | undefined {
+  const reachOf = new Map(sessions.filter((one) => !one.deleted).map((one) => [one.id, one]));
+  const places = new Map<string, KnownPlace>();
+  const at = (session: Session, lie: string): KnownPlace => {
+    const key = JSON.stringify([session.reach, lie]);
+    const found = places.get(key) ?? { reach: session.reach, lie, landed: 0, others: 0 };
+    places.set(key, found);
+    return found;
+  };
+  for (const fish of catches) {
+    const session = reachOf.get(fish.session);
+    if (session && fish.lie && !fish.deleted && fish.lost === undefined && fish.species === species)
+      at(session, fish.lie).landed++;
+  }
+  for (const seen of observations) {
+    const session = reachOf.get(seen.session);
+    if (session?.species === species && seen.lie && !seen.deleted && seen.kind === "others")
+      at(session, seen.lie).others += seen.withFish ?? 0;
+  }
+  const worth = ({ landed, others }: KnownPlace) => landed + others;
+  const [best] = [...places.values()].sort((a, b) => worth(b) - worth(a) || (a.lie < b.lie ? -1 : 1));
+  return best && worth(best) >= LEAST_KNOWN ? best : undefined;
 }
 
 /** The places of a reach by name, those that gave most first: fish, and the hours where they were counted. */

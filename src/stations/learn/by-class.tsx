@@ -63,7 +63,7 @@ export function ByClass({ learning, made }: { learning: Learning; made: boolean 
     <>
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <div className="min-w-[min(16rem,100%)] flex-1">
-          <h1 className="text-2xl">Fish an hour, by {RATE_KIND_NAMES[kind]}</h1>
+          <h2 className="text-2xl">Fish an hour, by {RATE_KIND_NAMES[kind]}</h2>
           {rates.value && (
             <p className="text-soft">
               {figureText(rates.value.total.hours, 0)} rod-hours, {rates.value.total.events} fish

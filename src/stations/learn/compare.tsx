@@ -23,7 +23,7 @@ export function Compare({ learning }: { learning: Learning }) {
   const both = one.key !== "" && other.key !== "";
   return (
     <>
-      <h1 className="text-2xl">Which gives more?</h1>
+      <h2 className="text-2xl">Which gives more?</h2>
       <div className="mt-3 grid grid-cols-1 gap-x-10 gap-y-4 sm:grid-cols-2">
         <SideOf title="This" learning={learning} side={one} onChange={setOne} />
         <SideOf title="Or this" learning={learning} side={other} onChange={setOther} />

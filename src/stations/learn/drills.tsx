@@ -3,6 +3,13 @@ import { useMemo, useState } from "react";
 import { QUESTIONS, type QuestionKind } from "../../core/drills/questions";
 import { afterTry, nextDrill, PASSED } from "../../core/drills/schedule";
 import { type Grade, GRADES } from "../../core/drills/waters";
+import { useLiveQuery } from "dexie-react-hooks";
+import { knownPlace } from "../../core/book/places";
+import { useBook } from "../../state/use-book";
+import { useFishes } from "../../state/use-fishes";
+import { useRiver } from "../../state/use-river";
+import { database } from "../../store/database";
+import { count } from "../../words/text";
 import { useMinute } from "../../state/clock";
 import { useSettings } from "../../state/settings";
 import { Button } from "../../widgets/button";
@@ -31,6 +38,29 @@ const nameOf = (id: DrillId): string => {
   return grade ? GRADE_NAMES[grade] : QUESTION_NAMES[QUESTIONS.find((one) => one === id)!];
 };
 
+/** New to a season or a fish: on a known, busy spot first. */
+function LearnTheBite() {
+  const { species } = useSettings();
+  const fishes = useFishes();
+  const { sessions, catches } = useBook();
+  const river = useRiver();
+  const observations = useLiveQuery(() => database().observations.toArray(), []);
+  const name = fishes.nameOf(species).toLowerCase();
+  const known = useMemo(
+    () => knownPlace(sessions, catches, observations ?? [], species),
+    [sessions, catches, observations, species],
+  );
+  const reach = known && river.reaches.find((one) => one.id === known.reach)?.reach.name;
+  return (
+    <p className="mt-2 max-w-3xl">
+      New to the season, or to {name}? Learn the bite where fish are known to be, then take it to quiet water.{" "}
+      {known && reach
+        ? `In your log that is ${known.lie.toLowerCase()}, ${reach}: ${count(known.landed, "fish", "fish")}${known.others > 0 ? `, and ${count(known.others, "other")} with fish` : ""}.`
+        : "Your log knows no such place yet: go where others catch them, and note them on Session."}
+    </p>
+  );
+}
+
 /** Drills: waters to be read and small questions; what was missed comes back soon. */
 export function Drills() {
   const { drills, set } = useSettings();
@@ -50,12 +80,12 @@ export function Drills() {
   }
   return (
     <>
-      <h1 className="text-2xl">Drills</h1>
+      <h2 className="text-2xl">Drills</h2>
       <p className="max-w-3xl text-soft">
         A made-up water is solved, and you mark where they hold; the field answers. What was missed comes back in ten
-        minutes, what was right later each time. New to a season or a fish? Start where fish are known to be and others
-        catch them, learn the bite there, then take it to quiet water.
+        minutes, what was right later each time.
       </p>
+      <LearnTheBite />
       <Button tone="next" className="mt-4" onClick={() => setOpen(next)}>
         Next: {nameOf(next)}
       </Button>

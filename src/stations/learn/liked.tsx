@@ -45,7 +45,7 @@ export function Liked({ station }: { station: string | null }) {
   );
   return (
     <>
-      <h1 className="text-2xl">Where {fish.name.toLowerCase()} here differ from the model</h1>
+      <h2 className="text-2xl">Where {fish.name.toLowerCase()} here differ from the model</h2>
       <p className="max-w-3xl text-soft">
         Every place that was fished, blank or not, is held against what its score let expect then; sorts of places,
         depths and speeds are moved by what came. The model counts as {figureText(PRIOR_FISH.value, 0)} fish in each

@@ -37,7 +37,7 @@ export function Outcomes({ river }: { river: River }) {
   const fault = skill.fault ?? past.fault ?? ranks.fault;
   return (
     <>
-      <h1 className="text-2xl">What was said, and what came</h1>
+      <h2 className="text-2xl">What was said, and what came</h2>
       <p className="text-soft">{reach ? `On ${reach.reach.name}.` : "No reach is chosen."}</p>
       {fault && <FaultNote message={tellFault(fault, system)} onRetry={past.retry} />}
       <Panel title="The days that you fished, a day before" className="mt-5">

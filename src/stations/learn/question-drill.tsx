@@ -30,7 +30,7 @@ export function QuestionDrill({
   };
   return (
     <section aria-label={QUESTION_NAMES[kind]} className="max-w-2xl">
-      <h1 className="text-2xl">{QUESTION_NAMES[kind]}</h1>
+      <h2 className="text-2xl">{QUESTION_NAMES[kind]}</h2>
       <Picture question={asked} />
       <p className="mt-3 text-lg">{questionWords(asked, system)}</p>
       <div className="mt-3 grid gap-2">

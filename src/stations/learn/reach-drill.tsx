@@ -76,7 +76,7 @@ export function ReachDrill({
         : "And one point of the seam: where fast water meets slow.";
   return (
     <section aria-label={GRADE_NAMES[grade]}>
-      <h1 className="text-2xl">{GRADE_NAMES[grade]}</h1>
+      <h2 className="text-2xl">{GRADE_NAMES[grade]}</h2>
       <p className="text-soft" role="status">
         {told
           ? `${figureText(told.told.total, 0)} of 100.`

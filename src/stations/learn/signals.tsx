@@ -22,7 +22,7 @@ export function Signals({ learning }: { learning: Learning }) {
   const signals = useSignals(learning);
   return (
     <>
-      <h1 className="text-2xl">What the log shows</h1>
+      <h2 className="text-2xl">What the log shows</h2>
       <p className="max-w-3xl text-soft">
         Each property is held against your own sessions shuffled: two fish are not a pattern. Of what is told as
         supported, one in {figureText(1 / FALSE_SHARE, 0)} is chance, on average. Air pressure and moon start from

@@ -16,7 +16,7 @@ export function Smooth({ learning }: { learning: Learning }) {
   const peak = [...told].sort((a, b) => b.rate! - a.rate!)[0];
   return (
     <>
-      <h1 className="text-2xl">Fish an hour, along the flow</h1>
+      <h2 className="text-2xl">Fish an hour, along the flow</h2>
       {smooth.fault && <FaultNote message={tellFault(smooth.fault, system)} onRetry={smooth.retry} />}
       {smooth.value && !peak && (
         <p className="mt-3 rounded-md border border-line p-4">

@@ -16,29 +16,38 @@ const Outcomes = later(() => import("./outcomes").then((one) => one.Outcomes));
 const Drills = later(() => import("./drills").then((one) => one.Drills));
 const Compare = later(() => import("./compare").then((one) => one.Compare));
 
-const TABS = ["By class", "Along the flow", "What it shows", "Compare", "Places", "Forecasts", "Drills"] as const;
+const TABS = [
+  ["classes", "By class"],
+  ["flow", "Along the flow"],
+  ["signals", "What it shows"],
+  ["compare", "Compare"],
+  ["places", "Places"],
+  ["forecasts", "Forecasts"],
+  ["drills", "Drills"],
+] as const;
 
-type Tab = (typeof TABS)[number];
+type Tab = (typeof TABS)[number][0];
 /** Those that are of one reach or of all of them. */
-const SCOPED: readonly Tab[] = ["By class", "Along the flow", "What it shows", "Compare"];
+const SCOPED: readonly Tab[] = ["classes", "flow", "signals", "compare"];
 
 /** Learn: what this river's own record says, and how sure that is. */
 export function LearnStation() {
   const river = useRiver();
   const book = useBook();
   const [reach, setReach] = useState("all");
-  const [tab, setTab] = useState<Tab>(TABS[0]);
+  const [tab, setTab] = useState<Tab>("classes");
   const learning = useLearning(book, reach === "all" ? null : reach, river.minute);
   const none = book.ready && book.sessions.length === 0;
   return (
     <div className="mx-auto max-w-5xl">
+      <h1 className="sr-only">What the log has taught</h1>
       <Tabs.Root value={tab} onValueChange={(value) => setTab(value as Tab)}>
         <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
           <Tabs.List aria-label="What is learnt" className="flex max-w-full overflow-x-auto border-b border-line">
-            {TABS.map((name) => (
+            {TABS.map(([value, name]) => (
               <Tabs.Trigger
-                key={name}
-                value={name}
+                key={value}
+                value={value}
                 className="min-h-12 shrink-0 border-b-4 border-transparent px-3 -outline-offset-4 data-[state=active]:border-ochre data-[state=active]:font-semibold"
               >
                 {name}
@@ -62,7 +71,7 @@ export function LearnStation() {
             />
           )}
         </div>
-        <Tabs.Content value="By class" className="outline-none">
+        <Tabs.Content value="classes" className="outline-none">
           {none ? (
             <p className="rounded-md border border-line p-4">
               Nothing to learn from yet: log a session, blank or not, and its hours and fish appear here by flow. Until
@@ -72,22 +81,22 @@ export function LearnStation() {
             <ByClass learning={learning} made={book.sessions.some((session) => session.demo)} />
           )}
         </Tabs.Content>
-        <Tabs.Content value="Along the flow" className="outline-none">
+        <Tabs.Content value="flow" className="outline-none">
           <Smooth learning={learning} />
         </Tabs.Content>
-        <Tabs.Content value="What it shows" className="outline-none">
+        <Tabs.Content value="signals" className="outline-none">
           <Signals learning={learning} />
         </Tabs.Content>
-        <Tabs.Content value="Compare" className="outline-none">
+        <Tabs.Content value="compare" className="outline-none">
           <Compare learning={learning} />
         </Tabs.Content>
-        <Tabs.Content value="Places" className="outline-none">
+        <Tabs.Content value="places" className="outline-none">
           <Liked station={river.reach?.station ?? null} />
         </Tabs.Content>
-        <Tabs.Content value="Forecasts" className="outline-none">
+        <Tabs.Content value="forecasts" className="outline-none">
           <Outcomes river={river} />
         </Tabs.Content>
-        <Tabs.Content value="Drills" className="outline-none">
+        <Tabs.Content value="drills" className="outline-none">
           <Drills />
         </Tabs.Content>
       </Tabs.Root>
