@@ -7,6 +7,7 @@ import { act } from "../state/act";
 import { saveBook } from "../state/save-book";
 import { remindOfCopy } from "../state/keeping";
 import { useServiceWorker } from "../state/offline";
+import { useDemoWanted } from "../state/providers";
 import { useSettings } from "../state/settings";
 import { readyGate } from "../store/gate";
 import { FaultBoundary } from "../widgets/fault-boundary";
@@ -128,6 +129,10 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
   }, []);
 
   const empty = river.reaches.length === 0 && river.stations.length === 0;
+  // The made-up river is on its way: the welcome brings it.
+  const wanted = useDemoWanted();
+  const removed = useSettings((settings) => settings.demoRemoved);
+  const comes = wanted && !removed;
   return (
     <>
       <RiverStrip river={river} />
@@ -138,7 +143,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
           <p role="status" className="p-6 text-soft">
             Opening the book …
           </p>
-        ) : empty && !SHOWN_EMPTY.includes(path) ? (
+        ) : empty && (comes || !SHOWN_EMPTY.includes(path)) ? (
           <Welcome />
         ) : (
           <FaultBoundary

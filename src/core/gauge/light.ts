@@ -12,7 +12,9 @@ export function sunAltitude(at: number, latitude: number, longitude: number): nu
  * Day while the upper rim is up (apparent altitude of the middle -0.27 degrees), twilight to 6 degrees under it
  * (civil), night below.
  */
-export function lightAt(at: number, latitude: number, longitude: number): Light {
-  const altitude = sunAltitude(at, latitude, longitude);
-  return altitude > -0.27 ? "day" : altitude > -6 ? "twilight" : "night";
-}
+export const lightAt = (at: number, latitude: number, longitude: number): Light =>
+  lightUnder(sunAltitude(at, latitude, longitude));
+
+/** The same of an altitude that is known, degrees. */
+export const lightUnder = (altitude: number): Light =>
+  altitude > -0.27 ? "day" : altitude > -6 ? "twilight" : "night";

@@ -1,5 +1,5 @@
 import type { Forecast, ForecastPoint } from "../gauge/forecast";
-import { type Light, lightAt, sunAltitude } from "../gauge/light";
+import { type Light, lightUnder, sunAltitude } from "../gauge/light";
 import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR, MINUTE } from "../gauge/series";
 import type { WarmthPoint } from "../gauge/temperature";
@@ -57,6 +57,17 @@ function temperatureAt(points: readonly WarmthPoint[], at: number): number | nul
   return between(points, Math.max(at - days * DAY, points[0]!.time), "median");
 }
 
+/** The sun's height over a place by instant, degrees, each worked out once; null where nobody said where it lies. */
+export function sunOf(place: { latitude: number; longitude: number } | undefined): (at: number) => number | null {
+  const known = new Map<number, number>();
+  return (at) => {
+    if (!place) return null;
+    const altitude = known.get(at) ?? sunAltitude(at, place.latitude, place.longitude);
+    known.set(at, altitude);
+    return altitude;
+  };
+}
+
 /**
  * The half hours from one instant to another as the forecast has them; none before it starts or past its end.
  * @param place degrees, where the reach lies; undefined where nobody said
@@ -67,6 +78,7 @@ export function planHours(
   from: number,
   to: number,
   path: Path = "median",
+  sunAt = sunOf(place),
 ): PlanHour[] {
   if (!flow) return [];
   const points = withStart(flow);
@@ -76,6 +88,7 @@ export function planHours(
     if (discharge === null) break;
     const start = Math.max(flow.from, at - RATE_OVER);
     const end = start + RATE_OVER;
+    const sun = sunAt(at);
     const [q0, q1] = [between(points, start, path), between(points, end, path)];
     hours.push({
       at,
@@ -87,8 +100,8 @@ export function planHours(
       visibleDepth:
         visibleDepth && between(visibleDepth, at, path === "median" ? path : path === "high" ? "low" : "high"),
       temperature: temperature && temperatureAt(temperature, at),
-      light: place ? lightAt(at, place.latitude, place.longitude) : null,
-      sun: place ? sunAltitude(at, place.latitude, place.longitude) : null,
+      light: sun === null ? null : lightUnder(sun),
+      sun,
     });
   }
   return hours;

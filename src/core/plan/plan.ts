@@ -13,7 +13,7 @@ import { tideBetween, tideTurns } from "../gauge/tide";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import { type Bar, barOf, type Factor, factorsOf, isPrime, limbOf } from "./factors";
 import { clarityClass } from "../gauge/clarity";
-import { type Path, PLAN_STEP, type PlanHour, planHours } from "./hours";
+import { type Path, PLAN_STEP, type PlanHour, planHours, sunOf } from "./hours";
 
 /** What the log says of a class of flow on a reach. */
 export interface LogRate extends Pick<Band, "low" | "high"> {
@@ -172,19 +172,28 @@ export function planOf(reaches: readonly PlanReach[], ask: PlanAsk, path?: Path)
 
 /** The hours of the forecast's middle, with the score that is expected over its paths. */
 function expectedHours(reach: PlanReach, all: readonly PlanReach[], ask: PlanAsk, best: number): RatedHour[] {
-  const paths = SWANSON.map(([path, weight]) => ({ weight, hours: ratedHours(reach, all, ask, path, best) }));
+  const sunAt = sunOf(reach.place);
+  const paths = SWANSON.map(([path, weight]) => ({ weight, hours: ratedHours(reach, all, ask, path, best, sunAt) }));
   return paths[1]!.hours.map((hour, k) => ({
     ...hour,
     score: hour.bar ? 0 : paths.reduce((sum, { weight, hours }) => sum + weight * (hours[k]?.score ?? 0), 0),
   }));
 }
 
-function ratedHours(reach: PlanReach, all: readonly PlanReach[], ask: PlanAsk, path: Path, best: number): RatedHour[] {
+function ratedHours(
+  reach: PlanReach,
+  all: readonly PlanReach[],
+  ask: PlanAsk,
+  path: Path,
+  best: number,
+  sunAt = sunOf(reach.place),
+): RatedHour[] {
   const { outlook, constituents } = reach;
   const turns = constituents.length > 0 ? tideTurns(constituents, ask.from - 2 * DAY, ask.to + 2 * DAY) : [];
   const size = sizeFactor(reach, all);
-  return planHours(outlook!, reach.place, ask.from, ask.to, path).map((hour): RatedHour => {
-    const bar = isClosed(reach.rules, reach.id, ask, hour.at) ? "closed" : barOf(hour, ask.species);
+  const isClosed = closedDays(reach, ask);
+  return planHours(outlook!, reach.place, ask.from, ask.to, path, sunAt).map((hour): RatedHour => {
+    const bar = isClosed(hour.at) ? "closed" : barOf(hour, ask.species);
     const factors = [
       ...factorsOf(hour, ask.species, {
         tide: tideBetween(turns, hour.at)?.flow ?? null,
@@ -200,9 +209,14 @@ function ratedHours(reach: PlanReach, all: readonly PlanReach[], ask: PlanAsk, p
   });
 }
 
-/** Closed by any rule that was entered for the fish: a closed season removes a water, it does not merely lower it. */
-const isClosed = (rules: readonly RuleRecord[], reach: string, { species, dayOf }: PlanAsk, at: number): boolean =>
-  rulesFor(rules, { reach, bank: "both", species: species.id }).some(({ open }) => open && !isOpen(open, dayOf(at)));
+/**
+ * Closed by any rule that was entered for the fish: a closed season removes a water, it does not merely lower it. Each
+ * day is asked about once.
+ */
+function closedDays({ rules, id }: PlanReach, { species, dayOf }: PlanAsk): (at: number) => boolean {
+  const seasons = rulesFor(rules, { reach: id, bank: "both", species: species.id }).flatMap(({ open }) => open ?? []);
+  return (at) => seasons.some((open) => !isOpen(open, dayOf(at)));
+}
 
 function isVeryHigh({ season }: Outlook, { at, discharge }: PlanHour): boolean {
   const top = BAND_QUANTILES.findIndex((share) => share >= 1 - VERY_HIGH.value);
@@ -264,9 +278,9 @@ function sizeFactor(reach: PlanReach, all: readonly PlanReach[]): Factor[] {
 
 /** The best window of each of the angler's days. */
 function windowsOf(reach: PlanReach, hours: readonly RatedHour[], ask: PlanAsk): PlanWindow[] {
-  const days = [...new Set(hours.map(({ at }) => ask.dayOf(at)))];
-  return days.flatMap((day) => {
-    const own = hours.filter(({ at }) => ask.dayOf(at) === day);
+  const dayOf = hours.map(({ at }) => ask.dayOf(at));
+  return [...new Set(dayOf)].flatMap((day) => {
+    const own = hours.filter((_, k) => dayOf[k] === day);
     const window = windowIn(own);
     return window ? [told(reach, window)] : [];
   });

@@ -5,7 +5,7 @@ import type { Plan, PlanWindow } from "../../core/plan/plan";
 import { useSettings } from "../../state/settings";
 import { placeWords } from "../../words/place";
 import { stateWords } from "../../words/plan";
-import { clock, moment } from "../../words/river";
+import { clock, dayAndTime, moment } from "../../words/river";
 
 /** "today 14:10 to 17:00". */
 export const windowName = ({ from, to }: Pick<PlanWindow, "from" | "to">, now: number): string =>
@@ -48,6 +48,7 @@ export function Answer({
         {notNow ? "Not now. " : ""}
         {nameOf(first.reach)}, {windowName(first, now)}
       </h1>
+      <p className="hidden print:block">{dayAndTime(first.from)}</p>
       <p className="text-lg leading-snug">
         {stateWords(first, limbOf(hour), system, height)}
         {first.prime ? ": prime" : ""}.{lie && !notNow && ` Start: ${lowerFirst(placeWords(lie.place))}.`}

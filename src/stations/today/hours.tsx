@@ -43,7 +43,7 @@ export function Hours({ plan, nameOf }: { plan: Plan; nameOf: (reach: string) =>
   const best = plan.windows[0]!.score;
   const columns = useMemo(() => columnsIn(best, nameOf, now, system), [best, nameOf, now, system]);
   return (
-    <Panel title="All of them, best first" className="mt-6">
+    <Panel title="All of them, best first" className="mt-6 print:hidden">
       <DataTable columns={columns} rows={plan.windows} testId="windows" label="Hours, best first" />
       <p className="mt-2 text-sm text-soft">
         “Of the best” holds these hours against each other; it is no chance of a fish. It is what is expected over the
