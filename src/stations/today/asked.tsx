@@ -6,6 +6,7 @@ import { useFishes } from "../../state/use-fishes";
 import { useSettings } from "../../state/settings";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
+import { TextField } from "../../widgets/field";
 import { Select } from "../../widgets/select";
 import { choicesOf } from "../../words/text";
 
@@ -88,13 +89,6 @@ const MOST_MINUTES = 6000;
 
 /** How long it takes to each reach. */
 function Distances({ reaches, onClose }: { reaches: readonly ReachRecord[]; onClose: () => void }) {
-  const { travel, set } = useSettings();
-  const enter = (id: string, text: string) => {
-    const { [id]: _, ...others } = travel;
-    const minutes = Number(text);
-    const sound = text.trim() !== "" && Number.isFinite(minutes) && minutes >= 0 && minutes <= MOST_MINUTES;
-    set({ travel: sound ? { ...others, [id]: Math.round(minutes) } : others });
-  };
   return (
     <Dialog open onOpenChange={onClose} title="Minutes from home">
       <p className="mb-3 text-soft">
@@ -102,17 +96,35 @@ function Distances({ reaches, onClose }: { reaches: readonly ReachRecord[]; onCl
       </p>
       <div className="grid grid-cols-1 gap-3 sm:grid-cols-2">
         {reaches.map(({ id, reach }) => (
-          <label key={id} className="block">
-            <span className="mb-1 block text-sm text-soft">{reach.name}</span>
-            <input
-              inputMode="numeric"
-              className="min-h-11 w-full rounded-md border border-edge bg-paper px-3"
-              defaultValue={travel[id] ?? ""}
-              onChange={(event) => enter(id, event.target.value)}
-            />
-          </label>
+          <Distance key={id} id={id} name={reach.name} />
         ))}
       </div>
     </Dialog>
+  );
+}
+
+/** Minutes to one reach: what is no number of minutes is told, and what was kept before stays. */
+function Distance({ id, name }: { id: string; name: string }) {
+  const { travel, set } = useSettings();
+  const [text, setText] = useState(travel[id] === undefined ? "" : String(travel[id]));
+  const minutes = Number(text);
+  const sound = text.trim() === "" || (Number.isFinite(minutes) && minutes >= 0 && minutes <= MOST_MINUTES);
+  const enter = (typed: string) => {
+    setText(typed);
+    const { [id]: _, ...others } = travel;
+    const value = Number(typed);
+    if (typed.trim() === "") set({ travel: others });
+    else if (Number.isFinite(value) && value >= 0 && value <= MOST_MINUTES)
+      set({ travel: { ...others, [id]: Math.round(value) } });
+  };
+  return (
+    <TextField
+      label={name}
+      value={text}
+      inputMode="numeric"
+      maxLength={6}
+      error={sound ? undefined : `Minutes from 0 to ${MOST_MINUTES}.`}
+      onChange={(event) => enter(event.target.value)}
+    />
   );
 }

@@ -1,0 +1,63 @@
+import type { PlanWindow } from "../core/plan/plan";
+import { changeWords, factorWords, logWords, removedWords, stateWords } from "./plan";
+
+const window: PlanWindow = {
+  reach: "r",
+  from: Date.UTC(2026, 4, 14, 14),
+  to: Date.UTC(2026, 4, 14, 17),
+  score: 2,
+  prime: true,
+  discharge: 6.8,
+  low: 6,
+  high: 9,
+  visibleDepth: 0.9,
+  temperature: 11.8,
+  factors: [],
+  log: { low: 5, high: 7, hours: 9, rate: 0.94, interval: [0.5, 1.4] },
+};
+const told = (what: Parameters<typeof factorWords>[0]["what"], is: string, system: "metric" | "us" = "metric") =>
+  factorWords({ what, is, factor: 1 }, window, system);
+
+test("each reason has its sentence, with the figure that it follows from, in either system", () => {
+  expect(told("river", "prime")).toBe("6.8 m³/s, coming down with colour still in");
+  expect(told("river", "rising", "us")).toBe("240 cfs, rising slowly");
+  expect(told("clarity", "green")).toBe("Green, the bed seen to the thigh");
+  expect(told("warmth", "good")).toBe("Water 11.8 °C, where they feed freely");
+  expect(told("warmth", "good", "us")).toBe("Water 53 °F, where they feed freely");
+  expect(told("light", "cold-sun")).toBe("In cold water they bite when the sun is on it");
+  expect(told("tide", "slack")).toBe("Slack of the tide, which is slow");
+  expect(told("tide", "flooding")).toBe("Tide flooding");
+  expect(told("log", "more")).toBe("Your log: 0.9 fish an hour at such flows (9 h; 0.5 to 1.4)");
+  expect(told("band", "out")).toBe("Outside every band that you noted for it");
+});
+
+test.each(["cold-day", "cold-twilight", "cold-night", "edge", "day", "bright", "night", "shy-night"])(
+  "the light %s has words",
+  (is) => {
+    expect(told("light", is)).not.toMatch(/undefined/);
+  },
+);
+
+test.each(["large-cooling", "small-cooling", "large-warming", "small-warming"])("the size %s has words", (is) => {
+  expect(told("size", is)).toMatch(/cool|warm/);
+});
+
+test("the state in one breath; without a clarity it is not spoken of", () => {
+  expect(stateWords(window, "falling", "metric")).toBe("6.8 m³/s and falling, green, seen to the thigh");
+  expect(stateWords({ ...window, visibleDepth: null }, "steady", "metric")).toBe("6.8 m³/s and steady");
+});
+
+test("what would change it names the other water, or that there is none; why one is left out", () => {
+  const now = window.from - 3_600_000;
+  const change = { path: "high" as const, discharge: 12.4, then: { ...window, reach: "b" } };
+  expect(changeWords(change, () => "Alder Bend", "metric", now)).toMatch(
+    /^If it stays higher, at 12\.4 m³\/s: Alder Bend, today \d\d:\d\d( [AP]M)?\.$/,
+  );
+  expect(changeWords({ ...change, path: "low", then: null }, () => "", "metric", now)).toBe(
+    "If it drops faster, at 12.4 m³/s: nowhere.",
+  );
+  expect(removedWords("too-warm")).toMatch(/leave these fish alone/);
+  expect(logWords({ low: 1, high: 2, hours: 12, rate: 0.25, interval: [0.1, 0.5] })).toBe(
+    "Your log: 0.3 fish an hour at such flows (12 h; 0.1 to 0.5)",
+  );
+});
