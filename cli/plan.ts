@@ -127,8 +127,8 @@ function lookAt(
   const outlook = own && last !== null ? outlookOf(own, Math.min(last, from)) : null;
   const station = book.stations.find((one) => one.id === record.station);
   const water = book.waters.find((one) => one.id === record.station && !one.deleted);
-  const base = planReach(record, station, water, outlook);
   const now = own && outlook ? gaugeNow(own, outlook.at) : undefined;
+  const base = planReach(record, station, water, outlook, now);
   const lies = planFlows(outlook, to).map((discharge) => {
     const field = solveReach({ reach: record.reach, discharge, cell: boundedOption(args, "cell", 0.1, 20, 1) }, args);
     const conditions = conditionsOf(now, from, base.place, { discharge: null, light: "day" });

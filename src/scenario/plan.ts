@@ -5,6 +5,7 @@ import type { Catch, ReachRecord, Session, StationRecord, WaterRecord } from "..
 import { isShelter } from "../core/fish/judgement";
 import type { Lie } from "../core/fish/read";
 import type { Outlook } from "../core/gauge/outlook";
+import type { GaugeNow } from "../core/gauge/summary";
 import type { LieQuality, LogRate, PlanReach } from "../core/plan/plan";
 import { roundFlow } from "./field";
 
@@ -68,7 +69,8 @@ export function planReach(
   station: StationRecord | undefined,
   water: WaterRecord | undefined,
   outlook: Outlook | null,
-): Pick<PlanReach, "id" | "name" | "place" | "outlook" | "bands" | "constituents"> {
+  now: Pick<GaugeNow, "ratePerHour"> | undefined,
+): Omit<PlanReach, "rules" | "log" | "usualRate" | "lies" | "travel"> {
   const [latitude, longitude] = [reach.latitude ?? station?.latitude, reach.longitude ?? station?.longitude];
   return {
     id,
@@ -78,5 +80,7 @@ export function planReach(
     // A gauge's bands are of its spots; those that name another reach are not this one's.
     bands: (water?.bands ?? []).filter(({ spot }) => spot.toLowerCase().startsWith(reach.name.toLowerCase())),
     constituents: water?.constituents ?? [],
+    ratePerHour: now?.ratePerHour ?? null,
+    damNote: water?.damNote.trim() ?? "",
   };
 }

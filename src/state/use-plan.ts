@@ -64,11 +64,17 @@ export function usePlan(
   const { travel, farthest } = useSettings();
   const state = useLiveQuery(bookState, []);
   const minute = Math.floor(river.minute / ANEW) * ANEW;
-  const planned = useStage("planned", state && keyOf(state, minute), async () =>
-    valueOf(await waterWorker.ask(async (api) => api.planned(river.minute))),
+  const planned = useStage(
+    "planned",
+    state && keyOf(state, minute),
+    async () => valueOf(await waterWorker.ask(async (api) => api.planned(river.minute))),
+    "planned",
   );
-  const logs = useStage("logs", state && keyOf(state, species.id), async () =>
-    valueOf(await waterWorker.ask(async (api) => api.logs(species.id, river.minute))),
+  const logs = useStage(
+    "logs",
+    state && keyOf(state, species.id),
+    async () => valueOf(await waterWorker.ask(async (api) => api.logs(species.id, river.minute))),
+    keyOf("logs", species.id),
   );
   const lies = useLies(river, planned.value, species, span.to);
   const rules = useLiveQuery(() => database().rules.toArray(), []);
@@ -86,7 +92,9 @@ export function usePlan(
   );
   const { from, to } = span;
   const ask = useMemo((): PlanAsk => ({ species, from, to, farthest, dayOf }), [species, from, to, farthest, dayOf]);
-  const plan = useMemo(() => (planned.value ? planOf(reaches, ask) : undefined), [planned.value, reaches, ask]);
+  // Nobody is sent to a water before its rules are known.
+  const known = planned.value !== undefined && rules !== undefined;
+  const plan = useMemo(() => (known ? planOf(reaches, ask) : undefined), [known, reaches, ask]);
   return { plan, reaches, ask, lies, stages: [planned, logs, lies] };
 }
 

@@ -82,15 +82,9 @@ async function planned(minute: number): Promise<PlannedReach[]> {
       : [];
     const last = gauge ? lastInstant(gauge) : null;
     const at = last === null ? null : Math.min(last, minute);
-    found.push({
-      ...planReach(
-        reach,
-        station,
-        water?.deleted ? undefined : water,
-        gauge && at !== null ? outlookOf(gauge, at) : null,
-      ),
-      now: gauge && at !== null ? gaugeNow(gauge, at) : null,
-    });
+    const now = gauge && at !== null ? gaugeNow(gauge, at) : null;
+    const outlook = gauge && at !== null ? outlookOf(gauge, at) : null;
+    found.push({ ...planReach(reach, station, water?.deleted ? undefined : water, outlook, now ?? undefined), now });
   }
   return found;
 }

@@ -12,6 +12,7 @@ const window: PlanWindow = {
   high: 9,
   visibleDepth: 0.9,
   temperature: 11.8,
+  light: "day",
   factors: [],
   log: { low: 5, high: 7, hours: 9, rate: 0.94, interval: [0.5, 1.4] },
 };

@@ -51,6 +51,8 @@ const reach = (id: string, change: Partial<PlanReach> = {}): PlanReach => ({
   usualRate: null,
   lies: [],
   travel: null,
+  ratePerHour: null,
+  damNote: "",
   ...change,
 });
 const ask = (change: Partial<PlanAsk> = {}): PlanAsk => ({
@@ -124,6 +126,11 @@ test("a closed season, water too warm and a river that rises fast remove; they d
   expect(warm).toMatchObject({ windows: [], removed: [{ reason: "too-warm" }] });
   const fast = planOf([reach("a", { outlook: outlook({ factor: 1.6 }) })], ask());
   expect(fast).toMatchObject({ windows: [], removed: [{ reason: "rising-fast" }] });
+  // One that rises fast by its last reading is left for three hours, though it is said to fall.
+  const now = planOf([reach("a", { ratePerHour: 0.2 })], ask()).days[0]!.hours;
+  expect(now.filter(({ bar }) => bar === "rising-fast").map(({ at }) => at - T0)).toEqual(
+    [0, 0.5, 1, 1.5, 2, 2.5].map((hours) => hours * HOUR),
+  );
   // The rule of another water, or of another fish, is none of this one's.
   expect(planOf([reach("a", { rules: [{ ...closed, reach: "b" }] })], ask()).windows).toHaveLength(2);
   expect(planOf([reach("a", { rules: [{ ...closed, species: "chub" }] })], ask()).windows).toHaveLength(2);

@@ -4,9 +4,10 @@ import { isOpen } from "../book/local-rules";
 import { rulesFor } from "../book/rules-for";
 import type { Species } from "../fish/species-schema";
 import { bandState, type FishesWell } from "../gauge/band";
-import { VERY_HIGH } from "../gauge/cautions";
+import { RISING_FAST, VERY_HIGH } from "../gauge/cautions";
 import type { Constituent } from "../gauge/constituent";
 import { BAND_QUANTILES, dayOfYear } from "../gauge/exceedance";
+import type { Light } from "../gauge/light";
 import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR } from "../gauge/series";
 import { tideBetween, tideTurns } from "../gauge/tide";
@@ -46,6 +47,10 @@ export interface PlanReach {
   lies: readonly LieQuality[];
   /** Minutes from home; null where nobody said. */
   travel: number | null;
+  /** What the last reading says of it now, 1/h; null where it does not. */
+  ratePerHour: number | null;
+  /** What a dam above does, in the angler's words; empty: none. */
+  damNote: string;
 }
 
 export interface PlanAsk {
@@ -80,6 +85,7 @@ export interface PlanWindow {
   high: number;
   visibleDepth: number | null;
   temperature: number | null;
+  light: Light | null;
   /** Of its middle, those that move it most first. */
   factors: Factor[];
   /** The log at such flows. */
@@ -193,7 +199,7 @@ function ratedHours(
   const size = sizeFactor(reach, all);
   const isClosed = closedDays(reach, ask);
   return planHours(outlook!, reach.place, ask.from, ask.to, path, sunAt).map((hour): RatedHour => {
-    const bar = isClosed(hour.at) ? "closed" : barOf(hour, ask.species);
+    const bar = isClosed(hour.at) ? "closed" : isStillRising(reach, hour) ? "rising-fast" : barOf(hour, ask.species);
     const factors = [
       ...factorsOf(hour, ask.species, {
         tide: tideBetween(turns, hour.at)?.flow ?? null,
@@ -217,6 +223,12 @@ function closedDays({ rules, id }: PlanReach, { species, dayOf }: PlanAsk): (at:
   const seasons = rulesFor(rules, { reach: id, bank: "both", species: species.id }).flatMap(({ open }) => open ?? []);
   return (at) => seasons.some((open) => !isOpen(open, dayOf(at)));
 }
+
+/** A river that rises fast now is left for so long after its last reading, whatever its forecast says. */
+const STILL_RISING = sourced(3 * HOUR, "ms", COMMON_PRACTICE);
+
+const isStillRising = ({ ratePerHour, outlook }: PlanReach, { at }: PlanHour): boolean =>
+  (ratePerHour ?? 0) > RISING_FAST.value && at < outlook!.flow!.from + STILL_RISING.value;
 
 function isVeryHigh({ season }: Outlook, { at, discharge }: PlanHour): boolean {
   const top = BAND_QUANTILES.findIndex((share) => share >= 1 - VERY_HIGH.value);
@@ -306,7 +318,7 @@ function windowIn(hours: readonly RatedHour[]): RatedHour[] | undefined {
 
 function told(reach: PlanReach, hours: readonly RatedHour[]): PlanWindow {
   const middle = hours[Math.floor(hours.length / 2)]!;
-  const { discharge, low, high, visibleDepth, temperature, factors } = middle;
+  const { discharge, low, high, visibleDepth, temperature, light, factors } = middle;
   return {
     reach: reach.id,
     from: hours[0]!.at,
@@ -318,6 +330,7 @@ function told(reach: PlanReach, hours: readonly RatedHour[]): PlanWindow {
     high,
     visibleDepth,
     temperature,
+    light,
     factors: [...factors].sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor))),
     log: logAt(reach.log, discharge),
   };

@@ -122,7 +122,8 @@ function Planned({
           changes={changes}
           nameOf={nameOf}
           lies={lies.value?.[first.reach]}
-          told={safety.cautions.some(({ kind }) => kind === "cold")}
+          told={first.reach === river.reach?.id ? safety.cautions.map(({ kind }) => kind) : []}
+          damNote={reaches.find((one) => one.id === first.reach)?.damNote ?? ""}
           onRig={
             lie && !notThere ? () => set({ reach: first.reach, lie: { x: lie.x, y: lie.y }, flow: null }) : undefined
           }

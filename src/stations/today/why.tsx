@@ -1,6 +1,6 @@
 "use client";
 import Link from "next/link";
-import { COLD_WATER } from "../../core/gauge/cautions";
+import { type Caution, COLD_WATER } from "../../core/gauge/cautions";
 import { MINUTE } from "../../core/gauge/series";
 import type { Change, Plan, PlanWindow } from "../../core/plan/plan";
 import { useSettings } from "../../state/settings";
@@ -24,6 +24,7 @@ export function Why({
   lies,
   onRig,
   told,
+  damNote,
 }: {
   plan: Plan;
   first: PlanWindow;
@@ -32,14 +33,15 @@ export function Why({
   lies: readonly LiesThen[] | undefined;
   /** Chooses the lie to start at; undefined where none is known, or nobody is to go. */
   onRig: (() => void) | undefined;
-  /** The caution of cold water is told above already. */
-  told: boolean;
+  /** Kinds of cautions that are told above already. */
+  told: readonly Caution["kind"][];
+  /** What a dam above the first water does. */
+  damNote: string;
 }) {
   const { system, height, travel } = useSettings();
   const now = useMinute();
   const reasons = first.factors.map((one) => factorWords(one, first, system, height)).filter(Boolean);
   const away = travel[first.reach];
-  const cold = first.temperature !== null && first.temperature < COLD_WATER.value && !told;
   return (
     <div className="mt-4 grid grid-cols-1 gap-x-10 gap-y-5 lg:grid-cols-3">
       <section>
@@ -66,12 +68,12 @@ export function Why({
         <h2 className="mb-1 text-lg">
           {away === undefined ? "Going there" : `Leave home ${clock(first.from - away * MINUTE)}`}
         </h2>
-        {cold && (
-          <p>
+        {cautionsOfThen(first, damNote, told).map((one) => (
+          <p key={one.kind}>
             <span aria-hidden>▲ </span>
-            {cautionWords({ kind: "cold", temperature: first.temperature! }, system)}
+            {cautionWords(one, system)}
           </p>
-        )}
+        ))}
         {away === undefined && (
           <p className="text-soft">Say how many minutes it is from home, and when to leave is told here.</p>
         )}
@@ -90,6 +92,19 @@ export function Why({
       </section>
     </div>
   );
+}
+
+/** What is to be heeded in a window that has not come yet, but for what is told above. */
+function cautionsOfThen(
+  { temperature, light }: PlanWindow,
+  damNote: string,
+  told: readonly Caution["kind"][],
+): Caution[] {
+  const all: Caution[] = [];
+  if (damNote) all.push({ kind: "dam", note: damNote });
+  if (light === "night") all.push({ kind: "dark" });
+  if (temperature !== null && temperature < COLD_WATER.value) all.push({ kind: "cold", temperature });
+  return all.filter(({ kind }) => !told.includes(kind));
 }
 
 /** A blank hour: the next lie, then the next water. */
