@@ -25,7 +25,7 @@ test("after one visit a whole day is fished with no network, from a cold start: 
   const broken: string[] = [];
   page.on("pageerror", (error) => broken.push(error.message));
   await page.goto("/learn");
-  await expect(page.getByRole("heading", { level: 1, name: /Fish an hour/ })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /Fish an hour/ })).toBeVisible();
   await page.evaluate(() => ((window as unknown as { same?: boolean }).same = true));
   const stations = page.getByRole("navigation", { name: "Stations" });
   for (const [name, seen] of [

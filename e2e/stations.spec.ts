@@ -67,7 +67,7 @@ test("the made-up river: labelled, looked at in both units and by keys, removed 
   await page.keyboard.press("u");
   await expect(strip).toContainText("cfs");
   await page.keyboard.press("7");
-  await expect(page.getByRole("heading", { level: 1, name: /Fish an hour/ })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /Fish an hour/ })).toBeVisible();
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
   await page.keyboard.press("Escape");
@@ -75,7 +75,7 @@ test("the made-up river: labelled, looked at in both units and by keys, removed 
   await page.getByRole("button", { name: "Remove the made-up river" }).click();
   await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByRole("heading", { level: 1, name: /Fish an hour/ })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /Fish an hour/ })).toBeVisible();
 });
 
 test("an archive goes out and comes back in after everything was removed", async ({ page }) => {

@@ -8,7 +8,7 @@ import {
   ratesIn,
   SI_SCALE,
 } from "../core/book/classes";
-import { effortOf } from "../core/book/effort";
+import { type Effort, effortOf } from "../core/book/effort";
 import { learnPreference, type Preference, type Trial, tryPreference } from "../core/book/preference";
 import { compareRates, type Comparison, type Rates } from "../core/book/rates";
 import { type Signal, signalsOf } from "../core/book/signals";
@@ -31,11 +31,14 @@ export interface LearnScope {
   now: number;
 }
 
-/** One side of a comparison: a class of a property. */
-export interface Side {
+/** A class of a property. */
+export interface Condition {
   kind: RateKind;
   key: string;
 }
+
+/** One side of a comparison: fishing that meets all of some conditions. */
+export type Side = readonly Condition[];
 
 /** The same log gives the same answer. */
 const SEED = 1;
@@ -152,7 +155,8 @@ export const learnApi = {
   compare: (one: Side, other: Side, scope: LearnScope): Promise<Answer<Comparison | null>> =>
     answerLater(async () => {
       const { efforts, around } = await fishing(scope);
-      const side = ({ kind, key }: Side) => fishedIn(kind, key, efforts, scope.scale, around);
+      const side = (conditions: Side) =>
+        conditions.reduce<Effort[]>((left, { kind, key }) => fishedIn(kind, key, left, scope.scale, around), efforts);
       return compareRates(side(one), side(other));
     }),
 };

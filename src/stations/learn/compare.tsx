@@ -3,7 +3,8 @@ import { useState } from "react";
 import { RATE_KINDS, type RateKind } from "../../core/book/classes";
 import { useSettings } from "../../state/settings";
 import { type Learning, useComparison, useRates } from "../../state/use-learn";
-import type { Side } from "../../store/learn-api";
+import type { Condition, Side } from "../../store/learn-api";
+import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
 import { Select } from "../../widgets/select";
 import { comparisonWords, rateWords } from "../../words/learn";
@@ -11,16 +12,19 @@ import { tellFault } from "../../words/messages";
 import { RATE_KIND_NAMES, rateLabel } from "../../words/rates";
 import { capital, choicesOf } from "../../words/text";
 
-const NOTHING: Side = { kind: "trend", key: "" };
+const FIRST: Side = [{ kind: "trend", key: "falling" }];
+const SECOND: Side = [{ kind: "trend", key: "steady" }];
+/** Conditions of a side; more would leave no hours. */
+const MOST = 2;
 
 /** Two kinds of fishing held against each other. */
 export function Compare({ learning }: { learning: Learning }) {
   const { system } = useSettings();
-  const [one, setOne] = useState<Side>({ kind: "trend", key: "falling" });
-  const [other, setOther] = useState<Side>({ kind: "trend", key: "steady" });
+  const [one, setOne] = useState(FIRST);
+  const [other, setOther] = useState(SECOND);
   const names = [useSideName(learning, one), useSideName(learning, other)] as const;
-  const found = useComparison(learning, one.key ? one : NOTHING, other.key ? other : NOTHING);
-  const both = one.key !== "" && other.key !== "";
+  const found = useComparison(learning, one, other);
+  const both = [...one, ...other].every(({ key }) => key !== "");
   return (
     <>
       <h2 className="text-2xl">Which gives more?</h2>
@@ -51,7 +55,16 @@ export function Compare({ learning }: { learning: Learning }) {
   );
 }
 
-function useSideName(learning: Learning, { kind, key }: Side): string | undefined {
+const NONE: Condition = { kind: "trend", key: "" };
+
+/** "falling and green"; undefined while a class is not known yet. */
+function useSideName(learning: Learning, [first = NONE, second]: Side): string | undefined {
+  const names = [useName(learning, first), useName(learning, second ?? first)];
+  const wanted = second ? names : names.slice(0, 1);
+  return wanted.every(Boolean) ? wanted.join(" and ") : undefined;
+}
+
+function useName(learning: Learning, { kind, key }: Condition): string | undefined {
   const { system } = useSettings();
   const found = useRates(learning, kind).value?.classes.find((one) => one.key === key);
   if (!found) return undefined;
@@ -71,29 +84,64 @@ function SideOf({
   side: Side;
   onChange: (side: Side) => void;
 }) {
+  return (
+    <fieldset className="grid grid-cols-1 content-start gap-3">
+      <legend className="mb-2 text-lg font-semibold">{title}</legend>
+      {side.map((one, k) => (
+        <ConditionOf
+          key={k === 0 ? "first" : "second"}
+          and={k > 0}
+          learning={learning}
+          condition={one}
+          onChange={(changed) => onChange(side.map((before, n) => (n === k ? changed : before)))}
+        />
+      ))}
+      {side.length < MOST ? (
+        <Button className="justify-self-start" onClick={() => onChange([...side, { kind: "clarity", key: "" }])}>
+          And also …
+        </Button>
+      ) : (
+        <Button className="justify-self-start" onClick={() => onChange(side.slice(0, 1))}>
+          Without the second
+        </Button>
+      )}
+    </fieldset>
+  );
+}
+
+function ConditionOf({
+  and,
+  learning,
+  condition,
+  onChange,
+}: {
+  and: boolean;
+  learning: Learning;
+  condition: Condition;
+  onChange: (condition: Condition) => void;
+}) {
   const { system } = useSettings();
-  const rates = useRates(learning, side.kind);
+  const rates = useRates(learning, condition.kind);
   const classes = rates.value?.classes.filter((one) => one.hours > 0 && one.key !== "unknown") ?? [];
   return (
-    <fieldset className="grid grid-cols-1 gap-3">
-      <legend className="mb-2 text-lg font-semibold">{title}</legend>
+    <div className="grid grid-cols-2 gap-3">
       <Select
-        label="By"
-        value={side.kind}
+        label={and ? "And by" : "By"}
+        value={condition.kind}
         onChange={(kind) => onChange({ kind: kind as RateKind, key: "" })}
         choices={RATE_KINDS.map((value) => ({ value, label: RATE_KIND_NAMES[value] }))}
       />
       <Select
         label="Which"
-        value={side.key}
+        value={condition.key}
         placeholder={classes.length > 0 ? "choose" : "nothing known"}
-        onChange={(key) => onChange({ ...side, key })}
+        onChange={(key) => onChange({ ...condition, key })}
         choices={choicesOf(
           classes,
           (one) => one.key,
-          (one) => rateLabel(one, side.kind, system),
+          (one) => rateLabel(one, condition.kind, system),
         )}
       />
-    </fieldset>
+    </div>
   );
 }
