@@ -22,7 +22,7 @@ beforeEach(async () => {
   const name = `bank-${count++}`;
   one = new Database(name);
   other = new Database(name);
-  await writeBook(one, { ...book, sessions: [], catches: [] });
+  await writeBook(one, { ...book, sessions: [], catches: [], stretches: [] });
 });
 afterEach(async () => {
   other.close();
