@@ -14,7 +14,7 @@ import { planOf, type PlanReach, type PlanWindow } from "../src/core/plan/plan";
 import { InputError } from "../src/core/quantity/fault";
 import { conditionsOf } from "../src/scenario/conditions";
 import { livingFish } from "../src/scenario/fish";
-import { fishedLies, lieQuality, logOf, planFlows, planReach } from "../src/scenario/plan";
+import { fishedLies, lieQuality, logOf, nearestFlow, planFlows, planReach } from "../src/scenario/plan";
 import { readReach } from "../src/scenario/read";
 import { readingRequest } from "../src/scenario/reading";
 import { placeWords } from "../src/words/place";
@@ -152,9 +152,7 @@ function lookAt(
 }
 
 function told(window: PlanWindow, rank: number, { reach, lies }: Looked) {
-  const near = [...lies].sort(
-    (a, b) => Math.abs(Math.log(a.discharge / window.discharge)) - Math.abs(Math.log(b.discharge / window.discharge)),
-  )[0];
+  const near = nearestFlow(lies, window.discharge);
   const { from, to, factors, log: _, ...rest } = window;
   return {
     rank,

@@ -28,6 +28,12 @@ export const lieQuality = (discharge: number, lies: readonly Pick<Lie, "kind" | 
       .reduce((sum, { score }) => sum + score, 0) / VISITED,
 });
 
+/** Of lies looked at by flow, those at the flow nearest by ratio; undefined where none was. */
+export const nearestFlow = <T extends { discharge: number }>(looked: readonly T[], discharge: number): T | undefined =>
+  [...looked].sort(
+    (a, b) => Math.abs(Math.log(a.discharge / discharge)) - Math.abs(Math.log(b.discharge / discharge)),
+  )[0];
+
 /** Two flows nearer than this by ratio show the same lies. Own choice. */
 const SAME = 1.15;
 

@@ -151,7 +151,7 @@ export function ratesBy(
 }
 
 /** Is a figure in a band? Its lower limit belongs to it, its upper to the next. */
-export const isIn = (value: number | null, band: Band): boolean =>
+export const isIn = (value: number | null, band: Pick<Band, "low" | "high">): boolean =>
   value !== null && (band.low === null || value >= band.low) && (band.high === null || value < band.high);
 
 /** Round steps of a flow scale that a person would draw: 1, 2, 3, 5, 7 a decade. */

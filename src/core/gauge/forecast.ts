@@ -230,6 +230,27 @@ function forecastOf(
   return { from, discharge, method, points, paths };
 }
 
+export type ForecastLevel = "low" | "median" | "high";
+
+/** A forecast's points with where it starts from. */
+export const withStart = ({ from, discharge, points }: Forecast): ForecastPoint[] => [
+  { time: from, low: discharge, median: discharge, high: discharge },
+  ...points,
+];
+
+/**
+ * A level of a forecast at an instant, straight between its points; before them as at the first, null past their end.
+ */
+export function levelAt(points: readonly ForecastPoint[], at: number, level: ForecastLevel): number | null {
+  const after = points.findIndex((point) => point.time >= at);
+  const next = points[after];
+  if (!next) return null;
+  const before = points[after - 1];
+  if (!before) return next[level];
+  const share = (at - before.time) / (next.time - before.time);
+  return before[level] + share * (next[level] - before[level]);
+}
+
 export interface Passing {
   /** Instants, ms; null: later than the five days. */
   early: number | null;

@@ -1,4 +1,4 @@
-import { forecastFlow, type ForecastPoint } from "./forecast";
+import { forecastFlow, type ForecastPoint, levelAt, withStart } from "./forecast";
 import { DAY, interpolated, type Series } from "./series";
 
 /** What was said of an hour a day before, by what was known then, and what came. */
@@ -17,13 +17,8 @@ export function hindcasts(discharge: Series, instants: readonly number[]): Hindc
     const came = interpolated(discharge, at);
     const forecast = forecastFlow(discharge, at - LEAD);
     if (Number.isNaN(came) || !forecast) return [];
-    const after = forecast.points.findIndex((point) => point.time >= at);
-    const next = forecast.points[after];
-    if (!next) return [];
-    const { from, discharge: q } = forecast;
-    const before = forecast.points[after - 1] ?? { time: from, low: q, median: q, high: q };
-    const share = (at - before.time) / (next.time - before.time);
-    const of = (level: "low" | "median" | "high") => before[level] + share * (next[level] - before[level]);
-    return [{ at, came, low: of("low"), median: of("median"), high: of("high") }];
+    const points = withStart(forecast);
+    const [low, median, high] = (["low", "median", "high"] as const).map((level) => levelAt(points, at, level));
+    return low == null || median == null || high == null ? [] : [{ at, came, low, median, high }];
   });
 }

@@ -29,8 +29,11 @@ export type WarmthKind = keyof typeof WARMTH.value;
 export type WarmthClass = "very-cold" | "slow" | "cool" | "good" | "warm" | "too-warm";
 
 /** What a temperature means to a kind of fish, by its class. */
-export function warmthClass(temperature: number, kind: WarmthKind): WarmthClass {
-  const { slow, good, stop } = WARMTH.value[kind];
+export const warmthClass = (temperature: number, kind: WarmthKind): WarmthClass =>
+  warmthIn(temperature, WARMTH.value[kind]);
+
+/** The same by a range of one's own. */
+export function warmthIn(temperature: number, { slow, good, stop }: WarmthRange): WarmthClass {
   if (temperature < slow / 2) return "very-cold";
   if (temperature < slow) return "slow";
   if (temperature < good[0]) return "cool";

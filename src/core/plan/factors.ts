@@ -2,7 +2,7 @@ import type { Species } from "../fish/species-schema";
 import { RISING_FAST } from "../gauge/cautions";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
 import type { TideState } from "../gauge/tide";
-import { WARMTH, type WarmthRange } from "../gauge/warmth";
+import { WARMTH, type WarmthClass, warmthIn, type WarmthRange } from "../gauge/warmth";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import type { PlanHour } from "./hours";
 
@@ -49,16 +49,6 @@ export const warmthRange = (species: Species): WarmthRange =>
       }
     : WARMTH.value["trout-and-salmon"];
 
-type Warmth = keyof typeof WARM.value | "too-warm";
-
-export function warmthIn(temperature: number, { slow, good, stop }: WarmthRange): Warmth {
-  if (temperature < slow / 2) return "very-cold";
-  if (temperature < slow) return "slow";
-  if (temperature < good[0]) return "cool";
-  if (temperature <= good[1]) return "good";
-  return temperature < stop ? "warm" : "too-warm";
-}
-
 /**
  * Hours by temperature: cold water wakes when the sun is on it, mild water is best at first and last light, and what is
  * shy of light bites in the dark. Sun's height in degrees.
@@ -78,7 +68,12 @@ const SHY = sourced(0.5, "share", COMMON_PRACTICE);
 const TIDE = sourced({ flooding: 1, ebbing: 1, slack: 0.7 }, "share", COMMON_PRACTICE);
 const HIGH = sourced(0.5, "share", COMMON_PRACTICE);
 
-function lightFactor(hour: PlanHour, warmth: Warmth | null, clarity: ClarityClass | null, species: Species): Factor[] {
+function lightFactor(
+  hour: PlanHour,
+  warmth: WarmthClass | null,
+  clarity: ClarityClass | null,
+  species: Species,
+): Factor[] {
   const { light, sun } = hour;
   if (light === null || sun === null) return [];
   const cold = warmth === "very-cold" || warmth === "slow";

@@ -1,4 +1,4 @@
-import type { Forecast, ForecastPoint } from "../gauge/forecast";
+import { type ForecastLevel, levelAt, withStart } from "../gauge/forecast";
 import { type Light, lightUnder, sunAltitude } from "../gauge/light";
 import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR, MINUTE } from "../gauge/series";
@@ -24,37 +24,18 @@ export interface PlanHour {
 }
 
 /** Which of the forecast's paths is taken: the middle one, or one that was higher or lower nine times in ten. */
-export type Path = "median" | "low" | "high";
+export type Path = ForecastLevel;
 
 export const PLAN_STEP = 30 * MINUTE;
 /** The flow's rate of change is told over so long, ms. */
 const RATE_OVER = 3 * HOUR;
-
-type Banded = Pick<ForecastPoint, "time" | "low" | "median" | "high">;
-
-/** A forecast's figure at an instant, straight between its points; null past its end. */
-function between(points: readonly Banded[], at: number, of: Path): number | null {
-  const after = points.findIndex((point) => point.time >= at);
-  if (after < 0) return null;
-  const next = points[after]!;
-  const before = points[after - 1];
-  if (!before) return next[of];
-  const share = (at - before.time) / (next.time - before.time);
-  return before[of] + share * (next[of] - before[of]);
-}
-
-/** A forecast with where it starts from. */
-const withStart = ({ from, discharge, points }: Forecast): Banded[] => [
-  { time: from, low: discharge, median: discharge, high: discharge },
-  ...points,
-];
 
 /** Past the end of its forecast water is taken as warm as at the same hour of the last forecast day. */
 function temperatureAt(points: readonly WarmthPoint[], at: number): number | null {
   const end = points.at(-1)?.time;
   if (end === undefined) return null;
   const days = Math.max(0, Math.ceil((at - end) / DAY));
-  return between(points, Math.max(at - days * DAY, points[0]!.time), "median");
+  return levelAt(points, Math.max(at - days * DAY, points[0]!.time), "median");
 }
 
 /** The sun's height over a place by instant, degrees, each worked out once; null where nobody said where it lies. */
@@ -84,21 +65,21 @@ export function planHours(
   const points = withStart(flow);
   const hours: PlanHour[] = [];
   for (let at = Math.max(from, Math.ceil(flow.from / PLAN_STEP) * PLAN_STEP); at < to; at += PLAN_STEP) {
-    const discharge = between(points, at, path);
+    const discharge = levelAt(points, at, path);
     if (discharge === null) break;
     const start = Math.max(flow.from, at - RATE_OVER);
     const end = start + RATE_OVER;
     const sun = sunAt(at);
-    const [q0, q1] = [between(points, start, path), between(points, end, path)];
+    const [q0, q1] = [levelAt(points, start, path), levelAt(points, end, path)];
     hours.push({
       at,
       discharge,
-      low: between(points, at, "low")!,
-      high: between(points, at, "high")!,
+      low: levelAt(points, at, "low")!,
+      high: levelAt(points, at, "high")!,
       ratePerHour: q0 && q1 ? (Math.log(q1 / q0) / RATE_OVER) * HOUR : 0,
       // A higher river is a dirtier one.
       visibleDepth:
-        visibleDepth && between(visibleDepth, at, path === "median" ? path : path === "high" ? "low" : "high"),
+        visibleDepth && levelAt(visibleDepth, at, path === "median" ? path : path === "high" ? "low" : "high"),
       temperature: temperature && temperatureAt(temperature, at),
       light: sun === null ? null : lightUnder(sun),
       sun,

@@ -3,7 +3,8 @@ import { sampleRule } from "../book/samples";
 import { speciesById } from "../fish/species";
 import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR } from "../gauge/series";
-import { factorsOf, isPrime, limbOf, warmthIn, warmthRange } from "./factors";
+import { warmthIn } from "../gauge/warmth";
+import { factorsOf, isPrime, limbOf, warmthRange } from "./factors";
 import { planHours } from "./hours";
 import { changesOf, logAt, planOf, type PlanAsk, type PlanReach } from "./plan";
 

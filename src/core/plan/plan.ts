@@ -1,4 +1,4 @@
-import type { Band } from "../book/rates";
+import { type Band, isIn } from "../book/rates";
 import type { RuleRecord } from "../book/bank-records";
 import { isOpen } from "../book/local-rules";
 import { rulesFor } from "../book/rules-for";
@@ -245,7 +245,7 @@ function bandFactor(bands: readonly FishesWell[], discharge: number): Factor[] {
 
 /** The class of the log that a flow is in. */
 export const logAt = (log: readonly LogRate[], discharge: number): LogRate | null =>
-  log.find(({ low, high }) => (low === null || discharge >= low) && (high === null || discharge < high)) ?? null;
+  log.find((one) => isIn(discharge, one)) ?? null;
 
 function logFactor({ log, usualRate }: PlanReach, discharge: number): Factor[] {
   const found = logAt(log, discharge);

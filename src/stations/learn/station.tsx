@@ -5,6 +5,7 @@ import { useBook } from "../../state/use-book";
 import { useLearning } from "../../state/use-learn";
 import { useRiver } from "../../state/use-river";
 import { later } from "../../widgets/later";
+import { TabList } from "../../widgets/tab-list";
 import { Select } from "../../widgets/select";
 import { choicesOf } from "../../words/text";
 import { ByClass } from "./by-class";
@@ -43,17 +44,7 @@ export function LearnStation() {
       <h1 className="sr-only">What the log has taught</h1>
       <Tabs.Root value={tab} onValueChange={(value) => setTab(value as Tab)}>
         <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
-          <Tabs.List aria-label="What is learnt" className="flex max-w-full overflow-x-auto border-b border-line">
-            {TABS.map(([value, name]) => (
-              <Tabs.Trigger
-                key={value}
-                value={value}
-                className="min-h-12 shrink-0 border-b-4 border-transparent px-3 -outline-offset-4 data-[state=active]:border-ochre data-[state=active]:font-semibold"
-              >
-                {name}
-              </Tabs.Trigger>
-            ))}
-          </Tabs.List>
+          <TabList label="What is learnt" tabs={TABS} />
           {SCOPED.includes(tab) && (
             <Select
               label="Reach"

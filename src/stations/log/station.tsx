@@ -10,6 +10,7 @@ import { useSafety } from "../../state/use-cautions";
 import { useRiver } from "../../state/use-river";
 import { Button } from "../../widgets/button";
 import { later } from "../../widgets/later";
+import { TabList } from "../../widgets/tab-list";
 import { dayKey } from "../../words/river";
 import { Cautions } from "../cautions";
 import { SessionList } from "./session-list";
@@ -27,6 +28,7 @@ const Files = later(() => import("./files").then((one) => one.Files));
 
 const TABS = ["Sessions", "Fish", "Calendar", "Bests", "Places", "Rules"] as const;
 type Tab = (typeof TABS)[number];
+const TAB_LIST = TABS.map((name) => [name, name] as const);
 
 /** Log: the book of sessions and fish: found, put right, taken out and in. */
 export function LogStation() {
@@ -55,17 +57,7 @@ export function LogStation() {
       )}
       <Tabs.Root value={tab} onValueChange={(value) => setTab(value as Tab)}>
         <div className="mb-4 flex flex-wrap items-center justify-between gap-3">
-          <Tabs.List aria-label="The book" className="flex max-w-full overflow-x-auto border-b border-line">
-            {TABS.map((name) => (
-              <Tabs.Trigger
-                key={name}
-                value={name}
-                className="min-h-12 shrink-0 border-b-4 border-transparent px-3 -outline-offset-4 data-[state=active]:border-ochre data-[state=active]:font-semibold"
-              >
-                {name}
-              </Tabs.Trigger>
-            ))}
-          </Tabs.List>
+          <TabList label="The book" tabs={TAB_LIST} />
           {river.reach && <Button onClick={() => setAdding(true)}>Add one already over</Button>}
         </div>
         {sifted && <SieveBar sieve={sieve} onChange={setSieve} river={river} />}

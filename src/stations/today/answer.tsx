@@ -4,6 +4,7 @@ import { limbOf } from "../../core/plan/factors";
 import type { Plan, PlanWindow } from "../../core/plan/plan";
 import { useSettings } from "../../state/settings";
 import { placeWords } from "../../words/place";
+import { inSentence } from "../../words/text";
 import { stateWords } from "../../words/plan";
 import { clock, dayAndTime, moment } from "../../words/river";
 
@@ -51,10 +52,8 @@ export function Answer({
       <p className="hidden print:block">{dayAndTime(first.from)}</p>
       <p className="text-lg leading-snug">
         {stateWords(first, limbOf(hour), system, height)}
-        {first.prime ? ": prime" : ""}.{lie && !notNow && ` Start: ${lowerFirst(placeWords(lie.place))}.`}
+        {first.prime ? ": prime" : ""}.{lie && !notNow && ` Start: ${inSentence(placeWords(lie.place))}.`}
       </p>
     </div>
   );
 }
-
-const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -3,6 +3,7 @@ import { useCallback, useMemo, useState } from "react";
 import { DAY } from "../../core/gauge/series";
 import type { Lie } from "../../core/fish/read";
 import { changesOf, type Plan, type PlanWindow } from "../../core/plan/plan";
+import { nearestFlow } from "../../scenario/plan";
 import { saveFile } from "../../state/files";
 import { useSettings } from "../../state/settings";
 import { act } from "../../state/act";
@@ -171,7 +172,6 @@ function useThen({ lies }: Planning, window: PlanWindow | undefined) {
   return useMemo(() => {
     const known = window && lies.value?.[window.reach];
     if (!known) return undefined;
-    const away = (discharge: number) => Math.abs(Math.log(discharge / window.discharge));
-    return [...known].sort((a, b) => away(a.discharge) - away(b.discharge))[0]?.lies[0];
+    return nearestFlow(known, window.discharge)?.lies[0];
   }, [lies.value, window]);
 }

@@ -4,10 +4,12 @@ import { type Caution, COLD_WATER } from "../../core/gauge/cautions";
 import { MINUTE } from "../../core/gauge/series";
 import type { Change, Plan, PlanWindow } from "../../core/plan/plan";
 import { useSettings } from "../../state/settings";
+import { nearestFlow } from "../../scenario/plan";
 import { useMinute } from "../../state/clock";
 import type { LiesThen } from "../../state/use-plan";
 import { cautionWords } from "../../words/cautions";
 import { placeWords } from "../../words/place";
+import { inSentence } from "../../words/text";
 import { changeWords, factorWords } from "../../words/plan";
 import { clock } from "../../words/river";
 import { windowName } from "./answer";
@@ -119,14 +121,12 @@ function AfterBlanks({
   lies: readonly LiesThen[] | undefined;
   nameOf: (reach: string) => string;
 }) {
-  const away = (discharge: number) => Math.abs(Math.log(discharge / first.discharge));
-  const near = [...(lies ?? [])].sort((a, b) => away(a.discharge) - away(b.discharge))[0];
-  const next = near?.lies[1];
+  const next = nearestFlow(lies ?? [], first.discharge)?.lies[1];
   const now = useMinute();
   const other = plan.windows.find((one) => one.reach !== first.reach);
   return (
     <>
-      {next && <li>A blank first hour: next, {lower(placeWords(next.place))}.</li>}
+      {next && <li>A blank first hour: next, {inSentence(placeWords(next.place))}.</li>}
       {other && (
         <li>
           Blank there too: another water, {nameOf(other.reach)}, {windowName(other, now)}.
@@ -135,5 +135,3 @@ function AfterBlanks({
     </>
   );
 }
-
-const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
