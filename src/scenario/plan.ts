@@ -1,12 +1,14 @@
 import { effortOf } from "../core/book/effort";
 import { flowBands, ratesBy } from "../core/book/rates";
-import type { Stretch } from "../core/book/bank-records";
+import type { Observation, Stretch } from "../core/book/bank-records";
+import { knownPlace } from "../core/book/places";
 import type { Catch, ReachRecord, Session, StationRecord, WaterRecord } from "../core/book/records";
 import { isShelter } from "../core/fish/judgement";
 import type { Lie } from "../core/fish/read";
 import type { Outlook } from "../core/gauge/outlook";
 import type { GaugeNow } from "../core/gauge/summary";
-import type { LieQuality, LogRate, PlanReach } from "../core/plan/plan";
+import { DAY } from "../core/gauge/series";
+import type { LieQuality, PlanReach, Relief } from "../core/plan/plan";
 import { roundFlow } from "./field";
 
 /** Lies that an angler works through in a visit: a reach is as good as these. */
@@ -49,13 +51,45 @@ export function planFlows(outlook: Pick<Outlook, "flow"> | null, to: number): nu
   return flows[1]! / flows[0]! < SAME ? [roundFlow(discharge)] : flows;
 }
 
+/** Fewer fish than this in so long: new to the season, or to the fish. Common practice, no source. */
+const NEW = { fish: 3, within: 60 * DAY };
+
+/**
+ * Where on a reach to learn the bite; null once it is learnt, where nothing is known, or where another reach is
+ * better.
+ */
+function knownOn(reach: string, species: string, book: Parameters<typeof logOf>[2], now: number): string | null {
+  const lately = book.catches.filter(
+    (one) =>
+      !one.deleted &&
+      one.lost === undefined &&
+      one.species === species &&
+      Date.parse(one.at) <= now &&
+      Date.parse(one.at) > now - NEW.within,
+  );
+  if (lately.length >= NEW.fish) return null;
+  const place = knownPlace(book.sessions, book.catches, book.observations, species);
+  return place?.reach === reach ? place.lie : null;
+}
+
+/** What of a reach eases the heat: what grows or hangs over it, banks that are cut under, water that joins it. */
+const reliefOf = ({ bed, features }: ReachRecord["reach"]): Relief[] => [
+  ...(bed.kind === "template" && bed.template === "tributary-mouth" ? (["inflow"] as const) : []),
+  ...(features?.some(({ kind }) => kind === "overhang" || kind === "undercut") ? (["shade"] as const) : []),
+];
+
 /** Catch rates by flow on one reach for one fish, and the usual one over everything that was fished for it. */
 export function logOf(
   reach: string,
   species: string,
-  book: { sessions: readonly Session[]; catches: readonly Catch[]; stretches: readonly Stretch[] },
+  book: {
+    sessions: readonly Session[];
+    catches: readonly Catch[];
+    stretches: readonly Stretch[];
+    observations: readonly Observation[];
+  },
   now: number,
-): { log: LogRate[]; usualRate: number | null } {
+): Pick<PlanReach, "log" | "usualRate" | "known"> {
   const all = effortOf(book.sessions, book.catches, now, species, book.stretches);
   const here = all.filter((effort) => effort.reach === reach);
   const { classes } = ratesBy(here, flowBands(here), (effort) => effort.river?.discharge ?? null);
@@ -66,6 +100,7 @@ export function logOf(
       key === "unknown" || rate === null || interval === null ? [] : [{ low, high, hours: own, rate, interval }],
     ),
     usualRate: hours > 0 ? (fish + 0.5) / (hours + 1) : null,
+    known: knownOn(reach, species, book, now),
   };
 }
 
@@ -76,7 +111,7 @@ export function planReach(
   water: WaterRecord | undefined,
   outlook: Outlook | null,
   now: Pick<GaugeNow, "ratePerHour"> | undefined,
-): Omit<PlanReach, "rules" | "log" | "usualRate" | "lies" | "travel"> {
+): Omit<PlanReach, "rules" | "log" | "usualRate" | "known" | "lies" | "travel"> {
   const [latitude, longitude] = [reach.latitude ?? station?.latitude, reach.longitude ?? station?.longitude];
   return {
     id,
@@ -86,6 +121,7 @@ export function planReach(
     // A gauge's bands are of its spots; those that name another reach are not this one's.
     bands: (water?.bands ?? []).filter(({ spot }) => spot.toLowerCase().startsWith(reach.name.toLowerCase())),
     constituents: water?.constituents ?? [],
+    relief: reliefOf(reach),
     ratePerHour: now?.ratePerHour ?? null,
     damNote: water?.damNote.trim() ?? "",
   };

@@ -85,6 +85,7 @@ export function usePlan(
         rules: rules ?? NONE,
         log: logs.value?.[base.id]?.log ?? NONE,
         usualRate: logs.value?.[base.id]?.usualRate ?? null,
+        known: logs.value?.[base.id]?.known ?? null,
         lies: (lies.value?.[base.id] ?? NONE).map((one): LieQuality => lieQuality(one.discharge, one.lies)),
         travel: travel[base.id] ?? null,
       })),

@@ -142,14 +142,15 @@ export const learnApi = {
   logs: (species: string, now: number): Promise<Answer<Record<string, ReturnType<typeof logOf>>>> =>
     answerLater(async () => {
       const db = database();
-      const [reaches, sessions, catches, stretches] = await Promise.all([
+      const [reaches, sessions, catches, stretches, observations] = await Promise.all([
         db.reaches.toCollection().primaryKeys(),
         db.sessions.toArray(),
         db.catches.toArray(),
         db.stretches.toArray(),
+        db.observations.toArray(),
       ]);
       return Object.fromEntries(
-        reaches.map((reach) => [reach, logOf(reach, species, { sessions, catches, stretches }, now)]),
+        reaches.map((reach) => [reach, logOf(reach, species, { sessions, catches, stretches, observations }, now)]),
       );
     }),
   compare: (one: Side, other: Side, scope: LearnScope): Promise<Answer<Comparison | null>> =>

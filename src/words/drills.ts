@@ -8,7 +8,7 @@ export const GRADE_NAMES: Record<Grade, string> = {
   2: "A pool with two stones and a jam",
   3: "A bend",
   4: "A garden of stones",
-  5: "Two channels and a mess, at high water",
+  5: "Two channels and a mess, at rising water",
 };
 
 export const QUESTION_NAMES: Record<Question["kind"], string> = {

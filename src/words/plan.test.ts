@@ -15,6 +15,7 @@ const window: PlanWindow = {
   light: "day",
   factors: [],
   log: { low: 5, high: 7, hours: 9, rate: 0.94, interval: [0.5, 1.4] },
+  known: "Deep of the pool",
 };
 const told = (what: Parameters<typeof factorWords>[0]["what"], is: string, system: "metric" | "us" = "metric") =>
   factorWords({ what, is, factor: 1 }, window, system);
@@ -29,6 +30,8 @@ test("each reason has its sentence, with the figure that it follows from, in eit
   expect(told("tide", "slack")).toBe("Slack of the tide, which is slow");
   expect(told("tide", "flooding")).toBe("Tide flooding");
   expect(told("log", "more")).toBe("Your log: 0.9 fish an hour at such flows (9 h; 0.5 to 1.4)");
+  expect(told("known", "known")).toMatch(/learn the bite at deep of the pool/);
+  expect(told("relief", "shade")).toBe("Warm water, and there is shade here");
   expect(told("band", "out")).toBe("Outside every band that you noted for it");
 });
 

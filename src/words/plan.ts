@@ -5,7 +5,7 @@ import { figureText, showText, type UnitSystem } from "./quantity";
 import { moment, seenTo } from "./river";
 import { capital } from "./text";
 
-type Told = Pick<PlanWindow, "discharge" | "visibleDepth" | "temperature" | "log">;
+type Told = Pick<PlanWindow, "discharge" | "visibleDepth" | "temperature" | "log" | "known">;
 
 const RIVER: Readonly<Record<string, string>> = {
   prime: "coming down with colour still in",
@@ -71,6 +71,10 @@ function wordsOf({ what, is }: Factor, told: Told, system: UnitSystem, height?: 
       return is === "in" ? "Within the band that you noted for it" : "Outside every band that you noted for it";
     case "size":
       return SIZE[is]!;
+    case "relief":
+      return is === "inflow" ? "Warm water, and cooler comes in here" : "Warm water, and there is shade here";
+    case "known":
+      return `You are new to these now: learn the bite at ${told.known!.toLowerCase()}, where fish are known to be`;
   }
 }
 

@@ -17,10 +17,13 @@ const TROUT = speciesById("brown-trout");
 describe("waters", () => {
   test.each(GRADES)("grade %p: sound beds, another for each seed, the same for the same", (grade) => {
     for (let seed = 0; seed < 8; seed++) {
-      const { reach, discharge } = drillWater(grade, seed, stream(seed));
+      const { reach, discharge, risenFrom } = drillWater(grade, seed, stream(seed));
       expect(() => rasteriseReach(checkReach(reach))).not.toThrow();
       expect(discharge).toBeGreaterThan(0.5);
-      expect(drillWater(grade, seed, stream(seed))).toEqual({ reach, discharge });
+      expect(drillWater(grade, seed, stream(seed))).toEqual({ reach, discharge, risenFrom });
+      // The last one is at rising water.
+      expect(risenFrom === null ? Infinity : discharge / risenFrom).toBeGreaterThan(1.5);
+      expect(risenFrom !== null).toBe(grade === 5);
     }
     expect(drillWater(grade, 1, stream(1)).reach.features).not.toEqual(drillWater(grade, 2, stream(2)).reach.features);
   });

@@ -5,6 +5,8 @@ export interface DrillWater {
   reach: Reach;
   /** m3/s */
   discharge: number;
+  /** What it was the day before, m3/s; null: it has stood. */
+  risenFrom: number | null;
 }
 
 export const GRADES = [1, 2, 3, 4, 5] as const;
@@ -61,9 +63,14 @@ export function drillWater(grade: Grade, seed: number, random: () => number): Dr
     });
   }
   const roughness = 0.035;
+  const mean = depth ** (5 / 3);
+  // A rise of so much of its depth since the day before.
+  const before = grade === 5 ? (0.7 * depth) ** (5 / 3) : null;
+  const flow = (part: number) => Number(((width * part * Math.sqrt(slope)) / roughness).toPrecision(2));
   return {
     // Manning's mean speed in a wide channel of that depth.
-    discharge: Number(((width * depth ** (5 / 3) * Math.sqrt(slope)) / roughness).toPrecision(2)),
+    discharge: flow(mean),
+    risenFrom: before === null ? null : flow(before),
     reach: {
       schema: "low-heron/reach@1",
       id: `drill-${grade}-${seed}`,

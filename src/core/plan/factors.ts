@@ -11,7 +11,19 @@ import type { PlanHour } from "./hours";
  * visible weights, which the angler's own log confirms or overrules.
  */
 export interface Factor {
-  what: "river" | "clarity" | "warmth" | "light" | "tide" | "season" | "log" | "lies" | "band" | "size";
+  what:
+    | "river"
+    | "clarity"
+    | "warmth"
+    | "light"
+    | "tide"
+    | "season"
+    | "log"
+    | "lies"
+    | "band"
+    | "size"
+    | "relief"
+    | "known";
   /** What it is, as a code. */
   is: string;
   factor: number;

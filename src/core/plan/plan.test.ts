@@ -52,6 +52,8 @@ const reach = (id: string, change: Partial<PlanReach> = {}): PlanReach => ({
   usualRate: null,
   lies: [],
   travel: null,
+  relief: [],
+  known: null,
   ratePerHour: null,
   damNote: "",
   ...change,
@@ -246,6 +248,16 @@ test("small water follows the air: cooling sends to the larger, warming to the s
   expect(first(sized("large", 20, 1), sized("small", 3, 1)).reach).toBe("small");
   const steady = first(sized("large", 20, 0), sized("small", 3, 0));
   expect(steady.factors.some(({ what }) => what === "size")).toBe(false);
+});
+
+test("in high summer shade and inflows draw, and only then; one who is new to a fish is sent where it is known", () => {
+  const warm = outlook({ temperature: 18 });
+  const plain = reach("plain", { outlook: warm });
+  expect(first(plain, reach("cool", { outlook: warm, relief: ["inflow"] })).reach).toBe("cool");
+  const mild = first(reach("a", { relief: ["shade"] }));
+  expect(mild.factors.some(({ what }) => what === "relief")).toBe(false);
+  const known = first(plain, reach("busy", { outlook: warm, known: "Deep of the pool" }));
+  expect(known).toMatchObject({ reach: "busy", known: "Deep of the pool" });
 });
 
 test("water over what nine tenths of its season's record were is very high, and worth half", () => {

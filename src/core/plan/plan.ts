@@ -12,7 +12,7 @@ import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR } from "../gauge/series";
 import { tideBetween, tideTurns } from "../gauge/tide";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
-import { type Bar, barOf, type Factor, factorsOf, isPrime, limbOf } from "./factors";
+import { type Bar, barOf, type Factor, factorsOf, isPrime, limbOf, warmthRange } from "./factors";
 import { clarityClass } from "../gauge/clarity";
 import { type Path, PLAN_STEP, type PlanHour, planHours, sunOf } from "./hours";
 
@@ -29,6 +29,9 @@ export interface LieQuality {
   /** Mean score of its best three lies. */
   score: number;
 }
+
+export const RELIEFS = ["inflow", "shade"] as const;
+export type Relief = (typeof RELIEFS)[number];
 
 /** A reach as the plan sees it. */
 export interface PlanReach {
@@ -47,6 +50,10 @@ export interface PlanReach {
   lies: readonly LieQuality[];
   /** Minutes from home; null where nobody said. */
   travel: number | null;
+  /** What eases the heat there: roofs and cut banks, or colder water that comes in. */
+  relief: readonly Relief[];
+  /** Where on it fish are known to be, while the angler is new to the season or the fish; null otherwise. */
+  known: string | null;
   /** What the last reading says of it now, 1/h; null where it does not. */
   ratePerHour: number | null;
   /** What a dam above does, in the angler's words; empty: none. */
@@ -90,6 +97,8 @@ export interface PlanWindow {
   factors: Factor[];
   /** The log at such flows. */
   log: LogRate | null;
+  /** Where on it fish are known to be, for one who is new to them. */
+  known: string | null;
 }
 
 export type RemovedReason = Bar | "too-far" | "no-gauge" | "no-forecast" | "past";
@@ -209,6 +218,8 @@ function ratedHours(
       ...logFactor(reach, hour.discharge),
       ...liesFactor(reach.lies, hour.discharge, best),
       ...size,
+      ...reliefFactor(reach, hour, ask.species),
+      ...(reach.known === null ? [] : [{ what: "known", is: "known", factor: KNOWN.value } as const]),
     ];
     const score = bar ? 0 : factors.reduce((product, { factor }) => product * factor, 1);
     return { ...hour, bar, factors, score };
@@ -267,6 +278,16 @@ function liesFactor(lies: readonly LieQuality[], discharge: number, best: number
   const quality = (lower.score + share * (upper.score - lower.score)) / best;
   const least = LIES_LEAST.value;
   return [{ what: "lies", is: quality >= 0.75 ? "good" : "poor", factor: least + (1 - least) * quality }];
+}
+
+/** In water warmer than they like fish go where it is cooler; to learn the bite one goes where fish are known to be. */
+const RELIEF = sourced(1.25, "share", COMMON_PRACTICE);
+const KNOWN = sourced(1.3, "share", COMMON_PRACTICE);
+
+function reliefFactor({ relief }: PlanReach, { temperature }: PlanHour, species: Species): Factor[] {
+  const [is] = relief;
+  if (!is || temperature === null || temperature <= warmthRange(species).good[1]) return [];
+  return [{ what: "relief", is, factor: RELIEF.value }];
 }
 
 /** Usual size of a water, m3/s: the median of its season. */
@@ -333,6 +354,7 @@ function told(reach: PlanReach, hours: readonly RatedHour[]): PlanWindow {
     light,
     factors: [...factors].sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor))),
     log: logAt(reach.log, discharge),
+    known: reach.known,
   };
 }
 

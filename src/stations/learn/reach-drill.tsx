@@ -49,7 +49,13 @@ export function ReachDrill({
   const [marks, setMarks] = useState<Marks>(NONE);
   const [told, setTold] = useState<Told | undefined>();
   const field = useStage("drill", keyOf(water.reach.id, water.discharge), async (signal) => {
-    const outcome = await solveInBackground(0, { ...water, cell: undefined }, undefined, () => undefined, signal);
+    const outcome = await solveInBackground(
+      0,
+      { reach: water.reach, discharge: water.discharge, cell: undefined },
+      undefined,
+      () => undefined,
+      signal,
+    );
     if (outcome.ok) return outcome.value;
     // One that was cancelled has its signal's own reason.
     if (outcome.cancelled) throw signal.reason;
@@ -81,7 +87,7 @@ export function ReachDrill({
         {told
           ? `${figureText(told.told.total, 0)} of 100.`
           : field.value
-            ? `${asked} The current runs from left to right, ${showText(water.discharge, "discharge", system)}.`
+            ? `${asked} The current runs from left to right, ${showText(water.discharge, "discharge", system)}${water.risenFrom === null ? "" : `, risen from ${showText(water.risenFrom, "discharge", system)} since yesterday`}.`
             : "Solving the water …"}
       </p>
       {field.fault && <FaultNote message={tellFault(field.fault, system)} onRetry={field.retry} />}
