@@ -8,7 +8,10 @@ export default {
   ...common,
   roots: ["<rootDir>/src/core"],
   testEnvironment: "@stryker-mutator/jest-runner/jest-env/node",
-  // Tests that solve and read whole waters are left out: what they see besides, the worked figures should.
-  testPathIgnorePatterns: ["fish/(species|judged-waters|rules-of-the-water|mirror|flow-band|lies)\\.test"],
+  // Tests that solve whole waters, or make whole seasons up, are left out: what they see besides, the worked figures
+  // should.
+  testPathIgnorePatterns: [
+    "(fish/(species|judged-waters|rules-of-the-water|mirror|flow-band|lies)|book/(seasons|book))\\.test",
+  ],
   testMatch: rooms.split(",").map((room) => `**/core/${room}/*.test.ts`),
 };

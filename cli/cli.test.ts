@@ -561,6 +561,25 @@ describe("plan and signals", () => {
     expect(same.windows[0]!.discharge).toBeCloseTo(plan.windows[0]!.discharge, 0);
   });
 
+  test("plan: with a weather file the windows tell their air, a gale leaves nowhere, and a file that is none is refused", () => {
+    const csv = (wind: number) =>
+      `time,wind (m/s),wind direction,cloud (%)\n${Array.from(
+        { length: 40 },
+        (_, k) => `${new Date(Date.UTC(2026, 4, 14, 12 + k)).toISOString()},${wind},SW,90`,
+      ).join("\n")}\n`;
+    const breeze = run("plan", archive, ...asked, "--weather", file("breeze.csv", csv(7)));
+    const [first] = breeze.windows as { weather: object; reasons: string[] }[];
+    expect(first!.weather).toMatchObject({ wind: 7, windFrom: 225, cloud: 0.9, rain: null });
+    expect(first!.reasons.join()).toMatch(/Fresh breeze, 7 m\/s from the south-west/);
+    const gale = run("plan", archive, ...asked, "--weather", file("gale.csv", csv(14)));
+    expect(gale.windows).toEqual([]);
+    expect(gale.removed).toMatchObject([{ reason: expect.stringMatching(/white caps/) as string }]);
+    expect(refuse("plan", archive, ...asked, "--weather", file("none.csv", "time,humidity\n1,2\n"))).toMatchObject({
+      code: "no-weather-column",
+      line: 1,
+    });
+  });
+
   test("plan: a closed season removes, and says so", () => {
     const plan = run("plan", closed, ...asked);
     expect(plan.windows).toEqual([]);

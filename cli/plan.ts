@@ -5,6 +5,8 @@ import { seriesOfRecord } from "../src/core/book/around";
 import type { Lie } from "../src/core/fish/read";
 import { speciesById } from "../src/core/fish/species";
 import type { Species } from "../src/core/fish/species-schema";
+import type { Weather } from "../src/core/gauge/weather";
+import { readWeatherCsv } from "../src/core/formats/weather-csv";
 import { readGaugeFile } from "../src/core/formats/gauge-file";
 import type { GaugeFile } from "../src/core/formats/gauge-text";
 import { outlookOf } from "../src/core/gauge/outlook";
@@ -29,15 +31,17 @@ const LONGEST_DAYS = 10;
 const TOLD = 3;
 
 export const plan: Command = {
-  usage: "ARCHIVE GAUGE… --from ISO --to ISO --species S [--cell M] [--progress]",
+  usage: "ARCHIVE GAUGE… --from ISO --to ISO --species S [--weather FILE.csv] [--cell M] [--progress]",
   about: `Ranks the reaches of a book and the hours on them: forecast flow, clarity, temperature, light, tide, the rules and bands
 that were entered, the lies of the solved water, and the log at such flows. A closed season, water too warm for the fish
 and a river that rises fast remove a reach or an hour. The gauge files are joined to the archive's own records: by the
 gauge's number, by the readings they repeat, or to the only gauge there is. The forecast starts from the last reading
-before --from, so that nothing later is known to it. Reaches are solved on cells of --cell m (1).
+before --from, so that nothing later is known to it. Reaches are solved on cells of --cell m (1). --weather: a CSV of
+hours (time, wind, gust, wind direction, cloud, air temperature, rain, thunder; some of them) over all the reaches; without
+it the air is no factor.
 windows[]{rank, reach, name, from, to, score, prime, discharge, low, high, visibleDepth, temperature, lies[], reasons[]},
 removed[]{reach, name, reason}. Scores hold windows of one plan against each other; they are no chances of a fish.`,
-  options: { from: true, to: true, species: true, cell: true },
+  options: { from: true, to: true, species: true, weather: true, cell: true },
   run: async (args) => {
     const [archive, ...files] = args.positional;
     if (archive === undefined) throw new InputError("missing-argument", { what: "an archive" });
@@ -52,9 +56,10 @@ removed[]{reach, name, reason}. Scores hold windows of one plan against each oth
     const gauges = new Map(stations.map((one) => [one.id, gaugeOf(book, one, read, stations.length === 1)]));
     const strange = read.find(({ record }) => !stations.some((one) => isOf(record, one, book, stations.length === 1)));
     if (strange) throw new InputError("gauge-of-no-station", {}, { file: strange.file });
+    const weather = weatherOf(args, from);
     const looked = book.reaches
       .filter((one) => !one.deleted)
-      .map((one) => lookAt(one, book, gauges.get(one.station ?? ""), { species, from, to }, args));
+      .map((one) => lookAt(one, book, gauges.get(one.station ?? ""), { species, from, to, weather }, args));
     const reaches = looked.map(({ reach }) => reach);
     const { windows, removed } = planOf(reaches, { species, from, to, farthest: null, dayOf: utcDay });
     return {
@@ -73,6 +78,12 @@ removed[]{reach, name, reason}. Scores hold windows of one plan against each oth
     };
   },
 };
+
+/** The weather that was given; null without. */
+function weatherOf(args: Arguments, issued: number): Weather | null {
+  const file = args.values.weather;
+  return file === undefined ? null : readWeatherCsv(readText(file), { issued, file }).weather;
+}
 
 const utcDay = (at: number): string => new Date(at).toISOString().slice(0, 10);
 
@@ -119,7 +130,7 @@ function lookAt(
   record: ReachRecord,
   book: Book,
   gauge: GaugeRecord | undefined,
-  { species, from, to }: { species: Species; from: number; to: number },
+  { species, from, to, weather }: { species: Species; from: number; to: number; weather: Weather | null },
   args: Arguments,
 ): Looked {
   const own = gauge && recordAtReach(gauge, record, book.readings);
@@ -128,7 +139,7 @@ function lookAt(
   const station = book.stations.find((one) => one.id === record.station);
   const water = book.waters.find((one) => one.id === record.station && !one.deleted);
   const now = own && outlook ? gaugeNow(own, outlook.at) : undefined;
-  const base = planReach(record, station, water, outlook, now);
+  const base = planReach(record, { station, water, weather }, outlook, now);
   const lies = planFlows(outlook, to).map((discharge) => {
     const field = solveReach({ reach: record.reach, discharge, cell: boundedOption(args, "cell", 0.1, 20, 1) }, args);
     const conditions = conditionsOf(now, from, base.place, { discharge: null, light: "day" });

@@ -77,3 +77,53 @@ test("where and when, why, what would change it; other days, another fish, how f
   await expect(answer).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test("weather: the stand-in's forecast on the answer; what is expected goes before it, and a file with its refused lines", async ({
+  page,
+}) => {
+  await loadDemo(page);
+  await page.getByRole("link", { name: "Today" }).click();
+  const windows = page.getByTestId("windows");
+  await expect(windows.getByRole("columnheader", { name: "Wind and sky" })).toBeVisible({ timeout: 120_000 });
+  await expect(windows.getByRole("row").nth(1)).toContainText(/(calm|light breeze), \d m\/s from the south/);
+
+  // A gale that the angler expects sends nobody anywhere, and is taken back.
+  await page.getByRole("button", { name: "Weather" }).click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog.getByText(/^Made up, like the river/)).toBeVisible();
+  await noFaults(page);
+  const windExpected = async (wind: string) => {
+    await dialog.getByRole("combobox", { name: "Wind" }).click();
+    await page.getByRole("option", { name: wind, exact: true }).click();
+  };
+  await windExpected("strong wind");
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("heading", { name: "Nowhere, in these hours" })).toBeVisible();
+  await expect(page.getByText("Kiln Glide is left out: a wind of white caps.")).toBeVisible();
+  await page.getByRole("button", { name: "Weather" }).click();
+  await windExpected("fresh breeze");
+  await page.keyboard.press("Escape");
+  await expect(windows.getByRole("row").nth(1)).toContainText("fresh breeze, 8 m/s");
+
+  // A file of one's own: its bad line is told by its number, and undo brings back what stood before.
+  await page.getByRole("button", { name: "Weather" }).click();
+  await windExpected("as forecast");
+  const at = (hours: number) => new Date(Date.UTC(2026, 4, 14, 12 + hours)).toISOString();
+  const lines = Array.from({ length: 60 }, (_, k) => `${at(k)},4,${k === 7 ? "storm" : "W"},100,no`);
+  await dialog.locator("input[type=file]").setInputFiles({
+    name: "sky.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from(`time,wind (m/s),wind direction,cloud (%),thunder\n${lines.join("\n")}\n`),
+  });
+  await expect(dialog.getByText(/^From sky\.csv/)).toBeVisible();
+  await expect(dialog.getByText("line 9: direction “storm” cannot be", { exact: false })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(windows.getByRole("row").nth(1)).toContainText("light breeze, 4 m/s from the west, overcast", {
+    timeout: 60_000,
+  });
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(windows.getByRole("row").nth(1)).toContainText("from the south", { timeout: 60_000 });
+  await page.getByRole("link", { name: "Session" }).click();
+  await expect(page.getByText("Sky and wind as forecast", { exact: false })).toBeVisible();
+  await expect(page.getByRole("combobox", { name: "Sky" })).toHaveText("broken cloud");
+});

@@ -1,18 +1,11 @@
 import { type Book, emptyBook } from "../core/book/parts";
 import type { LieKind, ReadLie, Stretch } from "../core/book/bank-records";
-import {
-  type Catch,
-  CLOUDS,
-  type FieldReading,
-  type RiverState,
-  type SeriesRecord,
-  type Session,
-  WINDS,
-} from "../core/book/records";
+import { type Catch, type FieldReading, type RiverState, type SeriesRecord, type Session } from "../core/book/records";
 import { riverState } from "../core/book/river-state";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { DAY, HOUR, readingAt } from "../core/gauge/series";
 import type { GaugeRecord } from "../core/gauge/summary";
+import { CLOUDS, WINDS } from "../core/gauge/weather";
 import { gaugeCsv } from "../standins/gauge";
 import { poisson, stream } from "../core/quantity/seeded";
 import { DEMO_REACHES } from "./river";

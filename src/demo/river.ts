@@ -53,6 +53,7 @@ export const DEMO_REACHES: readonly Reach[] = [
       { kind: "log-jam", x: 52, y: 9.5, length: 6, width: 2.4, angle: 70, height: 2.8, name: "alder jam" },
       { kind: "boulder", x: 36, y: 14, diameter: 2, height: 0.8, name: "ford stone" },
       { kind: "boulder", x: 66, y: 17, diameter: 2.6, height: 1.4, name: "sunk stone" },
+      { kind: "overhang", x: 30, y: 4.2, length: 24, width: 3, angle: 0, name: "alders" },
     ],
   },
 ];

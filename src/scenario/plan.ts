@@ -5,10 +5,15 @@ import { knownPlace } from "../core/book/places";
 import type { Catch, ReachRecord, Session, StationRecord, WaterRecord } from "../core/book/records";
 import { isShelter } from "../core/fish/judgement";
 import type { Lie } from "../core/fish/read";
+import { placeOf } from "../core/flow/features";
+import { reachSize } from "../core/flow/rasterise";
+import { centreline } from "../core/flow/template";
 import type { Outlook } from "../core/gauge/outlook";
 import type { GaugeNow } from "../core/gauge/summary";
 import { DAY } from "../core/gauge/series";
+import type { Weather } from "../core/gauge/weather";
 import type { LieQuality, PlanReach, Relief } from "../core/plan/plan";
+import { type Bank, BANKS } from "../core/plan/weather-factors";
 import { roundFlow } from "./field";
 
 /** Lies that an angler works through in a visit: a reach is as good as these. */
@@ -78,6 +83,20 @@ const reliefOf = ({ bed, features }: ReachRecord["reach"]): Relief[] => [
   ...(features?.some(({ kind }) => kind === "overhang" || kind === "undercut") ? (["shade"] as const) : []),
 ];
 
+/** Banks over whose water something hangs: trees, against the wind. */
+function treesOf(reach: ReachRecord["reach"]): Bank[] {
+  const roofs = (reach.features ?? []).filter(({ kind }) => kind === "overhang");
+  if (roofs.length === 0) return [];
+  const [, breadth] = reachSize(reach);
+  return BANKS.filter((bank) =>
+    roofs.some((roof) => {
+      const [x, y] = placeOf(roof);
+      const middle = reach.bed.kind === "template" ? centreline(reach.bed, x) : breadth / 2;
+      return y < middle === (bank === "left");
+    }),
+  );
+}
+
 /** Catch rates by flow on one reach for one fish, and the usual one over everything that was fished for it. */
 export function logOf(
   reach: string,
@@ -107,8 +126,11 @@ export function logOf(
 /** A reach of the book as a plan sees it, but for its lies and how far it is. */
 export function planReach(
   { id, reach }: ReachRecord,
-  station: StationRecord | undefined,
-  water: WaterRecord | undefined,
+  {
+    station,
+    water,
+    weather,
+  }: { station: StationRecord | undefined; water: WaterRecord | undefined; weather: Weather | null },
   outlook: Outlook | null,
   now: Pick<GaugeNow, "ratePerHour"> | undefined,
 ): Omit<PlanReach, "rules" | "log" | "usualRate" | "known" | "lies" | "travel"> {
@@ -123,6 +145,9 @@ export function planReach(
     constituents: water?.constituents ?? [],
     relief: reliefOf(reach),
     ratePerHour: now?.ratePerHour ?? null,
+    weather,
+    bearing: reach.bearing ?? null,
+    trees: treesOf(reach),
     damNote: water?.damNote.trim() ?? "",
   };
 }

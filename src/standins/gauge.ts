@@ -28,13 +28,13 @@ export interface GaugeHour {
   airPressure: number;
 }
 
-const yearFraction = (time: number): number => {
+export const yearFraction = (time: number): number => {
   const year = new Date(time).getUTCFullYear();
   return (time - Date.UTC(year, 0, 1)) / (Date.UTC(year + 1, 0, 1) - Date.UTC(year, 0, 1));
 };
 
 /** Rain of an hour, mm: a storm every four days or so, wetter in winter. */
-function rain(time: number): number {
+export function rainAt(time: number): number {
   const day = Math.floor(time / (24 * HOUR));
   const winter = 0.5 + 0.5 * Math.cos(2 * Math.PI * (yearFraction(time) - 0.04));
   let depth = 0;
@@ -74,7 +74,7 @@ function* simulated(): Generator<GaugeHour, never> {
   for (let time = RECORD_START; ; time += HOUR) {
     const season = yearFraction(time);
     const thirst = 0.035 + 0.075 * Math.max(0, Math.sin((Math.PI * (season - 0.15)) / 0.7));
-    const fallen = rain(time);
+    const fallen = rainAt(time);
     wetness = Math.min(1, Math.max(0.05, wetness + fallen / 55 - thirst * wetness * 0.06));
     const runoff = fallen * 0.34 * wetness ** 1.5;
     quick += runoff;

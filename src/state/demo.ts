@@ -8,6 +8,7 @@ import { removeDemo, restoreBook } from "../store/book";
 import { database } from "../store/database";
 import { keepGauge } from "../store/gauges";
 import { gaugeOf } from "../store/river";
+import { dropForecast, keepForecast } from "../store/weather";
 import { act } from "./act";
 import { clockNow } from "./clock";
 import { say } from "./notices";
@@ -29,6 +30,7 @@ export async function loadDemo(): Promise<void> {
     flow: null,
     lie: null,
   });
+  act(refreshStandIn);
 }
 
 /** A made-up river that came in by an archive has its own hour too. */
@@ -42,6 +44,7 @@ export async function recogniseDemo(): Promise<void> {
 export async function sendDemoAway(): Promise<void> {
   const before = useSettings.getState().demo;
   const gone = await removeDemo(database());
+  const forecast = await dropForecast(database(), DEMO_STATION.id);
   const { set } = useSettings.getState();
   set({ demo: null, demoRemoved: true, reach: null, flow: null, lie: null });
   say("The made-up river is gone, with its sessions and catches.", {
@@ -49,28 +52,36 @@ export async function sendDemoAway(): Promise<void> {
     run: () =>
       act(async () => {
         await restoreBook(database(), gone);
+        if (forecast) await keepForecast(database(), forecast);
         set({ demo: before, demoRemoved: false, reach: gone.reaches[0]?.id ?? null });
       }),
   });
 }
 
-/** Brings the stand-in gauge up to the hour. Without a network what is kept stays as it is. */
+/** Brings the stand-ins of the made-up river up to the hour. Without a network what is kept stays as it is. */
 export async function refreshStandIn(): Promise<void> {
   if (useSettings.getState().demo === null) return;
+  const now = clockNow();
+  await refreshGauge(now);
+  await refreshWeather(now);
+}
+
+/** What a stand-in answers; undefined with no signal, or when it refuses: what is on the disk is still true. */
+async function askStandIn(path: string, query: Record<string, string>): Promise<string | undefined> {
+  try {
+    const answer = await fetch(`/api/stand-in/${path}?${new URLSearchParams(query).toString()}`);
+    return answer.ok ? await answer.text() : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+async function refreshGauge(now: number): Promise<void> {
   const gauge = await gaugeOf(database(), DEMO_STATION.id);
   const last = gauge && lastInstant(gauge);
-  const now = clockNow();
   if (!gauge || last == null || now - last < HOUR) return;
-  const query = new URLSearchParams({ from: new Date(last + 1).toISOString(), to: new Date(now).toISOString() });
-  let text: string;
-  try {
-    const answer = await fetch(`/api/stand-in/gauge?${query.toString()}`);
-    if (!answer.ok) return;
-    text = await answer.text();
-  } catch {
-    // No signal: the record on the disk is still true.
-    return;
-  }
+  const text = await askStandIn("gauge", { from: new Date(last + 1).toISOString(), to: new Date(now).toISOString() });
+  if (text === undefined) return;
   const { readGaugeCsv } = await fetched(import("../core/formats/gauge-csv"));
   await keepGauge(database(), readGaugeCsv(text), {
     station: DEMO_STATION.id,
@@ -79,4 +90,15 @@ export async function refreshStandIn(): Promise<void> {
     latitude: DEMO_STATION.latitude,
     longitude: DEMO_STATION.longitude,
   });
+}
+
+async function refreshWeather(now: number): Promise<void> {
+  const kept = await database().weather.get(DEMO_STATION.id);
+  // The made-up river's clock goes back when it is loaded anew; a forecast of one's own stays.
+  if (kept && (kept.source === "file" || Math.abs(now - kept.issued) < 2 * HOUR)) return;
+  const text = await askStandIn("weather", { at: new Date(now).toISOString() });
+  if (text === undefined) return;
+  const { readWeatherCsv } = await fetched(import("../core/formats/weather-csv"));
+  const { weather } = readWeatherCsv(text, { issued: Math.floor(now / HOUR) * HOUR });
+  await keepForecast(database(), { ...weather, id: DEMO_STATION.id, source: "stand-in", name: "" });
 }

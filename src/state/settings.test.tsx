@@ -23,6 +23,17 @@ test.each([
   expect(await reload(kept)).toMatchObject({ demo: null, thunderAt: null, demoRemoved: false });
 });
 
+test("what the angler expects of the sky is kept with its day; what is none of the known words is not said", async () => {
+  const kept = async (expected: unknown) => (await reload({ expected })).expected;
+  expect(await kept({ day: "2026-05-14", cloud: "overcast", wind: "gale" })).toEqual({
+    day: "2026-05-14",
+    cloud: "overcast",
+    wind: null,
+  });
+  expect(await kept({ cloud: "overcast" })).toBeNull();
+  expect(await kept("overcast")).toBeNull();
+});
+
 test("what is looked at just now is not kept", () => {
   useSettings.getState().set({ flow: 12, lie: { x: 1, y: 2 }, system: "metric" });
   const kept = JSON.parse(localStorage.getItem(KEY)!) as { state: Record<string, unknown> };

@@ -7,6 +7,7 @@ import { PHASES } from "../core/fish/phases";
 import { MARKED_HEIGHT } from "../core/gauge/clarity";
 import { SHOTTINGS } from "../core/rig/shot";
 import { COLOUR_SCHOOLS, METHODS, PREY, SNAGS } from "../core/tactics/lure-kinds";
+import { expectedOf } from "./expected-sky";
 import { say } from "./notices";
 
 /** Fields as they were kept, or what a new browser has where that cannot be read. */
@@ -93,6 +94,8 @@ const FIELDS = {
           ),
         )
       : {},
+  /** Sky and wind as the angler expects them, said on a day: they hold for that day alone. */
+  expected: expectedOf,
   farthest: (kept: unknown): number | null => {
     const minutes = numberOrNone(kept);
     return minutes !== null && minutes > 0 && minutes <= 6000 ? minutes : null;

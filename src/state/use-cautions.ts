@@ -5,6 +5,8 @@ import { database } from "../store/database";
 import { useSettings } from "./settings";
 import type { River } from "./use-river";
 import { useTide } from "./use-tide";
+import { useWeather } from "./use-weather";
+import { weatherAt } from "../core/gauge/weather";
 
 export interface Safety {
   cautions: readonly Caution[];
@@ -22,12 +24,14 @@ export function useSafety(river: River): Safety {
   );
   const constituents = water?.deleted ? undefined : water?.constituents;
   const tide = useTide(constituents, minute);
+  const weather = useWeather(station?.id);
   const cautions = cautionsOf({
     now: stale ? undefined : now,
     damNote: water?.deleted ? "" : (water?.damNote ?? ""),
     tide: stale ? null : tide,
     light,
     sinceThunder: thunderAt === null ? null : minute - thunderAt,
+    weather: weather ? weatherAt(weather, minute) : null,
   });
   return { cautions, leave: leaveTheWater(cautions) };
 }

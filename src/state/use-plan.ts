@@ -22,6 +22,7 @@ import { type Stage, useStage, valueOf } from "./query";
 import { useLikings } from "./use-preference";
 import { useSettings } from "./settings";
 import type { River } from "./use-river";
+import { useExpectedSky } from "./use-weather";
 
 /** Everything of the book that a plan hangs on, by when it was changed. */
 const bookState = async (): Promise<string> => {
@@ -32,7 +33,8 @@ const bookState = async (): Promise<string> => {
     ),
   );
   const series = await db.series.orderBy("[station+updatedAt]").keys();
-  return shortName(JSON.stringify([stamps, series]));
+  const forecasts = (await db.weather.toArray()).map(({ id, issued, source, name }) => [id, issued, source, name]);
+  return shortName(JSON.stringify([stamps, series, forecasts]));
 };
 
 /** Lies of a reach at one flow that the forecast comes by. */
@@ -62,6 +64,7 @@ export function usePlan(
   dayOf: (at: number) => string,
 ): Planning {
   const { travel, farthest } = useSettings();
+  const sky = useExpectedSky(dayOf(river.minute));
   const state = useLiveQuery(bookState, []);
   const minute = Math.floor(river.minute / ANEW) * ANEW;
   const planned = useStage(
@@ -92,7 +95,10 @@ export function usePlan(
     [planned.value, logs.value, lies.value, rules, travel],
   );
   const { from, to } = span;
-  const ask = useMemo((): PlanAsk => ({ species, from, to, farthest, dayOf }), [species, from, to, farthest, dayOf]);
+  const ask = useMemo(
+    (): PlanAsk => ({ species, from, to, farthest, dayOf, sky }),
+    [species, from, to, farthest, dayOf, sky],
+  );
   // Nobody is sent to a water before its rules are known.
   const known = planned.value !== undefined && rules !== undefined;
   const plan = useMemo(() => (known ? planOf(reaches, ask) : undefined), [known, reaches, ask]);

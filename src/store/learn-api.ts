@@ -80,14 +80,16 @@ async function planned(minute: number): Promise<PlannedReach[]> {
   const found: PlannedReach[] = [];
   for (const reach of reaches) {
     const gauge = await gaugeAtReach(db, reach);
-    const [station, water] = reach.station
-      ? [await db.stations.get(reach.station), await db.waters.get(reach.station)]
+    const of = reach.station;
+    const [station, water, weather] = of
+      ? [await db.stations.get(of), await db.waters.get(of), await db.weather.get(of)]
       : [];
     const last = gauge ? lastInstant(gauge) : null;
     const at = last === null ? null : Math.min(last, minute);
     const now = gauge && at !== null ? gaugeNow(gauge, at) : null;
     const outlook = gauge && at !== null ? outlookOf(gauge, at) : null;
-    found.push({ ...planReach(reach, station, water?.deleted ? undefined : water, outlook, now ?? undefined), now });
+    const known = { station, water: water?.deleted ? undefined : water, weather: weather ?? null };
+    found.push({ ...planReach(reach, known, outlook, now ?? undefined), now });
   }
   return found;
 }

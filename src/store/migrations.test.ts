@@ -11,6 +11,7 @@ import { Database } from "./database";
 import { keepWater } from "./gauges";
 import { startSession } from "./sessions";
 import { NO_SPOT } from "./stretches";
+import { dropForecast, keepForecast } from "./weather";
 import { addPiece, addPieces, changePiece, countPiece } from "./tackle";
 
 const book = demoBook(Date.UTC(2026, 9, 1, 12));
@@ -36,6 +37,12 @@ const SCHEMAS: readonly Record<string, string>[] = [
   {},
   {},
   { tackle: "id" },
+  {
+    stretches: "id, session",
+    observations: "id, session",
+    rules: "id, reach",
+    photos: "id, catch",
+  },
 ];
 
 /** A database as an application of that schema would have made it. */
@@ -245,5 +252,25 @@ test("a browser that holds schema 6 opens with all it had, its sessions counted 
     spots: [{ ...NO_SPOT, rod: 1, angler: "" }],
   });
   expect((await readBook(opened)).stretches).toHaveLength(1);
+  await opened.delete();
+});
+
+test("a browser that holds schema 7 opens with its stretches and rules, and room for forecasts, which no archive holds", async () => {
+  const name = `old-${count++}`;
+  const old = olderBook(name, 7);
+  await old.table("sessions").bulkAdd(book.sessions);
+  await old.table("stretches").bulkAdd(book.stretches);
+  await old.table("rules").bulkAdd(book.rules);
+  old.close();
+  const opened = new Database(name);
+  const forecast = { id: "s", source: "file" as const, name: "w.csv", issued: 1, hours: [] };
+  expect(await keepForecast(opened, forecast)).toBeUndefined();
+  expect(await keepForecast(opened, { ...forecast, name: "x.csv" })).toEqual(forecast);
+  expect((await dropForecast(opened, "s"))!.name).toBe("x.csv");
+  expect(await dropForecast(opened, "s")).toBeUndefined();
+  const back = await readBook(opened);
+  expect(back.stretches).toHaveLength(book.stretches.length);
+  expect(back.rules).toEqual(book.rules);
+  expect(Object.keys(back)).not.toContain("weather");
   await opened.delete();
 });

@@ -11,6 +11,9 @@ test.each<[Caution, RegExp]>([
   [{ kind: "dark" }, /stay out of water that you have not waded by day/],
   [{ kind: "heat", temperature: 21 }, /^70 °F: leave trout and salmon alone/],
   [{ kind: "cold", temperature: 8 }, /^Cold water, 46 °F/],
+  [{ kind: "storm" }, /^Thunder is forecast for this hour: keep off the water/],
+  [{ kind: "wind", speed: 12 }, /^Strong wind, up to 27 mph: white caps/],
+  [{ kind: "frost", temperature: -2 }, /^Frost, 28 °F: ice on stones/],
 ])("%j is said so", (caution, words) => {
   expect(cautionWords(caution, "us")).toMatch(words);
 });

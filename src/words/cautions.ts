@@ -22,6 +22,12 @@ export function cautionWords(caution: Caution, system: UnitSystem): string {
       return "Dark: stay out of water that you have not waded by day; a light, a staff, and somebody who knows where you are.";
     case "heat":
       return `${showText(caution.temperature, "temperature", system)}: leave trout and salmon alone in water this warm. Local rules stand.`;
+    case "storm":
+      return "Thunder is forecast for this hour: keep off the water; at the first clap go, rod down.";
+    case "wind":
+      return `Strong wind, up to ${showText(caution.speed, "wind", system)}: white caps on open water, branches down. No boat, and no wading where waves come in.`;
+    case "frost":
+      return `Frost, ${showText(caution.temperature, "temperature", system)}: ice on stones, banks and the rod’s rings. Never on to ice.`;
     case "cold":
       return `Cold water, ${showText(caution.temperature, "temperature", system)}: it takes breath and hands in minutes. Life jacket or dry layers, a staff and a belt, and not alone in high water.`;
   }

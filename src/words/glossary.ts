@@ -87,9 +87,9 @@ export const MODELS: readonly {
   {
     name: "Where to go",
     knows:
-      "The forecast, the light, your rules and bands, the lies at such flows, and your log there; rules of the trade as weights that can be seen.",
+      "The river’s forecast, the light, the weather where a forecast of it is kept or you say what you expect, your rules and bands, the lies at such flows, and your log there; rules of the trade as weights that can be seen.",
     unknown:
-      "The weather, who fishes there already, the road. Its scores hold places against each other; they are no chances.",
+      "What rain that has not fallen will do to the river, who fishes there already, the road. Its scores hold places against each other; they are no chances.",
   },
   {
     name: "Keep or release",

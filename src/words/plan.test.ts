@@ -1,5 +1,7 @@
+import { NO_WEATHER, type WeatherHour } from "../core/gauge/weather";
 import type { PlanWindow } from "../core/plan/plan";
-import { changeWords, factorWords, logWords, removedWords, stateWords } from "./plan";
+import { changeWords, factorWords, logWords, rainWords, removedWords, stateWords } from "./plan";
+import { airWords } from "./sky";
 
 const window: PlanWindow = {
   reach: "r",
@@ -16,7 +18,10 @@ const window: PlanWindow = {
   factors: [],
   log: { low: 5, high: 7, hours: 9, rate: 0.94, interval: [0.5, 1.4] },
   known: "Deep of the pool",
+  weather: null,
+  rain: null,
 };
+const west: WeatherHour = { time: 0, ...NO_WEATHER, wind: 8.2, windFrom: 268, cloud: 1 };
 const told = (what: Parameters<typeof factorWords>[0]["what"], is: string, system: "metric" | "us" = "metric") =>
   factorWords({ what, is, factor: 1 }, window, system);
 
@@ -64,4 +69,21 @@ test("what would change it names the other water, or that there is none; why one
   expect(logWords({ low: 1, high: 2, hours: 12, rate: 0.25, interval: [0.1, 0.5] })).toBe(
     "Your log: 0.3 fish an hour at such flows (12 h; 0.1 to 0.5)",
   );
+});
+
+test("wind and sky: from where, how strong, in lee of which trees; what rain and a wind would change", () => {
+  const air = { ...window, weather: west };
+  const factor = (is: string) => factorWords({ what: "wind", is, factor: 1 }, air, "metric");
+  expect(factor("open")).toBe("Fresh breeze, 8 m/s from the west: light heads are hardly felt, and a boat drifts off");
+  expect(factor("lee-right")).toBe("Fresh breeze, 8 m/s from the west: the trees on the right bank give lee");
+  expect(airWords(west, "us")).toBe("fresh breeze, 18 mph from the west, overcast");
+  expect(airWords({ ...west, windFrom: null, cloud: 0 }, "metric")).toBe("fresh breeze, 8 m/s, clear sky");
+  expect(airWords(null, "us")).toBe("");
+  expect(factorWords({ what: "bait", is: "left", factor: 1 }, air, "metric")).toMatch(/stood on the left bank/);
+  expect(rainWords(14.2, "metric")).toMatch(/^14 mm of rain is forecast before then/);
+  expect(rainWords(25.4, "us")).toMatch(/^1\.0 in of rain/);
+  expect(changeWords({ path: "wind", wind: 8, then: null }, () => "", "us", 0)).toBe(
+    "If the wind gets up to 18 mph: nowhere.",
+  );
+  expect(removedWords("white-caps")).toMatch(/white caps/);
 });

@@ -1,11 +1,13 @@
 import { clarityClass } from "../core/gauge/clarity";
-import type { Factor, Limb } from "../core/plan/factors";
+import type { Factor } from "../core/plan/factor";
+import type { Limb } from "../core/plan/factors";
 import type { Change, LogRate, PlanWindow, RemovedReason } from "../core/plan/plan";
 import { figureText, showText, type UnitSystem } from "./quantity";
 import { moment, seenTo } from "./river";
+import { windWords } from "./sky";
 import { capital } from "./text";
 
-type Told = Pick<PlanWindow, "discharge" | "visibleDepth" | "temperature" | "log" | "known">;
+type Told = Pick<PlanWindow, "discharge" | "visibleDepth" | "temperature" | "log" | "known" | "weather">;
 
 const RIVER: Readonly<Record<string, string>> = {
   prime: "coming down with colour still in",
@@ -29,9 +31,15 @@ const LIGHT: Readonly<Record<string, string>> = {
   "cold-night": "cold water in the dark is slow",
   edge: "low light, when they move",
   day: "full daylight",
+  dull: "an overcast sky over clear water: they come up and in",
   bright: "high sun on clear water: under shade, if at all",
   night: "dark",
   "shy-night": "dark, when these feed",
+};
+
+const LEE: Readonly<Record<string, string>> = {
+  "lee-left": "the trees on the left bank give lee",
+  "lee-right": "the trees on the right bank give lee",
 };
 
 const SIZE: Readonly<Record<string, string>> = {
@@ -73,6 +81,10 @@ function wordsOf({ what, is }: Factor, told: Told, system: UnitSystem, height?: 
       return SIZE[is]!;
     case "relief":
       return is === "inflow" ? "Warm water, and cooler comes in here" : "Warm water, and there is shade here";
+    case "wind":
+      return `${capital(windWords(told.weather, system))}: ${LEE[is] ?? "light heads are hardly felt, and a boat drifts off"}`;
+    case "bait":
+      return `The wind has stood on the ${is} bank for two days: bait gathers there`;
     case "known":
       return `You are new to these now: learn the bite at ${told.known!.toLowerCase()}, where fish are known to be`;
   }
@@ -91,6 +103,8 @@ const REMOVED: Record<RemovedReason, string> = {
   closed: "closed season by the rules that you entered",
   "rising-fast": "the river rises fast",
   "too-warm": "the water is too warm: leave these fish alone",
+  thunder: "thunder is forecast",
+  "white-caps": "a wind of white caps",
   "too-far": "farther than you will drive",
   "no-gauge": "no gauge says what it does",
   "no-forecast": "its record is too short, or ended too long ago, for a forecast",
@@ -100,11 +114,19 @@ export const removedWords = (reason: RemovedReason): string => REMOVED[reason];
 
 /** What would change the answer: "If it stays up at 9.1 m³/s: Alder Bend, from 09:00." */
 export function changeWords(
-  { path, discharge, then }: Change,
+  change: Change,
   nameOf: (reach: string) => string,
   system: UnitSystem,
   now: number,
 ): string {
-  const cause = `${path === "high" ? "If it stays higher" : "If it drops faster"}, at ${showText(discharge, "discharge", system)}`;
+  const { then } = change;
+  const cause =
+    change.path === "wind"
+      ? `If the wind gets up to ${showText(change.wind, "wind", system)}`
+      : `${change.path === "high" ? "If it stays higher" : "If it drops faster"}, at ${showText(change.discharge, "discharge", system)}`;
   return then ? `${cause}: ${nameOf(then.reach)}, ${moment(then.from, now)}.` : `${cause}: nowhere.`;
 }
+
+/** What rain before a window means for it. */
+export const rainWords = (rain: number, system: UnitSystem): string =>
+  `${showText(rain, "rain", system)} of rain is forecast before then: look at the gauge once more before you leave.`;

@@ -11,6 +11,7 @@ export type Shown =
   | "altitude"
   | "discharge"
   | "speed"
+  | "wind"
   | "temperature"
   | "temperatureDifference"
   | "shotMass"
@@ -20,6 +21,7 @@ export type Shown =
   | "lineTest"
   | "smallLength"
   | "turbidity"
+  | "rain"
   | "area"
   | "unitDischarge";
 
@@ -31,7 +33,7 @@ interface Style {
 }
 
 /** What is only shown; the rest can be typed into a field too. */
-type ShownOnly = "temperatureDifference" | "area" | "unitDischarge";
+type ShownOnly = "temperatureDifference" | "rain" | "area" | "unitDischarge";
 export type Entered = Exclude<Shown, ShownOnly>;
 
 const FEET_SQUARED = 1 / 0.3048 ** 2;
@@ -43,6 +45,8 @@ const STYLES: Record<Entered, Record<UnitSystem, Style & { unit: string }>> &
   altitude: { metric: { unit: "m", label: "m", digits: 0 }, us: { unit: "ft", label: "ft", digits: 0 } },
   discharge: { metric: { unit: "m3/s", label: "m³/s", digits: 1 }, us: { unit: "cfs", label: "cfs", digits: 0 } },
   speed: { metric: { unit: "m/s", label: "m/s", digits: 2 }, us: { unit: "ft/s", label: "ft/s", digits: 1 } },
+  wind: { metric: { unit: "m/s", label: "m/s", digits: 0 }, us: { unit: "mph", label: "mph", digits: 0 } },
+  rain: { metric: { unit: 1, label: "mm", digits: 0 }, us: { unit: 1 / 25.4, label: "in", digits: 1 } },
   temperature: { metric: { unit: "C", label: "°C", digits: 1 }, us: { unit: "F", label: "°F", digits: 0 } },
   shotMass: { metric: { unit: "g", label: "g", digits: 2 }, us: { unit: "g", label: "g", digits: 2 } },
   lureMass: { metric: { unit: "g", label: "g", digits: 1 }, us: { unit: "oz", label: "oz", digits: 3 } },
@@ -112,6 +116,9 @@ export function entryText(value: number, kind: Entered, system: UnitSystem): str
 
 export const showText = (value: number | null | undefined, kind: Shown, system: UnitSystem): string =>
   show(value, kind, system).text;
+
+/** The unit alone, as it is written after a figure. */
+export const unitOf = (kind: Shown, system: UnitSystem): string => STYLES[kind][system].label;
 
 /** What a field takes at least and at most, in the reader's units: "From 0.3 to 9.8 ft." */
 export function rangeText(low: number, high: number, kind: Entered, system: UnitSystem): string {

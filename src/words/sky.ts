@@ -1,4 +1,6 @@
-import { type Cloud, CLOUDS, type Session, type Wind, WINDS } from "../core/book/records";
+import type { Session } from "../core/book/records";
+import { type Cloud, cloudClass, CLOUDS, type WeatherHour, type Wind, windClass, WINDS } from "../core/gauge/weather";
+import { showText, type UnitSystem } from "./quantity";
 
 /** Said of nothing. */
 export const UNSAID = "unsaid";
@@ -8,6 +10,8 @@ export const CLOUD_NAMES: Record<Cloud, string> = {
   broken: "broken cloud",
   overcast: "overcast",
 };
+
+const CLOUD_SAID: Record<Cloud, string> = { ...CLOUD_NAMES, clear: "clear sky" };
 
 export const WIND_NAMES: Record<Wind, string> = {
   calm: "calm",
@@ -27,4 +31,19 @@ export function skyOfChoices(cloud: string, wind: string): Session["sky"] {
     wind: WINDS.find((one) => one === wind) ?? null,
   };
   return sky.cloud === null && sky.wind === null ? undefined : sky;
+}
+
+const COMPASS = ["north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"];
+
+/** "fresh breeze, 8 m/s from the south-west"; empty where nothing is said. */
+export function windWords(weather: Pick<WeatherHour, "wind" | "windFrom"> | null, system: UnitSystem): string {
+  if (weather?.wind == null) return "";
+  const from = weather.windFrom === null ? "" : ` from the ${COMPASS[Math.round(weather.windFrom / 45) % 8]}`;
+  return `${WIND_NAMES[windClass(weather.wind)]}, ${showText(weather.wind, "wind", system)}${from}`;
+}
+
+/** Wind and sky in a breath: "light breeze from the west, overcast"; empty where nothing is said. */
+export function airWords(weather: WeatherHour | null, system: UnitSystem): string {
+  const cloud = weather?.cloud == null ? "" : CLOUD_SAID[cloudClass(weather.cloud)];
+  return [windWords(weather, system), cloud].filter(Boolean).join(", ");
 }

@@ -9,7 +9,8 @@ import { LIE_KINDS } from "./bank-records";
 import { type Effort } from "./effort";
 import { inPieces, middleOf } from "./pieces";
 import { type Band, bandsBetween, flowBands, isIn, type Rates, ratesBy } from "./rates";
-import { CLOUDS, type WaterRecord, WINDS } from "./records";
+import { CLOUDS, WINDS } from "../gauge/weather";
+import type { WaterRecord } from "./records";
 
 /** What fishing can be told apart by: the river, the sky, the time, the place, the tackle. */
 export const RATE_KINDS = [

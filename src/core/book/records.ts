@@ -7,6 +7,7 @@ import { reachSchema } from "../flow/reach-schema";
 import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/constituent";
+import { CLOUDS, WINDS } from "../gauge/weather";
 import { speciesSchema } from "../fish/species-schema";
 import { tackleItemSchema } from "../rig/tackle-item";
 import { METHODS } from "../tactics/lure-kinds";
@@ -153,13 +154,6 @@ export const readingSchema = z.strictObject({
   how: z.string().max(200),
 });
 export type FieldReading = z.infer<typeof readingSchema>;
-
-/** How much of the sky was covered: under a quarter, between, over three quarters. */
-export const CLOUDS = ["clear", "broken", "overcast"] as const;
-export type Cloud = (typeof CLOUDS)[number];
-/** Wind by the Beaufort scale: 0 to 1, 2 to 3, 4 to 5, 6 and more. */
-export const WINDS = ["calm", "light", "fresh", "strong"] as const;
-export type Wind = (typeof WINDS)[number];
 
 export const sessionSchema = z
   .strictObject({

@@ -21,22 +21,6 @@ test("the same rate everywhere is a level line, and it is fish over hours", () =
   }
 });
 
-test("bands from redrawn sessions hold the truth about four times in five (known process, seeded)", () => {
-  // A gentle slope of ln rate, which a kernel hardly bends; fish in bunches.
-  const truth = (q: number) => 0.5 * (q / 6) ** 0.4;
-  let [held, asked] = [0, 0];
-  for (let n = 0; n < 120; n++) {
-    const random = stream(40 + n);
-    for (const { discharge, low, high, rate } of smoothRate(season(truth, 0.5, random), random, 120)) {
-      if (rate === null || discharge < 3 || discharge > 13) continue;
-      asked++;
-      if (low! <= truth(discharge) && truth(discharge) <= high!) held++;
-    }
-  }
-  expect(held / asked).toBeGreaterThan(0.7);
-  expect(held / asked).toBeLessThan(0.88);
-});
-
 test("a planted peak is where the line is highest; where hardly anybody fished nothing is drawn", () => {
   const random = stream(8);
   const peaked = season((q) => 1.2 * Math.exp(-0.5 * (Math.log(q / 6) / 0.4) ** 2) + 0.05, 0, random);

@@ -3,6 +3,7 @@ import type { Light } from "./light";
 import { type GaugeNow, usualExceedance } from "./summary";
 import type { TideState } from "./tide";
 import { WARMTH } from "./warmth";
+import { BEAUFORT, NO_WEATHER, type WeatherHour } from "./weather";
 
 /**
  * What should be said plainly before anybody wades. Usual caution; local rules and licensed practice stand above it.
@@ -16,7 +17,10 @@ export type Caution =
   | { kind: "tide" }
   | { kind: "dark" }
   | { kind: "cold"; temperature: number }
-  | { kind: "heat"; temperature: number };
+  | { kind: "heat"; temperature: number }
+  | { kind: "storm" }
+  | { kind: "wind"; speed: number }
+  | { kind: "frost"; temperature: number };
 
 /** Rising by this share an hour is rising fast. */
 export const RISING_FAST = sourced(0.05, "1/h", COMMON_PRACTICE);
@@ -37,10 +41,12 @@ export interface CautionInput {
   light: Light;
   /** ms since thunder was heard last; null: none. */
   sinceThunder: number | null;
+  /** As forecast for now; null where nothing is said. */
+  weather: WeatherHour | null;
 }
 
 /** The cautions of now, what sends everybody off the water first. */
-export function cautionsOf({ now, damNote, tide, light, sinceThunder }: CautionInput): Caution[] {
+export function cautionsOf({ now, damNote, tide, light, sinceThunder, weather }: CautionInput): Caution[] {
   const rising = now?.trend === "rising";
   const out: Caution[] = now && rising ? risingOf(now) : [];
   const exceedance = now ? usualExceedance(now) : null;
@@ -55,7 +61,18 @@ export function cautionsOf({ now, damNote, tide, light, sinceThunder }: CautionI
   if (temperature !== null && temperature >= WARMTH.value["trout-and-salmon"].stop)
     out.push({ kind: "heat", temperature });
   if (temperature !== null && temperature < COLD_WATER.value) out.push({ kind: "cold", temperature });
-  return out;
+  return [...out, ...weatherCautions(weather)];
+}
+
+/** What is to be heeded of the air in an hour: forecast thunder, wind of white caps, also in gusts, and frost. */
+export function weatherCautions(weather: WeatherHour | null): Caution[] {
+  const { thunder, wind, gust, air } = weather ?? NO_WEATHER;
+  const speed = Math.max(wind ?? 0, gust ?? 0);
+  return [
+    ...(thunder ? [{ kind: "storm" } as const] : []),
+    ...(speed >= BEAUFORT.strong ? [{ kind: "wind", speed } as const] : []),
+    ...(air !== null && air <= 0 ? [{ kind: "frost", temperature: air } as const] : []),
+  ];
 }
 
 /** Of a river that rises: does it rise fast, by its flow or else by its stage? */

@@ -6,10 +6,18 @@ import { type FloatVertical, gaugeByFloats, surfaceFactor } from "./float-gaugin
 import { drawDown } from "./impounded";
 import { HOUR, seriesFrom } from "./series";
 import type { GaugeNow } from "./summary";
+import { NO_WEATHER, type WeatherHour } from "./weather";
 import { readConstituents, tideAt, tideTurns } from "./tide";
 import { fitTransfer, kinematicLag, transferred } from "./transfer";
 
-const quiet: CautionInput = { now: undefined, damNote: "", tide: null, light: "day", sinceThunder: null };
+const quiet: CautionInput = {
+  now: undefined,
+  damNote: "",
+  tide: null,
+  light: "day",
+  sinceThunder: null,
+  weather: null,
+};
 
 const at = Date.UTC(2026, 10, 25, 9);
 
@@ -255,4 +263,15 @@ test("thunder sends off the water for half an hour, a fast rise as long as it la
   expect(leave({ now: { ...rising, waterTemperature: null } })).toEqual([["rising"], true]);
   const thunder = cautionsOf({ ...quiet, now: undefined, sinceThunder: 10.5 * 60_000 })[0];
   expect(thunder).toEqual({ kind: "thunder", minutesLeft: 20 });
+});
+
+test("the air as forecast: thunder and white caps of a Beaufort 6, gusts too, and frost; none of them said without a word", () => {
+  const kinds = (change: Partial<WeatherHour>) =>
+    cautionsOf({ ...quiet, weather: { time: at, ...NO_WEATHER, ...change } }).map(({ kind }) => kind);
+  expect(kinds({})).toEqual([]);
+  expect(kinds({ thunder: false, wind: 10.7, gust: 10.7, air: 0.1 })).toEqual([]);
+  expect(kinds({ thunder: true })).toEqual(["storm"]);
+  expect(kinds({ wind: 6, gust: 10.8 })).toEqual(["wind"]);
+  expect(kinds({ wind: 10.8 })).toEqual(["wind"]);
+  expect(kinds({ air: 0 })).toEqual(["frost"]);
 });

@@ -3,34 +3,14 @@ import { RISING_FAST } from "../gauge/cautions";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
 import type { TideState } from "../gauge/tide";
 import { WARMTH, type WarmthClass, warmthIn, type WarmthRange } from "../gauge/warmth";
+import { cloudClass } from "../gauge/weather";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
+import { weatherBar } from "./weather-factors";
+import type { Factor } from "./factor";
 import type { PlanHour } from "./hours";
 
-/**
- * What makes an hour better or worse, each a factor about 1 with the code of its reason: the rules of the trade as
- * visible weights, which the angler's own log confirms or overrules.
- */
-export interface Factor {
-  what:
-    | "river"
-    | "clarity"
-    | "warmth"
-    | "light"
-    | "tide"
-    | "season"
-    | "log"
-    | "lies"
-    | "band"
-    | "size"
-    | "relief"
-    | "known";
-  /** What it is, as a code. */
-  is: string;
-  factor: number;
-}
-
 /** Why nobody is sent there then. */
-export type Bar = "rising-fast" | "too-warm" | "closed";
+export type Bar = "rising-fast" | "too-warm" | "closed" | "thunder" | "white-caps";
 
 export type Limb = "rising" | "falling" | "steady";
 
@@ -63,12 +43,13 @@ export const warmthRange = (species: Species): WarmthRange =>
 
 /**
  * Hours by temperature: cold water wakes when the sun is on it, mild water is best at first and last light, and what is
- * shy of light bites in the dark. Sun's height in degrees.
+ * shy of light bites in the dark; under an overcast sky fish of clear water come up and in, and no sun is on the water.
+ * Sun's height in degrees.
  */
 const LIGHT = sourced(
   {
     cold: { sun: 1.2, day: 0.8, twilight: 0.5, night: 0.2 },
-    mild: { edge: 1.25, day: 1, bright: 0.85, night: 0.35, "shy-night": 1.2 },
+    mild: { edge: 1.25, day: 1, dull: 1.1, bright: 0.85, night: 0.35, "shy-night": 1.2 },
   },
   "share",
   COMMON_PRACTICE,
@@ -87,25 +68,30 @@ function lightFactor(
   species: Species,
 ): Factor[] {
   const { light, sun } = hour;
+  const cloud = hour.weather?.cloud ?? null;
+  const overcast = cloud !== null && cloudClass(cloud) === "overcast";
   if (light === null || sun === null) return [];
   const cold = warmth === "very-cold" || warmth === "slow";
   const of = (is: string, factor: number): Factor[] => [{ what: "light", is, factor }];
   if (cold) {
-    const is = light === "day" && sun >= SUN.value.on ? "sun" : light;
+    const is = light === "day" && sun >= SUN.value.on && !overcast ? "sun" : light;
     return of(`cold-${is}`, LIGHT.value.cold[is]);
   }
   const shy = species.model === "ambush" && species.shy >= SHY.value;
   if (light === "night")
     return shy ? of("shy-night", LIGHT.value.mild["shy-night"]) : of("night", LIGHT.value.mild.night);
   if (light === "twilight" || sun <= SUN.value.low) return of("edge", LIGHT.value.mild.edge);
-  const bright = sun >= SUN.value.bright && (clarity === "clear" || clarity === "gin-clear");
-  return of(bright ? "bright" : "day", LIGHT.value.mild[bright ? "bright" : "day"]);
+  const clear = clarity === "clear" || clarity === "gin-clear";
+  const is = clear && overcast ? "dull" : clear && sun >= SUN.value.bright ? "bright" : "day";
+  return of(is, LIGHT.value.mild[is]);
 }
 
-/** Why nobody is sent there at that hour; undefined: nothing in the water's own state bars it. */
+/** Why nobody is sent there at that hour; undefined: nothing in the water's own state, or the air's, bars it. */
 export function barOf(hour: PlanHour, species: Species): Bar | undefined {
   if (hour.ratePerHour > RISING_FAST.value) return "rising-fast";
   const { temperature } = hour;
+  const weather = weatherBar(hour.weather);
+  if (weather) return weather;
   return temperature !== null && temperature >= Math.min(warmthRange(species).stop, species.restAbove)
     ? "too-warm"
     : undefined;

@@ -3,6 +3,8 @@ import { type Light, lightUnder, sunAltitude } from "../gauge/light";
 import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR, MINUTE } from "../gauge/series";
 import type { WarmthPoint } from "../gauge/temperature";
+import type { WeatherHour } from "../gauge/weather";
+import { type ExpectedSky, type Exposure, weatherThen } from "./weather-factors";
 
 /** The river at one half hour that has not come yet, SI. */
 export interface PlanHour {
@@ -21,6 +23,14 @@ export interface PlanHour {
   light: Light | null;
   /** Degrees; null likewise. */
   sun: number | null;
+  /** As forecast, or as the angler expects it; null where nothing is said of it. */
+  weather: WeatherHour | null;
+}
+
+/** Where a reach lies, degrees (undefined where nobody said), the air over it, and what is expected of that. */
+export interface PlanPlace extends Pick<Exposure, "weather"> {
+  place: { latitude: number; longitude: number } | undefined;
+  sky?: ExpectedSky;
 }
 
 /** Which of the forecast's paths is taken: the middle one, or one that was higher or lower nine times in ten. */
@@ -49,13 +59,10 @@ export function sunOf(place: { latitude: number; longitude: number } | undefined
   };
 }
 
-/**
- * The half hours from one instant to another as the forecast has them; none before it starts or past its end.
- * @param place degrees, where the reach lies; undefined where nobody said
- */
+/** The half hours from one instant to another as the forecast has them; none before it starts or past its end. */
 export function planHours(
   { flow, visibleDepth, temperature }: Pick<Outlook, "flow" | "visibleDepth" | "temperature">,
-  place: { latitude: number; longitude: number } | undefined,
+  { place, weather, sky }: PlanPlace,
   from: number,
   to: number,
   path: Path = "median",
@@ -83,6 +90,7 @@ export function planHours(
       temperature: temperature && temperatureAt(temperature, at),
       light: sun === null ? null : lightUnder(sun),
       sun,
+      weather: weatherThen(weather, sky, at),
     });
   }
   return hours;

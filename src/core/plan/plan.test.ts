@@ -4,6 +4,7 @@ import { speciesById } from "../fish/species";
 import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR } from "../gauge/series";
 import { warmthIn } from "../gauge/warmth";
+import { NO_WEATHER, type Weather, type WeatherHour } from "../gauge/weather";
 import { factorsOf, isPrime, limbOf, warmthRange } from "./factors";
 import { planHours } from "./hours";
 import { changesOf, logAt, planOf, type PlanAsk, type PlanReach } from "./plan";
@@ -56,6 +57,9 @@ const reach = (id: string, change: Partial<PlanReach> = {}): PlanReach => ({
   known: null,
   ratePerHour: null,
   damNote: "",
+  weather: null,
+  bearing: null,
+  trees: [],
   ...change,
 });
 const ask = (change: Partial<PlanAsk> = {}): PlanAsk => ({
@@ -81,7 +85,7 @@ test("prime is a level coming down with some colour in; neither alone is it (cra
 });
 
 test("hours follow the forecast: straight between its points, the band with it, none past its end", () => {
-  const hours = planHours(outlook({ factor: 0.9, width: 1.1 }), PLACE, T0, T0 + 10 * DAY);
+  const hours = planHours(outlook({ factor: 0.9, width: 1.1 }), { place: PLACE, weather: null }, T0, T0 + 10 * DAY);
   expect(hours[0]).toMatchObject({ at: T0, discharge: 6, low: 6, high: 6 });
   const middle = hours.find(({ at }) => at === T0 + 3 * HOUR)!;
   expect(middle.discharge).toBeCloseTo((6 + 5.4) / 2, 12);
@@ -97,7 +101,7 @@ test("past the end of its forecast the water is as warm as at the same hour of t
     const value = 10 + Math.sin((2 * Math.PI * k * 6) / 24);
     return { time: T0 + k * STEP, low: value, median: value, high: value };
   });
-  const hours = planHours(one, PLACE, T0, T0 + 4 * DAY);
+  const hours = planHours(one, { place: PLACE, weather: null }, T0, T0 + 4 * DAY);
   const at = (h: number) => hours.find((hour) => hour.at === T0 + h * HOUR)!.temperature!;
   expect(at(78)).toBeCloseTo(at(30), 9);
   expect(at(72)).toBeCloseTo(at(24), 9);
@@ -213,7 +217,7 @@ test("what would change the answer: another water on the high path is told with 
   const changes = changesOf([spiky, steady], ask(), plan);
   const high = changes.find(({ path }) => path === "high")!;
   expect(high.then!.reach).toBe("steady");
-  expect(high.discharge).toBeGreaterThan(plan.windows[0]!.discharge);
+  expect("discharge" in high && high.discharge).toBeGreaterThan(plan.windows[0]!.discharge);
   expect(changesOf([], ask(), { windows: [], removed: [], days: [] })).toEqual([]);
 });
 
@@ -281,10 +285,76 @@ test("what is not known is no factor: without place, clarity or warmth the river
   const { factors } = first(reach("a", { outlook: bare, place: undefined }));
   expect(factors.map(({ what }) => what)).toEqual(["river"]);
   expect(
-    factorsOf({ ...planHours(bare, undefined, T0, T0 + HOUR)[0]! }, TROUT, { tide: "slack", veryHigh: false }),
+    factorsOf({ ...planHours(bare, { place: undefined, weather: null }, T0, T0 + HOUR)[0]! }, TROUT, {
+      tide: "slack",
+      veryHigh: false,
+    }),
   ).toContainEqual({
     what: "tide",
     is: "slack",
     factor: 0.7,
   });
+});
+
+/** The same air over the hours of the plan. */
+const air = (change: Partial<WeatherHour>): Weather => ({
+  issued: T0,
+  hours: Array.from({ length: 48 }, (_, k) => ({ time: T0 + k * HOUR, ...NO_WEATHER, ...change })),
+});
+
+test("a fresh wind sends to the wooded water, thunder and white caps to none; without a word the air is no factor", () => {
+  const windy = (id: string, change: Partial<PlanReach> = {}) =>
+    reach(id, { weather: air({ wind: 9, windFrom: 270 }), bearing: 0, ...change });
+  expect(first(windy("open"), windy("wooded", { trees: ["left"] })).reach).toBe("wooded");
+  const barred = (change: Partial<WeatherHour>) => planOf([reach("a", { weather: air(change) })], ask());
+  expect(barred({ thunder: true })).toMatchObject({ windows: [], removed: [{ reason: "thunder" }] });
+  expect(barred({ wind: 12 })).toMatchObject({ windows: [], removed: [{ reason: "white-caps" }] });
+  const told = first(reach("a")).factors.map(({ what }) => what);
+  expect(told).not.toContain("wind");
+  // Thunder of two hours takes those two hours alone.
+  const storm = air({});
+  storm.hours[5] = { ...storm.hours[5]!, thunder: true };
+  storm.hours[6] = { ...storm.hours[6]!, thunder: true };
+  const hours = planOf([reach("a", { weather: storm })], ask()).days[0]!.hours;
+  expect(hours.filter(({ bar }) => bar === "thunder").map(({ at }) => (at - T0) / HOUR)).toEqual([5, 5.5, 6, 6.5]);
+});
+
+test("cloud over clear water brings fish up, takes the sun off cold water, and is nothing over coloured water", () => {
+  const noon = (cloud: number | null, seen: number, temperature: number) =>
+    planOf([reach("a", { weather: air({ cloud }), outlook: outlook({ seen, temperature }) })], ask())
+      .days[0]!.hours.find(({ at }) => at === Date.UTC(2026, 4, 14, 12))!
+      .factors.find(({ what }) => what === "light")!;
+  expect(noon(1, 2, 12)).toMatchObject({ is: "dull", factor: 1.1 });
+  expect(noon(0.5, 2, 12)).toMatchObject({ is: "bright" });
+  expect(noon(null, 2, 12)).toMatchObject({ is: "bright" });
+  expect(noon(1, 0.5, 12)).toMatchObject({ is: "day", factor: 1 });
+  expect(noon(0, 2, 3)).toMatchObject({ is: "cold-sun" });
+  expect(noon(1, 2, 3)).toMatchObject({ is: "cold-day" });
+});
+
+test("what would change it: in a fresh wind the wooded water; not tried where one blows or nobody says", () => {
+  const light = air({ wind: 2, windFrom: 270 });
+  const bare = reach("bare", { weather: light, bearing: 0, lies: [{ discharge: 6, score: 1 }] });
+  const wooded = reach("wooded", {
+    weather: light,
+    bearing: 0,
+    trees: ["left"],
+    lies: [{ discharge: 6, score: 0.8 }],
+  });
+  const of = (reaches: PlanReach[]) => changesOf(reaches, ask(), planOf(reaches, ask()));
+  expect(first(bare, wooded).reach).toBe("bare");
+  expect(of([bare, wooded])).toMatchObject([{ path: "wind", wind: 8, then: { reach: "wooded" } }]);
+  expect(
+    of([
+      { ...bare, weather: null },
+      { ...wooded, weather: null },
+    ]),
+  ).toEqual([]);
+  expect(first(bare)).toMatchObject({ weather: { wind: 2 } });
+});
+
+test("rain before a window is summed from when the forecast was made to the window's middle", () => {
+  const window = first(reach("a", { weather: air({ rain: 1 }) }));
+  expect(window.rain).toBe(Math.ceil(((window.from + window.to) / 2 - T0) / HOUR));
+  expect(first(reach("a")).rain).toBeNull();
 });

@@ -12,9 +12,12 @@ import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR } from "../gauge/series";
 import { tideBetween, tideTurns } from "../gauge/tide";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
-import { type Bar, barOf, type Factor, factorsOf, isPrime, limbOf, warmthRange } from "./factors";
+import type { Factor } from "./factor";
+import { type Bar, barOf, factorsOf, isPrime, limbOf, warmthRange } from "./factors";
 import { clarityClass } from "../gauge/clarity";
+import { rainBetween, type WeatherHour, type Wind, WIND_SPEED, windClass } from "../gauge/weather";
 import { type Path, PLAN_STEP, type PlanHour, planHours, sunOf } from "./hours";
+import { baitFactor, type ExpectedSky, type Exposure, windFactor } from "./weather-factors";
 
 /** What the log says of a class of flow on a reach. */
 export interface LogRate extends Pick<Band, "low" | "high"> {
@@ -34,7 +37,7 @@ export const RELIEFS = ["inflow", "shade"] as const;
 export type Relief = (typeof RELIEFS)[number];
 
 /** A reach as the plan sees it. */
-export interface PlanReach {
+export interface PlanReach extends Exposure {
   id: string;
   name: string;
   place: { latitude: number; longitude: number } | undefined;
@@ -69,6 +72,8 @@ export interface PlanAsk {
   farthest: number | null;
   /** The angler's own day of an instant, "2026-10-01": clocks and zones are not the core's. */
   dayOf: (at: number) => string;
+  /** Sky and wind as the angler expects them. */
+  sky?: ExpectedSky;
 }
 
 export interface RatedHour extends PlanHour {
@@ -93,6 +98,9 @@ export interface PlanWindow {
   visibleDepth: number | null;
   temperature: number | null;
   light: Light | null;
+  weather: WeatherHour | null;
+  /** Forecast to fall before its middle, mm; null where nothing is said of it. */
+  rain: number | null;
   /** Of its middle, those that move it most first. */
   factors: Factor[];
   /** The log at such flows. */
@@ -207,7 +215,8 @@ function ratedHours(
   const turns = constituents.length > 0 ? tideTurns(constituents, ask.from - 2 * DAY, ask.to + 2 * DAY) : [];
   const size = sizeFactor(reach, all);
   const isClosed = closedDays(reach, ask);
-  return planHours(outlook!, reach.place, ask.from, ask.to, path, sunAt).map((hour): RatedHour => {
+  const where = { place: reach.place, weather: reach.weather, sky: ask.sky };
+  return planHours(outlook!, where, ask.from, ask.to, path, sunAt).map((hour): RatedHour => {
     const bar = isClosed(hour.at) ? "closed" : isStillRising(reach, hour) ? "rising-fast" : barOf(hour, ask.species);
     const factors = [
       ...factorsOf(hour, ask.species, {
@@ -219,6 +228,8 @@ function ratedHours(
       ...liesFactor(reach.lies, hour.discharge, best),
       ...size,
       ...reliefFactor(reach, hour, ask.species),
+      ...windFactor(hour.weather, reach),
+      ...baitFactor(hour.at, reach, ask.species),
       ...(reach.known === null ? [] : [{ what: "known", is: "known", factor: KNOWN.value } as const]),
     ];
     const score = bar ? 0 : factors.reduce((product, { factor }) => product * factor, 1);
@@ -339,7 +350,7 @@ function windowIn(hours: readonly RatedHour[]): RatedHour[] | undefined {
 
 function told(reach: PlanReach, hours: readonly RatedHour[]): PlanWindow {
   const middle = hours[Math.floor(hours.length / 2)]!;
-  const { discharge, low, high, visibleDepth, temperature, light, factors } = middle;
+  const { discharge, low, high, visibleDepth, temperature, light, weather, factors } = middle;
   return {
     reach: reach.id,
     from: hours[0]!.at,
@@ -352,6 +363,8 @@ function told(reach: PlanReach, hours: readonly RatedHour[]): PlanWindow {
     visibleDepth,
     temperature,
     light,
+    weather,
+    rain: reach.weather && rainBetween(reach.weather, reach.weather.issued, middle.at),
     factors: [...factors].sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor))),
     log: logAt(reach.log, discharge),
     known: reach.known,
@@ -364,28 +377,45 @@ function mostOf<T>(values: readonly T[]): T {
 }
 
 /** What the answer would be if the river came out otherwise than the forecast's middle. */
-export interface Change {
-  path: "low" | "high";
-  /** m3/s at the middle of the first window, on that path. */
-  discharge: number;
+export type Change = {
   /** The first window then; null: nowhere. */
   then: PlanWindow | null;
-}
+} & (
+  | {
+      path: "low" | "high";
+      /** m3/s at the middle of the first window, on that path. */
+      discharge: number;
+    }
+  | {
+      path: "wind";
+      /** m/s */
+      wind: number;
+    }
+);
+
+const WINDY: readonly Wind[] = ["fresh", "strong"];
+/** Is it tried what the answer would be in a fresh wind? Where one blows already, or nobody says, it is not. */
+export const isWindTried = ({ weather }: Pick<PlanWindow, "weather">): boolean =>
+  weather?.wind != null && !WINDY.includes(windClass(weather.wind));
 
 /** Another reach, or more than an hour's difference, is another answer. */
 const OTHER = HOUR;
 
-/** The paths on which the first answer would be another one. */
+/** The paths of the forecast on which the first answer would be another one, and whether it would in a fresh wind. */
 export function changesOf(reaches: readonly PlanReach[], ask: PlanAsk, plan: Plan): Change[] {
   const first = plan.windows[0];
   if (!first) return [];
-  return (["high", "low"] as const).flatMap((path): Change[] => {
+  const isSame = (then: PlanWindow | null) => then?.reach === first.reach && Math.abs(then.from - first.from) <= OTHER;
+  const byFlow = (["high", "low"] as const).flatMap((path): Change[] => {
     const other = planOf(reaches, ask, path);
     const then = other.windows[0] ?? null;
-    const same = then?.reach === first.reach && Math.abs(then.from - first.from) <= OTHER;
     const hour = other.days
       .find((one) => one.reach === first.reach)
       ?.hours.find(({ at }) => at >= (first.from + first.to) / 2);
-    return same || !hour ? [] : [{ path, discharge: hour.discharge, then }];
+    return isSame(then) || !hour ? [] : [{ path, discharge: hour.discharge, then }];
   });
+  if (!isWindTried(first)) return byFlow;
+  const windy = planOf(reaches, { ...ask, sky: { cloud: ask.sky?.cloud ?? null, wind: "fresh" } });
+  const then = windy.windows[0] ?? null;
+  return isSame(then) ? byFlow : [...byFlow, { path: "wind", wind: WIND_SPEED.value.fresh, then }];
 }

@@ -17,6 +17,8 @@ interface Unit {
 
 export const FOOT = 0.3048;
 export const INCH = 0.0254;
+/** International mile, m, exact. */
+const MILE = 1609.344;
 /** Avoirdupois ounce in kg, exact. */
 export const OUNCE = 0.028349523125;
 export const POUND = 16 * OUNCE;
@@ -36,6 +38,10 @@ const UNITS: readonly Unit[] = [
   },
   { dimension: "speed", factor: 1, names: ["m/s", "ms-1"] },
   { dimension: "speed", factor: FOOT, names: ["ft/s", "fps"] },
+  { dimension: "speed", factor: 1 / 3.6, names: ["km/h", "kmh", "kph"] },
+  { dimension: "speed", factor: MILE / 3600, names: ["mph", "mi/h"] },
+  // The international nautical mile an hour, 1852 m, exact.
+  { dimension: "speed", factor: 1852 / 3600, names: ["kn", "kt", "kts", "knot", "knots"] },
   { dimension: "temperature", factor: 1, names: ["c", "°c", "degc", "deg c", "celsius", "cel"] },
   {
     dimension: "temperature",

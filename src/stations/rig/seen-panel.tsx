@@ -49,10 +49,10 @@ const CHOICES = [
 export function SeenPanel() {
   const settings = useSettings();
   const { system, set, preyLength } = settings;
-  const wind = quantityEntry("speed", entryUnit("speed", system), {
+  const wind = quantityEntry("speed", entryUnit("wind", system), {
     low: 0,
     high: 40,
-    beyond: rangeText(0, 40, "speed", system),
+    beyond: rangeText(0, 40, "wind", system),
   });
   const length = optional(
     quantityEntry("length", entryUnit("smallLength", system), {
@@ -66,7 +66,7 @@ export function SeenPanel() {
       <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-4">
         <CommitField
           label="Wind"
-          shown={entryText(settings.wind, "speed", system)}
+          shown={entryText(settings.wind, "wind", system)}
           read={readWith(wind)}
           onKeep={(value: number) => set({ wind: value })}
         />

@@ -10,6 +10,7 @@ import { clockNow } from "../../state/clock";
 import type { Rigging } from "../../state/scenario/use-rigging";
 import type { ScenarioView } from "../../state/scenario/use-scenario";
 import { useSettings } from "../../state/settings";
+import { useSkyNow } from "../../state/use-weather";
 import { database } from "../../store/database";
 import { startSession } from "../../store/sessions";
 import { NO_SPOT } from "../../store/stretches";
@@ -39,11 +40,10 @@ export function Starting({
   const { species, system, set } = useSettings();
   const [rods, setRods] = useState("1");
   const [others, setOthers] = useState("");
-  const [cloud, setCloud] = useState(UNSAID);
-  const [wind, setWind] = useState(UNSAID);
   const { river, reading, safety } = view;
   const reach = river.reach!;
   const way = rigging?.way;
+  const sky = useSky(river);
   const state =
     river.now && !river.stale
       ? `${showText(river.now.discharge, "discharge", system)}${river.now.trend ? `, ${river.now.trend}` : ""}`
@@ -65,7 +65,11 @@ export function Starting({
     }));
     act(() =>
       perform(() =>
-        startSession(database(), reach.id, species, clockNow(), { partners, spots, sky: skyOfChoices(cloud, wind) }),
+        startSession(database(), reach.id, species, clockNow(), {
+          partners,
+          spots,
+          sky: skyOfChoices(sky.cloud, sky.wind),
+        }),
       ),
     );
   };
@@ -134,15 +138,33 @@ export function Starting({
           maxLength={200}
           onChange={(event) => setOthers(event.target.value)}
         />
-        <Select label="Sky" value={cloud} onChange={setCloud} choices={CLOUD_CHOICES} />
-        <Select label="Wind" value={wind} onChange={setWind} choices={WIND_CHOICES} />
+        <Select label="Sky" value={sky.cloud} onChange={sky.setCloud} choices={CLOUD_CHOICES} />
+        <Select label="Wind" value={sky.wind} onChange={sky.setWind} choices={WIND_CHOICES} />
       </div>
+      {sky.forecast && (
+        <p className="mt-1 text-sm text-soft">Sky and wind as forecast: put right what you see otherwise.</p>
+      )}
       <Reminders reach={reach.id} species={species} rods={Number(rods)} now={river.minute} />
       <Button tone="next" className="mt-4 min-h-16 w-full text-xl" onClick={start}>
         Start a session
       </Button>
     </section>
   );
+}
+
+/** Sky and wind of a session that begins: as forecast, until the angler says what is seen. */
+function useSky(river: ScenarioView["river"]) {
+  const [cloud, setCloud] = useState<string | undefined>();
+  const [wind, setWind] = useState<string | undefined>();
+  const now = useSkyNow(river);
+  return {
+    cloud: cloud ?? now?.cloud ?? UNSAID,
+    wind: wind ?? now?.wind ?? UNSAID,
+    /** Some of it is the forecast's. */
+    forecast: (cloud === undefined && now?.cloud != null) || (wind === undefined && now?.wind != null),
+    setCloud,
+    setWind,
+  };
 }
 
 /** The rules that are entered for this water, before a line is wet. */

@@ -4,7 +4,8 @@ import { limbOf } from "../../core/plan/factors";
 import type { Plan, PlanWindow } from "../../core/plan/plan";
 import { useSettings } from "../../state/settings";
 import { placeWords } from "../../words/place";
-import { inSentence } from "../../words/text";
+import { airWords } from "../../words/sky";
+import { capital, inSentence } from "../../words/text";
 import { stateWords } from "../../words/plan";
 import { clock, dayAndTime, moment } from "../../words/river";
 
@@ -42,6 +43,7 @@ export function Answer({
   const hour = plan.days
     .find((one) => one.reach === first.reach)!
     .hours.find(({ at }) => at >= (first.from + first.to) / 2)!;
+  const air = airWords(first.weather, system);
   const notNow = leave && first.reach === reach;
   return (
     <div className="min-w-[min(20rem,100%)] flex-1">
@@ -52,7 +54,8 @@ export function Answer({
       <p className="hidden print:block">{dayAndTime(first.from)}</p>
       <p className="text-lg leading-snug">
         {stateWords(first, limbOf(hour), system, height)}
-        {first.prime ? ": prime" : ""}.{lie && !notNow && ` Start: ${inSentence(placeWords(lie.place))}.`}
+        {first.prime ? ": prime" : ""}.{air && ` ${capital(air)}.`}
+        {lie && !notNow && ` Start: ${inSentence(placeWords(lie.place))}.`}
       </p>
     </div>
   );

@@ -4,11 +4,13 @@ import type { ReachRecord } from "../../core/book/records";
 import { DAY } from "../../core/gauge/series";
 import { useFishes } from "../../state/use-fishes";
 import { useSettings } from "../../state/settings";
+import type { River } from "../../state/use-river";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { TextField } from "../../widgets/field";
 import { Select } from "../../widgets/select";
 import { choicesOf } from "../../words/text";
+import { WeatherDialog } from "./weather-dialog";
 
 export const WHEN = ["today", "tomorrow", "three-days", "five-days"] as const;
 export type When = (typeof WHEN)[number];
@@ -46,17 +48,18 @@ const limitName = (minutes: number | null): string =>
 export function Asked({
   when,
   onWhen,
-  reaches,
+  river: { reaches, stations },
 }: {
   when: When;
   onWhen: (when: When) => void;
-  reaches: readonly ReachRecord[];
+  river: Pick<River, "reaches" | "stations">;
 }) {
   const { species, farthest, set } = useSettings();
   const fishes = useFishes();
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState<"distances" | "weather" | null>(null);
+  const close = () => setOpen(null);
   return (
-    <div className="my-4 grid grid-cols-2 items-end gap-3 sm:grid-cols-4 print:hidden">
+    <div className="my-4 grid grid-cols-2 items-end gap-3 lg:grid-cols-[1fr_1fr_1fr_auto_auto] print:hidden">
       <Select
         label="When"
         value={when}
@@ -79,8 +82,12 @@ export function Asked({
         onChange={(value) => set({ farthest: value === "null" ? null : Number(value) })}
         choices={LIMITS.map((one) => ({ value: String(one), label: limitName(one) }))}
       />
-      <Button onClick={() => setOpen(true)}>Minutes from home</Button>
-      {open && <Distances reaches={reaches} onClose={() => setOpen(false)} />}
+      <Button onClick={() => setOpen("distances")}>Minutes from home</Button>
+      <Button className="max-lg:col-span-2" onClick={() => setOpen("weather")}>
+        Weather
+      </Button>
+      {open === "distances" && <Distances reaches={reaches} onClose={close} />}
+      {open === "weather" && <WeatherDialog stations={stations} onClose={close} />}
     </div>
   );
 }

@@ -7,6 +7,7 @@ import { type ColumnDef, DataTable } from "../../widgets/data-table";
 import { Panel } from "../../widgets/panel";
 import { factorWords } from "../../words/plan";
 import { figureText, show, showText, type UnitSystem } from "../../words/quantity";
+import { airWords } from "../../words/sky";
 import { windowName } from "./answer";
 
 const columnsIn = (
@@ -14,6 +15,8 @@ const columnsIn = (
   nameOf: (reach: string) => string,
   now: number,
   system: UnitSystem,
+  /** Something is said of the air in some of the hours. */
+  told: boolean,
 ): ColumnDef<PlanWindow>[] => [
   {
     id: "when",
@@ -26,6 +29,15 @@ const columnsIn = (
     cell: ({ row: { original } }) =>
       `${showText(original.discharge, "discharge", system)} (${figureIn(original.low, system)} to ${figureIn(original.high, system)})`,
   },
+  ...(told
+    ? [
+        {
+          id: "air",
+          header: "Wind and sky",
+          cell: ({ row }: { row: { original: PlanWindow } }) => airWords(row.original.weather, system) || "–",
+        },
+      ]
+    : []),
   { id: "share", header: "Of the best", cell: ({ row }) => `${figureText((100 * row.original.score) / best, 0)} %` },
   {
     id: "why",
@@ -41,7 +53,8 @@ export function Hours({ plan, nameOf }: { plan: Plan; nameOf: (reach: string) =>
   const { system } = useSettings();
   const now = useMinute();
   const best = plan.windows[0]!.score;
-  const columns = useMemo(() => columnsIn(best, nameOf, now, system), [best, nameOf, now, system]);
+  const told = plan.windows.some(({ weather }) => weather !== null);
+  const columns = useMemo(() => columnsIn(best, nameOf, now, system, told), [best, nameOf, now, system, told]);
   return (
     <Panel title="All of them, best first" className="mt-6 print:hidden">
       <DataTable columns={columns} rows={plan.windows} testId="windows" label="Hours, best first" />

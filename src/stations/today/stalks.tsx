@@ -1,9 +1,12 @@
 "use client";
+import { ArrowUp } from "lucide-react";
 import type { Light } from "../../core/gauge/light";
 import { DAY, HOUR } from "../../core/gauge/series";
+import { cloudClass } from "../../core/gauge/weather";
+import { PLAN_STEP } from "../../core/plan/hours";
 import type { Plan, PlanReach, PlanWindow, RatedHour } from "../../core/plan/plan";
 import { clock } from "../../words/river";
-import { showText, type UnitSystem } from "../../words/quantity";
+import { show, showText, unitOf, type UnitSystem } from "../../words/quantity";
 
 interface Axis {
   from: number;
@@ -38,7 +41,7 @@ export function Stalks({
   const hours = plan.days.flatMap((one) => one.hours.map(({ at }) => at));
   const axis: Axis = {
     from: Math.min(...hours),
-    to: Math.max(...hours) + HOUR / 2,
+    to: Math.max(...hours) + PLAN_STEP,
     most: Math.max(...plan.days.flatMap((one) => one.hours.map(({ score }) => score)), 1e-9),
   };
   const lit = plan.days[0]?.hours ?? [];
@@ -48,8 +51,15 @@ export function Stalks({
         <span />
         <div>
           <div className="flex h-3 border border-edge">
-            {lit.map(({ at, light }) => (
-              <span key={at} className="h-full flex-1" style={{ background: light ? LIGHTS[light] : LIGHTS.day }} />
+            {lit.map(({ at, light, weather }) => (
+              <span
+                key={at}
+                className="h-full flex-1"
+                style={{
+                  backgroundColor: light ? LIGHTS[light] : LIGHTS.day,
+                  backgroundImage: light === "day" ? coverOf(weather?.cloud ?? null) : undefined,
+                }}
+              />
             ))}
           </div>
           <div className="relative h-6 text-sm text-soft tabular-nums">
@@ -64,6 +74,12 @@ export function Stalks({
             ))}
           </div>
         </div>
+        {lit.some(({ weather }) => weather?.wind != null) && (
+          <>
+            <p className="pb-1 text-sm text-soft">Wind, {unitOf("wind", system)}</p>
+            <Winds hours={lit} axis={axis} system={system} />
+          </>
+        )}
         {plan.days.map(({ reach, hours: own }) => {
           const windows = plan.windows.filter((one) => one.reach === reach);
           const first = own.find((one) => one.at >= now) ?? own[0]!;
@@ -94,6 +110,33 @@ export function Stalks({
   );
 }
 
+/** Cloud over the light: hatched where it is broken, closely where it is overcast. */
+function coverOf(cloud: number | null): string | undefined {
+  const cover = cloud === null ? "clear" : cloudClass(cloud);
+  if (cover === "clear") return undefined;
+  return `repeating-linear-gradient(45deg, var(--ink-soft) 0 1px, transparent 1px ${cover === "overcast" ? 3 : 7}px)`;
+}
+
+/** Wind at the ticks: how strong, and an arrow the way it blows. */
+const Winds = ({ hours, axis, system }: { hours: readonly RatedHour[]; axis: Axis; system: UnitSystem }) => (
+  <div className="relative h-6 text-sm text-soft tabular-nums">
+    {ticksOf(axis).map((at) => {
+      const weather = hours.find((one) => one.at >= at)?.weather;
+      if (weather?.wind == null) return null;
+      return (
+        <span
+          key={at}
+          className="absolute flex -translate-x-1/2 items-center gap-1 whitespace-nowrap"
+          style={{ left: `${percent(axis, at)}%` }}
+        >
+          {show(weather.wind, "wind", system).figure}
+          {weather.windFrom !== null && <ArrowUp size={14} style={{ rotate: `${weather.windFrom + 180}deg` }} />}
+        </span>
+      );
+    })}
+  </div>
+);
+
 /** Hours by threes on a day, midnights on more. */
 function ticksOf({ from, to }: Axis): number[] {
   const step = to - from > 1.5 * DAY ? 24 : to - from > 0.6 * DAY ? 4 : 2;
@@ -120,8 +163,10 @@ const MIDDLE = 62;
 
 function Stalk({ hours, axis, best }: { hours: readonly RatedHour[]; axis: Axis; best: boolean }) {
   const half = ({ score }: RatedHour) => THINNEST + (THICKEST * score) / axis.most;
-  const upper = hours.map((hour) => `${percent(axis, hour.at)},${MIDDLE - half(hour)}`);
-  const lower = hours.toReversed().map((hour) => `${percent(axis, hour.at)},${MIDDLE + half(hour)}`);
+  // The last of the half hours lasts to its end.
+  const drawn = [...hours, { ...hours.at(-1)!, at: hours.at(-1)!.at + PLAN_STEP }];
+  const upper = drawn.map((hour) => `${percent(axis, hour.at)},${MIDDLE - half(hour)}`);
+  const lower = drawn.toReversed().map((hour) => `${percent(axis, hour.at)},${MIDDLE + half(hour)}`);
   return (
     <svg viewBox="0 0 100 100" preserveAspectRatio="none" className="absolute inset-0 h-full w-full">
       <polygon

@@ -62,7 +62,7 @@ export function TodayStation() {
           </div>
         )}
       </div>
-      <Asked when={when} onWhen={setWhen} reaches={river.reaches} />
+      <Asked when={when} onWhen={setWhen} river={river} />
       {fault?.fault && <FaultNote message={tellFault(fault.fault, system)} onRetry={fault.retry} />}
       {!plan && !fault && (
         <p role="status" className="mt-6 text-soft">

@@ -1,8 +1,8 @@
 "use client";
 import Link from "next/link";
-import { type Caution, COLD_WATER } from "../../core/gauge/cautions";
+import { type Caution, COLD_WATER, weatherCautions } from "../../core/gauge/cautions";
 import { MINUTE } from "../../core/gauge/series";
-import type { Change, Plan, PlanWindow } from "../../core/plan/plan";
+import { type Change, isWindTried, type Plan, type PlanWindow } from "../../core/plan/plan";
 import { useSettings } from "../../state/settings";
 import { nearestFlow } from "../../scenario/plan";
 import { useMinute } from "../../state/clock";
@@ -10,12 +10,15 @@ import type { LiesThen } from "../../state/use-plan";
 import { cautionWords } from "../../words/cautions";
 import { placeWords } from "../../words/place";
 import { inSentence } from "../../words/text";
-import { changeWords, factorWords } from "../../words/plan";
+import { changeWords, factorWords, rainWords } from "../../words/plan";
 import { clock } from "../../words/river";
 import { windowName } from "./answer";
 
 /** Reasons that are told: of those, what moves the answer most. */
 const TOLD = 6;
+
+/** Rain from which a river may answer before then, mm. Common practice, no source. */
+const MUCH_RAIN = 8;
 
 /** Why there and then, what would change it, what to do after a blank, and when to leave. */
 export function Why({
@@ -61,8 +64,13 @@ export function Why({
             <li key={one.path}>{changeWords(one, nameOf, system, now)}</li>
           ))}
           {changes.length === 0 && (
-            <li>Not the flow: on the high and on the low path of the forecast the answer is the same.</li>
+            <li>
+              {isWindTried(first)
+                ? "Neither the flow nor the wind: on the high and on the low path of the forecast, and in a fresh wind, the answer is the same."
+                : "Not the flow: on the high and on the low path of the forecast the answer is the same."}
+            </li>
           )}
+          {first.rain !== null && first.rain >= MUCH_RAIN && <li>{rainWords(first.rain, system)}</li>}
           <AfterBlanks plan={plan} first={first} lies={lies} nameOf={nameOf} />
         </ul>
       </section>
@@ -98,7 +106,7 @@ export function Why({
 
 /** What is to be heeded in a window that has not come yet, but for what is told above. */
 function cautionsOfThen(
-  { temperature, light }: PlanWindow,
+  { temperature, light, weather }: PlanWindow,
   damNote: string,
   told: readonly Caution["kind"][],
 ): Caution[] {
@@ -106,6 +114,7 @@ function cautionsOfThen(
   if (damNote) all.push({ kind: "dam", note: damNote });
   if (light === "night") all.push({ kind: "dark" });
   if (temperature !== null && temperature < COLD_WATER.value) all.push({ kind: "cold", temperature });
+  all.push(...weatherCautions(weather));
   return all.filter(({ kind }) => !told.includes(kind));
 }
 

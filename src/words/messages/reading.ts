@@ -14,6 +14,10 @@ export const READING: Words = {
   "no-pairs": (p, say) => `The file holds no usable pair${firstRefused(p, say)}.`,
   "no-known-column": (p) =>
     `No column gives discharge, stage, water temperature or turbidity. The columns are: ${columns(p.columns)}.`,
+  "no-weather-column": (p) =>
+    `No column gives wind, gust, wind direction, cloud, air temperature, rain or thunder. The columns are: ${columns(p.columns)}.`,
+  "no-weather": (p, say) => `The file holds no usable hour of weather${firstRefused(p, say)}.`,
+  "too-many-hours": (p) => `The file holds more than ${p.most} hours: no forecast goes so far.`,
   "no-carrying-column": () => "No column carries discharge, stage, water temperature or turbidity.",
   "no-time-column": (p) =>
     `No column is named as a time (time, datetime, timestamp). The columns are: ${columns(p.columns)}.`,

@@ -84,7 +84,7 @@ export const RIG: Words = {
   "jig-none-touches": (p, say) =>
     `None of the heads gets down within a cast and keeps touching: ${mass(p.grams, say)} is swept ${say.of(p.swept, "distance")} and touches ${oneIn(p.touch)}.`,
   "jig-wind": (p, say) =>
-    `In wind of ${say.of(p.wind, "speed")} nothing under ${mass(p.least, say)} is felt: heavier than the water asks for.`,
+    `In wind of ${say.of(p.wind, "wind")} nothing under ${mass(p.least, say)} is felt: heavier than the water asks for.`,
   "jig-sink": (p, say) =>
     `It takes ${fixed(p.seconds, 1)} seconds to the bed and is swept ${say.of(p.swept, "distance")} meanwhile: throw that far up-current of the fish.`,
   "jig-count": (p) => `Count ${fixed(p.countdown, 0)} to the height of the fish; time one drop, and count by that.`,
