@@ -109,14 +109,14 @@ test("weather: the stand-in's forecast on the answer; what is expected goes befo
   await page.getByRole("button", { name: "Weather" }).click();
   await windExpected("as forecast");
   const at = (hours: number) => new Date(Date.UTC(2026, 4, 14, 12 + hours)).toISOString();
-  const lines = Array.from({ length: 60 }, (_, k) => `${at(k)},4,${k === 7 ? "storm" : "W"},100,no`);
+  const lines = Array.from({ length: 60 }, (_, k) => `${at(k)},4,${k === 2 ? "storm" : "W"},100,no`);
   await dialog.locator("input[type=file]").setInputFiles({
     name: "sky.csv",
     mimeType: "text/csv",
     buffer: Buffer.from(`time,wind (m/s),wind direction,cloud (%),thunder\n${lines.join("\n")}\n`),
   });
   await expect(dialog.getByText(/^From sky\.csv/)).toBeVisible();
-  await expect(dialog.getByText("line 9: direction “storm” cannot be", { exact: false })).toBeVisible();
+  await expect(dialog.getByText("line 4: wind direction “storm” cannot be", { exact: false })).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(windows.getByRole("row").nth(1)).toContainText("light breeze, 4 m/s from the west, overcast", {
     timeout: 60_000,
@@ -125,5 +125,5 @@ test("weather: the stand-in's forecast on the answer; what is expected goes befo
   await expect(windows.getByRole("row").nth(1)).toContainText("from the south", { timeout: 60_000 });
   await page.getByRole("link", { name: "Session" }).click();
   await expect(page.getByText("Sky and wind as forecast", { exact: false })).toBeVisible();
-  await expect(page.getByRole("combobox", { name: "Sky" })).toHaveText("broken cloud");
+  await expect(page.getByRole("combobox", { name: "Sky" })).toContainText("broken cloud");
 });

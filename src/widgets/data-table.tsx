@@ -24,6 +24,7 @@ export function DataTable<T>({
   caption,
   label,
   className = "",
+  wide = false,
   testId,
 }: {
   columns: ColumnDef<T>[];
@@ -31,6 +32,8 @@ export function DataTable<T>({
   caption?: string;
   label?: string;
   className?: string;
+  /** Scrolls sideways where its columns would be squeezed. */
+  wide?: boolean;
   testId?: string;
 }) {
   const [sorting, setSorting] = useState<SortingState>([]);
@@ -60,8 +63,17 @@ export function DataTable<T>({
   const before = long ? (inView[0]?.start ?? 0) : 0;
   const after = long ? virtual.getTotalSize() - (inView.at(-1)?.end ?? 0) : 0;
   return (
-    <div ref={box} className={`overflow-auto ${long ? "max-h-96" : ""} ${className}`} tabIndex={long ? 0 : undefined}>
-      <table className="w-full text-left" aria-label={label} aria-rowcount={all.length + 1} data-testid={testId}>
+    <div
+      ref={box}
+      className={`overflow-auto ${long ? "max-h-96" : ""} ${className}`}
+      tabIndex={long || wide ? 0 : undefined}
+    >
+      <table
+        className={`w-full text-left ${wide ? "min-w-2xl" : ""}`}
+        aria-label={label}
+        aria-rowcount={all.length + 1}
+        data-testid={testId}
+      >
         {caption && <caption className="mb-1 text-left text-sm text-soft">{caption}</caption>}
         <thead className={long ? "sticky top-0 bg-paper" : ""}>
           {table.getHeaderGroups().map((group) => (

@@ -38,6 +38,21 @@ export function judgedWords(
   return { decision: `Release it: ${why}.`, standing };
 }
 
+/** "open from 15 March to 31 October": days of any year, "03-15", or of one, in the reader's own way. */
+function seasonWords({ from, to }: { from: string; to: string }): string {
+  const day = (text: string) => {
+    const [date, month, year] = text.split("-").map(Number).toReversed();
+    const style = {
+      day: "numeric",
+      month: "long",
+      timeZone: "UTC",
+      ...(year && ({ year: "numeric" } as const)),
+    } as const;
+    return new Intl.DateTimeFormat(undefined, style).format(Date.UTC(year ?? 2000, month! - 1, date));
+  };
+  return `open from ${day(from)} to ${day(to)}`;
+}
+
 function because(
   deciding: Omit<LocalRule, "species">,
   rule: NonNullable<RuleAnswer["rule"]>,
@@ -49,7 +64,7 @@ function because(
     return "there is a limit of length, and it was not measured";
   switch (rule) {
     case "open":
-      return `the season is closed (open from ${deciding.open!.from} to ${deciding.open!.to})`;
+      return `the season is closed (${seasonWords(deciding.open!)})`;
     case "clippedOnly":
       return "only fish with a clipped fin may be kept, and one clipped in part counts as whole";
     case "minLength":
@@ -67,7 +82,7 @@ function because(
 export function rulePartsWords(rule: RuleRecord, system: UnitSystem): string[] {
   const long = (metres: number) => showText(metres, "fishLength", system);
   return [
-    rule.open && `open from ${rule.open.from} to ${rule.open.to}`,
+    rule.open && seasonWords(rule.open),
     rule.minLength !== undefined && `at least ${long(rule.minLength)}`,
     rule.maxLength !== undefined && `at most ${long(rule.maxLength)}`,
     rule.slot && `${long(rule.slot.from)} to ${long(rule.slot.to)} protected`,

@@ -76,16 +76,18 @@ export function Asked({
           (one) => one.name,
         )}
       />
-      <Select
-        label="How far from home"
-        value={String(farthest)}
-        onChange={(value) => set({ farthest: value === "null" ? null : Number(value) })}
-        choices={LIMITS.map((one) => ({ value: String(one), label: limitName(one) }))}
-      />
-      <Button onClick={() => setOpen("distances")}>Minutes from home</Button>
-      <Button className="max-lg:col-span-2" onClick={() => setOpen("weather")}>
-        Weather
+      <div className="max-lg:col-span-2">
+        <Select
+          label="How far from home"
+          value={String(farthest)}
+          onChange={(value) => set({ farthest: value === "null" ? null : Number(value) })}
+          choices={LIMITS.map((one) => ({ value: String(one), label: limitName(one) }))}
+        />
+      </div>
+      <Button className="max-sm:px-2" onClick={() => setOpen("distances")}>
+        Minutes from home
       </Button>
+      <Button onClick={() => setOpen("weather")}>Weather</Button>
       {open === "distances" && <Distances reaches={reaches} onClose={close} />}
       {open === "weather" && <WeatherDialog stations={stations} onClose={close} />}
     </div>

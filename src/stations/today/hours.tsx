@@ -57,7 +57,7 @@ export function Hours({ plan, nameOf }: { plan: Plan; nameOf: (reach: string) =>
   const columns = useMemo(() => columnsIn(best, nameOf, now, system, told), [best, nameOf, now, system, told]);
   return (
     <Panel title="All of them, best first" className="mt-6 print:hidden">
-      <DataTable columns={columns} rows={plan.windows} testId="windows" label="Hours, best first" />
+      <DataTable columns={columns} rows={plan.windows} wide testId="windows" label="Hours, best first" />
       <p className="mt-2 text-sm text-soft">
         “Of the best” holds these hours against each other; it is no chance of a fish. It is what is expected over the
         forecast’s low, middle and high paths, so a river that may yet come up is worth less than one that is sure to

@@ -63,10 +63,10 @@ export function Stalks({
             ))}
           </div>
           <div className="relative h-6 text-sm text-soft tabular-nums">
-            {ticksOf(axis).map((at) => (
+            {ticksOf(axis).map((at, k) => (
               <span
                 key={at}
-                className="absolute -translate-x-1/2 whitespace-nowrap"
+                className={`absolute -translate-x-1/2 whitespace-nowrap ${k % 2 ? "max-sm:hidden" : ""}`}
                 style={{ left: `${percent(axis, at)}%` }}
               >
                 {axis.to - axis.from > 1.5 * DAY ? dayName(at) : clock(at)}
