@@ -9,6 +9,7 @@ const port = 3987;
 export default defineConfig({
   testDir: "e2e",
   workers: 2,
+  fullyParallel: true,
   timeout: 150_000,
   expect: { timeout: 20_000 },
   reporter: "list",

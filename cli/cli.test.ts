@@ -570,7 +570,7 @@ describe("plan and signals", () => {
     const breeze = run("plan", archive, ...asked, "--weather", file("breeze.csv", csv(7)));
     const [first] = breeze.windows as { weather: object; reasons: string[] }[];
     expect(first!.weather).toMatchObject({ wind: 7, windFrom: 225, cloud: 0.9, rain: null });
-    expect(first!.reasons.join()).toMatch(/Fresh breeze, 7 m\/s from the south-west/);
+    expect(first!.reasons.join()).toMatch(/Fresh breeze, 7.0 m\/s from the south-west/);
     const gale = run("plan", archive, ...asked, "--weather", file("gale.csv", csv(14)));
     expect(gale.windows).toEqual([]);
     expect(gale.removed).toMatchObject([{ reason: expect.stringMatching(/white caps/) as string }]);

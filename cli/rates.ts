@@ -1,6 +1,7 @@
 import { createHash } from "node:crypto";
 import { aroundOf, seriesOfRecord } from "../src/core/book/around";
-import { type Around, RATE_KINDS, ratesIn, rateKind, SI_SCALE } from "../src/core/book/classes";
+import { type Around, ratesIn, rateKind } from "../src/core/book/classes";
+import { RATE_KINDS, SI_SCALE } from "../src/core/book/rate-terms";
 import { effortOf } from "../src/core/book/effort";
 import type { Book } from "../src/core/book/parts";
 import { signalsOf } from "../src/core/book/signals";

@@ -85,7 +85,7 @@ test("weather: the stand-in's forecast on the answer; what is expected goes befo
   await page.getByRole("link", { name: "Today" }).click();
   const windows = page.getByTestId("windows");
   await expect(windows.getByRole("columnheader", { name: "Wind and sky" })).toBeVisible({ timeout: 120_000 });
-  await expect(windows.getByRole("row").nth(1)).toContainText(/(calm|light breeze), \d m\/s from the south/);
+  await expect(windows.getByRole("row").nth(1)).toContainText(/(calm|light breeze), \d\.\d m\/s from the south/);
 
   // A gale that the angler expects sends nobody anywhere, and is taken back.
   await page.getByRole("button", { name: "Weather" }).click();
@@ -103,7 +103,7 @@ test("weather: the stand-in's forecast on the answer; what is expected goes befo
   await page.getByRole("button", { name: "Weather" }).click();
   await windExpected("fresh breeze");
   await page.keyboard.press("Escape");
-  await expect(windows.getByRole("row").nth(1)).toContainText("fresh breeze, 8 m/s");
+  await expect(windows.getByRole("row").nth(1)).toContainText("fresh breeze, 8.0 m/s");
 
   // A file of one's own: its bad line is told by its number, and undo brings back what stood before.
   await page.getByRole("button", { name: "Weather" }).click();
@@ -118,7 +118,7 @@ test("weather: the stand-in's forecast on the answer; what is expected goes befo
   await expect(dialog.getByText(/^From sky\.csv/)).toBeVisible();
   await expect(dialog.getByText("line 4: wind direction “storm” cannot be", { exact: false })).toBeVisible();
   await page.keyboard.press("Escape");
-  await expect(windows.getByRole("row").nth(1)).toContainText("light breeze, 4 m/s from the west, overcast", {
+  await expect(windows.getByRole("row").nth(1)).toContainText("light breeze, 4.0 m/s from the west, overcast", {
     timeout: 60_000,
   });
   await page.getByRole("button", { name: "Undo" }).click();

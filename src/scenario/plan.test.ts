@@ -2,7 +2,8 @@ import { sampleCatch, sampleRiver, sampleSession } from "../core/book/samples";
 import type { ReachRecord } from "../core/book/records";
 import type { Feature } from "../core/flow/reach-schema";
 import { DAY } from "../core/gauge/series";
-import { lieQuality, logOf, nearestFlow, planFlows, planReach } from "./plan";
+import { logOf, planReach } from "./plan";
+import { lieQuality, nearestFlow, planFlows } from "./plan-lies";
 
 const NOW = Date.UTC(2026, 4, 20);
 const roof = (x: number, y: number): Feature => ({ kind: "overhang", x, y, length: 6, width: 2, angle: 0 });

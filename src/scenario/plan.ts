@@ -3,58 +3,16 @@ import { flowBands, ratesBy } from "../core/book/rates";
 import type { Observation, Stretch } from "../core/book/bank-records";
 import { knownPlace } from "../core/book/places";
 import type { Catch, ReachRecord, Session, StationRecord, WaterRecord } from "../core/book/records";
-import { isShelter } from "../core/fish/judgement";
-import type { Lie } from "../core/fish/read";
 import { placeOf } from "../core/flow/features";
 import { reachSize } from "../core/flow/rasterise";
 import { centreline } from "../core/flow/template";
 import type { Outlook } from "../core/gauge/outlook";
 import type { GaugeNow } from "../core/gauge/summary";
 import { DAY } from "../core/gauge/series";
+import { tideTurns } from "../core/gauge/tide";
 import type { Weather } from "../core/gauge/weather";
-import type { LieQuality, PlanReach, Relief } from "../core/plan/plan";
+import type { PlanReach, Relief } from "../core/plan/plan";
 import { type Bank, BANKS } from "../core/plan/weather-factors";
-import { roundFlow } from "./field";
-
-/** Lies that an angler works through in a visit: a reach is as good as these. */
-const VISITED = 3;
-
-/** The lies of a reading that are fished for, best first. */
-export const fishedLies = <T extends Pick<Lie, "kind" | "drift">>(lies: readonly T[]): T[] =>
-  lies.filter((lie) => !isShelter(lie));
-
-/**
- * How good a reach is at a flow: the mean score of its best lies, where it has fewer as if the rest were worth
- * nothing.
- */
-export const lieQuality = (discharge: number, lies: readonly Pick<Lie, "kind" | "drift" | "score">[]): LieQuality => ({
-  discharge,
-  score:
-    fishedLies(lies)
-      .slice(0, VISITED)
-      .reduce((sum, { score }) => sum + score, 0) / VISITED,
-});
-
-/** Of lies looked at by flow, those at the flow nearest by ratio; undefined where none was. */
-export const nearestFlow = <T extends { discharge: number }>(looked: readonly T[], discharge: number): T | undefined =>
-  [...looked].sort(
-    (a, b) => Math.abs(Math.log(a.discharge / discharge)) - Math.abs(Math.log(b.discharge / discharge)),
-  )[0];
-
-/** Two flows nearer than this by ratio show the same lies. Own choice. */
-const SAME = 1.15;
-
-/**
- * The flows at which a reach is looked at: now, and how far the middle of the forecast goes either way until then,
- * m3/s.
- */
-export function planFlows(outlook: Pick<Outlook, "flow"> | null, to: number): number[] {
-  if (!outlook?.flow) return [];
-  const { discharge, points } = outlook.flow;
-  const path = [discharge, ...points.filter((point) => point.time <= to).map((point) => point.median)];
-  const flows = [Math.min(...path), Math.max(...path)].map(roundFlow);
-  return flows[1]! / flows[0]! < SAME ? [roundFlow(discharge)] : flows;
-}
 
 /** Fewer fish than this in so long: new to the season, or to the fish. Common practice, no source. */
 const NEW = { fish: 3, within: 60 * DAY };
@@ -123,6 +81,9 @@ export function logOf(
   };
 }
 
+/** Tides are told so long before the last reading and after it, ms: past all that a forecast says. */
+const TURNS = { before: 2 * DAY, after: 16 * DAY };
+
 /** A reach of the book as a plan sees it, but for its lies and how far it is. */
 export function planReach(
   { id, reach }: ReachRecord,
@@ -142,7 +103,7 @@ export function planReach(
     outlook,
     // A gauge's bands are of its spots; those that name another reach are not this one's.
     bands: (water?.bands ?? []).filter(({ spot }) => spot.toLowerCase().startsWith(reach.name.toLowerCase())),
-    constituents: water?.constituents ?? [],
+    turns: outlook ? tideTurns(water?.constituents ?? [], outlook.at - TURNS.before, outlook.at + TURNS.after) : [],
     relief: reliefOf(reach),
     ratePerHour: now?.ratePerHour ?? null,
     weather,

@@ -60,7 +60,6 @@ export async function sendDemoAway(): Promise<void> {
 
 /** Brings the stand-ins of the made-up river up to the hour. Without a network what is kept stays as it is. */
 export async function refreshStandIn(): Promise<void> {
-  if (useSettings.getState().demo === null) return;
   const now = clockNow();
   await refreshGauge(now);
   await refreshWeather(now);

@@ -2,6 +2,9 @@
 import { QueryClientProvider } from "@tanstack/react-query";
 import { ThemeProvider } from "next-themes";
 import { createContext, type ReactNode, useContext, useState } from "react";
+// Faults and their words belong to every page: here they are loaded once, and not by each frame and error page anew.
+import "./act";
+import "./save-book";
 import { Toasts } from "./toasts";
 import { newQueryClient } from "./query";
 

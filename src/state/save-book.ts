@@ -1,6 +1,5 @@
 "use client";
 import { fetched } from "../core/quantity/fetched";
-import { readBook } from "../store/book";
 import { database } from "../store/database";
 import { setAsideWords } from "../words/archive";
 import { count } from "../words/text";
@@ -12,6 +11,7 @@ import { say, useNotices } from "./notices";
 /** Saves the book, and reads the file back: what it could not give again is told. */
 export async function saveBook(): Promise<void> {
   const { readArchive, writeArchive } = await fetched(import("../core/formats/archive"));
+  const { readBook } = await fetched(import("../store/book"));
   const at = new Date().toISOString();
   // What is written while the book is packed is not in the file.
   setUnsaved(false);

@@ -5,7 +5,7 @@ import type { Card } from "../core/drills/schedule";
 import type { ColumnMatch } from "../core/formats/gauge-csv";
 import { PHASES } from "../core/fish/phases";
 import { MARKED_HEIGHT } from "../core/gauge/clarity";
-import { SHOTTINGS } from "../core/rig/shot";
+import { SHOTTINGS } from "../core/rig/shotting";
 import { COLOUR_SCHOOLS, METHODS, PREY, SNAGS } from "../core/tactics/lure-kinds";
 import { expectedOf } from "./expected-sky";
 import { say } from "./notices";

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import type { RateKind } from "../core/book/classes";
+import type { RateKind } from "../core/book/rate-terms";
 import type { Comparison, Rates } from "../core/book/rates";
 import type { Signal } from "../core/book/signals";
 import type { SmoothPoint } from "../core/book/smooth-rate";

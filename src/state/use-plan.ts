@@ -11,7 +11,7 @@ import { conditionsOf } from "../scenario/conditions";
 import { bedKey, cellOf } from "../scenario/field";
 import { livingFish } from "../scenario/fish";
 import { keyOf, shortName } from "../scenario/key";
-import { fishedLies, lieQuality, planFlows } from "../scenario/plan";
+import { fishedLies, lieQuality, planFlows } from "../scenario/plan-lies";
 import { readingRequest } from "../scenario/reading";
 import { database } from "../store/database";
 import { keepField, keptField, solvedFlows } from "../store/fields";

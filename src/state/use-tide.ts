@@ -2,7 +2,8 @@
 import { fetched } from "../core/quantity/fetched";
 import { useEffect, useMemo, useState } from "react";
 import type { Constituent } from "../core/gauge/constituent";
-import type { tideAt, TideState } from "../core/gauge/tide";
+import type { tideAt } from "../core/gauge/tide";
+import type { TideState } from "../core/gauge/tide-state";
 import { act } from "./act";
 
 /** The tide of a water at a minute; null where it has none. Its predictor comes only for a water that has one. */

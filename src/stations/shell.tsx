@@ -11,7 +11,7 @@ import { useDemoWanted } from "../state/providers";
 import { useSettings } from "../state/settings";
 import { readyGate } from "../store/gate";
 import { FaultBoundary } from "../widgets/fault-boundary";
-import { refreshStandIn } from "../state/demo";
+import { keepUp } from "../state/keep-up";
 import { useRiver } from "../state/use-river";
 import { STATIONS } from "./list";
 import { BookGate } from "./book-gate";
@@ -116,8 +116,8 @@ export function Shell({ children }: { children: ReactNode }) {
 function Opened({ path, children }: { path: string; children: ReactNode }) {
   const river = useRiver();
   useEffect(() => {
-    act(refreshStandIn);
-    const timer = setInterval(() => act(refreshStandIn), 15 * 60_000);
+    act(keepUp);
+    const timer = setInterval(() => act(keepUp), 15 * 60_000);
     // What a first write needs is fetched while the network is surely there, after all that is looked at.
     const ready = setTimeout(() => act(readyGate), 3000);
     const remind = setTimeout(() => act(remindOfCopy), 5000);

@@ -1,13 +1,6 @@
 import { aroundOf } from "../core/book/around";
-import {
-  type Around,
-  fishedIn,
-  RATE_KINDS,
-  type RateKind,
-  type RateScale,
-  ratesIn,
-  SI_SCALE,
-} from "../core/book/classes";
+import { type Around, fishedIn, ratesIn } from "../core/book/classes";
+import { RATE_KINDS, type RateKind, type RateScale, SI_SCALE } from "../core/book/rate-terms";
 import { type Effort, effortOf } from "../core/book/effort";
 import { learnPreference, type Preference, type Trial, tryPreference } from "../core/book/preference";
 import { compareRates, type Comparison, type Rates } from "../core/book/rates";

@@ -74,10 +74,12 @@ test("what would change it names the other water, or that there is none; why one
 test("wind and sky: from where, how strong, in lee of which trees; what rain and a wind would change", () => {
   const air = { ...window, weather: west };
   const factor = (is: string) => factorWords({ what: "wind", is, factor: 1 }, air, "metric");
-  expect(factor("open")).toBe("Fresh breeze, 8 m/s from the west: light heads are hardly felt, and a boat drifts off");
-  expect(factor("lee-right")).toBe("Fresh breeze, 8 m/s from the west: the trees on the right bank give lee");
+  expect(factor("open")).toBe(
+    "Fresh breeze, 8.2 m/s from the west: light heads are hardly felt, and a boat drifts off",
+  );
+  expect(factor("lee-right")).toBe("Fresh breeze, 8.2 m/s from the west: the trees on the right bank give lee");
   expect(airWords(west, "us")).toBe("fresh breeze, 18 mph from the west, overcast");
-  expect(airWords({ ...west, windFrom: null, cloud: 0 }, "metric")).toBe("fresh breeze, 8 m/s, clear sky");
+  expect(airWords({ ...west, windFrom: null, cloud: 0 }, "metric")).toBe("fresh breeze, 8.2 m/s, clear sky");
   expect(airWords(null, "us")).toBe("");
   expect(factorWords({ what: "bait", is: "left", factor: 1 }, air, "metric")).toMatch(/stood on the left bank/);
   expect(rainWords(14.2, "metric")).toMatch(/^14 mm of rain is forecast before then/);

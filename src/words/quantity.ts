@@ -45,7 +45,7 @@ const STYLES: Record<Entered, Record<UnitSystem, Style & { unit: string }>> &
   altitude: { metric: { unit: "m", label: "m", digits: 0 }, us: { unit: "ft", label: "ft", digits: 0 } },
   discharge: { metric: { unit: "m3/s", label: "m³/s", digits: 1 }, us: { unit: "cfs", label: "cfs", digits: 0 } },
   speed: { metric: { unit: "m/s", label: "m/s", digits: 2 }, us: { unit: "ft/s", label: "ft/s", digits: 1 } },
-  wind: { metric: { unit: "m/s", label: "m/s", digits: 0 }, us: { unit: "mph", label: "mph", digits: 0 } },
+  wind: { metric: { unit: "m/s", label: "m/s", digits: 1 }, us: { unit: "mph", label: "mph", digits: 0 } },
   rain: { metric: { unit: 1, label: "mm", digits: 0 }, us: { unit: 1 / 25.4, label: "in", digits: 1 } },
   temperature: { metric: { unit: "C", label: "°C", digits: 1 }, us: { unit: "F", label: "°F", digits: 0 } },
   shotMass: { metric: { unit: "g", label: "g", digits: 2 }, us: { unit: "g", label: "g", digits: 2 } },

@@ -1,4 +1,4 @@
-import { bandsBetween } from "../core/book/rates";
+import { bandsBetween } from "../core/book/bands";
 import { rateLabel, rateScale } from "./rates";
 
 test("classes of flow have round edges, with no more decimals than they need, in either system", () => {

@@ -1,6 +1,6 @@
 import type { UnitSystem } from "./quantity";
 import type { LieKind } from "../core/book/bank-records";
-import { type RateKind, type RateScale, SI_SCALE } from "../core/book/classes";
+import { type RateKind, type RateScale, SI_SCALE } from "../core/book/rate-terms";
 import type { RateClass } from "../core/book/rates";
 import { findUnit, FOOT, fromSI } from "../core/quantity/units";
 import { CLOUD_NAMES, WIND_NAMES } from "./sky";

@@ -5,7 +5,7 @@ import type { Judged } from "../core/fish/judgement";
 import { scoreWater } from "../core/fish/read";
 import type { Field } from "../core/flow/grid";
 import { survey, type Survey, type SurveyOptions } from "../core/flow/survey";
-import { LARGEST_FILE } from "../core/formats/gauge-text";
+import { LARGEST_FILE } from "../core/formats/largest-file";
 import { InputError } from "../core/quantity/fault";
 import { readSoundings } from "../core/formats/soundings-file";
 import type { SoundingsFile } from "../core/formats/soundings-text";

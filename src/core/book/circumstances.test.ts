@@ -1,7 +1,8 @@
 import { HOUR, MINUTE, seriesFrom } from "../gauge/series";
 import { tideTurns } from "../gauge/tide";
 import { aroundOf, seriesOfRecord } from "./around";
-import { type Around, fishedIn, NOWHERE, RATE_KINDS, ratesIn, SI_SCALE } from "./classes";
+import { type Around, fishedIn, NOWHERE, ratesIn } from "./classes";
+import { RATE_KINDS, SI_SCALE } from "./rate-terms";
 import type { Effort } from "./effort";
 import { inPieces } from "./pieces";
 import { sampleCatch, sampleEffort, sampleRiver, sampleStretch } from "./samples";

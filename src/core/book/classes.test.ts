@@ -1,5 +1,6 @@
 import { InputError } from "../quantity/fault";
-import { RATE_KINDS, ratesIn, rateKind } from "./classes";
+import { RATE_KINDS } from "./rate-terms";
+import { ratesIn, rateKind } from "./classes";
 import type { Effort } from "./effort";
 import { sampleEffort } from "./samples";
 import { catchSchema, PARTS, reachRecordSchema, type RiverState, seriesRecordSchema, sessionSchema } from "./records";

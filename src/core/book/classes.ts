@@ -4,56 +4,16 @@ import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
 import { lightAt } from "../gauge/light";
 import { DAY, type Series } from "../gauge/series";
 import { lunation } from "../gauge/sky";
-import { tideBetween, tideTurns } from "../gauge/tide";
+import { tideBetween } from "../gauge/tide-state";
+import { tideTurns } from "../gauge/tide";
 import { LIE_KINDS } from "./bank-records";
 import { type Effort } from "./effort";
 import { inPieces, middleOf } from "./pieces";
-import { type Band, bandsBetween, flowBands, isIn, type Rates, ratesBy } from "./rates";
+import { type Band, bandsBetween, isIn } from "./bands";
+import { RATE_KINDS, type RateKind, type RateScale, SI_SCALE } from "./rate-terms";
+import { flowBands, type Rates, ratesBy } from "./rates";
 import { CLOUDS, WINDS } from "../gauge/weather";
 import type { WaterRecord } from "./records";
-
-/** What fishing can be told apart by: the river, the sky, the time, the place, the tackle. */
-export const RATE_KINDS = [
-  "flow",
-  "exceedance",
-  "trend",
-  "clarity",
-  "temperature",
-  "hour",
-  "light",
-  "barometer",
-  "wind",
-  "cloud",
-  "tide",
-  "pool",
-  "moon",
-  "season",
-  "kind",
-  "rank",
-  "lie",
-  "lure",
-  "colour",
-  "piece",
-  "depth",
-  "method",
-] as const;
-export type RateKind = (typeof RATE_KINDS)[number];
-
-/** Round figures of the reader's own units: so many m3/s to one of flow, and the edges of temperature, degC. */
-export interface RateScale {
-  flow: number;
-  temperature: readonly number[];
-  /** Edges of depth, and of what lies dry under full pool, m. */
-  depth: readonly number[];
-  pool: readonly number[];
-}
-
-export const SI_SCALE: RateScale = {
-  flow: 1,
-  temperature: [-1, 4, 8, 12, 16, 20, 30],
-  depth: [0, 0.5, 1, 1.5, 2, 3, 5, 10, 60],
-  pool: [-20, 0, 0.5, 1, 2, 4, 8, 100],
-};
 
 /** What is known of the water that a reach is on, beyond the efforts themselves. */
 export interface AroundReach {

@@ -16,7 +16,8 @@ import {
   posteriorOf,
   quantileOf,
 } from "./overdispersion";
-import { compareRates, garwood, PRIOR_HOURS, ratesOf } from "./rates";
+import { compareRates, garwood, ratesOf } from "./rates";
+import { PRIOR_HOURS } from "./rate-terms";
 import { sampleEffort } from "./samples";
 
 test.each([0.1, 0.5, 1, 4])("with dispersion %p counts are as probable as a statistics library says", (dispersion) => {

@@ -1,4 +1,5 @@
 import gammaQuantile from "@stdlib/stats-base-dists-gamma-quantile";
+import { type Band, bandsBetween, isIn } from "./bands";
 import type { Effort } from "./effort";
 import {
   type Bout,
@@ -13,6 +14,7 @@ import {
   type Prior,
   quantileOf,
 } from "./overdispersion";
+import { LEVEL, PRIOR_HOURS } from "./rate-terms";
 
 export interface RateClass {
   /** Name of the class: "rising", "green", the limits as "4-8", or "unknown". */
@@ -32,10 +34,6 @@ export interface Rates {
   classes: RateClass[];
   total: { hours: number; events: number };
 }
-
-/** Hours of fishing that the prior is worth: weak, so that two outings outweigh it. Common practice, no source. */
-export const PRIOR_HOURS = 2;
-export const LEVEL = 0.8;
 
 /** Exact Poisson limits of a count (Garwood 1936, Biometrika 28): the check that the intervals are held against. */
 export function garwood(events: number, level: number): [number, number] {
@@ -114,12 +112,6 @@ export function compareRates(one: readonly Effort[], other: readonly Effort[]): 
   return { one: told(a, mine), other: told(b, theirs), chance: chanceAbove(mine, theirs, dispersionWeights(mine)) };
 }
 
-export interface Band {
-  key: string;
-  low: number | null;
-  high: number | null;
-}
-
 /**
  * Rates by bands of one measure. Efforts whose measure is unknown go into a class of their own, so that hours always
  * add up.
@@ -150,10 +142,6 @@ export function ratesBy(
   };
 }
 
-/** Is a figure in a band? Its lower limit belongs to it, its upper to the next. */
-export const isIn = (value: number | null, band: Pick<Band, "low" | "high">): boolean =>
-  value !== null && (band.low === null || value >= band.low) && (band.high === null || value < band.high);
-
 /** Round steps of a flow scale that a person would draw: 1, 2, 3, 5, 7 a decade. */
 const STEPS = [1, 2, 3, 5, 7];
 
@@ -176,9 +164,3 @@ export function flowBands(efforts: readonly Effort[], unit = 1): Band[] {
   while (used.length > 8) used = used.filter((_, k) => k % 2 === 0 || k === used.length - 1);
   return bandsBetween(used.map((edge) => edge * unit));
 }
-
-const trim = (value: number): string => String(Number(value.toPrecision(3)));
-
-/** Bands from one edge to the next, in order. */
-export const bandsBetween = (edges: readonly number[]): Band[] =>
-  edges.slice(1).map((high, k) => ({ key: `${trim(edges[k]!)}-${trim(high)}`, low: edges[k]!, high }));

@@ -1,5 +1,6 @@
 import { stream } from "../quantity/seeded";
-import { NOWHERE, type RateKind, SI_SCALE } from "./classes";
+import { NOWHERE } from "./classes";
+import { type RateKind, SI_SCALE } from "./rate-terms";
 import type { Effort } from "./effort";
 import { coverage, fishOf } from "./made-season";
 import { ratesOf } from "./rates";

@@ -1,5 +1,6 @@
 import { stream } from "../quantity/seeded";
-import { NOWHERE, SI_SCALE } from "./classes";
+import { NOWHERE } from "./classes";
+import { SI_SCALE } from "./rate-terms";
 import { fishOf } from "./made-season";
 import { sampleEffort, sampleRiver } from "./samples";
 import { limitOf, signalsOf } from "./signals";

@@ -1,6 +1,7 @@
-import { type Around, classing, type RateKind, type RateScale } from "./classes";
+import { type Around, classing } from "./classes";
+import { type RateKind, type RateScale } from "./rate-terms";
 import type { Effort } from "./effort";
-import { type Band, isIn } from "./rates";
+import { type Band, isIn } from "./bands";
 import { type Bout, DISPERSIONS, evidenceOf } from "./overdispersion";
 
 /**

@@ -2,7 +2,8 @@ import { HOUR, type Series } from "../gauge/series";
 import type { GaugeRecord } from "../gauge/summary";
 import { ratesIn } from "./classes";
 import { effortOf, rodHours } from "./effort";
-import { bandsBetween, flowBands, garwood, ratesBy } from "./rates";
+import { bandsBetween } from "./bands";
+import { flowBands, garwood, ratesBy } from "./rates";
 import {
   catchSchema,
   type FieldReading,

@@ -5,6 +5,7 @@ import { InputError } from "../quantity/fault";
 import { PARAMETERS, type Parameter, type Series, seriesFromColumns, UNIT_OF } from "../gauge/series";
 import type { GaugeRecord } from "../gauge/summary";
 import { type Dimension, findUnit, toSI } from "../quantity/units";
+import { LARGEST_FILE } from "./largest-file";
 import { type LineCounts, type Rejection, Tally } from "./tally";
 
 export interface GaugeFile extends GaugeRecord {
@@ -16,9 +17,6 @@ export interface GaugeFile extends GaugeRecord {
   /** Things worth knowing that cost no data. */
   notes: Message[];
 }
-
-/** Files larger than this are refused, bytes: ten years of quarter hours with four parameters is about 25 MB. */
-export const LARGEST_FILE = 64 * 1024 * 1024;
 
 /**
  * Codes that agencies write in place of a number (USGS NWIS help: "Ice", "Eqp", "Dis", "Rat", "Mnt", "Bkw", "Ssn",

@@ -1,7 +1,7 @@
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import type { Light } from "./light";
 import { type GaugeNow, usualExceedance } from "./summary";
-import type { TideState } from "./tide";
+import type { TideState } from "./tide-state";
 import { WARMTH } from "./warmth";
 import { BEAUFORT, NO_WEATHER, type WeatherHour } from "./weather";
 

@@ -2,13 +2,7 @@ import { createTidePredictor } from "@neaps/tide-predictor";
 import { type Constituent, constituentSchema } from "./constituent";
 import { numberIn } from "../quantity/number";
 import { InputError } from "../quantity/fault";
-
-export interface TideTurn {
-  time: number;
-  high: boolean;
-  /** m over mean level. */
-  level: number;
-}
+import { tideBetween, type TideState, type TideTurn } from "./tide-state";
 
 /** High and low waters between two instants, by the harmonic method (Schureman 1958; the tide-predictor library). */
 export function tideTurns(constituents: readonly Constituent[], from: number, to: number): TideTurn[] {
@@ -21,22 +15,9 @@ export function tideTurns(constituents: readonly Constituent[], from: number, to
 const predictor = (constituents: readonly Constituent[]) =>
   createTidePredictor(constituents.map((one) => ({ ...one })));
 
-export type TideState = { flow: "flooding" | "ebbing" | "slack"; next: TideTurn };
-/** Minutes either side of a turn that anglers call slack. Common practice, no source. */
-const SLACK = 30 * 60_000;
-
 /** Flooding, ebbing or slack at an instant, and the turn to come; null without a turn in the next day and a half. */
 export const tideAt = (constituents: readonly Constituent[], at: number): TideState | null =>
   tideBetween(tideTurns(constituents, at - 36 * 3_600_000, at + 36 * 3_600_000), at);
-
-/** The same from turns that are known already. */
-export function tideBetween(turns: readonly TideTurn[], at: number): TideState | null {
-  const next = turns.find((turn) => turn.time > at);
-  if (!next) return null;
-  const last = turns.findLast((turn) => turn.time <= at);
-  const slack = next.time - at < SLACK || (last && at - last.time < SLACK);
-  return { flow: slack ? "slack" : next.high ? "flooding" : "ebbing", next };
-}
 
 /**
  * Reads what an angler types or pastes: a line each, name, amplitude (in units of `unit` m), phase (degrees), parted by

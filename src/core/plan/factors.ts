@@ -1,7 +1,7 @@
 import type { Species } from "../fish/species-schema";
 import { RISING_FAST } from "../gauge/cautions";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
-import type { TideState } from "../gauge/tide";
+import type { TideState } from "../gauge/tide-state";
 import { WARMTH, type WarmthClass, warmthIn, type WarmthRange } from "../gauge/warmth";
 import { cloudClass } from "../gauge/weather";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";

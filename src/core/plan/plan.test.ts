@@ -48,7 +48,7 @@ const reach = (id: string, change: Partial<PlanReach> = {}): PlanReach => ({
   outlook: outlook(),
   rules: [],
   bands: [],
-  constituents: [],
+  turns: [],
   log: [],
   usualRate: null,
   lies: [],

@@ -1,16 +1,15 @@
-import { type Band, isIn } from "../book/rates";
+import { type Band, isIn } from "../book/bands";
 import type { RuleRecord } from "../book/bank-records";
 import { isOpen } from "../book/local-rules";
 import { rulesFor } from "../book/rules-for";
 import type { Species } from "../fish/species-schema";
 import { bandState, type FishesWell } from "../gauge/band";
 import { RISING_FAST, VERY_HIGH } from "../gauge/cautions";
-import type { Constituent } from "../gauge/constituent";
 import { BAND_QUANTILES, dayOfYear } from "../gauge/exceedance";
 import type { Light } from "../gauge/light";
 import type { Outlook } from "../gauge/outlook";
-import { DAY, HOUR } from "../gauge/series";
-import { tideBetween, tideTurns } from "../gauge/tide";
+import { HOUR } from "../gauge/series";
+import { tideBetween, type TideTurn } from "../gauge/tide-state";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import type { Factor } from "./factor";
 import { type Bar, barOf, factorsOf, isPrime, limbOf, warmthRange } from "./factors";
@@ -44,7 +43,8 @@ export interface PlanReach extends Exposure {
   outlook: Outlook | null;
   rules: readonly RuleRecord[];
   bands: readonly FishesWell[];
-  constituents: readonly Constituent[];
+  /** High and low waters of the days ahead; none: no tide. */
+  turns: readonly TideTurn[];
   /** Rates by flow of the log there, and over all of it; none: nothing is known. */
   log: readonly LogRate[];
   /** Per rod-hour, over everything that was fished for this fish. */
@@ -211,8 +211,7 @@ function ratedHours(
   best: number,
   sunAt = sunOf(reach.place),
 ): RatedHour[] {
-  const { outlook, constituents } = reach;
-  const turns = constituents.length > 0 ? tideTurns(constituents, ask.from - 2 * DAY, ask.to + 2 * DAY) : [];
+  const { outlook, turns } = reach;
   const size = sizeFactor(reach, all);
   const isClosed = closedDays(reach, ask);
   const where = { place: reach.place, weather: reach.weather, sky: ask.sky };

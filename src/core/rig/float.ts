@@ -3,7 +3,8 @@ import { COMMON_PRACTICE, sourced, WATER_DENSITY } from "../quantity/provenance"
 import { DENSITY, type Metal, sphereDiameter, submergedWeight } from "./drag";
 import { hang, type Hang } from "./hang";
 import type { Weight } from "./line-shape";
-import { type BoxShot, type Placed, SHOT_SIZES, shotPlan, type Shotting } from "./shot";
+import { type BoxShot, type Placed, SHOT_SIZES, shotPlan } from "./shot";
+import { type Shotting } from "./shotting";
 import { speedIn } from "./sink";
 import { root } from "./solve";
 import { checkWater, type Water } from "./water";

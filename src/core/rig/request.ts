@@ -4,7 +4,7 @@ import { between, finite } from "../quantity/checks";
 import { COLOUR_SCHOOLS, METHODS, PREY, SNAGS } from "../tactics/lure-kinds";
 import { DENSITY, type Metal } from "./drag";
 import { LINE_MATERIALS } from "./lines";
-import { SHOTTINGS } from "./shot";
+import { SHOTTINGS } from "./shotting";
 
 const grams = between(0.01, 1000);
 const METALS = Object.keys(DENSITY) as [Metal, ...Metal[]];

@@ -1,4 +1,5 @@
 import { FROM_MEMORY, sourced } from "../quantity/provenance";
+import type { Shotting } from "./shotting";
 
 /** Split shot by size, g (from memory; the angler can change them). */
 export const SHOT_SIZES = sourced(
@@ -17,9 +18,6 @@ export const SHOT_SIZES = sourced(
   "g",
   FROM_MEMORY,
 );
-
-export const SHOTTINGS = ["tapered", "bulk", "even"] as const;
-export type Shotting = (typeof SHOTTINGS)[number];
 
 /** Shot of one size in the box; how many there are, where that is known. */
 export interface BoxShot {

@@ -5,7 +5,8 @@ import { adviseRig, type RigRequest } from "./advise";
 import { sphereDiameter, sphereForce, submergedWeight, terminalSpeed } from "./drag";
 import { carriedBy, FLOAT_TACKLE, fishFloat, floatFor, type FloatTackle, setFloat, shottingFor } from "./float";
 import { hang, type HangInput } from "./hang";
-import { type Placed, SHOT_SIZES, shotMass, shotPlan, type Shotting } from "./shot";
+import { type Placed, SHOT_SIZES, shotMass, shotPlan } from "./shot";
+import { type Shotting } from "./shotting";
 import { root } from "./solve";
 import type { Water } from "./water";
 

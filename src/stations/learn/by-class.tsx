@@ -1,7 +1,8 @@
 "use client";
 import { useMemo, useState } from "react";
-import { RATE_KINDS, type RateKind } from "../../core/book/classes";
-import { PRIOR_HOURS, type RateClass } from "../../core/book/rates";
+import { RATE_KINDS, type RateKind } from "../../core/book/rate-terms";
+import { PRIOR_HOURS } from "../../core/book/rate-terms";
+import { type RateClass } from "../../core/book/rates";
 import { useSettings } from "../../state/settings";
 import { type Learning, useRates } from "../../state/use-learn";
 import { type ColumnDef, DataTable } from "../../widgets/data-table";

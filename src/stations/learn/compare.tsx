@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { RATE_KINDS, type RateKind } from "../../core/book/classes";
+import { RATE_KINDS, type RateKind } from "../../core/book/rate-terms";
 import { useSettings } from "../../state/settings";
 import { type Learning, useComparison, useRates } from "../../state/use-learn";
 import type { Condition, Side } from "../../store/learn-api";

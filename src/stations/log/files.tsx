@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import { fetched } from "../../core/quantity/fetched";
-import { LARGEST_FILE } from "../../core/formats/gauge-text";
+import { LARGEST_FILE } from "../../core/formats/largest-file";
 import { InputError } from "../../core/quantity/fault";
 import { asFault } from "../../core/quantity/answer";
 import { act } from "../../state/act";
@@ -14,9 +14,12 @@ import { database } from "../../store/database";
 import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
 import { PickFile } from "../../widgets/file-field";
+import { later } from "../../widgets/later";
 import { tellFault } from "../../words/messages";
 import { count } from "../../words/text";
-import { ImportFish } from "./import-fish";
+
+// The reader of files comes with the first file.
+const ImportFish = later(() => import("./import-fish").then((one) => one.ImportFish));
 
 /** Fish, effort and places out in open formats, and fish of a table in. */
 export function Files({ book, river }: { book: BookView; river: River }) {

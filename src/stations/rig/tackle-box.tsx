@@ -1,11 +1,12 @@
 "use client";
 import { Minus, Pencil, Plus } from "lucide-react";
 import { useState } from "react";
-import { LARGEST_FILE } from "../../core/formats/gauge-text";
-import { readTackle, type TackleFile, writeTackle } from "../../core/formats/tackle-csv";
+import { LARGEST_FILE } from "../../core/formats/largest-file";
+import type { TackleFile } from "../../core/formats/tackle-csv";
 import { starterBox } from "../../core/rig/starter-box";
 import { TACKLE_KINDS, type TackleItem } from "../../core/rig/tackle-item";
 import { InputError } from "../../core/quantity/fault";
+import { fetched } from "../../core/quantity/fetched";
 import { familyOf } from "../../core/tactics/family";
 import { act, perform } from "../../state/act";
 import { saveFile } from "../../state/files";
@@ -32,6 +33,7 @@ export function TackleBox({ box, base, fish }: { box: readonly TackleItem[]; bas
     try {
       if (file.size > LARGEST_FILE)
         throw new InputError("file-too-large", { megabytes: LARGEST_FILE / 1048576 }, { file: file.name });
+      const { readTackle } = await fetched(import("../../core/formats/tackle-csv"));
       const found = readTackle(await file.text(), file.name);
       const { items } = found;
       if (items.length > 0)
@@ -53,9 +55,7 @@ export function TackleBox({ box, base, fish }: { box: readonly TackleItem[]; bas
           <PickFile label="A tackle box as CSV" accept=".csv,.txt,text/csv" onFile={(file) => act(() => take(file))}>
             From CSV
           </PickFile>
-          {box.length > 0 && (
-            <Button onClick={() => saveFile("tackle.csv", writeTackle(box), "text/csv")}>As CSV</Button>
-          )}
+          {box.length > 0 && <Button onClick={() => act(() => saveBox(box))}>As CSV</Button>}
         </span>
       }
     >
@@ -147,4 +147,10 @@ function Piece({ item, onEdit }: { item: TackleItem; onEdit: () => void }) {
       </button>
     </li>
   );
+}
+
+/** Saves the box as a file; its writer comes with the first press. */
+async function saveBox(box: readonly TackleItem[]): Promise<void> {
+  const { writeTackle } = await fetched(import("../../core/formats/tackle-csv"));
+  saveFile("tackle.csv", writeTackle(box), "text/csv");
 }

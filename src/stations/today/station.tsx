@@ -3,7 +3,7 @@ import { useCallback, useMemo, useState } from "react";
 import { DAY } from "../../core/gauge/series";
 import type { Lie } from "../../core/fish/read";
 import { changesOf, type Plan, type PlanWindow } from "../../core/plan/plan";
-import { nearestFlow } from "../../scenario/plan";
+import { nearestFlow } from "../../scenario/plan-lies";
 import { saveFile } from "../../state/files";
 import { useSettings } from "../../state/settings";
 import { act } from "../../state/act";

@@ -4,7 +4,7 @@ import { type Caution, COLD_WATER, weatherCautions } from "../../core/gauge/caut
 import { MINUTE } from "../../core/gauge/series";
 import { type Change, isWindTried, type Plan, type PlanWindow } from "../../core/plan/plan";
 import { useSettings } from "../../state/settings";
-import { nearestFlow } from "../../scenario/plan";
+import { nearestFlow } from "../../scenario/plan-lies";
 import { useMinute } from "../../state/clock";
 import type { LiesThen } from "../../state/use-plan";
 import { cautionWords } from "../../words/cautions";
