@@ -20,6 +20,18 @@ export default defineConfig({
     reducedMotion: "reduce",
     // Each page would keep the whole application first; offline.spec.ts lets it.
     serviceWorkers: "block",
+    // Half of what a page with the made-up river works out it works out ahead; reach.spec.ts lets it.
+    storageState: {
+      cookies: [],
+      origins: [
+        {
+          origin: `http://localhost:${port}`,
+          localStorage: [
+            { name: "low-heron-settings", value: JSON.stringify({ state: { ahead: "none" }, version: 0 }) },
+          ],
+        },
+      ],
+    },
     launchOptions: {
       executablePath: "/usr/bin/chromium",
       args: [

@@ -94,7 +94,6 @@ test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section 
   await expect(page.getByRole("heading", { name: "Lies for walleye" })).toBeVisible();
   await expect(page.getByText(/slow beside fast\.|^No faster water within/)).toBeVisible();
   await expect(page.getByText(/× 1000\. It compares/)).toBeVisible();
-  await expect(page.getByText(/^Fishes .*, best about .*m³\/s\.$/)).toBeVisible({ timeout: 90_000 });
 });
 
 test("readings in the water: put down at the probe, fitted, taken and undone", async ({ page }) => {
@@ -183,4 +182,35 @@ test("a machine of several cores: the water is solved on several threads, and se
   await settled(page);
   const names = await Promise.all(workers.map((worker) => worker.evaluate(() => self.name).catch(() => "ended")));
   expect(names.filter((name) => name === "solver helper")).toHaveLength(2);
+});
+
+test.describe("worked out ahead", () => {
+  test.use({ storageState: { cookies: [], origins: [] } });
+
+  test("how sure each lie is, and other flows, before anybody asks; nothing of it where the battery is saved", async ({
+    page,
+  }) => {
+    await loadDemo(page);
+    await page.goto("/reach");
+    await settled(page);
+    await expect(page.getByText(/holds in \d+ of 10/).first()).toBeVisible({ timeout: 120_000 });
+    const dots = page.getByText(/dots: solved \(\d+ of \d+\)/);
+    const count = async () => Number(/\((\d+) of/.exec(await dots.innerText())![1]);
+    const before = await count();
+    await expect.poll(count, { timeout: 120_000 }).toBeGreaterThan(before + 1);
+    await expect(page.getByText(/^Fishes .*, best about .*m³\/s\.$/)).toBeVisible({ timeout: 90_000 });
+
+    await page.getByRole("button", { name: "Book and settings" }).click();
+    await page.getByRole("combobox", { name: "Worked out before you ask" }).click();
+    await page.getByRole("option", { name: "Nothing: saves the battery" }).click();
+    await page.keyboard.press("Escape");
+    await expect(page.getByText("to save the battery", { exact: false })).toBeVisible();
+    await expect(page.getByText(/holds in \d+ of 10/)).toHaveCount(0);
+    // What is begun is stopped; a moment later no more flows come.
+    await page.waitForTimeout(1500);
+    const left = await count();
+    await page.waitForTimeout(6000);
+    expect(await count()).toBe(left);
+    await noFaults(page);
+  });
 });

@@ -2,7 +2,7 @@
  * `npm test`: installs what is missing (Chromium too), then lint, types, unit and interface tests. Last line: N passed,
  * N failed. Plain Node.
  */
-import { spawnSync } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -24,9 +24,31 @@ const step = (name, command, args, env = {}) => {
 };
 const check = (name, command, args) => (step(name, command, args) ? passed++ : failed++);
 
-check("lint", "npx", ["eslint", ".", "--max-warnings", "0"]);
-check("format", "npx", ["prettier", "--check", "--log-level", "warn", "."]);
-check("arrows", "node", ["scripts/arrows.mjs"]);
+/** Runs a check beside others: what it says is told when it is done. */
+const beside = (name, command, args) =>
+  new Promise((resolve) => {
+    const said = [];
+    const child = spawn(command, args, { cwd: root, stdio: ["ignore", "pipe", "pipe"] });
+    child.stdout.on("data", (part) => said.push(part));
+    child.stderr.on("data", (part) => said.push(part));
+    child.on("error", (error) => said.push(Buffer.from(`${error.message}\n`)));
+    child.on("close", (status) => {
+      process.stdout.write(`\n— ${name}\n${Buffer.concat(said).toString()}`);
+      if (status === 0) passed++;
+      else failed++;
+      resolve();
+    });
+  });
+
+// One core lints while the other does the rest that needs no build.
+await Promise.all([
+  beside("lint", "npx", ["eslint", ".", "--max-warnings", "0"]),
+  (async () => {
+    await beside("format", "npx", ["prettier", "--check", "--log-level", "warn", "."]);
+    await beside("arrows", "node", ["scripts/arrows.mjs"]);
+    await beside("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "1500"]);
+  })(),
+]);
 
 const folder = mkdtempSync(join(tmpdir(), "low-heron-"));
 try {
@@ -37,8 +59,6 @@ try {
     // A file that could not even load counts as one failure.
     return [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites, report.numTotalTests];
   }, unitRan);
-
-  check("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "1500"]);
 
   // The build needs Next's own types, and type-checks them and everything else on the way.
   process.stdout.write("\n— build\n");

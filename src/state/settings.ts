@@ -94,6 +94,8 @@ const FIELDS = {
           ),
         )
       : {},
+  /** What is worked out before anybody asks: other flows and how sure each lie is; or nothing, to save the battery. */
+  ahead: oneOf(["all", "none"], "all"),
   /** Sky and wind as the angler expects them, said on a day: they hold for that day alone. */
   expected: expectedOf,
   farthest: (kept: unknown): number | null => {

@@ -24,6 +24,11 @@ const LOOKS = [
   { value: "glare", label: "Glare: strongest contrast" },
 ];
 
+const AHEAD = [
+  { value: "all", label: "Other flows, and how sure each lie is" },
+  { value: "none", label: "Nothing: saves the battery" },
+];
+
 /** The book as a whole: units, look, archive out and in, the made-up river. */
 export function BookDialog({
   open,
@@ -34,7 +39,7 @@ export function BookDialog({
   onOpenChange: (open: boolean) => void;
   river: River;
 }) {
-  const { system, savedAt, set } = useSettings();
+  const { system, ahead, savedAt, set } = useSettings();
   const { theme, setTheme } = useTheme();
   const keeping = useKeeping(open);
   const unsaved = useUnsavedCount(open);
@@ -61,6 +66,14 @@ export function BookDialog({
             onChange={setTheme}
             choices={LOOKS}
           />
+          <div className="col-span-2">
+            <Select
+              label="Worked out before you ask"
+              value={ahead}
+              onChange={(value) => set({ ahead: value as typeof ahead })}
+              choices={AHEAD}
+            />
+          </div>
         </div>
         <Archive />
         <Holdings river={river} />

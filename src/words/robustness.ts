@@ -12,5 +12,9 @@ export const doubtWords = ({ found, of }: Holds): string =>
 /** Two lies that change places too often to be ranked. */
 export const tieWords = (better: number): string => `About as good as lie ${better}: their order turns round.`;
 
+/** Said where nothing is worked out ahead. */
+export const NOT_AHEAD =
+  "Not worked out, to save the battery: how sure each lie is, and at which other flows it fishes. “Book and settings” changes that.";
+
 /** What the marks of the plan and the list mean by it. */
 export const HOLDS_KEY = "Faint on the plan: seldom there when what is not known is moved; the list says how often.";

@@ -87,6 +87,52 @@ test("a class's own fish are not in its prior; more of its own always tell more"
   expect(6 / (6 + PRIOR_HOURS)).toBeGreaterThan(0.66);
 });
 
+test("put together by hand: the rate of the two others as prior, worth two hours, and their word for the dispersion", () => {
+  const groups = [
+    [
+      { hours: 3, events: 4 },
+      { hours: 2, events: 0 },
+    ],
+    [
+      { hours: 4, events: 1 },
+      { hours: 6, events: 2 },
+    ],
+    [
+      { hours: 5, events: 0 },
+      { hours: 3, events: 7 },
+    ],
+  ];
+  const rates = ratesOf(groups);
+  const prior = [
+    { fish: 10, over: 18 },
+    { fish: 11, over: 13 },
+    { fish: 7, over: 15 },
+  ];
+  groups.forEach((group, k) => {
+    const [a, b] = groups.filter((one) => one !== group).map(evidenceOf) as [number[], number[]];
+    const shape = (2 * (prior[k]!.fish + 0.5)) / (prior[k]!.over + 1);
+    const posterior = posteriorOf(
+      group,
+      { shape, hours: 2 },
+      a.map((one, d) => one + b[d]!),
+    );
+    expect(rates[k]!.rate).toBeCloseTo(meanOf(posterior), 12);
+    const interval = intervalOf(posterior, 0.8);
+    rates[k]!.interval.forEach((limit, end) => expect(limit).toBeCloseTo(interval[end]!, 12));
+  });
+  // What nobody fished has no rate, says nothing of the dispersion and takes nothing from the others.
+  const [none, ...rest] = ratesOf([[{ hours: 0, events: 0 }], ...groups]);
+  expect(none).toBeNull();
+  expect(rest.map((one) => one!.rate)).toEqual(rates.map((one) => expect.closeTo(one!.rate, 12) as number));
+  // Alone, a class leans on nobody.
+  const alone = posteriorOf(groups[0]!, JEFFREYS, NO_EVIDENCE);
+  expect(ratesOf([groups[0]!])[0]!.rate).toBeCloseTo(meanOf(alone), 12);
+  // Where one side was not fished there is nothing to hold it against.
+  const fished = [sampleEffort("s", 2, null, 1)];
+  expect(compareRates(fished, [])).toBeNull();
+  expect(compareRates([], fished)).toBeNull();
+});
+
 test("gamma variates have mean 1 and the variance 1/k", () => {
   const random = stream(3);
   for (const k of [0.5, 2]) {

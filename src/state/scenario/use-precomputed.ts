@@ -8,6 +8,7 @@ import { database } from "../../store/database";
 import { keepField, keptField, solvedFlows } from "../../store/fields";
 import { solveInBackground } from "../../workers/clients";
 import { act } from "../act";
+import { useSettings } from "../settings";
 
 export interface Precomputed {
   /** Flows solved in the background, m3/s, and which of them are done on this bed. */
@@ -27,8 +28,8 @@ const solvedOn = async (bed: string, cell: number): Promise<number[]> =>
 
 /**
  * Solves a reach at a ladder of flows in the background, each from its solved neighbour, while nothing else is being
- * solved; on as many cores as can be spared. Kept as they come, so that a reload goes on where it stopped; a changed
- * bed starts anew.
+ * solved and the angler has them worked out ahead; on as many cores as can be spared. Kept as they come, so that a
+ * reload goes on where it stopped; a changed bed starts anew.
  */
 export function usePrecomputed(
   reach: Reach | undefined,
@@ -39,6 +40,7 @@ export function usePrecomputed(
   const bed = reach && bedKey(reach);
   const cell = reach ? Math.max(PRECOMPUTED_CELL, cellOf(reach)) : PRECOMPUTED_CELL;
   const flows = useMemo(() => flowsBetween(low, high), [low, high]);
+  const ahead = useSettings((settings) => settings.ahead === "all");
   const latest = useRef({ reach, flow });
   useEffect(() => {
     latest.current = { reach, flow };
@@ -46,7 +48,7 @@ export function usePrecomputed(
   const solved = useLiveQuery(() => (bed ? solvedOn(bed, cell) : []), [bed, cell]);
 
   useEffect(() => {
-    if (!bed || busy) return;
+    if (!bed || busy || !ahead) return;
     const control = new AbortController();
     // A flow that this bed cannot carry is left out; the plan tells why when it is looked at.
     const taken = new Set<number>();
@@ -79,7 +81,7 @@ export function usePrecomputed(
       clearTimeout(timer);
       control.abort();
     };
-  }, [bed, busy, cell, flows]);
+  }, [bed, busy, cell, flows, ahead]);
 
   return useMemo(
     () => ({ flows: flows.map((discharge) => ({ discharge, solved: solved?.includes(discharge) ?? false })) }),

@@ -7,14 +7,15 @@ import { ensembleKey, type EnsembleRequest, flowBandOf, type Robustness } from "
 import { robustnessInWorker } from "../../workers/clients";
 import { pause } from "../pause";
 import { type Stage, useStage, valueOf } from "../query";
+import { useSettings } from "../settings";
 import type { NumberedReading } from "./use-reading";
 
 /** Waits a moment before it begins, ms: who only passes by asks for nothing. */
 const MOMENT = 1500;
 
 /**
- * How sure each lie and seam of a settled reading is, worked out in the background: under the river's own flow by the
- * band of its forecast, under another by a tenth.
+ * How sure each lie and seam of a settled reading is, worked out in the background where the angler wants that: under
+ * the river's own flow by the band of its forecast, under another by a tenth.
  */
 export function useRobustness(
   reach: Reach | undefined,
@@ -25,7 +26,8 @@ export function useRobustness(
 ): Stage<Robustness> {
   const first = isNow ? outlook.value?.flow?.points[0] : undefined;
   // Begun with one band and then another, all of it would be done twice.
-  const known = !isNow || !outlook.pending;
+  const ahead = useSettings((settings) => settings.ahead === "all");
+  const known = ahead && (!isNow || !outlook.pending);
   const ask = useMemo(
     (): EnsembleRequest | undefined =>
       reach && known && settled?.of.origin === "solved"

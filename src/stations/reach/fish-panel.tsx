@@ -4,6 +4,7 @@ import type { Catch } from "../../core/book/records";
 import type { Lie } from "../../core/fish/read";
 import { figureText, showText } from "../../words/quantity";
 import { database } from "../../store/database";
+import { useSettings } from "../../state/settings";
 import { Panel } from "../../widgets/panel";
 import { act, perform } from "../../state/act";
 import type { FishAgainstModel } from "../../state/scenario/use-agreement";
@@ -36,6 +37,7 @@ export function FishPanel({
   nameOf: (id: string) => string;
 }) {
   const { agreement, placed, waiting, beyond } = against;
+  const ahead = useSettings((settings) => settings.ahead === "all");
   const listed = [...catches].sort((a, b) => Date.parse(b.at) - Date.parse(a.at)).slice(0, MOST);
   return (
     <Panel
@@ -47,7 +49,9 @@ export function FishPanel({
       {catches.length > 0 && !agreement && (
         <p className="text-soft">
           {waiting > 0
-            ? "Waiting for the flows of those days to be solved …"
+            ? ahead
+              ? "Waiting for the flows of those days to be solved …"
+              : "The flows of those days are not solved, to save the battery: “Book and settings” changes that."
             : beyond > 0
               ? "Its fish with a place have no known flow, or one beyond those solved here."
               : "None of its fish has a place yet: choose a lie, or put the probe where it took, and press “put”."}

@@ -6,7 +6,7 @@ import { useSettings } from "../../state/settings";
 import { useFishes } from "../../state/use-fishes";
 import { readWithWords } from "./read-as";
 import { showText, type UnitSystem } from "../../words/quantity";
-import { HOLDS_KEY } from "../../words/robustness";
+import { HOLDS_KEY, NOT_AHEAD } from "../../words/robustness";
 import { Panel } from "../../widgets/panel";
 import { Cautions } from "../cautions";
 import { BedPanels } from "./bed-panels";
@@ -145,7 +145,7 @@ function ChosenLie({ lie, system }: { lie: Numbered<Lie>; system: UnitSystem }) 
 
 /** The lies in words, the chosen one in full, and fish against the model. */
 function Lies({ view }: { view: ReachView }) {
-  const { system, set } = useSettings();
+  const { system, ahead, set } = useSettings();
   const { nameOf } = useFishes();
   const [changing, setChanging] = useState(false);
   const { scenario, fishHere, against, probe } = view;
@@ -186,6 +186,7 @@ function Lies({ view }: { view: ReachView }) {
             system={system}
           />
           {view.robustness && <p className="mt-2 text-sm text-soft">{HOLDS_KEY}</p>}
+          {!view.robustness && ahead === "none" && <p className="mt-2 text-sm text-soft">{NOT_AHEAD}</p>}
           <div className="mt-auto">
             <WaterWords reading={reading} system={system} where={where} />
           </div>
