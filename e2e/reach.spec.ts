@@ -204,7 +204,7 @@ test.describe("worked out ahead", () => {
     await page.getByRole("combobox", { name: "Worked out before you ask" }).click();
     await page.getByRole("option", { name: "Nothing: saves the battery" }).click();
     await page.keyboard.press("Escape");
-    await expect(page.getByText("to save the battery", { exact: false })).toBeVisible();
+    await expect(page.getByText("Not worked out, to save the battery", { exact: false })).toBeVisible();
     await expect(page.getByText(/holds in \d+ of 10/)).toHaveCount(0);
     // What is begun is stopped; a moment later no more flows come.
     await page.waitForTimeout(1500);
