@@ -13,7 +13,7 @@ import { lineShape } from "./line-shape";
 import { lineDiameter, lineTest, lineWeight } from "./lines";
 import { lipForce, plugDepth, suspendWeight, waterDensity } from "./plug";
 import { sink, sinkThrough } from "./sink";
-import { spinnerWays } from "./spinner";
+import { setSpinner, spinnerDepth, type SpinnerQuestion, spinnerWays } from "./spinner";
 
 /**
  * The library ships its source, which this project's stricter compiler would check: it is taken by its surface alone.
@@ -218,6 +218,75 @@ describe("plug", () => {
     expect(suspendWeight(plug, 20)).toBeCloseTo(1.5 / (1 - WATER_DENSITY / DENSITY.tungsten), 3);
     expect(suspendWeight(plug, 5)!).toBeGreaterThan(suspendWeight(plug, 25)!);
     expect(suspendWeight({ ...plug, buoyancy: -2 }, 10)).toBeNull();
+  });
+});
+
+describe("a spinner's run, by hand", () => {
+  const zone = { ahead: 0.6, behind: 0.3, side: 0.45, height: 0.38 };
+  /** On a straight line without drag of its own: the weight in water (brass, 8500 kg/m3) against the blade's drag. */
+  const straight = (grams: number, speed: number, length: number) => {
+    const weight = (grams / 1000) * 9.81 * (1 - 999.7 / 8500);
+    const drag = 0.5 * 999.7 * 0.00016 * grams ** (2 / 3) * speed ** 2;
+    return (length * weight) / Math.hypot(weight, drag);
+  };
+  const hair = 1e-7;
+
+  test("it rides as deep as its weight and its drag leave a straight line, less the height of the tip; never above", () => {
+    const depth = (grams: number, speed: number, tip: number) =>
+      spinnerDepth({ grams, distance: 15, lineDiameter: hair }, speed, tip);
+    for (const [grams, speed] of [
+      [6, 1],
+      [3, 0.4],
+      [12, 0.7],
+    ] as const)
+      // The line is followed in steps: to half a per cent.
+      expect((depth(grams, speed, 0.2) + 0.2) / straight(grams, speed, 15)).toBeCloseTo(1, 2);
+    expect(depth(6, 1, 0.2) - depth(6, 1, 1.2)).toBeCloseTo(1, 9);
+    expect(depth(1, 3, 2)).toBe(0);
+  });
+
+  test("down and across: what is reeled, what crosses and what drops back, at 45 degrees", () => {
+    const half = Math.SQRT1_2;
+    const { down } = spinnerWays(0.2, 0.4, zone, {});
+    const reeled = 0.4 - 0.2 * half;
+    expect(down.retrieve).toBeCloseTo(reeled, 12);
+    const [crosses, drops] = [0.2 / 2 + reeled * half, Math.abs(0.2 / 2 - reeled * half)];
+    expect(down.secondsInZone).toBeCloseTo(Math.min(0.9 / crosses, 0.9 / drops), 12);
+    // In a long, narrow zone it leaves by the side, in a wide, short one by the end.
+    const wide = { ...zone, side: 50 };
+    expect(spinnerWays(0.6, 0.4, wide, {}).down.secondsInZone).toBeCloseTo(0.9 / 0.3, 9);
+    // Where the current neither drops it back nor it gains, nothing but the side ends it.
+    const even = 0.4 / (2 * half);
+    expect(spinnerWays(even, 0.4, wide, {}).down.secondsInZone).toBeGreaterThan(100);
+  });
+
+  test("at the speed of its way, with the tip that brings it nearer to the fish; no deeper than the water", () => {
+    const ask = (meanSpeed: number, fishDepth: number, depth = 9, near = zone) =>
+      setSpinner({
+        water: { depth, meanSpeed },
+        zone: near,
+        tackle: {},
+        fishDepth,
+        grams: 6,
+        blade: 3,
+        distance: 15,
+        lineDiameter: hair,
+      } as unknown as SpinnerQuestion);
+    const fast = ask(0.9, 0.2);
+    expect(fast.rig.advice).toBe("down");
+    const through = 0.9 * Math.SQRT1_2;
+    expect(fast.rig.depthTipLow).toBeCloseTo(straight(6, through, 15) - 0.2, 2);
+    expect(fast.rig.depthTipHigh).toBeCloseTo(straight(6, through, 15) - 2, 2);
+    expect(fast.rig.tip).toBe("high");
+    expect(ask(0.9, 8).rig.tip).toBe("low");
+    // Up in slow water it goes at its blade's own speed.
+    const slow = ask(0.05, 5, 20, { ...zone, ahead: 3 });
+    expect(slow.rig.advice).toBe("up");
+    expect((slow.rig.depthTipLow + 0.2) / straight(6, 0.42, 15)).toBeCloseTo(1, 2);
+    const thin = ask(0.9, 1, 1);
+    expect([thin.rig.depthTipLow, thin.rig.depthTipHigh]).toEqual([1, 1]);
+    expect(thin.reasons.map(({ code }) => code)).toContain("spinner-bottom");
+    expect(fast.reasons.map(({ code }) => code)).toEqual(expect.arrayContaining(["spinner-down", "spinner-tip"]));
   });
 });
 
