@@ -12,7 +12,7 @@ import { DAY } from "../core/gauge/series";
 import { tideTurns } from "../core/gauge/tide";
 import type { Weather } from "../core/gauge/weather";
 import type { PlanReach, Relief } from "../core/plan/plan";
-import { type Bank, BANKS } from "../core/plan/weather-factors";
+import { type Side, SIDES } from "../core/plan/weather-factors";
 
 /** Fewer fish than this in so long: new to the season, or to the fish. Common practice, no source. */
 const NEW = { fish: 3, within: 60 * DAY };
@@ -42,11 +42,11 @@ const reliefOf = ({ bed, features }: ReachRecord["reach"]): Relief[] => [
 ];
 
 /** Banks over whose water something hangs: trees, against the wind. */
-function treesOf(reach: ReachRecord["reach"]): Bank[] {
+function treesOf(reach: ReachRecord["reach"]): Side[] {
   const roofs = (reach.features ?? []).filter(({ kind }) => kind === "overhang");
   if (roofs.length === 0) return [];
   const [, breadth] = reachSize(reach);
-  return BANKS.filter((bank) =>
+  return SIDES.filter((bank) =>
     roofs.some((roof) => {
       const [x, y] = placeOf(roof);
       const middle = reach.bed.kind === "template" ? centreline(reach.bed, x) : breadth / 2;

@@ -5,8 +5,7 @@ import { database } from "../store/database";
 import { useSettings } from "./settings";
 import type { River } from "./use-river";
 import { useTide } from "./use-tide";
-import { useWeather } from "./use-weather";
-import { weatherAt } from "../core/gauge/weather";
+import { useAirNow } from "./use-weather";
 
 export interface Safety {
   cautions: readonly Caution[];
@@ -24,14 +23,14 @@ export function useSafety(river: River): Safety {
   );
   const constituents = water?.deleted ? undefined : water?.constituents;
   const tide = useTide(constituents, minute);
-  const weather = useWeather(station?.id);
+  const weather = useAirNow({ station, minute });
   const cautions = cautionsOf({
     now: stale ? undefined : now,
     damNote: water?.deleted ? "" : (water?.damNote ?? ""),
     tide: stale ? null : tide,
     light,
     sinceThunder: thunderAt === null ? null : minute - thunderAt,
-    weather: weather ? weatherAt(weather, minute) : null,
+    weather,
   });
   return { cautions, leave: leaveTheWater(cautions) };
 }

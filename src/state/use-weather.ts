@@ -17,11 +17,16 @@ export function useExpectedSky(today: string): ExpectedSky | undefined {
   return expected?.day === today ? expected : undefined;
 }
 
-/** Sky and wind of now in words, as the angler expects them or as forecast; undefined where neither says anything. */
-export function useSkyNow({ station, minute }: Pick<River, "station" | "minute">): ExpectedSky | undefined {
+/** The air over a river now, as the angler expects it or as forecast; null where neither says anything. */
+export function useAirNow({ station, minute }: { station: { id: string } | undefined; minute: number }) {
   const weather = useWeather(station?.id);
   const sky = useExpectedSky(dayKey(minute));
-  const now = weatherThen(weather ?? null, sky, minute);
+  return weatherThen(weather ?? null, sky, minute);
+}
+
+/** Sky and wind of now in words, as the angler expects them or as forecast; undefined where neither says anything. */
+export function useSkyNow({ station, minute }: Pick<River, "station" | "minute">): ExpectedSky | undefined {
+  const now = useAirNow({ station, minute });
   if (!now || (now.cloud === null && now.wind === null)) return undefined;
   return {
     cloud: now.cloud === null ? null : cloudClass(now.cloud),

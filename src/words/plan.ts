@@ -1,7 +1,8 @@
 import { clarityClass } from "../core/gauge/clarity";
 import type { Factor } from "../core/plan/factor";
 import type { Limb } from "../core/plan/factors";
-import type { Change, LogRate, PlanWindow, RemovedReason } from "../core/plan/plan";
+import type { Change } from "../core/plan/changes";
+import type { LogRate, PlanWindow, RemovedReason } from "../core/plan/plan";
 import { figureText, showText, type UnitSystem } from "./quantity";
 import { moment, seenTo } from "./river";
 import { windWords } from "./sky";

@@ -5,7 +5,7 @@ import { findUnit } from "../quantity/units";
 import { columnMark, csvTable, type CsvTable, eachRow } from "./csv";
 import { type DateOrder, datesIn, isoDate, isOtherDate } from "./date-order";
 import { type Column, demandText, dimensionOf, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
-import { ianaZone, readInstant, UTC } from "./instant";
+import { namedZone, readInstant, UTC } from "./instant";
 
 /** Words by which a column is known. The longest match wins. */
 const NAMES: readonly (readonly [RegExp, Parameter | "time"])[] = [
@@ -144,7 +144,7 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
   if (columns.length === 0) throw new InputError("no-known-column", { columns: listed(headers) }, where);
 
   const zoneName = options.zone ?? timeColumns.map((index) => headers[index]!.zone).find(Boolean);
-  const zone = zoneName ? (/^(utc|gmt|z)$/i.test(zoneName) ? UTC : ianaZone(zoneName)) : UTC;
+  const zone = zoneName ? namedZone(zoneName) : UTC;
   if (!zone) throw new InputError("unknown-zone", { zone: zoneName }, where);
 
   const gathering = new Gathering(

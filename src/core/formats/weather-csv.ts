@@ -6,7 +6,7 @@ import { type Dimension, findUnit, toSI } from "../quantity/units";
 import { columnMark, csvTable, eachRow } from "./csv";
 import { readHeader } from "./gauge-csv";
 import { demandText } from "./gauge-text";
-import { ianaZone, readInstant, UTC } from "./instant";
+import { namedZone, readInstant, UTC } from "./instant";
 import { type LineCounts, type Rejection, Tally } from "./tally";
 
 type Kind = Exclude<keyof WeatherHour, "time">;
@@ -87,7 +87,7 @@ export function readWeatherCsv(
   if (columns.length === 0)
     throw new InputError("no-weather-column", { columns: headers.map(({ name }) => name) }, where);
   const stated = zoneName ?? headers[timeColumn]!.zone;
-  const zone = stated === undefined || /^(utc|gmt|z)$/i.test(stated) ? UTC : ianaZone(stated);
+  const zone = stated === undefined ? UTC : namedZone(stated);
   if (!zone) throw new InputError("unknown-zone", { zone: stated }, where);
 
   const tally = new Tally();

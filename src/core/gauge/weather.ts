@@ -88,8 +88,8 @@ export function rainBetween({ hours }: Pick<Weather, "hours">, from: number, to:
 }
 
 /**
- * The mean wind vector from one instant to another, as its speed, m/s, and where it comes from, degrees; null where
- * less than three quarters of that time is told.
+ * The mean wind vector from one instant to another, looked at every three hours, as its speed, m/s, and where it comes
+ * from, degrees; null where less than three quarters of that time is told.
  */
 export function meanWind(
   { hours }: Pick<Weather, "hours">,
@@ -97,7 +97,7 @@ export function meanWind(
   to: number,
 ): { speed: number; windFrom: number } | null {
   let [north, east, count, told] = [0, 0, 0, 0];
-  for (let at = from; at < to; at += HOUR, count++) {
+  for (let at = from; at < to; at += STANDS, count++) {
     const hour = weatherAt({ hours }, at);
     if (!hour || hour.wind === null || hour.windFrom === null) continue;
     const angle = (hour.windFrom * Math.PI) / 180;

@@ -7,7 +7,8 @@ import { warmthIn } from "../gauge/warmth";
 import { NO_WEATHER, type Weather, type WeatherHour } from "../gauge/weather";
 import { factorsOf, isPrime, limbOf, warmthRange } from "./factors";
 import { planHours } from "./hours";
-import { changesOf, logAt, planOf, type PlanAsk, type PlanReach } from "./plan";
+import { changesOf } from "./changes";
+import { logAt, planOf, type PlanAsk, type PlanReach } from "./plan";
 
 const T0 = Date.UTC(2026, 4, 14, 6);
 const STEP = 6 * HOUR;

@@ -1,3 +1,4 @@
+import type { Bank } from "../book/bank-records";
 import type { Species } from "../fish/species-schema";
 import { DAY } from "../gauge/series";
 import {
@@ -16,8 +17,9 @@ import {
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import type { Factor } from "./factor";
 
-export const BANKS = ["left", "right"] as const;
-export type Bank = (typeof BANKS)[number];
+/** One bank of the two. */
+export const SIDES = ["left", "right"] as const satisfies readonly Bank[];
+export type Side = (typeof SIDES)[number];
 
 /** The air over a reach, and how it lies to the wind. */
 export interface Exposure {
@@ -25,7 +27,7 @@ export interface Exposure {
   /** The way its x runs, degrees; null where nobody said. */
   bearing: number | null;
   /** Banks with growth that hangs over the water. */
-  trees: readonly Bank[];
+  trees: readonly Side[];
 }
 
 /** Sky and wind as the angler expects them, in place of a forecast's; null: as forecast. */
@@ -49,7 +51,7 @@ export function weatherThen(weather: Weather | null, sky: ExpectedSky | undefine
 const ACROSS = 0.35;
 
 /** The bank that a wind comes over, or goes to; null where it blows along the reach, or nobody knows. */
-function bankOf(windFrom: number | null, bearing: number | null, which: "from" | "to"): Bank | null {
+function bankOf(windFrom: number | null, bearing: number | null, which: "from" | "to"): Side | null {
   if (windFrom === null || bearing === null) return null;
   const across = acrossToRight(windFrom, bearing);
   if (Math.abs(across) < ACROSS) return null;

@@ -2,7 +2,8 @@
 import { useCallback, useMemo, useState } from "react";
 import { DAY } from "../../core/gauge/series";
 import type { Lie } from "../../core/fish/read";
-import { changesOf, type Plan, type PlanWindow } from "../../core/plan/plan";
+import { changesOf } from "../../core/plan/changes";
+import type { Plan, PlanWindow } from "../../core/plan/plan";
 import { nearestFlow } from "../../scenario/plan-lies";
 import { saveFile } from "../../state/files";
 import { useSettings } from "../../state/settings";

@@ -2,7 +2,8 @@
 import Link from "next/link";
 import { type Caution, COLD_WATER, weatherCautions } from "../../core/gauge/cautions";
 import { MINUTE } from "../../core/gauge/series";
-import { type Change, isWindTried, type Plan, type PlanWindow } from "../../core/plan/plan";
+import { type Change, isWindTried } from "../../core/plan/changes";
+import type { Plan, PlanWindow } from "../../core/plan/plan";
 import { useSettings } from "../../state/settings";
 import { nearestFlow } from "../../scenario/plan-lies";
 import { useMinute } from "../../state/clock";
