@@ -70,6 +70,16 @@ test("by the glass: 2 hPa in three hours is falling, and so much up is rising; h
   expect(by(-2 / 3)).toEqual({ falling: 2 });
   expect(by(2 / 3)).toEqual({ rising: 2 });
   expect(by(0.5 / 3)).toEqual({ steady: 2 });
+  // One hectopascal in three hours counts as one.
+  expect(by(-1.001 / 3)).toEqual({ falling: 2 });
+  expect(by(-0.999 / 3)).toEqual({ steady: 2 });
+  expect(by(1.001 / 3)).toEqual({ rising: 2 });
+  expect(by(0.999 / 3)).toEqual({ steady: 2 });
+  // Without a record, on a reach that is not known, or days after its end there is nothing to say.
+  expect(hoursBy("barometer", [over(at(12), at(14))], { ...NOWHERE, reaches: reach() })).toEqual({ unknown: 2 });
+  expect(hoursBy("barometer", [over(at(12), at(14))])).toEqual({ unknown: 2 });
+  const old = { ...NOWHERE, reaches: reach({ pressure: glass(1) }) };
+  expect(hoursBy("barometer", [over(at(0) + 96 * HOUR, at(1) + 96 * HOUR)], old)).toEqual({ unknown: 1 });
 });
 
 test("by the tide: six hours from low to high are flooding, but for half an hour at either end", () => {
@@ -84,6 +94,26 @@ test("by the tide: six hours from low to high are flooding, but for half an hour
   expect(found.flooding! + found.slack!).toBeCloseTo((high - low) / HOUR, 6);
   expect(found.slack).toBeGreaterThan(0.4);
   expect(found.slack).toBeLessThan(1.6);
+  // A reach a month before, and one without tides, take nothing from it.
+  const elsewhere = { ...reach({ water: { constituents, fullPool: 10 } }).get("reach")! };
+  const several = new Map([
+    ["reach", elsewhere],
+    ["then", elsewhere],
+    ["inland", { ...elsewhere, water: undefined }],
+  ]);
+  const month = 30 * 24 * HOUR;
+  const all = hoursBy(
+    "tide",
+    [
+      over(low, high),
+      over(low - month, high - month, { reach: "then" }),
+      over(low, low + HOUR, { reach: "inland" }),
+      over(low, low + HOUR, { reach: "unheard-of" }),
+    ],
+    { ...NOWHERE, reaches: several },
+  );
+  expect(all.unknown).toBe(2);
+  expect(Object.values(all).reduce((a, b) => a + b)).toBeCloseTo((2 * (high - low)) / HOUR + 2, 5);
 });
 
 test("by what lies dry under full pool, wind, cloud, time of year and moon", () => {
@@ -93,6 +123,13 @@ test("by what lies dry under full pool, wind, cloud, time of year and moon", () 
   expect(hoursBy("pool", [effort], around)).toEqual({ "2-4": 2 });
   expect(hoursBy("wind", [effort], around)).toEqual({ fresh: 2 });
   expect(hoursBy("cloud", [effort], around)).toEqual({ unknown: 2 });
+  expect(hoursBy("cloud", [{ ...effort, sky: { wind: null, cloud: "overcast" } }], around)).toEqual({ overcast: 2 });
+  const blind = { ...effort, sky: undefined, river: null };
+  for (const kind of ["wind", "cloud", "pool"] as const) expect(hoursBy(kind, [blind], around)).toEqual({ unknown: 2 });
+  for (const water of [undefined, { constituents: [], fullPool: undefined }])
+    expect(hoursBy("pool", [effort], { ...NOWHERE, reaches: reach({ water }) })).toEqual({ unknown: 2 });
+  const level = { ...effort, river: sampleRiver({ stage: null }) };
+  expect(hoursBy("pool", [level], around)).toEqual({ unknown: 2 });
   expect(hoursBy("season", [effort], around)).toEqual({ "may-jun": 2 });
   // Full moon on 31 May 2026, 08:45 UTC (almanac, from memory).
   expect(hoursBy("moon", [effort], around)).toEqual({ full: 2 });
@@ -121,6 +158,16 @@ test("by place, sort of place, rank, lure, colour, piece, depth and way; what wa
   expect(hoursBy("piece", efforts)).toEqual({ half: 3, unknown: 1 });
   expect(hoursBy("depth", efforts)).toEqual({ "1-1.5": 3, unknown: 1 });
   expect(hoursBy("method", efforts)).toEqual({ float: 3, unknown: 1 });
+  // A place that was not read has no sort and no rank; of sorts only those that were fished are told.
+  const unread = [over(at(8), at(10), { stretch: { ...stretch, read: undefined } })];
+  expect(hoursBy("kind", unread)).toEqual({ unknown: 2 });
+  expect(hoursBy("rank", unread)).toEqual({ unknown: 2 });
+  expect(ratesIn("kind", efforts).classes.map(({ key }) => key)).toEqual(["deep", "unknown"]);
+  expect(ratesIn("method", [...efforts]).classes.map(({ key, low, high }) => [key, low, high])).toEqual([
+    ["float", null, null],
+    ["unknown", null, null],
+  ]);
+  expect(ratesIn("depth", efforts).classes.find(({ hours }) => hours === 3)).toMatchObject({ low: 1, high: 1.5 });
   // Two reaches may have places of one name.
   const elsewhere = over(at(13), at(15), { stretch, reach: "other" });
   expect(hoursBy("lie", [...efforts, elsewhere], { ...NOWHERE, reaches: reach() })).toEqual({
@@ -132,10 +179,58 @@ test("by place, sort of place, rank, lure, colour, piece, depth and way; what wa
   expect(fishedIn("lure", "no such", efforts, SI_SCALE, NOWHERE)).toEqual([]);
 });
 
+test("of names the twelve with the most hours are told, then by the letter; as they were written first", () => {
+  const lures = Array.from({ length: 14 }, (_, k) => [
+    `Lure ${String.fromCharCode(78 - k)}`,
+    k < 6 ? 2 : k < 12 ? 1 : 0.5,
+  ]);
+  const efforts = lures.flatMap(([lure, hours], k) => [
+    sampleEffort("s", Number(hours) / 2, null, 0, { stretch: sampleStretch(`${k}`, { lure: ` ${lure}  ` }) }),
+    sampleEffort("s", Number(hours) / 2, null, 0, {
+      stretch: sampleStretch(`${k}-`, { lure: `${lure}`.toLowerCase() }),
+    }),
+  ]);
+  const told = ratesIn("lure", efforts).classes;
+  expect(told.map(({ key, hours }) => [key, hours])).toEqual([
+    ...["I", "J", "K", "L", "M", "N"].map((letter) => [`Lure ${letter}`, 2]),
+    ...["C", "D", "E", "F", "G", "H"].map((letter) => [`Lure ${letter}`, 1]),
+    ["unknown", 1],
+  ]);
+  // No word is no name.
+  const silent = [
+    sampleEffort("s", 1, null, 0, { stretch: sampleStretch("x", { lure: " " }) }),
+    sampleEffort("s", 1, null, 0),
+  ];
+  expect(ratesIn("lure", silent).classes.map(({ key }) => key)).toEqual(["unknown"]);
+});
+
 test("of a book: a reach lies where it says, or where its gauge does; the glass is its gauge's; gaps stay gaps", () => {
   const base = { updatedAt: "2026-05-01T00:00:00Z" } as const;
   const pressure = seriesOfRecord({ parameter: "airPressure", times: [1, 2], values: [1000, null] });
   expect([...pressure.values]).toEqual([1000, NaN]);
+  const known = (change: object) =>
+    aroundOf(
+      {
+        reaches: [{ ...base, id: "r", station: "g", reach: { id: "r", name: "Made", latitude: 40, longitude: 2 } }],
+        stations: [
+          { ...base, id: "g", latitude: 1, longitude: 1, deleted: true },
+          { ...base, id: "f", latitude: 3, longitude: 3 },
+        ],
+        waters: [
+          { ...base, id: "g", fullPool: 9, deleted: true },
+          { ...base, id: "f", fullPool: 7 },
+        ],
+        ...change,
+      } as never,
+      new Map([["g", pressure]]),
+      NOWHERE.clockOf,
+    ).reaches.get("r");
+  expect(known({})).toEqual({ name: "Made", latitude: 40, longitude: 2, pressure, water: undefined });
+  const water = { ...base, id: "g", fullPool: 9 };
+  expect(known({ waters: [water] })).toMatchObject({ water });
+  const unplaced = { ...base, id: "r", station: "g", reach: { id: "r", name: "Made" } };
+  expect(known({ reaches: [unplaced] })).toMatchObject({ latitude: null, longitude: null });
+  expect(known({ reaches: [{ ...unplaced, station: null }] })).toMatchObject({ pressure: undefined });
   const { reaches } = aroundOf(
     {
       reaches: [

@@ -88,3 +88,87 @@ test("where the fish are as the model has them, learning does not claim to rank 
   expect(claimed / 40).toBeLessThan(0.2);
   expect(tryPreference(season(1, 4, stream(1)))).toBeNull();
 });
+
+describe("the trial by hand", () => {
+  /** Pairs of places of one session in the right order, by the model and as all the other sessions taught. */
+  function triedPlainly(efforts: readonly Effort[]) {
+    const names = [...new Set(efforts.map(({ session }) => session))].sort();
+    let [pairs, before, after] = [0, 0, 0];
+    const gains = new Map<string, number>();
+    const agrees = (right: number, told: number) => (told === 0 ? 0.5 : told * right > 0 ? 1 : 0);
+    names.forEach((name, n) => {
+      // Sessions are dealt to five parts in turn: a part is learnt about from the four others.
+      const { likings } = learnPreference(efforts.filter(({ session }) => names.indexOf(session) % 5 !== n % 5));
+      const own = efforts.filter(({ session }) => session === name);
+      let gain = 0;
+      own.forEach((a, k) =>
+        own.slice(k + 1).forEach((b) => {
+          const right = a.catches.length / a.hours - b.catches.length / b.hours;
+          if (right === 0) return;
+          const plain = (one: Effort) => Math.max(0.1, one.stretch!.read!.share);
+          const moved = (one: Effort) => plain(one) * likedAs(likings, one.stretch!.read!);
+          pairs++;
+          before += agrees(right, plain(a) - plain(b));
+          after += agrees(right, moved(a) - moved(b));
+          gain += agrees(right, moved(a) - moved(b)) - agrees(right, plain(a) - plain(b));
+        }),
+      );
+      gains.set(name, gain);
+    });
+    const all = [...gains.values()];
+    const mean = all.reduce((a, b) => a + b) / all.length;
+    const error = Math.sqrt(all.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (all.length - 1) / all.length);
+    return { pairs, before: before / pairs, after: after / pairs, better: mean > 0 && mean >= 1.282 * error };
+  }
+
+  const round = (trial: ReturnType<typeof triedPlainly> | null) =>
+    trial && { ...trial, before: trial.before.toFixed(12), after: trial.after.toFixed(12) };
+
+  test.each([
+    [1, 7, 1],
+    [2, 9, 4],
+    [3, 12, 1.5],
+    [4, 12, 5],
+    [5, 14, 1],
+    [6, 16, 2],
+  ])("seed %i: %i sessions whose fish like one depth %f times as well", (seed, sessions, liked) => {
+    const random = stream(seed);
+    // Places of equal scores, of no score and of unlike hours among them.
+    const efforts = season(sessions, liked, random).map((effort, k) => ({
+      ...effort,
+      hours: 0.5 + (k % 3) / 2,
+      stretch: {
+        ...effort.stretch!,
+        read: { ...effort.stretch!.read!, share: k % 5 === 0 ? 0.02 : Math.round(effort.stretch!.read!.share * 5) / 5 },
+      },
+    }));
+    expect(round(tryPreference(efforts))).toEqual(round(triedPlainly(efforts)));
+  });
+
+  test("what was not read, or has no hours, is no place of it", () => {
+    const efforts = season(12, 4, stream(7));
+    const nothing = [
+      { ...efforts[0]!, stretch: undefined },
+      { ...efforts[1]!, hours: 0 },
+      { ...efforts[2]!, stretch: { ...efforts[2]!.stretch!, read: undefined } },
+    ];
+    expect(tryPreference([...efforts, ...nothing])).toEqual(tryPreference(efforts));
+    expect(learnPreference([...efforts, ...nothing])).toEqual(learnPreference(efforts));
+    expect(learnPreference(efforts).likings.map(({ key }) => key)).toEqual([
+      "depth 1",
+      "depth 2",
+      "depth 3",
+      "depth 4",
+      "kind run",
+      "speed 2",
+    ]);
+  });
+
+  test("ten pairs are enough to say, nine are not", () => {
+    const one = (session: string, fish: number[]) =>
+      fish.map((count, k) => visit(session, 1, count, place("run", 0.2 + 0.3 * k, 0.3, 1)));
+    // Five unlike places make ten pairs; two alike among them, nine.
+    expect(tryPreference([...one("a", [0, 1, 2, 3, 4])])).toMatchObject({ pairs: 10, before: 0.5 });
+    expect(tryPreference([...one("a", [0, 1, 2, 3, 3])])).toBeNull();
+  });
+});

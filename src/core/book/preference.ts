@@ -1,5 +1,5 @@
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
-import type { LieKind } from "./bank-records";
+import type { LieKind, ReadLie } from "./bank-records";
 import type { Effort } from "./effort";
 
 /**
@@ -54,7 +54,8 @@ export const classesOf = ({ kind, depth, speed }: Traits): string[] => [
 
 interface Visit {
   session: string;
-  /** What the model lets expect, without scale. */
+  /** What the model lets expect of an hour, and of all of them, without scale. */
+  share: number;
   worth: number;
   hours: number;
   fish: number;
@@ -63,18 +64,13 @@ interface Visit {
 
 const visitsOf = (efforts: readonly Effort[]): Visit[] =>
   efforts.flatMap(({ session, stretch, hours, catches }): Visit[] =>
-    stretch?.read && hours > 0
-      ? [
-          {
-            session,
-            hours,
-            worth: hours * Math.max(LEAST_SHARE, stretch.read.share),
-            fish: catches.length,
-            classes: classesOf(stretch.read),
-          },
-        ]
-      : [],
+    stretch?.read && hours > 0 ? [visitTo(stretch.read, session, hours, catches.length)] : [],
   );
+
+function visitTo(read: ReadLie, session: string, hours: number, fish: number): Visit {
+  const share = Math.max(LEAST_SHARE, read.share);
+  return { session, hours, share, worth: hours * share, fish, classes: classesOf(read) };
+}
 
 const productOf = (classes: readonly string[], factors: ReadonlyMap<string, number>): number =>
   classes.reduce((product, key) => product * (factors.get(key) ?? 1), 1);
@@ -158,9 +154,9 @@ export function tryPreference(efforts: readonly Effort[]): Trial | null {
         const right = Math.sign(a.fish / a.hours - b.fish / b.hours);
         if (right === 0) continue;
         pairs++;
-        const plain = (visit: Visit) => visit.worth / visit.hours;
-        before += agreement(right, plain(a) - plain(b));
-        after += agreement(right, plain(a) * productOf(a.classes, factors) - plain(b) * productOf(b.classes, factors));
+        const moved = (visit: Visit) => visit.share * productOf(visit.classes, factors);
+        before += agreement(right, a.share - b.share);
+        after += agreement(right, moved(a) - moved(b));
       }
       gains.push(after - before - begun);
     }

@@ -48,3 +48,43 @@ test("another limb, another class of clarity or a gauge that falls silent is ano
   expect(isOther(level(1), level(null))).toBe(true);
   expect(isOther(state(T0, { discharge: 0 }), state(T0, { discharge: 0.1 }))).toBe(true);
 });
+
+test("another river, at its limits: a twentieth of the flow, five centimetres of level; what is not read is another", () => {
+  const flow = (discharge: number | null, stage: number | null = 1) => state(T0, { discharge, stage });
+  expect(isOther(flow(10), flow(10.49))).toBe(false);
+  expect(isOther(flow(10), flow(10.5))).toBe(true);
+  expect(isOther(flow(10.5), flow(10))).toBe(true);
+  expect(isOther(flow(10), flow(9.6))).toBe(false);
+  // A change of level is nothing where the flow is read.
+  expect(isOther(flow(10, 1), flow(10, 3))).toBe(false);
+  for (const [a, b, other] of [
+    [10, null, true],
+    [null, 10, true],
+    [null, null, false],
+    [0, 0, false],
+    [0, 3, true],
+    [3, 0, true],
+    [-1, -1, false],
+    [-1, 3, true],
+    [3, -1, true],
+  ] as const)
+    expect(isOther(flow(a), flow(b))).toBe(other);
+  expect(isOther(flow(null, 1), flow(null, 1.0625))).toBe(true);
+  expect(isOther(flow(null, null), flow(null, null))).toBe(false);
+  expect(isOther(flow(null, null), flow(null, 1))).toBe(true);
+  expect(isOther(flow(null, 1), flow(null, null))).toBe(true);
+  const clear = (visibleDepth: number | null) => state(T0, { visibleDepth });
+  expect(isOther(clear(null), clear(null))).toBe(false);
+  expect(isOther(clear(null), clear(1))).toBe(true);
+  expect(isOther(clear(1), clear(null))).toBe(true);
+  expect(isOther(null, state(T0))).toBe(true);
+});
+
+test("the river is looked at each quarter of an hour after the start, and not at the end", () => {
+  const asked: number[] = [];
+  riverRuns(T0, T0 + HOUR, (at) => {
+    asked.push((at - T0) / MINUTE);
+    return null;
+  });
+  expect(asked).toEqual([0, 15, 30, 45]);
+});

@@ -89,6 +89,10 @@ describe("local rules", () => {
     ["at the greatest it may be kept", { maxLength: 0.45 }, {}, "keep"],
     ["over it not", { maxLength: 0.44 }, {}, "release"],
     ["within the slot it is protected", { slot: { from: 0.45, to: 0.6 } }, {}, "release"],
+    ["at its upper end it is protected too", { slot: { from: 0.3, to: 0.45 } }, {}, "release"],
+    ["over the slot it may be kept", { slot: { from: 0.3, to: 0.44 } }, {}, "keep"],
+    ["a slot and no measure is release", { slot: { from: 0.3, to: 0.44 } }, { length: null }, "release"],
+    ["a greatest length and no measure is release", { maxLength: 0.9 }, { length: null }, "release"],
     ["under the slot it may be kept", { slot: { from: 0.46, to: 0.6 } }, {}, "keep"],
     ["a limit of length and no measure is release", { minLength: 0.2 }, { length: null }, "release"],
     ["no limit of length needs none", {}, { length: null }, "keep"],
@@ -125,6 +129,27 @@ describe("local rules", () => {
     ]);
     const once = { from: "2026-05-01", to: "2026-09-30" };
     expect(["2026-06-01", "2027-06-01"].map((day) => isOpen(once, day))).toEqual([true, false]);
+    // From a day of one year on, each year until a day of any; and the other way.
+    const onward = { from: "2026-05-01", to: "09-30" };
+    expect(["2026-04-30", "2026-05-01", "2026-10-01", "2027-01-05"].map((day) => isOpen(onward, day))).toEqual([
+      false,
+      true,
+      false,
+      true,
+    ]);
+    const until = { from: "05-01", to: "2026-09-30" };
+    expect(["2025-04-30", "2025-05-01", "2026-09-30", "2026-10-01"].map((day) => isOpen(until, day))).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
+    expect(["2026-05-01", "2026-09-30", "2026-10-01"].map((day) => isOpen(once, day))).toEqual([true, true, false]);
+    expect(isOpen(winter, "2027-02-28")).toBe(true);
+    // One day alone.
+    const day = { from: "05-01", to: "05-01" };
+    expect(["2026-04-30", "2026-05-01", "2026-05-02"].map((one) => isOpen(day, one))).toEqual([false, true, false]);
+    expect(ask({ open: { from: "06-10", to: "06-10" } }).answer).toBe("keep");
     expect(ask({ open: { from: "07-01", to: "09-30" } })).toMatchObject({ answer: "release", rule: "open" });
   });
 

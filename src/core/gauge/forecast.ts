@@ -148,10 +148,9 @@ function bent({ lnQ }: Steps, k: number, from: number, b: number): Float64Array 
   });
 }
 
-/** Indices of the `count` smallest, smallest first. */
+/** Indices of the `count` smallest of more than so many, smallest first. */
 function within(distances: Float64Array, count: number): number[] {
   const all = Array.from(distances.keys());
-  if (all.length <= count) return all.sort((a, b) => distances[a]! - distances[b]!);
   const sample = Array.from(distances);
   quickselect(sample, count);
   return all.filter((n) => distances[n]! <= sample[count]!).sort((a, b) => distances[a]! - distances[b]!);

@@ -5,8 +5,10 @@ import {
   interpolated,
   knownBy,
   lastReading,
+  mergeSeries,
   readingAt,
   readingsBetween,
+  type Series,
   seriesFrom,
 } from "./series";
 
@@ -76,4 +78,43 @@ test("a record as it was known at an instant holds nothing of later, and shares 
   expect(then.values.buffer).toBe(series.values.buffer);
   expect(knownBy(series, at(99))).toBe(series);
   expect(knownBy(series, at(-1)).times).toHaveLength(0);
+});
+
+test("two records of one parameter: every instant once, the newer's value where both have it, whichever begins first", () => {
+  const of = (...readings: [number, number][]) =>
+    seriesFrom(
+      "stage",
+      readings.map(([hour, value]) => [at(hour), value] as const),
+    );
+  const joined = (older: Series, newer: Series) => {
+    const { times, values } = mergeSeries(older, newer);
+    return Array.from(times, (time, k) => [(time - at(0)) / HOUR, values[k]]);
+  };
+  const [one, other] = [of([0, 1], [2, 2], [5, 3]), of([1, 10], [2, 20], [9, 30])];
+  expect(joined(one, other)).toEqual([
+    [0, 1],
+    [1, 10],
+    [2, 20],
+    [5, 3],
+    [9, 30],
+  ]);
+  expect(joined(other, one)).toEqual([
+    [0, 1],
+    [1, 10],
+    [2, 2],
+    [5, 3],
+    [9, 30],
+  ]);
+});
+
+test("between readings the gaps are passed over; the next may be six hours ahead, and no more", () => {
+  const of = (...readings: [number, number][]) =>
+    seriesFrom(
+      "stage",
+      readings.map(([hour, value]) => [at(hour), value] as const),
+    );
+  expect(interpolated(of([0, 1], [1, NaN], [3, NaN], [4, 5]), at(2))).toBe(3);
+  expect(interpolated(of([0, 1], [7, 8]), at(1))).toBe(2);
+  expect(interpolated(of([0, 1], [7, 8]), at(1) - 1)).toBeNaN();
+  expect(interpolated(of([0, 1], [2, NaN]), at(1))).toBeNaN();
 });

@@ -130,3 +130,31 @@ test("a season with hardly a reading has no usual range", () => {
   expect(usualExceedance({ exceedance: 0.3, seasonYears: 2 })).toBeNull();
   expect(usualExceedance({ exceedance: 0.3, seasonYears: 3 })).toBe(0.3);
 });
+
+test("the angler's own look at the water tells of twelve hours, where the gauge reads no turbidity", () => {
+  const clear = { ...record, series: record.series.filter(({ parameter }) => parameter !== "turbidity") };
+  const seen = (hours: number) =>
+    gaugeNow({ ...clear, seen: [{ at: end - hours * HOUR, visibleDepth: 1.3 }] }, end).visibleDepth;
+  expect([0, 11, 12].map(seen)).toEqual([1.3, 1.3, 1.3]);
+  expect(seen(12.01)).toBeNull();
+  expect(seen(-0.01)).toBeNull();
+  const several = [30, 9, 2, -1].map((hours) => ({ at: end - hours * HOUR, visibleDepth: hours }));
+  expect(gaugeNow({ ...clear, seen: several }, end)).toMatchObject({ visibleDepth: 2, visibleDepthFrom: "reading" });
+  // What was read of the gauge goes first, by the fit of the river's own.
+  expect(gaugeNow({ ...record, seen: several }, end).visibleDepthFrom).toBe("turbidity");
+  const fitted = { ...record, clarityFit: { a: 5, b: -1, pairs: 4, scatter: 0 } };
+  expect(gaugeNow(fitted, end).visibleDepth).toBeCloseTo(5 / 8, 12);
+});
+
+test("the last instant is that of the last true reading of any, gaps at the end passed over", () => {
+  const of = (parameter: Parameter, ...values: number[]) =>
+    seriesFrom(
+      parameter,
+      values.map((value, k) => [k * HOUR, value] as const),
+    );
+  const station = { id: "1", name: "Test" };
+  expect(lastInstant({ station, series: [of("stage", 1, 2, NaN), of("discharge", 3, NaN, NaN)] })).toBe(HOUR);
+  expect(lastInstant({ station, series: [of("stage", 1, NaN)] })).toBe(0);
+  expect(lastInstant({ station, series: [of("stage", NaN)] })).toBeNull();
+  expect(() => joinRecords([])).toThrow("no-record");
+});

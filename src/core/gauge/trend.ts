@@ -82,7 +82,7 @@ const thin = <T>(points: readonly T[], most: number): T[] => {
   return points.filter((_, k) => (points.length - 1 - k) % step === 0);
 };
 
-/** Standard error of a slope from the scatter about it (ordinary least squares formula). */
+/** Standard error of a slope of three instants or more, from the scatter about it (ordinary least squares formula). */
 function slopeError(x: readonly number[], y: readonly number[], slope: number): number {
   const meanX = x.reduce((sum, value) => sum + value, 0) / x.length;
   const level = median(y.map((value, k) => value - slope * x[k]!));
@@ -92,7 +92,7 @@ function slopeError(x: readonly number[], y: readonly number[], slope: number): 
     residual += (y[k]! - level - slope * x[k]!) ** 2;
     spread += (x[k]! - meanX) ** 2;
   }
-  return x.length > 2 && spread > 0 ? Math.sqrt(residual / (x.length - 2) / spread) : Infinity;
+  return Math.sqrt(residual / (x.length - 2) / spread);
 }
 
 /** Hours since the turn that began the present limb: walk back until the river has turned by more than the noise. */

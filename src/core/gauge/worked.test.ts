@@ -10,11 +10,13 @@ import { type Forecast, libraryOf, neighbourPaths, stateAt, STEP, stepsOf, timeU
 import { drawDown } from "./impounded";
 import { lightAt, sunAltitude } from "./light";
 import { outlookOf, forecastSkill } from "./outlook";
+import { oxygenSaturation } from "./oxygen";
 import { dischargeAt, fitRating, type Rating, stageAt } from "./rating";
-import { DAY, HOUR, type Parameter, seriesFrom } from "./series";
+import { DAY, HOUR, knownBy, type Parameter, type Series, seriesFrom } from "./series";
 import { skyOf } from "./sky";
 import { forecastTemperature, swingAt } from "./temperature";
-import { readConstituents, tideAt } from "./tide";
+import { readConstituents, tideAt, tideTurns } from "./tide";
+import { tideBetween } from "./tide-state";
 import { fitTransfer, kinematicLag } from "./transfer";
 import { trendAt } from "./trend";
 
@@ -127,6 +129,46 @@ describe("trend", () => {
     expect(trendAt(noisy, start + 6 * HOUR)!.limb).toBe("steady");
     const quiet = hours(7, (k) => 10 * Math.exp(0.02 * k + (k % 2 ? 0.002 : -0.002)));
     expect(trendAt(quiet, start + 6 * HOUR)!.limb).toBe("rising");
+  });
+
+  test.each([
+    [7, 1],
+    [5, 1.4],
+    [4, 2],
+    [6, 9],
+  ])("the dead band is twice the error of the slope, by least squares: %i readings, %d h apart", (count, every) => {
+    const x = Array.from({ length: count }, (_, k) => (k - count + 1) * every);
+    const middle = (values: number[]) => {
+      const [sorted, half] = [values.sort((a, b) => a - b), values.length / 2];
+      return values.length % 2 ? sorted[Math.floor(half)]! : (sorted[half - 1]! + sorted[half]!) / 2;
+    };
+    const noisy = (amount: number) => x.map((hour, k) => 2 + 0.02 * hour + (k % 2 ? amount : -amount));
+    const slopeOf = (y: number[]) =>
+      middle(x.flatMap((one, a) => x.slice(0, a).map((other, b) => (y[a]! - y[b]!) / (one - other))));
+    const errorOf = (y: number[]) => {
+      const slope = slopeOf(y);
+      const left = y.map((value, k) => value - slope * x[k]!);
+      const mean = x.reduce((a, b) => a + b) / count;
+      const spread = x.reduce((sum, one) => sum + (one - mean) ** 2, 0);
+      return Math.sqrt(left.reduce((sum, one) => sum + (one - middle([...left])) ** 2, 0) / (count - 2) / spread);
+    };
+    // The scatter at which the slope is just twice its error.
+    let [low, high] = [0, 0.2 * every];
+    for (let n = 0; n < 50; n++) {
+      const half = (low + high) / 2;
+      if (slopeOf(noisy(half)) > 2 * errorOf(noisy(half))) low = half;
+      else high = half;
+    }
+    const limb = (amount: number) =>
+      trendAt(
+        seriesFrom(
+          "discharge",
+          noisy(amount).map((y, k) => [start + x[k]! * HOUR, Math.exp(y)] as const),
+        ),
+        start,
+      )!.limb;
+    expect(limb(low * 0.999)).toBe("rising");
+    expect(limb(low * 1.001)).toBe("steady");
   });
 
   test("a dense record is thinned from its newest reading backwards", () => {
@@ -669,6 +711,16 @@ describe("tide", () => {
     expect(state(-90)).not.toBe("slack");
     expect(state(90)).not.toBe("slack");
     expect(state(-90)).not.toBe(state(90));
+    expect(tideTurns([], start, start + DAY)).toEqual([]);
+    expect(tideAt([], start)).toBeNull();
+    // The turn itself is the last one, not the next. Slack is within half an hour, not at it.
+    const half = 30 * 60_000;
+    const turns = [0, 6, 12].map((hour) => ({ time: hour * HOUR, high: hour === 6, level: hour === 6 ? 1 : -1 }));
+    expect(tideBetween(turns, 6 * HOUR)).toMatchObject({ flow: "slack", next: { time: 12 * HOUR } });
+    expect(tideBetween(turns, 6 * HOUR + half)!.flow).toBe("ebbing");
+    expect(tideBetween(turns, 6 * HOUR - half)!.flow).toBe("flooding");
+    expect(tideBetween(turns, 6 * HOUR - half + 1)!.flow).toBe("slack");
+    expect(tideBetween(turns, 12 * HOUR)).toBeNull();
   });
   test("constituents as typed: headings, remarks and blank lines are passed over, a bad line is told by its number", () => {
     expect(readConstituents("name amplitude phase\n# remark\n\n  M2 1.2 45  \n")).toHaveLength(1);
@@ -679,6 +731,7 @@ describe("tide", () => {
       number = (error as { fault: { values: { number: number } } }).fault.values.number;
     }
     expect(number).toBe(2);
+    expect(readConstituents("M2, 3.5, 45", 0.3048)).toEqual([{ name: "M2", amplitude: 1.0668, phase: 45 }]);
   });
 });
 
@@ -730,5 +783,35 @@ describe("all of it at one instant", () => {
     expect(cloudy).toMatchObject({ season: null, recession: null, parts: null, flow: null, turbidity: null });
     expect(cloudy.swing).not.toBeNull();
     expect(forecastSkill(record(["turbidity"]) as never)).toEqual([]);
+    expect(whole.lowest).toBeCloseTo(Math.min(...Array.from({ length: count }, (_, k) => flow(k))), 12);
+    const dry = { station: { id: "1", name: "s" }, series: [hours(9, () => NaN)] };
+    expect(outlookOf(dry, start + 8 * HOUR)).toMatchObject({ lowest: null, flow: null });
   });
+
+  test("turbidity ahead begins on the limb that the river is on", () => {
+    // Twelve and a half days of rise before one hour, of fall before another.
+    for (const ago of [200, 24 * 20]) {
+      const now = start + (count - ago) * HOUR;
+      const both = record(["discharge", "turbidity"]);
+      const [discharge, turbidity] = both.series.map((one) => knownBy(one, now)) as [Series, Series];
+      const limb = trendAt(discharge, now)!.limb;
+      expect(limb).not.toBe("steady");
+      const told = outlookOf(both, now);
+      const of = (rising: boolean) =>
+        forecastTurbidity(turbidityRating(discharge, turbidity)!, told.flow!, turbidity.values.at(-1)!, rising);
+      expect(told.turbidity).toEqual(of(limb === "rising"));
+    }
+  });
+});
+
+test("oxygen under less air: by the vapour's share and the gas's own pressure", () => {
+  // At 20 degC vapour has 17.54 mmHg (Green & Carritt 1967; from memory), theta is 0.000975 - 0.0002852 + 0.0000257.
+  const [vapour, theta] = [17.54 / 760, 0.0007155];
+  for (const air of [0.3, 0.79, 1.02])
+    expect(oxygenSaturation(20, 1013.25 * air) / oxygenSaturation(20)).toBeCloseTo(
+      (air * (1 - vapour / air) * (1 - theta * air)) / ((1 - vapour) * (1 - theta)),
+      4,
+    );
+  // USGS Technical Memorandum 2011.03, table of 20 degC: 9.09 mg/L at 760 mmHg, 7.13 at 600 (from memory).
+  expect(oxygenSaturation(20, (1013.25 * 600) / 760)).toBeCloseTo(7.13, 1);
 });
