@@ -70,5 +70,5 @@ export function ensureChromium() {
 
 /** A production build that is newer than its sources. */
 export function ensureBuild() {
-  run("npx", ["next", "build"], { env: { NEXT_TELEMETRY_DISABLED: "1" } });
+  run("node", ["scripts/build.mjs"]);
 }
