@@ -43,6 +43,24 @@ describe("the flows at which a place fishes", () => {
     expect(band.best).toBeCloseTo(Math.sqrt(32), 9);
     expect(band.low).toBeCloseTo(Math.sqrt(32), 9);
     expect(band.high).toBeCloseTo(Math.sqrt(32), 9);
+    // Needed 5 of the best 10; between 3 at 4 and 9 at 8, half the way in ln Q, it is 6. From there down 1 over and 2
+    // short at 4: a third of the way; up it fishes at 8, and at 16 has 1: 4 over, 4 short.
+    const middle = Math.sqrt(32);
+    const between = flowBand([at(16, 1), at(8, 9), at(2, 1), at(4, 3)], middle)!;
+    expect(between.low).toBeCloseTo(middle * (4 / middle) ** (1 / 3), 9);
+    expect(between.high).toBeCloseTo(8 * 2 ** 0.5, 9);
+    expect(between.best).toBe(8);
+    // What is needed is taken between them as well: best 10 and 14 make 12, median 1 and 9 make 5.
+    const needing = flowBand([at(2, 1), at(4, 7, 10), at(8, 9, 14), at(16, 1)], middle)!;
+    expect(needing.low).toBeCloseTo(4 * 0.5 ** (2 / 6), 9);
+    const halfway = flowBand([at(2, 0), at(4, 0), at(8, 16, 20, 1), at(16, 16, 20, 9)], 8 * 2 ** 0.5)!;
+    expect(halfway.low).toBeCloseTo(8 * 0.5 ** (6 / 11), 9);
+    const short = flowBand([at(2, 1), at(4, 3, 10, 5), at(8, 9, 20, 9), at(16, 1)], middle)!;
+    // 6 at its own flow, of which 1.1 times 7 would be needed: nothing over, whence the band ends where it is.
+    expect(short.low).toBeCloseTo(middle, 9);
+    // At a flow that is known it is what is known, whatever the order of the others.
+    expect(flowBand([at(8, 9), at(2, 1), at(4, 4)], 4)).toMatchObject({ best: 8 });
+    expect(flowBand([at(8, 1), at(2, 1), at(4, 4)], 4)!.high).toBeCloseTo(4, 9);
     // Beyond all known flows it is judged as at the nearest.
     expect(flowBand([at(2, 1), at(4, 3), at(8, 9)], 20)).toMatchObject({ high: 20, openAbove: true });
     expect(flowBand([at(2, 9), at(4, 3), at(8, 1)], 1)).toMatchObject({ low: 1, openBelow: true });
@@ -62,6 +80,12 @@ test("the best score within a metre and a half counts for a place; one beyond, o
   expect(scoreNear(score, grid, 1.75, 2.8)).toBe(0);
   score[2 * nx + 4] = NaN;
   expect(scoreNear(score, grid, 1.75, 1.25)).toBe(4);
+  // A place by the edge looks at no row above it and at no column of the row before.
+  const edge = new Float64Array(nx * ny);
+  [edge[3 * nx - 1], edge[4 * nx]] = [7, 5];
+  expect(scoreNear(edge, grid, 0.3, 1.3)).toBe(5);
+  expect(scoreNear(edge, grid, 4.8, 1.8)).toBe(7);
+  expect(scoreNear(edge, grid, 4.8, 1.3)).toBe(7);
   const corner = new Float64Array(nx * ny);
   [corner[0], corner[nx * ny - 1]] = [2, 3];
   expect(scoreNear(corner, grid, 0.1, 0.1)).toBe(2);

@@ -1,17 +1,20 @@
 import type { Feature } from "../flow/reach-schema";
 import type { Light } from "../gauge/light";
 import type { Species } from "./species-schema";
-import { cellsOf, type Field, speedAt } from "../flow/grid";
-import { type Break, breaksOf, type Cover, coverOf, froude, refugeOf, roofsOf } from "../water/cover";
+import { type Field, speedAt } from "../flow/grid";
+import { breaksOf, coverOf, refugeOf, roofsOf } from "../water/cover";
 import { driftConcentration } from "../water/drift";
 import { type Eddy, findEddies } from "../water/eddies";
 import { type Hold, holdsOf } from "./holds";
+import { onSlowSide, reasonsFor, seamFor } from "./lie-reasons";
 import { focalHeightIn } from "./net-energy";
+import { onePlaceOnce, type OtherPlace } from "./one-place";
+import { peaks } from "./peaks";
 import type { Reason } from "./reasons";
 import { type Judged, pays } from "./judgement";
 import { fastestNear, type LiePlace, nearestBreak, placeOf, type Whereabouts, whereaboutsOf } from "./lie-place";
 import { medianOf, scoreOf } from "./score";
-import { nearestLine, rightOf } from "../water/polyline";
+import { SHELTER_COVER, shelterOf } from "./shelter";
 import { findSeams, type Seam } from "../water/seams";
 import { groundOf } from "../water/land";
 import { mainCurrent, mainHeading } from "../water/main-current";
@@ -55,13 +58,6 @@ export interface Lie {
   others: OtherPlace[];
 }
 
-/** m, and its score. */
-export interface OtherPlace {
-  x: number;
-  y: number;
-  score: number;
-}
-
 export interface Reading {
   seams: Seam[];
   eddies: Eddy[];
@@ -82,8 +78,6 @@ export interface ReadOptions {
   most?: number;
 }
 
-/** Shelter: focal speed under this, m/s, and cover over that. Common practice, no source. */
-const SHELTER = { speed: 0.18, cover: 0.55 };
 const ARM = 0.75;
 /** Places to hold looked at, several of which may be one lie; lies told of them, and shelters beside. */
 const MOST_PLACES = 9;
@@ -115,11 +109,7 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
   const found = peaks(score, field, species.territory, most, []);
   const judged = { best: score[found[0]!] ?? 0, medianScore };
   const chosen = found.filter((k) => pays(score[k]!, judged));
-  const shelter = cellsOf(new Float64Array(score.length), (k) =>
-    Number.isNaN(score[k]!) || focalSpeed[k]! > SHELTER.speed || cover.total[k]! < SHELTER.cover
-      ? NaN
-      : cover.total[k]! * refuge[k]! * (1 - focalSpeed[k]! / SHELTER.speed),
-  );
+  const shelter = shelterOf(score, focalSpeed, cover.total, refuge);
   const resting =
     species.model !== "drift" ? [] : peaks(shelter, field, species.territory * 1.5, MOST_SHELTERS, chosen);
   const at = { field, main: mainCurrent(field), bank: groundOf(field, options.features).bank, breaks, structure };
@@ -129,7 +119,7 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
     const near = seamFor(seams, x, y);
     const speed = speedAt(field, k);
     const feeds = pays(score[k]!, judged);
-    const sheltered = cover.total[k]! >= SHELTER.cover;
+    const sheltered = cover.total[k]! >= SHELTER_COVER;
     const [tx, ty] = mainHeading(at.main, x, y);
     const whereabouts = whereaboutsOf(at, x, y);
     const adjacentSpeed = fastestNear(field, x, y, ARM);
@@ -192,36 +182,6 @@ export const rankedAnew = (lies: readonly Lie[]): Lie[] =>
 const cellOf = ({ nx, cell }: Field, { x, y }: { x: number; y: number }): number =>
   Math.floor(y / cell) * nx + Math.floor(x / cell);
 
-/**
- * Lies of one name nearer to the best of them than this are one place to an angler, m: on one side of a break, and in a
- * part of the water. Common practice, no source.
- */
-const ONE_PLACE = { break: 4, part: 12 };
-
-/** Of lies of one name near each other the best, with the others as more places in it. */
-function onePlaceOnce<T extends Pick<Lie, "x" | "y" | "place" | "score" | "kind">>(
-  lies: readonly T[],
-): (T & Pick<Lie, "others">)[] {
-  const kept: (T & Pick<Lie, "others">)[] = [];
-  for (const lie of lies) {
-    const { x, y, score } = lie;
-    const best = kept.find(
-      (other) =>
-        samePlace(other.place, lie.place) &&
-        (other.kind === "resting") === (lie.kind === "resting") &&
-        Math.hypot(other.x - x, other.y - y) < ("break" in lie.place ? ONE_PLACE.break : ONE_PLACE.part),
-    );
-    if (best) best.others.push({ x, y, score });
-    else kept.push({ ...lie, others: [] });
-  }
-  return kept;
-}
-
-const samePlace = (a: LiePlace, b: LiePlace): boolean =>
-  a.kind === b.kind &&
-  (!("side" in a) || !("side" in b) || a.side === b.side) &&
-  (!("break" in a) || !("break" in b) || (a.break.kind === b.break.kind && a.break.name === b.break.name));
-
 /** The score alone of every cell, without seams or lies: for comparing a place at many flows. */
 export function scoreWater(field: Field, options: ReadOptions): Judged & { score: Float64Array } {
   const breaks = breaksOf(field, options.features);
@@ -236,89 +196,4 @@ export function scoreWater(field: Field, options: ReadOptions): Judged & { score
   );
   const [top] = peaks(score, field, 0, 1, []);
   return { score, best: score[top!] ?? 0, medianScore: medianOf(score.filter((value) => value > 0)) };
-}
-
-/** Highest cells of a surface, best first, none within `apart` m of another or of those already taken. */
-function peaks(values: Float64Array, field: Field, apart: number, most: number, taken: readonly number[]): number[] {
-  const { nx, ny, cell } = field;
-  const inside = (k: number) => k % nx > 1 && k % nx < nx - 2 && k >= 2 * nx && k < nx * (ny - 2);
-  const order: number[] = [];
-  for (let k = 0; k < values.length; k++) if (values[k]! > 0 && inside(k) && isLocalPeak(values, k, nx)) order.push(k);
-  order.sort((a, b) => values[b]! - values[a]!);
-  const chosen: number[] = [];
-  const clear = (k: number, other: number) =>
-    Math.hypot((k % nx) - (other % nx), Math.floor(k / nx) - Math.floor(other / nx)) * cell >= apart;
-  for (const k of order) {
-    if (chosen.length >= most) break;
-    if ([...chosen, ...taken].every((other) => clear(k, other))) chosen.push(k);
-  }
-  return chosen;
-}
-
-/** No neighbour is higher; one that is not a number is not. */
-function isLocalPeak(values: Float64Array, k: number, nx: number): boolean {
-  const own = values[k]!;
-  return !(
-    values[k - 1]! > own ||
-    values[k + 1]! > own ||
-    values[k - nx]! > own ||
-    values[k + nx]! > own ||
-    values[k - nx - 1]! > own ||
-    values[k - nx + 1]! > own ||
-    values[k + nx - 1]! > own ||
-    values[k + nx + 1]! > own
-  );
-}
-
-/** The seam a lie belongs to: the nearest one whose slow side it is on, within 2 m, or else the nearest. */
-function seamFor(seams: readonly Seam[], x: number, y: number): { distance: number; seam: Seam | undefined } {
-  const beside = nearestLine(
-    seams.filter((seam) => onSlowSide(seam, x, y)),
-    x,
-    y,
-  );
-  const { distance, line } = beside.distance <= 2 ? beside : nearestLine(seams, x, y);
-  return { distance, seam: line };
-}
-
-/** Is (x, y) on the slow side of a seam? */
-const onSlowSide = (seam: Seam | undefined, x: number, y: number): boolean =>
-  seam !== undefined && rightOf(seam, x, y) === (seam.slowSide === "right");
-
-interface Known {
-  near: { distance: number; seam: Seam | undefined };
-  neighbour: { one: Break; distance: number } | undefined;
-  cover: Cover;
-  k: number;
-  refuge: number;
-  field: Field;
-  visibleDepth: number;
-  /** What the model of the species says of it. */
-  model: Reason[];
-  slowSide: boolean;
-}
-
-function reasonsFor(
-  lie: { depth: number; focalSpeed: number; adjacentSpeed: number; cover: number },
-  at: Known,
-): Reason[] {
-  const reasons: Reason[] = [
-    { kind: "speeds", focal: lie.focalSpeed, adjacent: lie.adjacentSpeed },
-    at.near.seam && at.near.distance < 3
-      ? { kind: "seam", distance: at.near.distance, difference: at.near.seam.speedDifference, slowSide: at.slowSide }
-      : { kind: "noSeam" },
-    { kind: "depth", depth: lie.depth, visibleDepth: at.visibleDepth },
-  ];
-  if (at.neighbour && at.neighbour.distance < 3)
-    reasons.push({
-      kind: "break",
-      break: { kind: at.neighbour.one.kind, name: at.neighbour.one.name },
-      distance: at.neighbour.distance,
-    });
-  if (at.cover.brokenSurface[at.k]! > 0.3)
-    reasons.push({ kind: "brokenSurface", froude: froude(lie.depth, speedAt(at.field, at.k)) });
-  if (at.cover.overhead[at.k]! > 0.5) reasons.push({ kind: "overhead" });
-  if (lie.cover < 0.2) reasons.push({ kind: "exposed" });
-  else reasons.push({ kind: "refuge", share: at.refuge });
-  return [...reasons.slice(0, 2), ...at.model, ...reasons.slice(2)];
 }

@@ -1,0 +1,60 @@
+import { type Field, speedAt } from "../flow/grid";
+import { type Break, type Cover, froude } from "../water/cover";
+import { nearestLine, rightOf } from "../water/polyline";
+import type { Seam } from "../water/seams";
+import type { Reason } from "./reasons";
+
+/** Why a place is told as a lie: the seam that it belongs to, and what else is about it. */
+
+/** The seam a lie belongs to: the nearest one whose slow side it is on, within 2 m, or else the nearest. */
+export function seamFor(seams: readonly Seam[], x: number, y: number): { distance: number; seam: Seam | undefined } {
+  const beside = nearestLine(
+    seams.filter((seam) => onSlowSide(seam, x, y)),
+    x,
+    y,
+  );
+  const { distance, line } = beside.distance <= 2 ? beside : nearestLine(seams, x, y);
+  return { distance, seam: line };
+}
+
+/** Is (x, y) on the slow side of a seam? */
+export const onSlowSide = (seam: Seam | undefined, x: number, y: number): boolean =>
+  seam !== undefined && rightOf(seam, x, y) === (seam.slowSide === "right");
+
+export interface Known {
+  near: { distance: number; seam: Seam | undefined };
+  neighbour: { one: Break; distance: number } | undefined;
+  cover: Cover;
+  k: number;
+  refuge: number;
+  field: Field;
+  visibleDepth: number;
+  /** What the model of the species says of it. */
+  model: Reason[];
+  slowSide: boolean;
+}
+
+export function reasonsFor(
+  lie: { depth: number; focalSpeed: number; adjacentSpeed: number; cover: number },
+  at: Known,
+): Reason[] {
+  const reasons: Reason[] = [
+    { kind: "speeds", focal: lie.focalSpeed, adjacent: lie.adjacentSpeed },
+    at.near.seam && at.near.distance < 3
+      ? { kind: "seam", distance: at.near.distance, difference: at.near.seam.speedDifference, slowSide: at.slowSide }
+      : { kind: "noSeam" },
+    { kind: "depth", depth: lie.depth, visibleDepth: at.visibleDepth },
+  ];
+  if (at.neighbour && at.neighbour.distance < 3)
+    reasons.push({
+      kind: "break",
+      break: { kind: at.neighbour.one.kind, name: at.neighbour.one.name },
+      distance: at.neighbour.distance,
+    });
+  if (at.cover.brokenSurface[at.k]! > 0.3)
+    reasons.push({ kind: "brokenSurface", froude: froude(lie.depth, speedAt(at.field, at.k)) });
+  if (at.cover.overhead[at.k]! > 0.5) reasons.push({ kind: "overhead" });
+  if (lie.cover < 0.2) reasons.push({ kind: "exposed" });
+  else reasons.push({ kind: "refuge", share: at.refuge });
+  return [...reasons.slice(0, 2), ...at.model, ...reasons.slice(2)];
+}
