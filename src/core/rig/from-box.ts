@@ -59,7 +59,7 @@ const leaderOfBox = ({ material = "fluorocarbon", test, diameter, length }: Tack
   ...(length !== undefined && { leader: Math.min(3, Math.max(0.1, length)) }),
 });
 
-/** Metal of what there is most of. */
+/** Metal of the first that says its own. */
 function metalOf(items: readonly TackleItem[]): Pick<OwnTackle, "metal"> {
   const metal = items.find((item) => item.metal !== undefined)?.metal;
   return metal ? { metal } : {};
@@ -99,16 +99,13 @@ const shotOf = (shot: readonly TackleItem[]): OwnTackle =>
         ...metalOf(shot),
       };
 
-/** The lightest float there is. */
-function floatOf(floats: readonly TackleItem[], shot: readonly TackleItem[]): OwnTackle {
-  const [float] = [...floats].sort((a, b) => a.capacity! - b.capacity!);
-  return {
-    ...shotOf(shot),
-    ...(float && {
-      floats: floats.map(({ capacity, length }) => ({ capacity: capacity!, ...(length !== undefined && { length }) })),
-    }),
-  };
-}
+/** The floats there are, and shot for them. */
+const floatOf = (floats: readonly TackleItem[], shot: readonly TackleItem[]): OwnTackle => ({
+  ...shotOf(shot),
+  ...(floats.length > 0 && {
+    floats: floats.map(({ capacity, length }) => ({ capacity: capacity!, ...(length !== undefined && { length }) })),
+  }),
+});
 
 /** The plug whose depth comes nearest to a third more than the water's: it must touch on a shorter line. */
 function plugOf(plugs: readonly TackleItem[], depth: number): OwnTackle {
