@@ -13,6 +13,10 @@ export default defineConfig({
   timeout: 150_000,
   expect: { timeout: 20_000 },
   reporter: "list",
+  projects: [
+    { name: "setup", testMatch: /demo\.setup\.ts/ },
+    { name: "chromium", dependencies: ["setup"] },
+  ],
   use: {
     baseURL: `http://localhost:${port}`,
     locale: "en-GB",

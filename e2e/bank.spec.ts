@@ -69,9 +69,12 @@ test("by finger: a stone is dragged on the plan, and a scroll that begins on the
   const slider = page.getByRole("slider", { name: "Flow looked at" });
   await slider.scrollIntoViewIfNeeded();
   const flow = await slider.getAttribute("aria-valuetext");
-  const [thumb, top] = [(await slider.boundingBox())!, await page.evaluate(() => scrollY)];
-  await swipe(thumb.x + 90, thumb.y + thumb.height / 2, 0, -120);
-  await expect.poll(() => page.evaluate(() => scrollY)).toBeGreaterThan(top);
+  // The page may still be growing: what is below the plan comes after it.
+  await expect(async () => {
+    const [thumb, top] = [(await slider.boundingBox())!, await page.evaluate(() => scrollY)];
+    await swipe(thumb.x + 90, thumb.y + thumb.height / 2, 0, -120);
+    await expect.poll(() => page.evaluate(() => scrollY), { timeout: 2000 }).toBeGreaterThan(top);
+  }).toPass();
   expect(await slider.getAttribute("aria-valuetext")).toBe(flow);
   // The thumb itself does move it.
   await slider.scrollIntoViewIfNeeded();

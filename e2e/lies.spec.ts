@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { beginSession, loadDemo, makeSmallReach, noFaults, settled } from "./parts";
+import { beginSession, loadDemoByHand, makeSmallReach, noFaults, settled } from "./parts";
 
 // Fish are held against the model at flows that are solved ahead.
 test.use({ storageState: { cookies: [], origins: [] } });
@@ -7,7 +7,7 @@ test.use({ storageState: { cookies: [], origins: [] } });
 test("the water by name, the fish's year, a boat, time and casts; a fish logged on a lie, one put on the plan, and all of them against the model", async ({
   page,
 }) => {
-  await loadDemo(page);
+  await loadDemoByHand(page);
   await beginSession(page);
   await page.keyboard.press("3");
   await settled(page);

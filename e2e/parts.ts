@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
 import { DEMO_HOUR } from "../src/demo/hour";
@@ -21,10 +22,33 @@ export function gaugeText(): string {
   return `${[header, ...moved].join("\n")}\n`;
 }
 
-export async function loadDemo(page: Page): Promise<void> {
+/** What a browser holds once the made-up river is loaded and its reach solved (demo.setup.ts). */
+export const DEMO_STATE = "test-results/demo-state.json";
+
+const riverShown = (page: Page) => expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
+
+/** Loads the made-up river as an angler does. */
+export async function loadDemoByHand(page: Page): Promise<void> {
   await page.goto("/");
   await page.getByRole("button", { name: "Load the made-up river" }).click();
-  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
+  await riverShown(page);
+}
+
+interface Held {
+  origins: { localStorage: { name: string; value: string }[] }[];
+}
+
+/** Opens with the made-up river as it was loaded once for all: half of a test would else go by with loading it. */
+export async function loadDemo(page: Page): Promise<void> {
+  const held = JSON.parse(readFileSync(DEMO_STATE, "utf8")) as Held;
+  const settings = held.origins[0]!.localStorage.find(({ name }) => name === "low-heron-settings")!;
+  const kept = JSON.parse(settings.value) as { state: { demo: object } };
+  // Its own hour begins now.
+  kept.state.demo = { ...kept.state.demo, loadedAt: Date.now() };
+  settings.value = JSON.stringify(kept);
+  await page.context().setStorageState(held as never);
+  await page.goto("/");
+  await riverShown(page);
 }
 
 /** Gives the gauge dialog a file. */

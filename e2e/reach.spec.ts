@@ -1,5 +1,5 @@
 import { expect, test, type Worker } from "@playwright/test";
-import { loadDemo, makeSmallReach, noFaults, settled, otherFlow } from "./parts";
+import { loadDemo, loadDemoByHand, makeSmallReach, noFaults, settled, otherFlow } from "./parts";
 
 test("a reach from soundings: a bad file is told, a made-up boat's log shown with what stands out, laid the other way round, and made", async ({
   page,
@@ -174,7 +174,7 @@ test("a machine of several cores: the water is solved on several threads, and se
   });
   const workers: Worker[] = [];
   page.on("worker", (worker) => workers.push(worker));
-  await loadDemo(page);
+  await loadDemoByHand(page);
   await page.goto("/reach");
   await settled(page);
   // By now the solver's helpers have begun.
@@ -190,7 +190,7 @@ test.describe("worked out ahead", () => {
   test("how sure each lie is, and other flows, before anybody asks; nothing of it where the battery is saved", async ({
     page,
   }) => {
-    await loadDemo(page);
+    await loadDemoByHand(page);
     await page.goto("/reach");
     await settled(page);
     await expect(page.getByText(/holds in \d+ of 10/).first()).toBeVisible({ timeout: 120_000 });

@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page, test } from "@playwright/test";
-import { chooseGauge, endSession, loadDemo, otherFlow, settled } from "./parts";
+import { chooseGauge, endSession, loadDemo, loadDemoByHand, otherFlow, settled } from "./parts";
 
 const STATIONS = ["water", "reach", "rig", "session", "log", "learn"] as const;
 
@@ -79,7 +79,7 @@ test("the made-up river: labelled, looked at in both units and by keys, removed 
 });
 
 test("an archive goes out and comes back in after everything was removed", async ({ page }) => {
-  await loadDemo(page);
+  await loadDemoByHand(page);
   await page.getByRole("button", { name: "Book and settings" }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { loadDemo, settled } from "./parts";
+import { loadDemoByHand, settled } from "./parts";
 
 /** What every worker begins with. */
 const WORKER = /turbopack-worker-[^/]*\.js/;
@@ -16,7 +16,7 @@ for (const [how, body] of [
   ["says nothing", ""],
 ] as const)
   test(`a worker that ${how} is told in its place, and made anew when it is tried again`, async ({ page }) => {
-    await loadDemo(page);
+    await loadDemoByHand(page);
     let met = 0;
     await page.route(WORKER, (route) => {
       met++;
@@ -36,7 +36,7 @@ for (const [how, body] of [
   });
 
 test("workers that loop or are silent are stopped within a second, and the next ones work", async ({ page }) => {
-  await loadDemo(page);
+  await loadDemoByHand(page);
   // One that loops is enough for two cores.
   let met = 0;
   await page.route(WORKER, (route) => route.fulfill(script(met++ === 0 ? "for(;;);" : "")));
