@@ -1,7 +1,8 @@
 /**
- * `npm run mutants [room|room/file ...]`: changes the models of the core one by one and counts what no test of their
- * rooms sees; all of fish, rig, gauge and book where none is named. File by file, since the code under trial is slowed
- * by what counts in it, and all else then runs at its own speed. The reports lie in reports/mutants/.
+ * `npm run mutants [room|room/file ...]`: changes the models of the core one by one and counts what no test sees that
+ * takes up the file itself, or no test of its rooms where none does; all of fish, rig, gauge and book where nothing is
+ * named. File by file, since the code under trial is slowed by what counts in it, and all else then runs at its own
+ * speed. The reports lie in reports/mutants/.
  */
 import { spawnSync } from "node:child_process";
 import { copyFileSync, mkdirSync, readdirSync, readFileSync } from "node:fs";
@@ -19,17 +20,28 @@ const filesOf = (room) =>
     .map((name) => `${room}/${name.slice(0, -3)}`)
     .filter((file) => !HELPERS.test(file));
 
+/** Tests of its rooms that take up a file; the rooms where none does. */
+function testsOf(file) {
+  const [room, name] = file.split("/");
+  const rooms = SEEN_BY[room];
+  const named = new RegExp(`from "(\\./|\\.\\./${room}/)${name}"`);
+  const found = rooms
+    .split(",")
+    .flatMap((one) => readdirSync(`${CORE}/${one}`).map((test) => `${one}/${test}`))
+    .filter((test) => test.endsWith(".test.ts") && named.test(readFileSync(`${CORE}/${test}`, "utf8")));
+  return found.length > 0 ? found.map((test) => test.replace(".test.ts", "")).join(",") : rooms;
+}
+
 const wanted = process.argv.slice(2).length > 0 ? process.argv.slice(2) : Object.keys(SEEN_BY);
 const files = wanted.flatMap((part) => (part.includes("/") ? [part] : filesOf(part)));
 
 mkdirSync("reports/mutants", { recursive: true });
 const all = { seen: 0, unseen: 0 };
 for (const file of files) {
-  const room = file.split("/")[0];
   const { status, stdout, stderr } = spawnSync(
     "npx",
     ["stryker", "run", "stryker.config.mjs", "--mutate", `${CORE}/${file}.ts`],
-    { encoding: "utf8", env: { MUTANTS_TESTS: SEEN_BY[room], ...process.env } },
+    { encoding: "utf8", env: { MUTANTS_TESTS: testsOf(file), ...process.env } },
   );
   if (status !== 0) {
     process.stderr.write(`${file}: ${stdout}${stderr}\n`);
