@@ -1,9 +1,12 @@
 import { MINUTE } from "../gauge/series";
 import { type Stretch, stretchSchema } from "./bank-records";
+import { effortOf, rodHours, stretchOf } from "./effort";
+import { bestsOf } from "./find";
 import { mergeBooks } from "./merge";
 import { emptyBook } from "./parts";
 import { knownPlace, placesOf } from "./places";
-import { sampleCatch, sampleObservation, sampleSession, sampleStretch } from "./samples";
+import { rodsAllowed, rulesFor } from "./rules-for";
+import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretch } from "./samples";
 import { returnsOf, spotSoFar, visitOf } from "./spot-so-far";
 
 /** Visits to places and what they gave, worked by hand: what counts, what does not, and in which order. */
@@ -198,4 +201,88 @@ test("two books as one: each part in the order of ids, every record once, the la
     expect(book.sessions).toHaveLength(1);
     expect(book.reaches).toEqual([]);
   }
+});
+
+describe("whose fish and whose hours", () => {
+  const now = T0 + 600 * MINUTE;
+  const session = sampleSession("s", { start: at(0), end: at(300), rods: 3 });
+
+  test("rod-hours are of the session's own stretches, those taken back left out", () => {
+    const stretches = [
+      stretch("a", 0, 60),
+      stretch("gone", 0, 600, { deleted: true }),
+      stretch("elsewhere", 0, 600, { session: "q" }),
+    ];
+    expect(rodHours(session, now, stretches)).toBe(1);
+    expect(rodHours(session, now, stretches.slice(1))).toBe(15);
+  });
+
+  test("a session that is still fished counts to now, one that has ended to its end", () => {
+    const span = (end: string | null) => {
+      const [effort] = effortOf([{ ...session, end }], [], now);
+      return [(effort!.end - T0) / MINUTE, effort!.hours];
+    };
+    expect(span(null)).toEqual([600, 30]);
+    expect(span(at(300))).toEqual([300, 15]);
+  });
+
+  test("with a fish named, sessions after it and sessions that had one; a session after another without one does not count", () => {
+    const chub = sampleSession("c", { start: at(0), end: at(60), species: "chub" });
+    const caught = sampleCatch("f", "c", { at: at(30) });
+    const ids = (catches: ReturnType<typeof sampleCatch>[]) =>
+      effortOf([session, chub], catches, now, "brown-trout").map((one) => one.session);
+    expect(ids([])).toEqual(["s"]);
+    expect(ids([caught])).toEqual(["s", "c"]);
+    expect(effortOf([session, chub], [], now, "chub").map((one) => one.session)).toEqual(["c"]);
+  });
+
+  test("a fish is of the stretch of its rod and of its angler before that of its time; then of the nearest in time", () => {
+    const mine = { angler: "me", rod: 1 };
+    const of = (fish: object, ...stretches: Stretch[]) =>
+      stretchOf(sampleCatch("f", "s", fish as never), stretches, now).id;
+    const [a, b] = [stretch("a", 0, 60, mine), stretch("b", 0, 60, { angler: "you", rod: 2 })];
+    expect(of({ at: at(30), angler: "you" }, a, b)).toBe("b");
+    expect(of({ at: at(30), angler: "me" }, b, a)).toBe("a");
+    expect(of({ at: at(30), rod: 2 }, a, b)).toBe("b");
+    // Of the wrong rod and the wrong angler it is farther than of one of them wrong, whatever the time.
+    const half = stretch("half", 400, 410, { angler: "me", rod: 2 });
+    expect(of({ at: at(30), angler: "me", rod: 1 }, b, half)).toBe("half");
+    // Before a stretch, after one, and in one that still runs.
+    const [early, late] = [stretch("early", 0, 60), stretch("late", 100, null)];
+    expect(of({ at: at(70) }, early, late)).toBe("early");
+    expect(of({ at: at(90) }, early, late)).toBe("late");
+    expect(of({ at: at(500) }, early, late)).toBe("late");
+    expect(of({ at: at(-10) }, late, early)).toBe("early");
+    // Of two in whose moment it was caught, the one that it ended; of two at once, either.
+    expect(of({ at: at(100) }, stretch("second", 100, 200), stretch("first", 0, 100))).toBe("first");
+    expect(of({ at: at(30) }, stretch("x", 0, 60), stretch("y", 0, 60))).toBe("x");
+  });
+});
+
+test("bests: the kinds with most fish first, then by name", () => {
+  const fish = (species: string, count: number) =>
+    Array.from({ length: count }, (_, k) => sampleCatch(`${species}${k}`, "s", { species }));
+  const kinds = bestsOf([...fish("c", 1), ...fish("b", 2), ...fish("d", 3), ...fish("a", 2)]);
+  expect(kinds.map(({ species, count }) => [species, count])).toEqual([
+    ["d", 3],
+    ["a", 2],
+    ["b", 2],
+    ["c", 1],
+  ]);
+});
+
+test("rules of the fish come before those of every fish, by their ids; another fish's are none; the fewest rods hold", () => {
+  const rules = [
+    sampleRule("d", { reach: "r", species: "every" }),
+    sampleRule("c", { reach: "r", rods: 3 }),
+    sampleRule("b", { reach: null, species: "every", rods: 2 }),
+    sampleRule("a", { reach: "r" }),
+    sampleRule("e", { reach: "r", species: "chub", rods: 1 }),
+  ];
+  const where = { reach: "r", species: "brown-trout" };
+  for (const all of [rules, [...rules].reverse()])
+    expect(rulesFor(all, { ...where, bank: "left" }).map(({ id }) => id)).toEqual(["a", "c", "b", "d"]);
+  expect(rodsAllowed(rules, where)).toBe(2);
+  expect(rodsAllowed([rules[1]!, rules[3]!], where)).toBe(3);
+  expect(rodsAllowed([rules[0]!], where)).toBe(Infinity);
 });

@@ -360,6 +360,52 @@ describe("on the run", () => {
     expect(found.factors.rest![at(field, 45.5, 7.5)]).toBeCloseTo(0.5, 3);
   });
 
+  test("a lane of another depth or speed costs what swimming there does, in water that turns back less", () => {
+    // Two long lanes that never meet: each costs its own metre all the way.
+    const lanes = (depth: number, u: number, temperature = 8) => {
+      const field = water({
+        nx: 40,
+        ny: 11,
+        cell: 1,
+        depth: (_, y) => (y > 5 && y < 6 ? 0 : y < 5 ? depth : 1.6),
+        u: (_, y) => (y < 5 ? u : 0.5),
+      });
+      const found = scoreTravel(field, salmon, bareOf(field), { temperature });
+      return (found.reasons(at(field, 20.5, 2.5))[0] as { dearer: number }).dearer + 1;
+    };
+    // Power goes with exp(2.34 v) of the speed through the water, at a pace of 0.4 m/s over the ground.
+    const speeds = (u: number) => Math.exp(2.34 * (Math.max(0, u + 0.4) - 0.9));
+    for (const u of [0.7, 0.5, 0.3, -0.1]) expect(lanes(1.6, u) * Math.min(1, speeds(u))).toBeCloseTo(speeds(u), 3);
+    // Turning back faster than the pace it costs what lying still does.
+    expect(lanes(1.6, -0.8)).toBeCloseTo(1, 6);
+    // 0.4 of what is wanting of 1.2 m, 3 of what is wanting of 0.6.
+    for (const [depth, dearer] of [
+      [1.2, 1],
+      [0.9, 1.12],
+      [0.6, 1.24],
+      [0.4, 1.92],
+    ] as const)
+      expect(lanes(depth, 0.5)).toBeCloseTo(dearer, 3);
+  });
+
+  test("no place in water too thin to hold in, at the first column either; its worth is the product of its parts", () => {
+    const field = water({ nx: 40, ny: 10, cell: 1, depth: (x) => (x < 1 ? 0.3 : x > 30 ? 0.9 : 1.6), u: () => 0.5 });
+    const total = new Float32Array(400).fill(0.5);
+    const found = scoreTravel(field, salmon, { total }, { temperature: 8 });
+    expect(found.score[at(field, 0.5, 4.5)]).toBeNaN();
+    for (const x of [5.5, 20.5, 35.5]) {
+      const k = at(field, x, 4.5);
+      const { lane, depth, speed, rest, cover } = found.factors;
+      expect(cover![k]).toBeCloseTo(0.8, 6);
+      expect(found.score[k]).toBeCloseTo(lane![k]! * depth![k]! * speed![k]! * rest![k]! * cover![k]!, 6);
+    }
+    // The way ahead ends with the reach: what is left of it is what counts.
+    const ahead = (x: number) => (found.reasons(at(field, x, 4.5))[1] as { share: number }).share;
+    const thin = 1 + 0.4 * 0.9 + 3 * 0.3;
+    expect(ahead(4.5)).toBeCloseTo((4 + thin) / 5, 3);
+    expect(ahead(20.5)).toBeCloseTo(1, 6);
+  });
+
   test("thin water is dear and then no way at all; a bar that cannot be passed stops every lane", () => {
     const thin = (depth: number) => {
       const half = water({ nx: 40, ny: 10, cell: 1, depth: (_, y) => (y < 5 ? depth : 1.6), u: () => 0.5 });
