@@ -5,6 +5,8 @@ import { DAY, HOUR, seriesFrom } from "./series";
 /** The year's table told anew: two ways to the same season, and days with many readings. */
 
 const january = (year: number) => Date.UTC(year, 0, 1);
+/** A day of a year that has 365, by its number. */
+const dayOf = (day: number) => january(2022) + day * DAY;
 /** Three years of 365 days, one reading a day, with a stretch of one year and single days left out. */
 const random = stream(21);
 const daily = seriesFrom(
@@ -45,6 +47,33 @@ test("ten days of a season count as a year of it, nine do not; 48 readings are e
   ] as const) {
     expect(seasonLevels(of(days, each, less), at) !== null).toBe(told);
     expect(seasonTable(of(days, each, less))[104] !== null).toBe(told);
+  }
+});
+
+test("across New Year a season's days count to the year of its middle", () => {
+  // Three winters, each with six days of December and five of January: eleven of one season, under ten of either year.
+  const winters = (december: number, january: number) =>
+    seriesFrom(
+      "discharge",
+      [2021, 2022, 2023].flatMap((year) =>
+        Array.from({ length: (december + january) * 4 }, (_, k) => {
+          const time = Date.UTC(year, 11, 32 - december) + (k * DAY) / 4;
+          return [time, 3 + k / 10] as const;
+        }),
+      ),
+    );
+  for (const [december, january, told] of [
+    [6, 5, true],
+    [5, 4, false],
+    [4, 6, true],
+  ] as const) {
+    const record = winters(december, january);
+    const table = seasonTable(record);
+    for (const day of [0, 1, 3, 361, 363, 364]) {
+      const date = dayOf(day);
+      expect(table[day] !== null).toBe(told);
+      expect(seasonLevels(record, date) !== null).toBe(told);
+    }
   }
 });
 
