@@ -1,3 +1,4 @@
+import { formatDate } from "./date-format";
 import { showText, type UnitSystem } from "./quantity";
 import { bodyMarkAt } from "../core/gauge/clarity";
 import { LEAST_YEARS } from "../core/gauge/exceedance";
@@ -32,15 +33,13 @@ export function clarityWords(now: GaugeNow, height?: number): { word: string; se
 }
 
 /** 16:40 */
-export const clock = (time: number): string =>
-  new Intl.DateTimeFormat(undefined, { hour: "2-digit", minute: "2-digit" }).format(new Date(time));
+export const clock = (time: number): string => formatDate(time, { hour: "2-digit", minute: "2-digit" });
 /** "today 16:40", "Fri 04:00", "Tue 2 Dec 04:00": a moment near now, as said aloud. */
 export function moment(time: number, now: number): string {
   const day = (t: number) => new Date(t).toDateString();
   if (day(time) === day(now)) return `today ${clock(time)}`;
   if (day(time) === day(now + DAY)) return `tomorrow ${clock(time)}`;
-  if (Math.abs(time - now) < 6 * DAY)
-    return `${new Intl.DateTimeFormat(undefined, { weekday: "short" }).format(new Date(time))} ${clock(time)}`;
+  if (Math.abs(time - now) < 6 * DAY) return `${formatDate(time, { weekday: "short" })} ${clock(time)}`;
   return dayAndTime(time, now);
 }
 
@@ -48,18 +47,18 @@ export function moment(time: number, now: number): string {
 export function dayAndTime(time: number | string, now: number = Date.now()): string {
   const date = new Date(time);
   const year = date.getFullYear() === new Date(now).getFullYear() ? {} : ({ year: "numeric" } as const);
-  return new Intl.DateTimeFormat(undefined, {
+  return formatDate(date.getTime(), {
     weekday: "short",
     day: "numeric",
     month: "short",
     ...year,
     hour: "2-digit",
     minute: "2-digit",
-  }).format(date);
+  });
 }
 
 export const dayOnly = (time: number | string): string =>
-  new Intl.DateTimeFormat(undefined, { day: "numeric", month: "short", year: "numeric" }).format(new Date(time));
+  formatDate(new Date(time).getTime(), { day: "numeric", month: "short", year: "numeric" });
 
 /** A moment on an axis as long as `span`, ms: hours where it is days, months where it is years. */
 export function axisMoment(time: number, span: number): string {
@@ -70,21 +69,15 @@ export function axisMoment(time: number, span: number): string {
       : days < 200
         ? { day: "numeric", month: "short" }
         : { month: "short", year: "2-digit" };
-  return new Intl.DateTimeFormat(undefined, style).format(new Date(time));
+  return formatDate(time, style);
 }
 
-/** "Thu, 14 May 2026": a day of the universal calendar. */
 /** The angler's own day, to hold days against each other: "2026-10-01". */
 export const dayKey = (time: number | string): string => localMoment(new Date(time).getTime()).slice(0, 10);
 
+/** "Thu, 14 May 2026": a day of the universal calendar. */
 export const dayInUtc = (time: number): string =>
-  new Intl.DateTimeFormat(undefined, {
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    year: "numeric",
-    timeZone: "UTC",
-  }).format(new Date(time));
+  formatDate(time, { weekday: "short", day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
 
 /** Both hydrological conventions in one plain sentence, so that nobody must know which is meant. */
 function exceedanceInWords(fraction: number): string {

@@ -1,6 +1,7 @@
 import type { LocalRule, RuleAnswer } from "../core/book/local-rules";
 import type { RuleRecord } from "../core/book/bank-records";
 import type { Judged } from "../core/book/rules-for";
+import { formatDate } from "./date-format";
 import { showText, type UnitSystem } from "./quantity";
 import { count } from "./text";
 
@@ -48,7 +49,7 @@ function seasonWords({ from, to }: { from: string; to: string }): string {
       timeZone: "UTC",
       ...(year && ({ year: "numeric" } as const)),
     } as const;
-    return new Intl.DateTimeFormat(undefined, style).format(Date.UTC(year ?? 2000, month! - 1, date));
+    return formatDate(Date.UTC(year ?? 2000, month! - 1, date), style);
   };
   return `open from ${day(from)} to ${day(to)}`;
 }

@@ -5,6 +5,7 @@ import { DAY, HOUR } from "../../core/gauge/series";
 import { cloudClass } from "../../core/gauge/weather";
 import { PLAN_STEP } from "../../core/plan/hours";
 import type { Plan, PlanReach, PlanWindow, RatedHour } from "../../core/plan/plan";
+import { formatDate } from "../../words/date-format";
 import { clock } from "../../words/river";
 import { show, showText, unitOf, type UnitSystem } from "../../words/quantity";
 
@@ -148,8 +149,7 @@ function ticksOf({ from, to }: Axis): number[] {
   return ticks.filter((at) => (at - from) / (to - from) > 0.03);
 }
 
-const dayName = (at: number): string =>
-  new Intl.DateTimeFormat(undefined, { weekday: "short", day: "numeric" }).format(new Date(at));
+const dayName = (at: number): string => formatDate(at, { weekday: "short", day: "numeric" });
 
 const Ticks = ({ axis }: { axis: Axis }) =>
   ticksOf(axis).map((at) => (
