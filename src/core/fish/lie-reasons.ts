@@ -4,8 +4,6 @@ import { nearestLine, rightOf } from "../water/polyline";
 import type { Seam } from "../water/seams";
 import type { Reason } from "./reasons";
 
-/** Why a place is told as a lie: the seam that it belongs to, and what else is about it. */
-
 /** The seam a lie belongs to: the nearest one whose slow side it is on, within 2 m, or else the nearest. */
 export function seamFor(seams: readonly Seam[], x: number, y: number): { distance: number; seam: Seam | undefined } {
   const beside = nearestLine(
@@ -21,6 +19,7 @@ export function seamFor(seams: readonly Seam[], x: number, y: number): { distanc
 export const onSlowSide = (seam: Seam | undefined, x: number, y: number): boolean =>
   seam !== undefined && rightOf(seam, x, y) === (seam.slowSide === "right");
 
+/** What is about a place that is told as a lie: its seam, m away, its break and its cell. */
 export interface Known {
   near: { distance: number; seam: Seam | undefined };
   neighbour: { one: Break; distance: number } | undefined;
@@ -34,6 +33,7 @@ export interface Known {
   slowSide: boolean;
 }
 
+/** Why a place is told as a lie: speeds and seam first, then what the model says, then depth, break and cover; SI. */
 export function reasonsFor(
   lie: { depth: number; focalSpeed: number; adjacentSpeed: number; cover: number },
   at: Known,

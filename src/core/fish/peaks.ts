@@ -15,10 +15,11 @@ export function peaks(
   taken: readonly number[],
 ): number[] {
   const order: number[] = [];
+  const around = [-nx - 1, -nx, -nx + 1, -1, 1, nx - 1, nx, nx + 1];
   for (let j = MARGIN; j < ny - MARGIN; j++) {
     for (let i = MARGIN; i < nx - MARGIN; i++) {
       const k = j * nx + i;
-      if (values[k]! > 0 && isLocalPeak(values, k, nx)) order.push(k);
+      if (values[k]! > 0 && isLocalPeak(values, k, around)) order.push(k);
     }
   }
   order.sort((a, b) => values[b]! - values[a]!);
@@ -33,5 +34,5 @@ export function peaks(
 }
 
 /** No neighbour is higher; one that is not a number is not. */
-const isLocalPeak = (values: Float64Array, k: number, nx: number): boolean =>
-  [-nx - 1, -nx, -nx + 1, -1, 1, nx - 1, nx, nx + 1].every((to) => !(values[k + to]! > values[k]!));
+const isLocalPeak = (values: Float64Array, k: number, around: readonly number[]): boolean =>
+  around.every((to) => !(values[k + to]! > values[k]!));
