@@ -1,15 +1,15 @@
 import { expect, type Page, test } from "@playwright/test";
-import { loadDemo, settled } from "./parts";
+import { loadDemo, settled, walk } from "./parts";
 
 /** On the bank: fingers, small and large screens, what is heard, colours that the browser sets, paper. */
 
-const STATIONS = ["water", "reach", "rig", "log", "learn"] as const;
+const STATIONS = ["Water", "Reach", "Rig", "Log", "Learn"] as const;
 
 async function open(page: Page, station: (typeof STATIONS)[number]): Promise<void> {
-  await page.goto(`/${station}`);
+  await walk(page, station);
   await expect(page.locator("#station h1").first()).toBeAttached({ timeout: 60_000 });
-  if (station === "reach") await settled(page);
-  if (station === "rig") await expect(page.getByTestId("setting")).toBeVisible({ timeout: 120_000 });
+  if (station === "Reach") await settled(page);
+  if (station === "Rig") await expect(page.getByTestId("setting")).toBeVisible({ timeout: 120_000 });
 }
 
 /** Runs off the side, px. */
@@ -54,8 +54,8 @@ test("by finger: a stone is dragged on the plan, and a scroll that begins on the
 }) => {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
   const page = await context.newPage();
-  await loadDemo(page);
-  await open(page, "reach");
+  await loadDemo(page, "/reach");
+  await settled(page);
   const touch = await context.newCDPSession(page);
   const swipe = async (x: number, y: number, dx: number, dy: number) => {
     await touch.send("Input.dispatchTouchEvent", { type: "touchStart", touchPoints: [{ x, y }] });
@@ -113,10 +113,11 @@ for (const [width, height] of [
       expect(await overflow(page), station).toBeLessThanOrEqual(0);
       expect(await tooSmall(page), station).toEqual([]);
       // Twice as large letters, as a reader may set them.
-      await page.addStyleTag({ content: "html { font-size: 200% !important; }" });
+      const large = await page.addStyleTag({ content: "html { font-size: 200% !important; }" });
       expect(await overflow(page), `${station} at 200 %`).toBeLessThanOrEqual(0);
+      await large.evaluate((element) => (element as Element).remove());
     }
-    await open(page, "reach");
+    await open(page, "Reach");
     const row = ["Reach", "Fish"].map((name) => page.getByRole("combobox", { name, exact: true }));
     const tops = await Promise.all(
       [...row, page.getByRole("button", { name: "More of this view" })].map(
@@ -146,8 +147,8 @@ for (const [width, height] of [
 
 test("held sideways: the plan, the slider and the verdict stand together", async ({ page }) => {
   await page.setViewportSize({ width: 844, height: 390 });
-  await loadDemo(page);
-  await open(page, "reach");
+  await loadDemo(page, "/reach");
+  await settled(page);
   await page
     .getByRole("group", { name: /^The reach from above/ })
     .evaluate((element) => element.scrollIntoView({ block: "start" }));
@@ -175,7 +176,7 @@ test("what is heard: headings before controls, the strip says flow, trend and cl
   await expect(page.getByRole("banner").getByRole("link")).toHaveAccessibleName(
     /^Kiln Glide: 6\.7 m³\/s, falling 42 h; green, seen to the \w+; made-up river\. Opens Water\.$/,
   );
-  await open(page, "reach");
+  await open(page, "Reach");
   const list = page.getByRole("list", { name: "Lies in order of rank" }).getByRole("button");
   await expect(list.first()).toHaveAccessibleName(/^Lie 1: /);
   await expect(page.getByRole("heading", { name: /^Why lie 1: / })).toBeVisible();
@@ -189,9 +190,9 @@ test("what is heard: headings before controls, the strip says flow, trend and cl
 });
 
 test("colours that the browser sets keep slider, band, pressed state and progress", async ({ page }) => {
-  await loadDemo(page);
   await page.emulateMedia({ forcedColors: "active" });
-  await open(page, "reach");
+  await loadDemo(page, "/reach");
+  await settled(page);
   const background = (selector: string) =>
     page
       .locator(selector)
@@ -210,8 +211,8 @@ test("colours that the browser sets keep slider, band, pressed state and progres
 });
 
 test("on paper: ink on white without bars, the rig card on one page", async ({ page }) => {
-  await loadDemo(page);
-  await open(page, "rig");
+  await loadDemo(page, "/rig");
+  await expect(page.getByTestId("setting")).toBeVisible({ timeout: 120_000 });
   // A4 less 12 mm about, at 96 px an inch (CSS).
   await page.setViewportSize({ width: 703, height: 1032 });
   await page.emulateMedia({ media: "print" });

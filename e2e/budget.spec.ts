@@ -28,8 +28,7 @@ for (const [station, most] of Object.entries(WHOLE))
     // And it is measured: React alone is more than this.
     expect(weight).toBeGreaterThan(100);
 
-    await loadDemo(page);
-    await page.goto(`/${station}`);
+    await loadDemo(page, `/${station}`);
     await page.getByRole("heading", { level: 2 }).first().waitFor();
     await page.waitForTimeout(5000);
     const scripts = await page.evaluate(() =>

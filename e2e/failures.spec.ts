@@ -1,6 +1,16 @@
 import { readFileSync } from "node:fs";
 import { expect, type Locator, type Page, test } from "@playwright/test";
-import { beginSession, endSession, landFish, loadDemo, makeSmallReach, noFaults, release, settled } from "./parts";
+import {
+  beginSession,
+  endSession,
+  landFish,
+  loadDemo,
+  makeSmallReach,
+  noFaults,
+  release,
+  settled,
+  walk,
+} from "./parts";
 
 /** A page whose disk can be full, or break off its transactions: writes of the book then fail as a browser's do. */
 async function withDisk(
@@ -43,8 +53,7 @@ async function failsThenDone(page: Page, disk: Awaited<ReturnType<typeof withDis
 
 test("what a full disk refuses on the Log is told, kept and done when it is tried again", async ({ page }) => {
   const disk = await withDisk(page);
-  await loadDemo(page);
-  await page.goto("/session");
+  await loadDemo(page, "/session");
   await failsThenDone(
     page,
     disk,
@@ -85,7 +94,7 @@ test("what a full disk refuses on the Log is told, kept and done when it is trie
   await expect(page.getByText(/brown jig/).first()).toBeVisible();
   await release(page);
   await endSession(page);
-  await page.goto("/log");
+  await walk(page, "Log");
   await page.getByRole("button", { name: "Add one already over" }).click();
   await disk.full();
   await page.getByRole("button", { name: "Keep this session" }).click();
@@ -100,7 +109,7 @@ test("what a full disk refuses on the Log is told, kept and done when it is trie
 
 test("transactions that break off are told, and every entry waits until it is tried again", async ({ page }) => {
   const disk = await withDisk(page);
-  await loadDemo(page);
+  await loadDemo(page, "/session");
   await beginSession(page);
   await disk.aborts();
   for (let bite = 0; bite < 2; bite++) {
@@ -116,9 +125,7 @@ test("transactions that break off are told, and every entry waits until it is tr
 });
 
 test("a station that cannot be fetched is told, and comes when it is tried again", async ({ page }) => {
-  await page.goto("/water");
-  await page.getByRole("button", { name: "Load the made-up river" }).click();
-  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
+  await loadDemo(page);
   const chunks = /_next\/static\/chunks\/.*\.js/;
   await page.route(chunks, (route) => route.abort());
   await page.getByRole("link", { name: "Log", exact: true }).click();
@@ -169,7 +176,7 @@ test("what a full disk refuses on Water, Reach and in the book is told and kept"
   await page.keyboard.press("Escape");
 
   // A reach that cannot be kept stays in its dialog.
-  await page.goto("/reach");
+  await walk(page, "Reach");
   await page.getByRole("button", { name: "Make a reach" }).click();
   await dialog.getByLabel("Name", { exact: true }).fill("Alder run");
   await disk.full();
@@ -192,7 +199,7 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
   baseURL,
 }) => {
   const disk = await withDisk(page);
-  await loadDemo(page);
+  await loadDemo(page, "/session");
   await beginSession(page);
   await disk.full();
   await page.getByRole("button", { name: "Bite", exact: true }).click();
@@ -227,7 +234,7 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
   const file = readFileSync(await download.path());
 
   const elsewhere = await browser.newPage({ baseURL, locale: "en-GB" });
-  await loadDemo(elsewhere);
+  await loadDemo(elsewhere, "/log");
   await elsewhere.getByRole("button", { name: "Book and settings" }).click();
   await elsewhere
     .getByLabel("Archive file")
@@ -235,7 +242,7 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
   await elsewhere.getByRole("button", { name: "Take it in" }).click();
   await expect(elsewhere.getByText("day.zip is in the book.").first()).toBeVisible();
   await elsewhere.keyboard.press("Escape");
-  await elsewhere.goto("/session");
+  await walk(elsewhere, "Session");
   await expect(elsewhere.getByRole("region", { name: "The fish", exact: true })).toBeVisible();
   expect(await bites(elsewhere)).toBe(1);
   await elsewhere.close();

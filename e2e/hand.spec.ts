@@ -1,13 +1,12 @@
 import { expect, test } from "@playwright/test";
-import { loadDemo, noFaults, settled } from "./parts";
+import { loadDemo, noFaults, settled, walk } from "./parts";
 
 /** Keys, lists, notices, dialogs and the frame of Reach, as hands find them. */
 
 test("one row of controls at every width; plan, section and why on one screen; columns that end together", async ({
   page,
 }) => {
-  await loadDemo(page);
-  await page.goto("/reach");
+  await loadDemo(page, "/reach");
   await settled(page);
   for (const width of [600, 768, 1024, 1280, 1600]) {
     await page.setViewportSize({ width, height: 800 });
@@ -52,8 +51,7 @@ test("one row of controls at every width; plan, section and why on one screen; c
 test("keys: listed from a visible place, no shortcut from a list, Escape closes the dialog before a notice", async ({
   page,
 }) => {
-  await loadDemo(page);
-  await page.goto("/log");
+  await loadDemo(page, "/log");
   const session = page.getByRole("button", { name: /^Remove the session/ }).first();
   await session.click();
   const undo = page.getByRole("button", { name: "Undo" });
@@ -66,7 +64,7 @@ test("keys: listed from a visible place, no shortcut from a list, Escape closes 
   await expect(page.getByRole("button", { name: "Keys" })).toBeFocused();
   await noFaults(page);
 
-  await page.goto("/reach");
+  await walk(page, "Reach");
   const fish = page.getByRole("combobox", { name: "Fish", exact: true });
   await fish.focus();
   await page.keyboard.press("l");

@@ -1,19 +1,18 @@
 import { expect, test } from "@playwright/test";
-import { loadDemo, noFaults } from "./parts";
+import { loadDemo, noFaults, walk } from "./parts";
 
 test("learn: what the log shows, places and forecasts by tabs; lies ranked with one's own fish and back again", async ({
   page,
 }) => {
-  await loadDemo(page);
-  await page.goto("/learn");
+  await loadDemo(page, "/learn");
   await page.getByRole("tab", { name: "Places" }).click();
   await expect(page.getByText(/fish in .* h at places that were read/)).toBeVisible();
   await expect(page.getByTestId("likings").getByRole("row").nth(1)).toBeVisible();
   await noFaults(page);
   await page.getByRole("button", { name: "Rank lies with it" }).click();
-  await page.goto("/reach");
+  await walk(page, "Reach");
   await expect(page.getByText(/as your own fish have it/)).toBeVisible({ timeout: 120_000 });
-  await page.goto("/learn");
+  await walk(page, "Learn");
   await page.getByRole("tab", { name: "Places" }).click();
   await page.getByRole("button", { name: /switch off/ }).click();
   await page.getByRole("button", { name: "Begin anew from today" }).click();
@@ -30,8 +29,7 @@ test("learn: what the log shows, places and forecasts by tabs; lies ranked with 
 test("drills: a water marked by keys, held against the field; a question missed comes back in ten minutes", async ({
   page,
 }) => {
-  await loadDemo(page);
-  await page.goto("/learn");
+  await loadDemo(page, "/learn");
   await page.getByRole("tab", { name: "Drills" }).click();
   await page.getByRole("button", { name: /^Next:/ }).click();
   const water = page.getByRole("application");

@@ -1,13 +1,11 @@
 import { expect, test } from "@playwright/test";
-import { beginSession, loadDemoByHand, makeSmallReach, noFaults, settled } from "./parts";
-
-// Fish are held against the model at flows that are solved ahead.
-test.use({ storageState: { cookies: [], origins: [] } });
+import { beginSession, loadDemo, makeSmallReach, noFaults, settled, walk } from "./parts";
 
 test("the water by name, the fish's year, a boat, time and casts; a fish logged on a lie, one put on the plan, and all of them against the model", async ({
   page,
 }) => {
-  await loadDemoByHand(page);
+  // Fish are held against the model at flows that are solved ahead.
+  await loadDemo(page, "/session", { ahead: true });
   await beginSession(page);
   await page.keyboard.press("3");
   await settled(page);
@@ -89,7 +87,7 @@ test("a fish of one's own: copied, refused where it makes no sense, kept through
 }) => {
   await page.goto("/");
   await makeSmallReach(page, "Own fish run");
-  await page.goto("/reach");
+  await walk(page, "Reach");
   await settled(page);
   await page.getByLabel("Fish", { exact: true }).click();
   await page.getByRole("option", { name: "Smallmouth bass" }).click();

@@ -109,7 +109,7 @@ test("killing the browser right after a catch is logged loses nothing", async ({
   try {
     const first = await chromium.launchPersistentContext(folder, launch);
     const page = await first.newPage();
-    await loadDemo(page);
+    await loadDemo(page, "/session");
     await beginSession(page);
     await landFish(page);
     // No goodbye: every process of that browser is killed outright.

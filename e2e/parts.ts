@@ -22,8 +22,8 @@ export function gaugeText(): string {
   return `${[header, ...moved].join("\n")}\n`;
 }
 
-/** What a browser holds once the made-up river is loaded and its reach solved (demo.setup.ts). */
-export const DEMO_STATE = "test-results/demo-state.json";
+/** What a browser holds once the made-up river is loaded, and once its reach is solved too (demo.setup.ts). */
+export const DEMO_STATE = { loaded: "test-results/demo-loaded.json", solved: "test-results/demo-solved.json" };
 
 const riverShown = (page: Page) => expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
 
@@ -38,17 +38,31 @@ interface Held {
   origins: { localStorage: { name: string; value: string }[] }[];
 }
 
-/** Opens with the made-up river as it was loaded once for all: half of a test would else go by with loading it. */
-export async function loadDemo(page: Page): Promise<void> {
-  const held = JSON.parse(readFileSync(DEMO_STATE, "utf8")) as Held;
+/**
+ * Opens a station with the made-up river as it was loaded once for all: half of a test would else go by with loading it.
+ * Its reach is solved, unless asked otherwise; nothing is worked out ahead, unless asked for.
+ */
+export async function loadDemo(
+  page: Page,
+  path = "/water",
+  { solved = true, ahead = false }: { solved?: boolean; ahead?: boolean } = {},
+): Promise<void> {
+  const held = JSON.parse(readFileSync(solved ? DEMO_STATE.solved : DEMO_STATE.loaded, "utf8")) as Held;
   const settings = held.origins[0]!.localStorage.find(({ name }) => name === "low-heron-settings")!;
-  const kept = JSON.parse(settings.value) as { state: { demo: object } };
+  const kept = JSON.parse(settings.value) as { state: { demo: object; ahead?: string } };
   // Its own hour begins now.
   kept.state.demo = { ...kept.state.demo, loadedAt: Date.now() };
+  if (ahead) delete kept.state.ahead;
   settings.value = JSON.stringify(kept);
   await page.context().setStorageState(held as never);
-  await page.goto("/");
-  await riverShown(page);
+  await page.goto(path);
+  if (path === "/water") await riverShown(page);
+}
+
+/** Goes on to another station as an angler does: what the page has worked out goes with it, unlike by a new load. */
+export async function walk(page: Page, station: string): Promise<void> {
+  await page.getByRole("navigation", { name: "Stations" }).getByRole("link", { name: station, exact: true }).click();
+  await page.waitForURL(`**/${station.toLowerCase()}`);
 }
 
 /** Gives the gauge dialog a file. */
@@ -74,11 +88,18 @@ export const settled = async (page: Page) => {
   await expect(page.getByText(/Seams and lies are still those of/)).toBeHidden({ timeout: 30_000 });
 };
 
-/** Nothing on the page that a screen reader or a keyboard would stumble over. */
-export const noFaults = async (page: Page) =>
+/**
+ * Nothing on the page that a screen reader or a keyboard would stumble over. Of what is in order nothing is told, and no
+ * second page is opened to put frames together, of which there are none: else most of the time went by with that.
+ */
+export async function noFaults(page: Page, where = ""): Promise<void> {
+  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ["violations"] });
+  const { violations } = await axe.analyze();
   expect(
-    (await new AxeBuilder({ page }).analyze()).violations.map((one) => `${one.id}: ${one.nodes[0]?.html}`),
+    violations.map((one) => `${one.id}: ${one.nodes[0]?.html}`),
+    where,
   ).toEqual([]);
+}
 
 /** Looks at another flow than the one that is shown, by keys; what was said of the first. */
 export async function otherFlow(page: Page): Promise<string> {
@@ -91,7 +112,7 @@ export async function otherFlow(page: Page): Promise<string> {
 
 /** Starts a session at the first lie. */
 export async function beginSession(page: Page): Promise<void> {
-  await page.goto("/session");
+  await walk(page, "Session");
   await page.getByRole("button", { name: "Start a session" }).click();
   await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
 }

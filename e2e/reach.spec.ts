@@ -1,5 +1,5 @@
 import { expect, test, type Worker } from "@playwright/test";
-import { loadDemo, loadDemoByHand, makeSmallReach, noFaults, settled, otherFlow } from "./parts";
+import { loadDemo, makeSmallReach, noFaults, settled, otherFlow, walk } from "./parts";
 
 test("a reach from soundings: a bad file is told, a made-up boat's log shown with what stands out, laid the other way round, and made", async ({
   page,
@@ -28,7 +28,7 @@ test("a reach from soundings: a bad file is told, a made-up boat's log shown wit
   await noFaults(page);
   await dialog.getByRole("button", { name: "Make this reach" }).click();
   await expect(dialog).toBeHidden();
-  await page.goto("/reach");
+  await walk(page, "Reach");
   await settled(page);
   await expect(page.getByRole("heading", { level: 1, name: /Sounded glide at/ })).toBeAttached();
 });
@@ -36,7 +36,8 @@ test("a reach from soundings: a bad file is told, a made-up boat's log shown wit
 test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section along a line of one's own", async ({
   page,
 }) => {
-  await loadDemo(page);
+  await loadDemo(page, "/log");
+  await page.getByRole("tab", { name: "Sessions" }).waitFor();
   await page.keyboard.press("3");
   await settled(page);
   const plan = page.getByRole("group", { name: /^The reach from above/ });
@@ -99,7 +100,7 @@ test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section 
 test("readings in the water: put down at the probe, fitted, taken and undone", async ({ page }) => {
   await page.goto("/");
   await makeSmallReach(page, "Readings run");
-  await page.goto("/reach");
+  await walk(page, "Reach");
   await settled(page);
   const plan = page.getByRole("group", { name: /^The reach from above/ });
   const read = async (steps: number, depth: string) => {
@@ -139,7 +140,7 @@ test("a new angler shapes a reach with three stones and a wall, by handles and m
   await page.getByRole("option", { name: "None" }).click();
   await page.getByRole("button", { name: "Make it" }).click();
   await expect(page.getByRole("dialog")).toBeHidden();
-  await page.goto("/reach");
+  await walk(page, "Reach");
   await page.getByRole("button", { name: "Shape the bed" }).click();
   await expect(page.getByRole("button", { name: "stone 3", exact: true })).toBeVisible();
   await page.getByLabel("Put in", { exact: true }).click();
@@ -174,8 +175,7 @@ test("a machine of several cores: the water is solved on several threads, and se
   });
   const workers: Worker[] = [];
   page.on("worker", (worker) => workers.push(worker));
-  await loadDemoByHand(page);
-  await page.goto("/reach");
+  await loadDemo(page, "/reach", { solved: false });
   await settled(page);
   // By now the solver's helpers have begun.
   await otherFlow(page);
@@ -184,33 +184,28 @@ test("a machine of several cores: the water is solved on several threads, and se
   expect(names.filter((name) => name === "solver helper")).toHaveLength(2);
 });
 
-test.describe("worked out ahead", () => {
-  test.use({ storageState: { cookies: [], origins: [] } });
+test("worked out ahead: how sure each lie is, and other flows, before anybody asks; nothing of it where the battery is saved", async ({
+  page,
+}) => {
+  await loadDemo(page, "/reach", { ahead: true });
+  await settled(page);
+  await expect(page.getByText(/holds in \d+ of 10/).first()).toBeVisible({ timeout: 120_000 });
+  const dots = page.getByText(/dots: solved \(\d+ of \d+\)/);
+  const count = async () => Number(/\((\d+) of/.exec(await dots.innerText())![1]);
+  const before = await count();
+  await expect.poll(count, { timeout: 120_000 }).toBeGreaterThan(before + 1);
+  await expect(page.getByText(/^Fishes .*, best about .*m³\/s\.$/)).toBeVisible({ timeout: 90_000 });
 
-  test("how sure each lie is, and other flows, before anybody asks; nothing of it where the battery is saved", async ({
-    page,
-  }) => {
-    await loadDemoByHand(page);
-    await page.goto("/reach");
-    await settled(page);
-    await expect(page.getByText(/holds in \d+ of 10/).first()).toBeVisible({ timeout: 120_000 });
-    const dots = page.getByText(/dots: solved \(\d+ of \d+\)/);
-    const count = async () => Number(/\((\d+) of/.exec(await dots.innerText())![1]);
-    const before = await count();
-    await expect.poll(count, { timeout: 120_000 }).toBeGreaterThan(before + 1);
-    await expect(page.getByText(/^Fishes .*, best about .*m³\/s\.$/)).toBeVisible({ timeout: 90_000 });
-
-    await page.getByRole("button", { name: "Book and settings" }).click();
-    await page.getByRole("combobox", { name: "Worked out before you ask" }).click();
-    await page.getByRole("option", { name: "Nothing: saves the battery" }).click();
-    await page.keyboard.press("Escape");
-    await expect(page.getByText("Not worked out, to save the battery", { exact: false })).toBeVisible();
-    await expect(page.getByText(/holds in \d+ of 10/)).toHaveCount(0);
-    // What is begun is stopped; a moment later no more flows come.
-    await page.waitForTimeout(1500);
-    const left = await count();
-    await page.waitForTimeout(6000);
-    expect(await count()).toBe(left);
-    await noFaults(page);
-  });
+  await page.getByRole("button", { name: "Book and settings" }).click();
+  await page.getByRole("combobox", { name: "Worked out before you ask" }).click();
+  await page.getByRole("option", { name: "Nothing: saves the battery" }).click();
+  await page.keyboard.press("Escape");
+  await expect(page.getByText("Not worked out, to save the battery", { exact: false })).toBeVisible();
+  await expect(page.getByText(/holds in \d+ of 10/)).toHaveCount(0);
+  // What is begun is stopped; a moment later no more flows come.
+  await page.waitForTimeout(1500);
+  const left = await count();
+  await page.waitForTimeout(6000);
+  expect(await count()).toBe(left);
+  await noFaults(page);
 });

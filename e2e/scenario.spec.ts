@@ -7,7 +7,7 @@ import type { Whereabouts } from "../src/core/fish/lie-place";
 import { sampleRun } from "../src/core/flow/samples";
 import { wayName } from "../src/words/cast";
 import { whereaboutsWords } from "../src/words/place";
-import { landFish, settled } from "./parts";
+import { landFish, loadDemo, settled, walk } from "./parts";
 
 /** A run of its own, without a gauge: both sides read it at the flow, clarity and warmth that are taken then. */
 const REACH = { ...sampleRun, name: "Compared run" };
@@ -46,7 +46,7 @@ test("the command line and the screens give the same lies, stand and rig for the
   await page.getByLabel("Reach file").setInputFiles(file);
   await expect(page.getByText("Compared run is in the book.").first()).toBeVisible();
   rmSync(folder, { recursive: true });
-  await page.goto("/reach");
+  await walk(page, "Reach");
   await settled(page);
   await expect(page.getByRole("heading", { level: 1 })).toHaveText(`Compared run at ${FLOW.toFixed(1)} m³/s`);
   const rows = page.getByRole("list", { name: "Lies in order of rank" }).getByRole("listitem");
@@ -95,10 +95,9 @@ test("a key is held on a stone in one tab while it is renamed in another: both a
   await one.getByLabel("Reach file").setInputFiles(file);
   await expect(one.getByText("Compared run is in the book.").first()).toBeVisible();
   rmSync(folder, { recursive: true });
-  for (const page of [one, other]) {
-    await page.goto("/reach");
-    await page.getByRole("button", { name: "Shape the bed" }).click();
-  }
+  await walk(one, "Reach");
+  await other.goto("/reach");
+  for (const page of [one, other]) await page.getByRole("button", { name: "Shape the bed" }).click();
   const stone = one.getByRole("button", { name: /^Stone, .* down the reach/ });
   await one.bringToFront();
   await stone.focus();
@@ -124,10 +123,8 @@ test("a key is held on a stone in one tab while it is renamed in another: both a
 });
 
 test("a screen that cannot be drawn is told in its place, and the other stations go on", async ({ page }) => {
-  await page.goto("/");
-  await page.getByRole("button", { name: "Load the made-up river" }).click();
-  await page.waitForURL("**/water");
-  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
+  await loadDemo(page, "/help");
+  await expect(page.getByTestId("made-up")).toBeVisible();
   // A record that no version of the application would write: a session at no time at all.
   await page.evaluate(
     () =>
@@ -168,10 +165,8 @@ test("a write that fails is told, nothing is lost of what was typed, and it can 
     }
   });
   const full = (is: boolean) => page.evaluate((to) => ((window as unknown as { full?: boolean }).full = to), is);
-  await page.goto("/");
-  await page.getByRole("button", { name: "Load the made-up river" }).click();
-  await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
-  await page.getByRole("link", { name: "Session", exact: true }).click();
+  await loadDemo(page, "/session");
+  await page.getByRole("button", { name: "Start a session" }).waitFor();
   await full(true);
   await page.getByRole("button", { name: "Start a session" }).click();
   await expect(page.getByRole("alert").filter({ hasText: /disk|room/ })).toBeVisible();

@@ -1,7 +1,7 @@
 import { Buffer } from "node:buffer";
 import { expect, type Page, test } from "@playwright/test";
 import { withExif } from "./exif";
-import { beginSession, endSession, landFish, loadDemo, noFaults, release } from "./parts";
+import { beginSession, endSession, landFish, loadDemo, noFaults, release, walk } from "./parts";
 
 test("on a phone: the whole of the bank in reach of a thumb; two tabs on one session agree; a killed page goes on where it was", async ({
   page,
@@ -9,8 +9,7 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
 }) => {
   test.setTimeout(300_000);
   await page.setViewportSize({ width: 390, height: 844 });
-  await loadDemo(page);
-  await page.goto("/session");
+  await loadDemo(page, "/session");
   await page.getByLabel("Partners, by name").fill("Ana, Ben");
   // Begun before the lies are known: where one is can be said afterwards.
   await page.getByRole("button", { name: "Start a session" }).click();
@@ -44,7 +43,7 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
   await page.getByRole("button", { name: "Broke", exact: true }).click();
   await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
   // Every station says that somebody is fishing, and leads back.
-  await page.goto("/water");
+  await walk(page, "Water");
   await page.getByRole("link", { name: /^Fishing/ }).click();
   await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
 
@@ -77,7 +76,7 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
 test("what is noted, the sounder, a photo without its place; the table put right in bulk; a file of fish taken in, refused lines told", async ({
   page,
 }) => {
-  await loadDemo(page);
+  await loadDemo(page, "/session");
   await beginSession(page);
   const more = async (name: string) => {
     await page.getByRole("button", { name: "More", exact: true }).click();
@@ -133,7 +132,7 @@ test("what is noted, the sounder, a photo without its place; the table put right
   await release(page);
   await endSession(page);
 
-  await page.goto("/log");
+  await walk(page, "Log");
   await page.getByRole("tab", { name: "Fish" }).click();
   const table = page.getByTestId("fish-table");
   await expect(table.getByRole("checkbox").first()).toBeVisible();

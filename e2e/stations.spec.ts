@@ -1,14 +1,8 @@
 import { readFile } from "node:fs/promises";
-import AxeBuilder from "@axe-core/playwright";
-import { expect, type Page, test } from "@playwright/test";
-import { chooseGauge, endSession, loadDemo, loadDemoByHand, otherFlow, settled } from "./parts";
+import { expect, test } from "@playwright/test";
+import { chooseGauge, endSession, loadDemo, noFaults, otherFlow, settled, walk } from "./parts";
 
-const STATIONS = ["water", "reach", "rig", "session", "log", "learn"] as const;
-
-async function noFaults(page: Page, name: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map((one) => `${name}: ${one.id}: ${one.nodes[0]?.html}`)).toEqual([]);
-}
+const STATIONS = ["Water", "Reach", "Rig", "Session", "Log", "Learn"] as const;
 
 test("bad gauge files get a located error, and nothing is changed", async ({ page }) => {
   await page.goto("/");
@@ -79,7 +73,7 @@ test("the made-up river: labelled, looked at in both units and by keys, removed 
 });
 
 test("an archive goes out and comes back in after everything was removed", async ({ page }) => {
-  await loadDemoByHand(page);
+  await loadDemo(page);
   await page.getByRole("button", { name: "Book and settings" }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),
@@ -101,13 +95,11 @@ test("an archive goes out and comes back in after everything was removed", async
 test("every station stands up to axe at the desk, and fits a phone without sideways scrolling", async ({ page }) => {
   test.setTimeout(300_000);
   await loadDemo(page);
-  await page.goto("/reach");
-  await settled(page);
   for (const name of STATIONS) {
     await page.setViewportSize({ width: 1280, height: 800 });
-    await page.goto(`/${name}`);
-    if (name === "reach") await settled(page);
-    if (name === "rig") await expect(page.getByTestId("setting")).toBeVisible({ timeout: 60_000 });
+    await walk(page, name);
+    if (name === "Reach") await settled(page);
+    if (name === "Rig") await expect(page.getByTestId("setting")).toBeVisible({ timeout: 60_000 });
     await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
     await noFaults(page, name);
     await page.setViewportSize({ width: 390, height: 844 });
@@ -119,8 +111,7 @@ test("every station stands up to axe at the desk, and fits a phone without sidew
 test("the flow slider: a new flow is solved, the old one stays solved, and solving can be stopped", async ({
   page,
 }) => {
-  await loadDemo(page);
-  await page.goto("/reach");
+  await loadDemo(page, "/reach");
   await settled(page);
   const first = await otherFlow(page);
   await expect(page.getByText(/^Solving/)).toBeVisible();
@@ -186,21 +177,20 @@ test("pages carry a strict content security policy and ask nothing of anyone els
   );
   const answer = await page.goto("/");
   expect(answer!.headers()["content-security-policy"]).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
-  await loadDemo(page);
-  await page.goto("/reach");
+  await loadDemo(page, "/reach");
   await page.waitForTimeout(1500);
   expect(elsewhere).toEqual([]);
 });
 
 test("on the bank, by thumb: a session on a phone, a blank, undo, and figures in US units", async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await loadDemo(page);
-  await page.getByRole("link", { name: "Session" }).click();
+  await loadDemo(page, "/session");
   const start = page.getByRole("button", { name: "Start a session" });
+  await start.waitFor();
   expect((await start.boundingBox())!.height).toBeGreaterThanOrEqual(56);
   await start.click();
   await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
-  await page.goto("/water");
+  await walk(page, "Water");
   await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
   await page.keyboard.press("l");
   await expect(page.getByRole("region", { name: "A fish is on" })).toBeVisible();
@@ -224,15 +214,13 @@ test("on the bank, by thumb: a session on a phone, a blank, undo, and figures in
 test("a session and a reach taken out come back by undo; a reach goes out as a file and comes in again", async ({
   page,
 }) => {
-  await loadDemo(page);
-  await page.goto("/log");
+  await loadDemo(page, "/log");
   const first = page.getByRole("button", { name: /^Remove the session/ }).first();
   const name = (await first.getAttribute("aria-label"))!;
   await first.click();
   await expect(page.getByRole("button", { name })).toHaveCount(0);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("button", { name })).toHaveCount(1);
-  await page.goto("/water");
   await page.getByRole("button", { name: "Book and settings" }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),
@@ -241,7 +229,7 @@ test("a session and a reach taken out come back by undo; a reach goes out as a f
   await page.getByRole("button", { name: "Remove Alder Bend" }).click();
   await expect(page.getByRole("button", { name: "Remove Alder Bend" })).toBeHidden();
   await page.getByRole("button", { name: "Close" }).click();
-  await page.goto("/reach");
+  await walk(page, "Reach");
   await page.getByRole("button", { name: "Make a reach" }).click();
   await page.getByLabel("Reach file").setInputFiles(await download.path());
   await expect(page.getByText("Alder Bend is in the book.").first()).toBeVisible();
@@ -251,8 +239,7 @@ test("a session and a reach taken out come back by undo; a reach goes out as a f
 test("the tackle box: filled, used, lost from, mended, saved and taken in again; a bad file is told by line", async ({
   page,
 }, { outputDir }) => {
-  await loadDemo(page);
-  await page.goto("/rig");
+  await loadDemo(page, "/rig");
   await expect(page.getByTestId("setting")).toBeVisible({ timeout: 120_000 });
   await page.getByRole("button", { name: "Fill with a usual box for brown trout" }).click();
   const lose = page.getByRole("button", { name: /^Lost one: BB/ });
@@ -293,8 +280,7 @@ test("the tackle box: filled, used, lost from, mended, saved and taken in again;
 test("what is seen of the water changes the rig: wind asks for a heavier head, another way for another card", async ({
   page,
 }) => {
-  await loadDemo(page);
-  await page.goto("/rig");
+  await loadDemo(page, "/rig");
   const setting = page.getByTestId("setting");
   await expect(setting).toBeVisible({ timeout: 120_000 });
   await page.getByRole("button", { name: "Jig", exact: true }).click();
@@ -315,8 +301,7 @@ test("what is seen of the water changes the rig: wind asks for a heavier head, a
 
 test("the whole card fits one phone screen for every way of a trout", async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await loadDemo(page);
-  await page.goto("/rig");
+  await loadDemo(page, "/rig");
   await expect(page.getByTestId("setting")).toBeVisible({ timeout: 120_000 });
   const free = await page.evaluate(
     () =>

@@ -25,8 +25,7 @@ test("a new user on a clean profile: a gauge, a reach, and the first plan, withi
 test("where and when, why, what would change it; other days, another fish, how far, the calendar; on a phone too", async ({
   page,
 }) => {
-  await loadDemo(page);
-  await page.getByRole("link", { name: "Today" }).click();
+  await loadDemo(page, "/today");
   const answer = page.getByRole("heading", { level: 1 });
   await expect(answer).toHaveText(/^(Kiln Glide|Alder Bend), today \d\d:\d\d to \d\d:\d\d$/, { timeout: 60_000 });
   await expect(page.getByText("their water is being solved", { exact: false })).toBeHidden({ timeout: 120_000 });
@@ -81,8 +80,7 @@ test("where and when, why, what would change it; other days, another fish, how f
 test("weather: the stand-in's forecast on the answer; what is expected goes before it, and a file with its refused lines", async ({
   page,
 }) => {
-  await loadDemo(page);
-  await page.getByRole("link", { name: "Today" }).click();
+  await loadDemo(page, "/today");
   const windows = page.getByTestId("windows");
   await expect(windows.getByRole("columnheader", { name: "Wind and sky" })).toBeVisible({ timeout: 120_000 });
   await expect(windows.getByRole("row").nth(1)).toContainText(/(calm|light breeze), \d\.\d m\/s from the south/);

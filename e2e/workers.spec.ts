@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { loadDemoByHand, settled } from "./parts";
+import { loadDemo, settled } from "./parts";
 
 /** What every worker begins with. */
 const WORKER = /turbopack-worker-[^/]*\.js/;
@@ -16,13 +16,12 @@ for (const [how, body] of [
   ["says nothing", ""],
 ] as const)
   test(`a worker that ${how} is told in its place, and made anew when it is tried again`, async ({ page }) => {
-    await loadDemoByHand(page);
     let met = 0;
     await page.route(WORKER, (route) => {
       met++;
       return body === undefined ? route.abort() : route.fulfill(script(body));
     });
-    await page.goto("/reach");
+    await loadDemo(page, "/reach", { solved: false });
     // Silence is borne for half a minute, since long records are read in one go.
     const told = page.getByRole("alert").filter({ hasText: "broke down. It is started anew" }).first();
     await expect(told).toBeVisible({ timeout: 60_000 });
@@ -36,11 +35,10 @@ for (const [how, body] of [
   });
 
 test("workers that loop or are silent are stopped within a second, and the next ones work", async ({ page }) => {
-  await loadDemoByHand(page);
   // One that loops is enough for two cores.
   let met = 0;
   await page.route(WORKER, (route) => route.fulfill(script(met++ === 0 ? "for(;;);" : "")));
-  await page.goto("/reach");
+  await loadDemo(page, "/reach", { solved: false });
   const stop = page.getByRole("button", { name: "Stop" });
   await stop.waitFor();
   const begun = Date.now();
