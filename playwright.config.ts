@@ -46,6 +46,7 @@ export default defineConfig({
         "--disable-background-networking",
         "--disable-component-update",
         "--disable-sync",
+        ...(process.env.JSF ? [`--js-flags=${process.env.JSF}`] : []),
       ],
     },
   },

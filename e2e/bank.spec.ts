@@ -86,16 +86,21 @@ test("by finger: a stone is dragged on the plan, and a scroll that begins on the
   await page.getByRole("button", { name: "Shape the bed" }).click();
   await page.keyboard.press("Escape");
   const stone = page.getByRole("button", { name: /^flat stone, .*arrow keys move it/ });
-  await stone.scrollIntoViewIfNeeded();
-  const before = (await stone.boundingBox())!;
-  const [x, y] = [before.x + before.width / 2, before.y + before.height / 2];
-  await swipe(x, y, 40, 24);
-  await expect
-    .poll(async () => {
-      const box = (await stone.boundingBox())!;
-      return Math.round(box.x + box.width / 2 - x);
-    })
-    .toBeGreaterThan(30);
+  await expect(async () => {
+    await stone.scrollIntoViewIfNeeded();
+    const before = (await stone.boundingBox())!;
+    const [x, y] = [before.x + before.width / 2, before.y + before.height / 2];
+    await swipe(x, y, 40, 24);
+    await expect
+      .poll(
+        async () => {
+          const box = (await stone.boundingBox())!;
+          return Math.round(box.x + box.width / 2 - x);
+        },
+        { timeout: 3000 },
+      )
+      .toBeGreaterThan(30);
+  }).toPass();
   await context.close();
 });
 
