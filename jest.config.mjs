@@ -6,8 +6,8 @@ const esmOnly =
   "(d3-[a-z-]+|internmap|delaunator|robust-predicates|comlink|suncalc|simple-statistics|dexie|flatqueue|ulid|@date-fns|@neaps/tide-predictor)";
 
 /**
- * Tests run in a vm, where each look at a global costs; given in as an argument it is as quick as outside: models run two
- * to four times as fast so. The second ones not to screens: icons have such names, and another clock is put in there.
+ * Tests run in a vm, where each look at a global costs; given in as an argument it is as quick as outside: models run
+ * two to four times as fast so. The second ones not to screens: icons have such names, and another clock is put in.
  */
 const GIVEN_IN = ["Math", "Number", "Object", "Array", "Float64Array", "Float32Array", "Uint8Array", "Int32Array"];
 const GIVEN_TO_MODELS = ["Infinity", "Map", "Set", "String", "JSON", "Error", "Uint16Array", "DataView", "Date"];

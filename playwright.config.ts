@@ -46,7 +46,6 @@ export default defineConfig({
         "--disable-background-networking",
         "--disable-component-update",
         "--disable-sync",
-        ...(process.env.JSF ? [`--js-flags=${process.env.JSF}`] : []),
       ],
     },
   },

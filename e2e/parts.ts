@@ -39,7 +39,7 @@ interface Held {
 }
 
 /**
- * Opens a station with the made-up river as it was loaded once for all: half of a test would else go by with loading it.
+ * Opens a station with the made-up river as it was loaded once for all: half of a test would go by with loading it.
  * Its reach is solved, unless asked otherwise; nothing is worked out ahead, unless asked for.
  */
 export async function loadDemo(
@@ -89,8 +89,8 @@ export const settled = async (page: Page) => {
 };
 
 /**
- * Nothing on the page that a screen reader or a keyboard would stumble over. Of what is in order nothing is told, and no
- * second page is opened to put frames together, of which there are none: else most of the time went by with that.
+ * Nothing on the page that a screen reader or a keyboard would stumble over. Of what is in order nothing is told, and
+ * no second page is opened to put frames together, of which there are none: most of the time would go by with that.
  */
 export async function noFaults(page: Page, where = ""): Promise<void> {
   const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ["violations"] });

@@ -1,6 +1,7 @@
 /** Installs what is missing on a fresh machine. Plain Node: nothing else is there yet. */
-import { spawnSync } from "node:child_process";
-import { existsSync, readFileSync } from "node:fs";
+import { spawn, spawnSync } from "node:child_process";
+import { closeSync, existsSync, mkdtempSync, openSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { ensureKernel } from "./kernel.mjs";
@@ -58,14 +59,29 @@ export async function ensurePackages(options = {}) {
   await ensureKernel();
 }
 
-/** Debian's Chromium, for the interface tests. */
+/**
+ * Debian's Chromium, for the interface tests, installed when missing while other things go on. Gives undefined once it is
+ * there, or what the installer said when it did not work.
+ */
 export function ensureChromium() {
-  if (existsSync("/usr/bin/chromium")) return;
-  process.stderr.write("Installing Chromium (once) ...\n");
-  const sudo = process.getuid?.() === 0 ? [] : ["sudo"];
-  const apt = [...sudo, "env", "DEBIAN_FRONTEND=noninteractive", "apt-get"];
-  run(apt[0], [...apt.slice(1), "update"]);
-  run(apt[0], [...apt.slice(1), "install", "-y", "--no-install-recommends", "chromium"]);
+  if (existsSync("/usr/bin/chromium")) return Promise.resolve(undefined);
+  process.stderr.write("Installing Chromium (once), beside what follows ...\n");
+  const apt = `${process.getuid?.() === 0 ? "" : "sudo "}env DEBIAN_FRONTEND=noninteractive apt-get`;
+  // Into a file: a pipe that nobody empties meanwhile would stop it.
+  const folder = mkdtempSync(join(tmpdir(), "low-heron-chromium-"));
+  const said = join(folder, "said.txt");
+  const into = openSync(said, "w");
+  const install = `${apt} update && ${apt} install -y --no-install-recommends chromium`;
+  const child = spawn("sh", ["-c", install], { stdio: ["ignore", into, into] });
+  return new Promise((resolve) => {
+    const end = (worked) => {
+      closeSync(into);
+      resolve(worked ? undefined : readFileSync(said, "utf8"));
+      rmSync(folder, { recursive: true, force: true });
+    };
+    child.on("error", () => end(false));
+    child.on("close", (status) => end(status === 0));
+  });
 }
 
 /** A production build that is newer than its sources. */

@@ -8,8 +8,8 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { ensureBuild, ensureChromium, ensurePackages, root } from "./ensure.mjs";
 
+const chromium = ensureChromium();
 await ensurePackages();
-ensureChromium();
 
 let passed = 0;
 let failed = 0;
@@ -64,6 +64,8 @@ try {
   ensureBuild();
   passed++;
 
+  const missing = await chromium;
+  if (missing !== undefined) process.stdout.write(`\nChromium could not be installed:\n${missing}\n`);
   const e2e = join(folder, "e2e.json");
   const e2eRan = step("interface tests", "npx", ["playwright", "test", "--reporter=list,json"], {
     PLAYWRIGHT_JSON_OUTPUT_NAME: e2e,

@@ -112,6 +112,24 @@ describe("the watchdog", () => {
     expect(fake.ended).toBe(true);
   });
 
+  test("what is asked meanwhile is not lost with the worker that a stop has ended: the next one is asked for it", async () => {
+    const made: Fake[] = [];
+    const client = clientOf<object>(() => {
+      made.push(new Fake(made.length === 0));
+      return made.at(-1) as unknown as Worker;
+    }) as unknown as Parameters<typeof untilAborted>[0];
+    const [first, second] = [new AbortController(), new AbortController()];
+    const stopped = untilAborted(client, first.signal, () => client.ask(never));
+    first.abort();
+    const next = untilAborted(client, second.signal, () =>
+      client.ask(() => (made.length < 2 ? never() : Promise.resolve({ ok: true, value: 7 } as const))),
+    );
+    await jest.advanceTimersByTimeAsync(1000);
+    await expect(stopped).resolves.toEqual({ ok: false, cancelled: true });
+    await expect(next).resolves.toEqual({ ok: true, value: 7 });
+    expect(made.map(({ ended }) => ended)).toEqual([true, false]);
+  });
+
   test("one that hears it goes on living", async () => {
     const fake = new Fake();
     const client = clientOf<object>(() => fake as unknown as Worker) as unknown as Parameters<typeof untilAborted>[0];

@@ -6,11 +6,18 @@ export interface Alive {
   alive: () => void;
 }
 
+/** The worker was ended because another's stop was not heard: nothing is wrong, and who waits may ask again. */
+export class WorkerEnded extends InputError {
+  constructor() {
+    super("worker-lost");
+  }
+}
+
 /** A worker and what it can do; a worker that breaks down is ended, told of, and made anew when it is next wanted. */
 export interface Client<Api> {
   /** Asks the worker; rejects with an InputError "worker-lost" if it breaks down, hangs or never starts meanwhile. */
   ask: <T>(work: (api: Remote<Api>) => Promise<T>) => Promise<T>;
-  /** Ends the worker, if it runs, and all that waits for it. */
+  /** Ends the worker, if it runs; all that waits for it is rejected with WorkerEnded. */
   end: () => void;
 }
 
@@ -25,7 +32,7 @@ const PATIENCE = 30;
 interface Running<Api> {
   api: Remote<Api & Alive>;
   lost: Promise<never>;
-  end: () => void;
+  end: (why: InputError) => void;
   waiting: number;
   /** It has answered once. */
   heard: boolean;
@@ -43,21 +50,21 @@ export function clientOf<Api>(make: () => Worker, patience = PATIENCE): Client<A
   const start = (): Running<Api> => {
     const worker = make();
     const api = wrap<Api & Alive>(worker);
-    let end!: () => void;
+    let end!: (why: InputError) => void;
     const lost = new Promise<never>((_, reject) => {
-      end = () => {
+      end = (why) => {
         worker.terminate();
         clearInterval(own.timer);
         // A late word from one that is gone already does not end its successor.
         if (running === own) running = undefined;
-        reject(new InputError("worker-lost"));
+        reject(why);
       };
-      worker.addEventListener("error", () => end());
-      worker.addEventListener("messageerror", () => end());
+      for (const fails of ["error", "messageerror"])
+        worker.addEventListener(fails, () => end(new InputError("worker-lost")));
     });
     // Nobody may be waiting when it breaks down.
     lost.catch(() => undefined);
-    const own: Running<Api> = { api, lost, end: () => end(), waiting: 0, heard: false, timer: undefined };
+    const own: Running<Api> = { api, lost, end: (why) => end(why), waiting: 0, heard: false, timer: undefined };
     return own;
   };
 
@@ -75,7 +82,7 @@ export function clientOf<Api>(make: () => Worker, patience = PATIENCE): Client<A
           one.heard = true;
         };
         (one.api as Remote<Alive>).alive().then(answered, answered);
-      } else if (++silent >= borne()) one.end();
+      } else if (++silent >= borne()) one.end(new InputError("worker-lost"));
     }, BEAT);
   };
 
@@ -89,6 +96,6 @@ export function clientOf<Api>(make: () => Worker, patience = PATIENCE): Client<A
         if (--one.waiting === 0) clearInterval(one.timer);
       }
     },
-    end: () => running?.end(),
+    end: () => running?.end(new WorkerEnded()),
   };
 }

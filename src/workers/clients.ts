@@ -3,7 +3,6 @@ import type { Calibration } from "../core/flow/calibrate";
 import type { Field } from "../core/flow/grid";
 import type { Reach } from "../core/flow/reach-schema";
 import type { Progress } from "../core/flow/steady";
-import { asFault } from "../core/quantity/answer";
 import type { FieldRequest } from "../scenario/field";
 import type { ReachReading } from "../scenario/reading";
 import type { EnsembleRequest, Robustness } from "../scenario/robustness";
@@ -51,14 +50,12 @@ export const solveInBackground = (lane: number, ...job: Parameters<Solve>): Prom
 const solveIn = (client: Client<FlowApi>, threads: number, ...[request, near, onProgress, signal]: Parameters<Solve>) =>
   untilAborted(client, signal, () => client.ask(async (api) => api.solve(request, near, threads, proxy(onProgress))));
 
+/** Of what nobody stops. */
+const NEVER = new AbortController().signal;
+
 /** A quick picture of a bed that is being shaped, from the field before. Never rejects. */
-export async function followInWorker(request: FieldRequest, before: Field): Promise<Outcome<Field>> {
-  try {
-    return await looking.ask(async (api) => api.follow(request, before));
-  } catch (error) {
-    return { ok: false, cancelled: false, fault: asFault(error) };
-  }
-}
+export const followInWorker = (request: FieldRequest, before: Field): Promise<Outcome<Field>> =>
+  untilAborted(looking, NEVER, () => looking.ask(async (api) => api.follow(request, before)));
 
 /** Fits a reach to its readings, in a worker of its own. Never rejects. */
 export const calibrateInWorker = (

@@ -1,11 +1,14 @@
 import { asFault } from "../core/quantity/answer";
-import type { Client } from "./client";
+import { type Client, WorkerEnded } from "./client";
 import type { Outcome } from "./drive";
 
 /** A cancel is heard within so long, ms. */
 const STOPPED_WITHIN = 800;
 
-/** Runs work of a worker until its end or until the signal is aborted. Never rejects. */
+/**
+ * Runs work of a worker until its end or until the signal is aborted; anew, if the worker was ended because another's
+ * stop was not heard. Never rejects.
+ */
 export async function untilAborted<T>(
   client: Client<{ cancel: () => void }>,
   signal: AbortSignal,
@@ -19,10 +22,15 @@ export async function untilAborted<T>(
   };
   signal.addEventListener("abort", cancel, { once: true });
   try {
-    if (signal.aborted) return { ok: false, cancelled: true };
-    return await work();
-  } catch (error) {
-    return signal.aborted ? { ok: false, cancelled: true } : { ok: false, cancelled: false, fault: asFault(error) };
+    for (;;) {
+      if (signal.aborted) return { ok: false, cancelled: true };
+      try {
+        return await work();
+      } catch (error) {
+        if (signal.aborted || error instanceof WorkerEnded) continue;
+        return { ok: false, cancelled: false, fault: asFault(error) };
+      }
+    }
   } finally {
     clearTimeout(late);
     signal.removeEventListener("abort", cancel);
