@@ -81,6 +81,7 @@ test("by finger: a stone is dragged on the plan, and a scroll that begins on the
   const held = (await slider.boundingBox())!;
   await swipe(held.x + held.width / 2, held.y + held.height / 2, 60, 0);
   await expect(slider).not.toHaveAttribute("aria-valuetext", flow!);
+  await settled(page);
 
   await page.getByRole("button", { name: "More of this view" }).click();
   await page.getByRole("button", { name: "Shape the bed" }).click();
@@ -97,7 +98,7 @@ test("by finger: a stone is dragged on the plan, and a scroll that begins on the
           const box = (await stone.boundingBox())!;
           return Math.round(box.x + box.width / 2 - x);
         },
-        { timeout: 3000 },
+        { timeout: 10_000 },
       )
       .toBeGreaterThan(30);
   }).toPass();

@@ -60,8 +60,8 @@ export async function ensurePackages(options = {}) {
 }
 
 /**
- * Debian's Chromium, for the interface tests, installed when missing while other things go on. Gives undefined once it is
- * there, or what the installer said when it did not work.
+ * Debian's Chromium, for the interface tests, installed when missing while other things go on. Gives undefined once it
+ * is there, or what the installer said when it did not work.
  */
 export function ensureChromium() {
   if (existsSync("/usr/bin/chromium")) return Promise.resolve(undefined);

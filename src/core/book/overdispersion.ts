@@ -39,13 +39,19 @@ export interface Posterior {
 }
 
 /** ln of the negative-binomial probability of a count, but for what does not hang on mean and dispersion. */
-export function logLikelihood(events: number, mean: number, dispersion: number): number {
-  const part = dispersion * mean;
-  let sum = events > 0 ? events * Math.log(mean) : 0;
+export const logLikelihood = (events: number, mean: number, dispersion: number): number =>
+  inBunches(events, dispersion) + (events > 0 ? events * Math.log(mean) : 0) - thinned(events, mean, dispersion);
+
+/** The part of it that does not hang on the mean. */
+function inBunches(events: number, dispersion: number): number {
+  let sum = 0;
   for (let k = 1; k < events; k++) sum += Math.log1p(dispersion * k);
-  // (y + 1/d) ln(1 + d m), and its limit m.
-  return sum - (dispersion === 0 ? mean : (events + 1 / dispersion) * Math.log1p(part));
+  return sum;
 }
+
+/** (y + 1/d) ln(1 + d m), and its limit m. */
+const thinned = (events: number, mean: number, dispersion: number): number =>
+  dispersion === 0 ? mean : (events + 1 / dispersion) * Math.log1p(dispersion * mean);
 
 /** Grid of rates about what was counted. */
 function gridOf(bouts: readonly Bout[], prior: Prior): Float64Array {
@@ -57,17 +63,22 @@ function gridOf(bouts: readonly Bout[], prior: Prior): Float64Array {
   );
 }
 
-/** ln of prior times likelihood over a grid, one row a dispersion; in ln rate, whence the shape without its 1. */
+/**
+ * ln of prior times likelihood over a grid, one row a dispersion; in ln rate, whence the shape without its 1. What does
+ * not hang on the rate is added up once a row, and not once a rate.
+ */
 function logJoint(bouts: readonly Bout[], prior: Prior, rates: Float64Array): Float64Array[] {
   const own = bouts.filter((bout) => bout.hours > 0);
-  return DISPERSIONS.value.map((dispersion) =>
-    rates.map(
-      (rate) =>
-        prior.shape * Math.log(rate) -
-        prior.hours * rate +
-        own.reduce((sum, { hours, events }) => sum + logLikelihood(events, rate * hours, dispersion), 0),
-    ),
-  );
+  const events = own.reduce((sum, bout) => sum + bout.events, 0);
+  return DISPERSIONS.value.map((dispersion) => {
+    let fixed = 0;
+    for (const bout of own) fixed += inBunches(bout.events, dispersion) + bout.events * Math.log(bout.hours);
+    return rates.map((rate) => {
+      let sum = fixed + (prior.shape + events) * Math.log(rate) - prior.hours * rate;
+      for (const bout of own) sum -= thinned(bout.events, rate * bout.hours, dispersion);
+      return sum;
+    });
+  });
 }
 
 /** ln of how likely the bouts are under each dispersion, whatever the rate. */

@@ -1,26 +1,37 @@
-import { SINGLE } from "./kernel";
-import { CASES, limitOf } from "./proof/cases";
+import { type Kernel, SINGLE } from "./kernel";
+import { type Case, CASES, limitOf } from "./proof/cases";
 import { DOUBLE } from "./proof/double";
 
 /**
  * Every closed form and balance of the proof page, on the kernel that ships and on the same source in 64 bits: the same
  * cases, each within its limit. Sources stand with the cases.
  */
+const found = new Map<Kernel, Map<string, ReturnType<Case["run"]>>>();
+/** What a case finds on a kernel, once for all who ask. */
+function run(one: Case, kernel: Kernel): ReturnType<Case["run"]> {
+  const own = found.get(kernel) ?? new Map<string, ReturnType<Case["run"]>>();
+  found.set(kernel, own);
+  const known = own.get(one.name) ?? one.run(kernel);
+  own.set(one.name, known);
+  return known;
+}
+
 describe.each([
   ["64 bits", DOUBLE],
   ["32 bits, as shipped", SINGLE],
 ])("%s", (_, kernel) => {
   test.each(CASES.map((one) => [one.name, one] as const))("%s", (_name, one) => {
-    const found = one.run(kernel);
-    expect(found.error).toBeLessThan(limitOf(one, kernel));
-    if (one.order !== undefined) expect(found.order).toBeGreaterThan(one.order);
+    const { error, order } = run(one, kernel);
+    expect(error).toBeLessThan(limitOf(one, kernel));
+    if (one.order !== undefined) expect(order).toBeGreaterThan(one.order);
   });
 });
 
 test("single precision leaves the errors of the closed forms unchanged to two figures", () => {
   const figures = (value: number) => value.toPrecision(2);
-  for (const one of CASES.filter(({ name }) => /dam break|jump|friction/.test(name)))
-    expect(figures(one.run(SINGLE).error)).toBe(figures(one.run(DOUBLE).error));
+  const closed = CASES.filter(({ name }) => /dam break|jump|friction/.test(name));
+  expect(closed.length).toBeGreaterThan(2);
+  for (const one of closed) expect(figures(run(one, SINGLE).error)).toBe(figures(run(one, DOUBLE).error));
 });
 
 test("the cases ask something: islands stand out of the lake, water has come in, the jump is a jump", async () => {

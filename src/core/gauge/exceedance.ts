@@ -88,10 +88,11 @@ export const BAND_QUANTILES = [0.1, 0.25, 0.5, 0.75, 0.9] as const;
 export const LEAST_YEARS = 3;
 const LEAST_DAYS = 10;
 const LEAST_READINGS = 48;
-const levelsOf = ({ values, years }: SeasonRecord): readonly number[] | null =>
-  values.length < LEAST_READINGS || years < LEAST_YEARS
-    ? null
-    : BAND_QUANTILES.map((q) => quantileSorted(values.sort() as unknown as number[], q));
+function levelsOf({ values, years }: SeasonRecord): readonly number[] | null {
+  if (values.length < LEAST_READINGS || years < LEAST_YEARS) return null;
+  const sorted = values.sort() as unknown as number[];
+  return BAND_QUANTILES.map((q) => quantileSorted(sorted, q));
+}
 
 /**
  * Discharges at the non-exceedance fractions of BAND_QUANTILES for the season of a date; null where the record is too
