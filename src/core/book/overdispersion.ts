@@ -65,14 +65,13 @@ function gridOf(bouts: readonly Bout[], prior: Prior): Float64Array {
 
 /**
  * ln of prior times likelihood over a grid, one row a dispersion; in ln rate, whence the shape without its 1. What does
- * not hang on the rate is added up once a row, and not once a rate.
+ * not hang on the rate is added up once a row, and what hangs on neither (the hours of each fish) is left out.
  */
 function logJoint(bouts: readonly Bout[], prior: Prior, rates: Float64Array): Float64Array[] {
   const own = bouts.filter((bout) => bout.hours > 0);
   const events = own.reduce((sum, bout) => sum + bout.events, 0);
   return DISPERSIONS.value.map((dispersion) => {
-    let fixed = 0;
-    for (const bout of own) fixed += inBunches(bout.events, dispersion) + bout.events * Math.log(bout.hours);
+    const fixed = own.reduce((sum, bout) => sum + inBunches(bout.events, dispersion), 0);
     return rates.map((rate) => {
       let sum = fixed + (prior.shape + events) * Math.log(rate) - prior.hours * rate;
       for (const bout of own) sum -= thinned(bout.events, rate * bout.hours, dispersion);
@@ -81,7 +80,7 @@ function logJoint(bouts: readonly Bout[], prior: Prior, rates: Float64Array): Fl
   });
 }
 
-/** ln of how likely the bouts are under each dispersion, whatever the rate. */
+/** ln of how likely the bouts are under each dispersion, whatever the rate; but for what is the same for all. */
 export function evidenceOf(bouts: readonly Bout[]): number[] {
   const rates = gridOf(bouts, JEFFREYS);
   return logJoint(bouts, JEFFREYS, rates).map((row) => logSum(row));
