@@ -81,27 +81,22 @@ test("by finger: a stone is dragged on the plan, and a scroll that begins on the
   const held = (await slider.boundingBox())!;
   await swipe(held.x + held.width / 2, held.y + held.height / 2, 60, 0);
   await expect(slider).not.toHaveAttribute("aria-valuetext", flow!);
-  await settled(page);
 
   await page.getByRole("button", { name: "More of this view" }).click();
   await page.getByRole("button", { name: "Shape the bed" }).click();
   await page.keyboard.press("Escape");
   const stone = page.getByRole("button", { name: /^flat stone, .*arrow keys move it/ });
-  await expect(async () => {
-    await stone.scrollIntoViewIfNeeded();
-    const before = (await stone.boundingBox())!;
-    const [x, y] = [before.x + before.width / 2, before.y + before.height / 2];
-    await swipe(x, y, 40, 24);
-    await expect
-      .poll(
-        async () => {
-          const box = (await stone.boundingBox())!;
-          return Math.round(box.x + box.width / 2 - x);
-        },
-        { timeout: 10_000 },
-      )
-      .toBeGreaterThan(30);
-  }).toPass();
+  // The flow is still being solved, and lies change: the plan stays where it is, or the stone would slip away.
+  await stone.scrollIntoViewIfNeeded();
+  const before = (await stone.boundingBox())!;
+  const [x, y] = [before.x + before.width / 2, before.y + before.height / 2];
+  await swipe(x, y, 40, 24);
+  await expect
+    .poll(async () => {
+      const box = (await stone.boundingBox())!;
+      return Math.round(box.x + box.width / 2 - x);
+    })
+    .toBeGreaterThan(30);
   await context.close();
 });
 

@@ -27,9 +27,7 @@ const step = (name, command, args, env = {}) => {
 const beside = (name, command, args) =>
   new Promise((resolve) => {
     const said = [];
-    // What these make and throw away at once is thrown away less often.
-    const env = { ...process.env, NODE_OPTIONS: `${process.env.NODE_OPTIONS ?? ""} --max-semi-space-size=64` };
-    const child = spawn(command, args, { cwd: root, env, stdio: ["ignore", "pipe", "pipe"] });
+    const child = spawn(command, args, { cwd: root, stdio: ["ignore", "pipe", "pipe"] });
     child.stdout.on("data", (part) => said.push(part));
     child.stderr.on("data", (part) => said.push(part));
     child.on("error", (error) => said.push(Buffer.from(`${error.message}\n`)));

@@ -66,11 +66,13 @@ export function Plan({ view, shown, editor }: { view: ReachView; shown: Field; e
   const scale = whole * zoom.factor;
   const { probe } = view;
   const x = view.scenario.lie?.x;
+  const shaping = editor !== undefined;
+  // The lie is kept in sight; not under a hand that shapes the bed, or what it reaches for would slip away.
   useEffect(() => {
     const element = box.current;
-    if (element && x !== undefined && element.scrollWidth > element.clientWidth + 4)
+    if (element && !shaping && x !== undefined && element.scrollWidth > element.clientWidth + 4)
       element.scrollTo({ left: x * scale - element.clientWidth / 2, behavior: glide() });
-  }, [x, scale]);
+  }, [x, scale, shaping]);
   const onKey = (event: KeyboardEvent) => {
     if (event.key === "+" || event.key === "=") zoom.inward?.();
     else if (event.key === "-") zoom.outward?.();
