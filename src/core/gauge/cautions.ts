@@ -2,7 +2,8 @@ import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import type { Light } from "./light";
 import { type GaugeNow, usualExceedance } from "./summary";
 import type { TideState } from "./tide-state";
-import { WARMTH } from "./warmth";
+import { MINUTE } from "./series";
+import { isTooWarm } from "./warmth";
 import { BEAUFORT, NO_WEATHER, type WeatherHour } from "./weather";
 
 /**
@@ -17,10 +18,11 @@ export type Caution =
   | { kind: "tide" }
   | { kind: "dark" }
   | { kind: "cold"; temperature: number }
-  | { kind: "heat"; temperature: number }
+  | { kind: "heat"; temperature: number; fish: string }
   | { kind: "storm" }
   | { kind: "wind"; speed: number }
   | { kind: "frost"; temperature: number };
+export type CautionKind = Caution["kind"];
 
 /** Rising by this share an hour is rising fast. */
 export const RISING_FAST = sourced(0.05, "1/h", COMMON_PRACTICE);
@@ -33,35 +35,53 @@ export const COLD_WATER = sourced(15, "degC", COMMON_PRACTICE);
 /** Off the water for so long after the last clap of thunder. */
 export const THUNDER_WAIT = sourced(30, "min", COMMON_PRACTICE);
 
-export interface CautionInput {
-  now: GaugeNow | undefined;
+/** What holds at any hour, now or in a plan. */
+export interface HourInput {
   /** What a dam above does, in the angler's words; empty: none. */
   damNote: string;
-  tide: TideState | null;
-  light: Light;
-  /** ms since thunder was heard last; null: none. */
-  sinceThunder: number | null;
-  /** As forecast for now; null where nothing is said. */
+  tide: TideState["flow"] | null;
+  light: Light | null;
+  /** degC; null where it is not known. */
+  temperature: number | null;
+  /** The fish that is fished for, and from which temperature on it is left alone, degC. */
+  fish: { id: string; name?: string; restAbove: number };
+  /** As forecast; null where nothing is said. */
   weather: WeatherHour | null;
 }
 
+export interface CautionInput extends Omit<HourInput, "temperature"> {
+  now: GaugeNow | undefined;
+  /** ms since thunder was heard last; null: none. A clock that ticks each minute may still be before it. */
+  sinceThunder: number | null;
+}
+
 /** The cautions of now, what sends everybody off the water first. */
-export function cautionsOf({ now, damNote, tide, light, sinceThunder, weather }: CautionInput): Caution[] {
-  const rising = now?.trend === "rising";
-  const out: Caution[] = now && rising ? risingOf(now) : [];
+export function cautionsOf({ now, sinceThunder, ...hour }: CautionInput): Caution[] {
+  const out: Caution[] = now ? risingOf(now, hour.tide) : [];
   const exceedance = now ? usualExceedance(now) : null;
-  if (exceedance !== null && exceedance <= VERY_HIGH.value) out.push({ kind: "very-high", exceedance, rising });
-  const wait = THUNDER_WAIT.value * 60_000;
-  if (sinceThunder !== null && sinceThunder >= 0 && sinceThunder < wait)
-    out.push({ kind: "thunder", minutesLeft: Math.ceil((wait - sinceThunder) / 60_000) });
-  if (damNote.trim()) out.push({ kind: "dam", note: damNote.trim() });
-  if (tide?.flow === "flooding") out.push({ kind: "tide" });
-  if (light === "night") out.push({ kind: "dark" });
-  const temperature = now?.waterTemperature ?? null;
-  if (temperature !== null && temperature >= WARMTH.value["trout-and-salmon"].stop)
-    out.push({ kind: "heat", temperature });
-  if (temperature !== null && temperature < COLD_WATER.value) out.push({ kind: "cold", temperature });
-  return [...out, ...weatherCautions(weather)];
+  if (exceedance !== null && exceedance <= VERY_HIGH.value)
+    out.push({ kind: "very-high", exceedance, rising: now?.trend === "rising" });
+  const wait = THUNDER_WAIT.value * MINUTE;
+  const since = sinceThunder === null ? wait : Math.max(sinceThunder, sinceThunder > -2 * MINUTE ? 0 : wait);
+  if (since < wait) out.push({ kind: "thunder", minutesLeft: Math.ceil((wait - since) / MINUTE) });
+  const all = [...out, ...hourCautions({ ...hour, temperature: now?.waterTemperature ?? null })];
+  // Thunder that was heard is the forecast one.
+  return since < wait ? all.filter(({ kind }) => kind !== "storm") : all;
+}
+
+/** The cautions of an hour, by what is known of it: the same now and in a plan. */
+export function hourCautions({ damNote, tide, light, temperature, fish, weather }: HourInput): Caution[] {
+  const note = damNote.trim();
+  return [
+    ...(note ? [{ kind: "dam", note } as const] : []),
+    ...(tide === "flooding" ? [{ kind: "tide" } as const] : []),
+    ...(light === "night" ? [{ kind: "dark" } as const] : []),
+    ...(temperature !== null && isTooWarm(fish, temperature)
+      ? [{ kind: "heat", temperature, fish: fish.name ?? fish.id } as const]
+      : []),
+    ...(temperature !== null && temperature < COLD_WATER.value ? [{ kind: "cold", temperature } as const] : []),
+    ...weatherCautions(weather),
+  ];
 }
 
 /** What is to be heeded of the air in an hour: forecast thunder, wind of white caps, also in gusts, and frost. */
@@ -75,13 +95,30 @@ export function weatherCautions(weather: WeatherHour | null): Caution[] {
   ];
 }
 
-/** Of a river that rises: does it rise fast, by its flow or else by its stage? */
-function risingOf({ ratePerHour, stageRatePerHour }: GaugeNow): Caution[] {
-  if (ratePerHour !== null) return ratePerHour > RISING_FAST.value ? [{ kind: "rising", ratePerHour }] : [];
+/** Is a discharge's rate of change, 1/h, that of a river to be left? The one rule, for readings and for a forecast. */
+export const isFastRise = (ratePerHour: number): boolean => ratePerHour > RISING_FAST.value;
+
+type Rising = Pick<GaugeNow, "trend" | "ratePerHour" | "stageRatePerHour">;
+
+/**
+ * Of a river that rises: does it rise fast, by its flow or else by its stage? A stage that rises with the tide is the
+ * tide's, which has a caution of its own.
+ */
+function risingOf({ trend, ratePerHour, stageRatePerHour }: Rising, tide: TideState["flow"] | null = null): Caution[] {
+  if (trend !== "rising") return [];
+  if (ratePerHour !== null) return isFastRise(ratePerHour) ? [{ kind: "rising", ratePerHour }] : [];
   const metresPerHour = stageRatePerHour ?? 0;
-  return metresPerHour > STAGE_RISING_FAST.value ? [{ kind: "rising", metresPerHour }] : [];
+  return metresPerHour > STAGE_RISING_FAST.value && tide !== "flooding" ? [{ kind: "rising", metresPerHour }] : [];
 }
 
-/** Do the cautions tell everybody to leave the water? Then nobody is sent to it. */
+/** Does a river rise so fast that it is left, by its last readings? */
+export const isRisingFast = (now: Rising): boolean => risingOf(now).length > 0;
+
+/** What sends everybody off the water: then nobody is sent to it, by any station or plan. */
+const SENDS_AWAY: ReadonlySet<CautionKind> = new Set(["rising", "thunder", "storm", "wind"]);
 export const leaveTheWater = (cautions: readonly Caution[]): boolean =>
-  cautions.some(({ kind }) => kind === "rising" || kind === "thunder");
+  cautions.some(({ kind }) => SENDS_AWAY.has(kind));
+
+/** What stands for hours and is no news: a line that can be put away for the day. All else is grave or new. */
+const STANDING: ReadonlySet<CautionKind> = new Set(["dam", "dark", "cold", "frost"]);
+export const isStanding = ({ kind }: Pick<Caution, "kind">): boolean => STANDING.has(kind);

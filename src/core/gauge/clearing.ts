@@ -19,6 +19,14 @@ export interface TurbidityRating {
 
 /** A six-hour rise in ln Q over this counts as rising. Common practice, no source. */
 const RISE = 0.05;
+/** Does the river rise from one step to the next? One rule for the fit, for now, and for the hours ahead. */
+const isRise = (before: number, lnQ: number): boolean => lnQ - before > RISE;
+
+/** The same of the last step before an instant. */
+export function isRisingAt(discharge: Series, at: number): boolean {
+  const [before, now] = [readingAt(discharge, at - STEP, STEP / 2), readingAt(discharge, at)];
+  return before !== null && now !== null && before > 0 && now > 0 && isRise(Math.log(before), Math.log(now));
+}
 const LEAST_EACH = 30;
 
 interface Point {
@@ -34,7 +42,7 @@ function pointsOf(steps: Steps, turbidity: Series): Point[] {
     const reading = readingAt(turbidity, steps.start + k * STEP, STEP / 2);
     const [x, before] = [steps.lnQ[k]!, steps.lnQ[k - 1]!];
     if (reading === null || !(reading > 0) || Number.isNaN(x) || Number.isNaN(before)) continue;
-    points.push({ k, x, y: Math.log(reading), rising: x - before > RISE });
+    points.push({ k, x, y: Math.log(reading), rising: isRise(before, x) });
   }
   return points;
 }
@@ -86,7 +94,7 @@ export function forecastTurbidity(
     const values = forecast.paths
       .flatMap((path) => {
         const [lnQ, before] = [Math.log(path[h]!), Math.log(h === 0 ? forecast.discharge : path[h - 1]!)];
-        const middle = expected(rating, lnQ, lnQ - before > RISE) + start * left;
+        const middle = expected(rating, lnQ, isRise(before, lnQ)) + start * left;
         return SPREAD.map((z) => Math.exp(middle + z * fresh));
       })
       .sort((a, b) => a - b);

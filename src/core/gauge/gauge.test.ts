@@ -84,7 +84,8 @@ test("steady water with the gauge's own noise is steady, and time since the peak
   );
   const trend = trendAt(hourly(spate), start + 79 * HOUR)!;
   expect([trend.limb, Math.round(trend.hours!)]).toEqual(["falling", 39]);
-  expect(trendAt(hourly([3, 4]), start + HOUR)).toBeNull();
+  expect(trendAt(hourly([3]), start)).toBeNull();
+  expect(trendAt(hourly([3, 4]), start + HOUR)!.limb).toBe("rising");
 });
 
 test("the recession constant of a made record is found again (closed form)", () => {

@@ -1,7 +1,7 @@
 import { backtest, type ForecastSkill } from "./backtest";
 import { type FlowParts, flowParts } from "./baseflow";
 import { type Barometer, barometerAt } from "./barometer";
-import { forecastTurbidity, type TurbidityRating, turbidityRating } from "./clearing";
+import { forecastTurbidity, isRisingAt, type TurbidityRating, turbidityRating } from "./clearing";
 import { DEFAULT_CLARITY_FIT } from "./clarity-fit";
 import { visibleDepthFromTurbidity } from "./clarity";
 import { type SeasonTable, seasonTable } from "./exceedance";
@@ -10,7 +10,6 @@ import { type Recession, recession } from "./recession";
 import { readingAt, knownBy } from "./series";
 import { type GaugeRecord, seriesOf } from "./summary";
 import { forecastTemperature, type Swing, swingAt, type WarmthPoint } from "./temperature";
-import { trendAt } from "./trend";
 
 /**
  * All that is worked out of a record beyond its readings, at one instant. Heavy on a long record: for a worker. Each
@@ -47,7 +46,7 @@ export function outlookOf(record: GaugeRecord, at: number): Outlook {
   const rating = discharge && turbidity ? turbidityRating(discharge, turbidity) : null;
   const clearing =
     flow && rating
-      ? forecastTurbidity(rating, flow, readingAt(turbidity, at), trendAt(discharge!, at)?.limb === "rising")
+      ? forecastTurbidity(rating, flow, readingAt(turbidity, at), isRisingAt(discharge!, flow.from))
       : null;
   const depth = (reading: number) => visibleDepthFromTurbidity(reading, record.clarityFit ?? DEFAULT_CLARITY_FIT);
   return {

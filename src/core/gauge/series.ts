@@ -52,7 +52,7 @@ export function seriesFromColumns(parameter: Parameter, times: readonly number[]
 }
 
 /** Index of the last reading at or before `at`, or -1. */
-export function indexAtOrBefore(series: Series, at: number): number {
+export function indexAtOrBefore(series: Pick<Series, "times">, at: number): number {
   let low = 0;
   let high = series.times.length;
   while (low < high) {
@@ -63,25 +63,39 @@ export function indexAtOrBefore(series: Series, at: number): number {
   return low - 1;
 }
 
-/** A reading older than this says nothing about now. Common practice, no source. */
+/** A reading older than this says nothing about now, nor one older than so many of its record's steps. */
 export const STALE_AFTER = 6 * HOUR;
+const STALE_STEPS = 1.5;
+
+/** Time between the readings of a record about an instant, ms: the least of its last three steps, a day at most. */
+export function ownStep({ times }: Pick<Series, "times">, at: number): number {
+  const last = indexAtOrBefore({ times }, at);
+  let step = DAY;
+  for (let k = last; k > Math.max(0, last - 3); k--) step = Math.min(step, times[k]! - times[k - 1]!);
+  return step;
+}
+
+/** How old a reading may be to speak of an instant: six hours, or of daily means a day and a half. Common practice. */
+export const staleAfter = (series: Pick<Series, "times">, at: number): number =>
+  indexAtOrBefore(series, at) < 1 ? STALE_AFTER : Math.max(STALE_AFTER, STALE_STEPS * ownStep(series, at));
 
 /** The last true reading at or before `at` that is not stale, with its own time, or null. */
 export function lastReading(
   series: Series | undefined,
   at: number,
-  staleAfter = STALE_AFTER,
+  oldest?: number,
 ): { time: number; value: number } | null {
   if (!series) return null;
-  for (let k = indexAtOrBefore(series, at); k >= 0 && at - series.times[k]! <= staleAfter; k--) {
+  const limit = oldest ?? staleAfter(series, at);
+  for (let k = indexAtOrBefore(series, at); k >= 0 && at - series.times[k]! <= limit; k--) {
     if (!Number.isNaN(series.values[k]!)) return { time: series.times[k]!, value: series.values[k]! };
   }
   return null;
 }
 
 /** Its value alone. */
-export const readingAt = (series: Series | undefined, at: number, staleAfter = STALE_AFTER): number | null =>
-  lastReading(series, at, staleAfter)?.value ?? null;
+export const readingAt = (series: Series | undefined, at: number, oldest?: number): number | null =>
+  lastReading(series, at, oldest)?.value ?? null;
 
 /** A series as it was known at an instant: without the readings that came after. Shares the readings' memory. */
 export function knownBy(series: Series, at: number): Series {

@@ -10,7 +10,15 @@ const stage = (hours: number, level: (k: number) => number): Series =>
   );
 const now = (series: Series[], at: number) => gaugeNow({ station: { id: "g", name: "G" }, series }, at * HOUR);
 const cautions = (series: Series[], at: number) =>
-  cautionsOf({ now: now(series, at), damNote: "", tide: null, light: "day", sinceThunder: null, weather: null });
+  cautionsOf({
+    now: now(series, at),
+    damNote: "",
+    tide: null,
+    light: "day",
+    sinceThunder: null,
+    weather: null,
+    fish: { id: "brown-trout", restAbove: 20 },
+  });
 
 test("a gauge that gives stage only has its trend, in metres an hour, wherever its zero lies", () => {
   for (const zero of [0, -3, 120]) {

@@ -3,7 +3,7 @@ import { type ClarityClass, clarityClass, visibleDepthFromTurbidity } from "./cl
 import { exceedance, LEAST_YEARS, seasonRecord } from "./exceedance";
 import { type Recession, recession } from "./recession";
 import { InputError } from "../quantity/fault";
-import { HOUR, mergeSeries, type Parameter, readingAt, type Series } from "./series";
+import { HOUR, lastReading, mergeSeries, type Parameter, readingAt, type Series } from "./series";
 import { stageTrendAt, type Trend, trendAt } from "./trend";
 
 export interface Station {
@@ -108,6 +108,10 @@ export function lastInstant(record: GaugeRecord): number | null {
   }
   return last === -Infinity ? null : last;
 }
+
+/** Is every reading of a record too old to speak of an instant? */
+export const isStale = ({ series }: GaugeRecord, at: number): boolean =>
+  series.every((one) => lastReading(one, at) === null);
 
 /** A depth read by the angler tells of the water for so long. Common practice, no source. */
 const SEEN_LASTS = 12 * HOUR;

@@ -26,6 +26,9 @@ export const WARMTH = sourced<Record<"trout-and-salmon" | "smallmouth" | "walley
 );
 export type WarmthKind = keyof typeof WARMTH.value;
 
+/** From when on a fish is left alone: the usual caution, trout and salmon at about 20 C; local rules stand. */
+export const isTooWarm = (fish: { restAbove: number }, temperature: number): boolean => temperature >= fish.restAbove;
+
 export type WarmthClass = "very-cold" | "slow" | "cool" | "good" | "warm" | "too-warm";
 
 /** What a temperature means to a kind of fish, by its class. */

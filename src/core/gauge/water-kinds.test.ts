@@ -1,6 +1,6 @@
 import { InputError } from "../quantity/fault";
 import { bandState } from "./band";
-import { type CautionInput, cautionsOf, leaveTheWater } from "./cautions";
+import { type CautionInput, cautionsOf, isStanding, leaveTheWater } from "./cautions";
 import { fitClarity } from "./clarity-fit";
 import { type FloatVertical, gaugeByFloats, surfaceFactor } from "./float-gauging";
 import { drawDown } from "./impounded";
@@ -17,6 +17,7 @@ const quiet: CautionInput = {
   light: "day",
   sinceThunder: null,
   weather: null,
+  fish: { id: "brown-trout", restAbove: 20 },
 };
 
 const at = Date.UTC(2026, 10, 25, 9);
@@ -229,7 +230,7 @@ test("cautions (common practice, no source): rising fast, dam, tide making, heat
       ...quiet,
       now: { ...now, ...change },
       damNote: dam,
-      tide: flooding ? { flow: "flooding", next: { time: 0, high: true, level: 1 } } : null,
+      tide: flooding ? "flooding" : null,
     }).map((one) => one.kind);
   expect(kinds({})).toEqual([]);
   expect(kinds({ trend: "rising", ratePerHour: 0.06 })).toEqual(["rising"]);
@@ -244,6 +245,11 @@ test("cautions (common practice, no source): rising fast, dam, tide making, heat
   ]);
   expect(kinds({ waterTemperature: 20 }, " siren ", true)).toEqual(["dam", "tide", "heat"]);
   expect(kinds({ waterTemperature: 14.9 })).toEqual(["cold"]);
+  // A stage that comes up with the tide is the tide's; a flow that does is the river's.
+  const stage = { trend: "rising", ratePerHour: null, stageRatePerHour: 0.4 } as const;
+  expect(kinds(stage)).toEqual(["rising"]);
+  expect(kinds(stage, "", true)).toEqual(["tide"]);
+  expect(kinds({ trend: "rising", ratePerHour: 0.3 }, "", true)).toEqual(["rising", "tide"]);
   expect(kinds({ waterTemperature: null, trend: null, ratePerHour: null })).toEqual([]);
   expect(cautionsOf({ ...quiet, now: undefined })).toEqual([]);
 });
@@ -257,7 +263,21 @@ test("thunder sends off the water for half an hour, a fast rise as long as it la
   expect(leave({ sinceThunder: 0 })).toEqual([["thunder"], true]);
   expect(leave({ sinceThunder: 29.9 * 60_000 })).toEqual([["thunder"], true]);
   expect(leave({ sinceThunder: 30 * 60_000 })).toEqual([[], false]);
+  // A clock that ticks each minute is up to a minute behind the clap.
+  expect(leave({ sinceThunder: -59_000 })).toEqual([["thunder"], true]);
+  expect(leave({ sinceThunder: -3 * 60_000 })).toEqual([[], false]);
   expect(leave({ light: "night" })).toEqual([["dark"], false]);
+  // Forecast thunder and white caps keep everybody off, as they bar the hours of a plan; frost only warns.
+  expect(leave({ weather: { time: at, ...NO_WEATHER, thunder: true } })).toEqual([["storm"], true]);
+  expect(leave({ weather: { time: at, ...NO_WEATHER, gust: 11 } })).toEqual([["wind"], true]);
+  expect(leave({ weather: { time: at, ...NO_WEATHER, air: -2 } })).toEqual([["frost"], false]);
+  // Heard and forecast thunder are one cause.
+  expect(leave({ sinceThunder: 0, weather: { time: at, ...NO_WEATHER, thunder: true } })).toEqual([["thunder"], true]);
+  // What stands all day is no box; what is grave or new is.
+  expect((["dam", "dark", "cold", "frost"] as const).every((kind) => isStanding({ kind }))).toBe(true);
+  expect(
+    (["rising", "thunder", "storm", "wind", "very-high", "heat", "tide"] as const).some((kind) => isStanding({ kind })),
+  ).toBe(false);
   expect(leave({ light: "twilight" })).toEqual([[], false]);
   const rising = { trend: "rising" as const, ratePerHour: 0.06 } as GaugeNow;
   expect(leave({ now: { ...rising, waterTemperature: null } })).toEqual([["rising"], true]);

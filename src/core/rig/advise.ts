@@ -1,10 +1,11 @@
+import { isTooWarm } from "../gauge/warmth";
 import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { refuse } from "../quantity/issue";
 import { isClear } from "../gauge/clarity";
 import { speciesById } from "../fish/species";
 import type { Species } from "../fish/species-schema";
-import { chooseLure, isLure, type LureChoice, type LureWater, type Method, tooWarmFor } from "../tactics/lure";
+import { chooseLure, isLure, type LureChoice, type LureWater, type Method } from "../tactics/lure";
 import { type BottomMethod, type BottomRig, setBottom } from "./bottom";
 import type { Leash } from "./contact";
 import { floatReasons, type FloatMore, moreOfFloat } from "./float-advice";
@@ -222,7 +223,7 @@ function floatIn(
 /** What to mind with this rig: the fish first, then hooks, lead, lines overhead and the water's own rules. */
 function cautionsFor({ method, water }: RigAsked, species: Species, { rod }: Strength, lure: LureChoice): Message[] {
   return [
-    ...(tooWarmFor(species, water.temperature)
+    ...(isTooWarm(species, water.temperature)
       ? [message("too-warm-to-play", { species: species.id, temperature: water.temperature })]
       : []),
     ...(rod > 3 ? [message("overhead-lines")] : []),

@@ -2,7 +2,8 @@ import { OUNCE } from "../quantity/units";
 import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
 import { SPECIES } from "../fish/species-list";
 import { familyOf, METHODS_FOR } from "./family";
-import { chooseLure, type LureWater, tooWarmFor } from "./lure";
+import { isTooWarm } from "../gauge/warmth";
+import { chooseLure, type LureWater } from "./lure";
 
 /** Rules of craft, as float fishers for trout tell them: common practice, no source. */
 const water = (change: Partial<LureWater> = {}): LureWater => ({
@@ -87,8 +88,8 @@ test("every class of clarity has its order of colours and its reason", () => {
 });
 
 test("a fish is left alone from its own limit on", () => {
-  expect(tooWarmFor({ restAbove: 20 }, 19.99)).toBe(false);
-  expect(tooWarmFor({ restAbove: 20 }, 20)).toBe(true);
+  expect(isTooWarm({ restAbove: 20 }, 19.99)).toBe(false);
+  expect(isTooWarm({ restAbove: 20 }, 20)).toBe(true);
 });
 
 test("no input is ignored: varying any of them changes the choice or its reasons", () => {

@@ -197,6 +197,3 @@ function hookFor(category: LureCategory, water: LureWater): { hookStyle: "open" 
   ];
   return { hookStyle: asked && can ? "weedless" : "open", reasons };
 }
-
-/** When a fish should be left alone: the usual caution, trout and salmon at about 20 C; local rules stand. */
-export const tooWarmFor = (fish: { restAbove: number }, temperature: number): boolean => temperature >= fish.restAbove;
