@@ -20,6 +20,7 @@ import { logOf, planReach } from "../src/scenario/plan";
 import { fishedLies, lieQuality, nearestFlow, planFlows } from "../src/scenario/plan-lies";
 import { readReach } from "../src/scenario/read";
 import { readingRequest } from "../src/scenario/reading";
+import { cautionWords } from "../src/words/cautions";
 import { placeWords } from "../src/words/place";
 import { factorWords, removedWords } from "../src/words/plan";
 import { type Arguments, boundedOption, demandOption, instantOption, readText } from "./arguments";
@@ -34,13 +35,14 @@ const TOLD = 3;
 export const plan: Command = {
   usage: "ARCHIVE GAUGE… --from ISO --to ISO --species S [--weather FILE.csv] [--cell M] [--progress]",
   about: `Ranks the reaches of a book and the hours on them: forecast flow, clarity, temperature, light, tide, the rules and bands
-that were entered, the lies of the solved water, and the log at such flows. A closed season, water too warm for the fish
+that were entered, the lies of the solved water, and the log at such flows. A closed season, by the days of the gauge's zone, water too warm for the fish
 and a river that rises fast remove a reach or an hour. The gauge files are joined to the archive's own records: by the
 gauge's number, by the readings they repeat, or to the only gauge there is. The forecast starts from the last reading
 before --from, so that nothing later is known to it. Reaches are solved on cells of --cell m (1). --weather: a CSV of
 hours (time, wind, gust, wind direction, cloud, air temperature, rain, thunder; some of them) over all the reaches; without
 it the air is no factor.
-windows[]{rank, reach, name, from, to, score, prime, discharge, low, high, visibleDepth, temperature, lies[], reasons[]},
+windows[]{rank, reach, name, from, to, score, prime, discharge, low, high, visibleDepth, temperature, lies[], reasons[],
+cautions[]},
 removed[]{reach, name, reason}. Scores hold windows of one plan against each other; they are no chances of a fish.`,
   options: { from: true, to: true, species: true, weather: true, cell: true },
   run: async (args) => {
@@ -62,7 +64,7 @@ removed[]{reach, name, reason}. Scores hold windows of one plan against each oth
       .filter((one) => !one.deleted)
       .map((one) => lookAt(one, book, gauges.get(one.station ?? ""), { species, from, to, weather }, args));
     const reaches = looked.map(({ reach }) => reach);
-    const { windows, removed } = planOf(reaches, { species, from, to, farthest: null, dayOf: utcDay });
+    const { windows, removed } = planOf(reaches, { species, from, to, farthest: null, zone: "UTC" });
     return {
       windows: windows.map((window, k) =>
         told(
@@ -85,8 +87,6 @@ function weatherOf(args: Arguments, issued: number): Weather | null {
   const file = args.values.weather;
   return file === undefined ? null : readWeatherCsv(readText(file), { issued, file }).weather;
 }
-
-const utcDay = (at: number): string => new Date(at).toISOString().slice(0, 10);
 
 function spanOf(args: Arguments): [number, number] {
   const [from, to] = ["from", "to"].map((name) => {
@@ -165,7 +165,7 @@ function lookAt(
 
 function told(window: PlanWindow, rank: number, { reach, lies }: Looked) {
   const near = nearestFlow(lies, window.discharge);
-  const { from, to, factors, log: _, ...rest } = window;
+  const { from, to, factors, log: _, cautions, ...rest } = window;
   return {
     rank,
     name: reach.name,
@@ -184,5 +184,6 @@ function told(window: PlanWindow, rank: number, { reach, lies }: Looked) {
       })),
     factors,
     reasons: factors.map((factor) => factorWords(factor, window, "metric")).filter(Boolean),
+    cautions: cautions.map((one) => cautionWords(one, "metric")),
   };
 }

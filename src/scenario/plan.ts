@@ -6,11 +6,13 @@ import type { Catch, ReachRecord, Session, StationRecord, WaterRecord } from "..
 import { placeOf } from "../core/flow/features";
 import { reachSize } from "../core/flow/rasterise";
 import { centreline } from "../core/flow/template";
+import { isRisingFast } from "../core/gauge/cautions";
 import type { Outlook } from "../core/gauge/outlook";
 import type { GaugeNow } from "../core/gauge/summary";
 import { DAY } from "../core/gauge/series";
 import { tideTurns } from "../core/gauge/tide";
 import type { Weather } from "../core/gauge/weather";
+import { isZone } from "../core/quantity/local-time";
 import type { PlanReach, Relief } from "../core/plan/plan";
 import { type Side, SIDES } from "../core/plan/weather-factors";
 
@@ -93,7 +95,7 @@ export function planReach(
     weather,
   }: { station: StationRecord | undefined; water: WaterRecord | undefined; weather: Weather | null },
   outlook: Outlook | null,
-  now: Pick<GaugeNow, "ratePerHour"> | undefined,
+  now: GaugeNow | undefined,
 ): Omit<PlanReach, "rules" | "log" | "usualRate" | "known" | "lies" | "travel"> {
   const [latitude, longitude] = [reach.latitude ?? station?.latitude, reach.longitude ?? station?.longitude];
   return {
@@ -105,7 +107,8 @@ export function planReach(
     bands: (water?.bands ?? []).filter(({ spot }) => spot.toLowerCase().startsWith(reach.name.toLowerCase())),
     turns: outlook ? tideTurns(water?.constituents ?? [], outlook.at - TURNS.before, outlook.at + TURNS.after) : [],
     relief: reliefOf(reach),
-    ratePerHour: now?.ratePerHour ?? null,
+    risingFast: now !== undefined && isRisingFast(now),
+    zone: station && isZone(station.zone) ? station.zone : null,
     weather,
     bearing: reach.bearing ?? null,
     trees: treesOf(reach),

@@ -1,6 +1,6 @@
 "use client";
 import type { Table } from "dexie";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "./live-answer";
 import { useEffect, useState } from "react";
 import type { State } from "../core/book/states";
 import { DAY } from "../core/gauge/series";
@@ -65,7 +65,7 @@ export async function changedSince(time: number): Promise<number> {
 /** Own records that no saved file holds, while that is asked. */
 export function useUnsavedCount(asked: boolean): number | undefined {
   const savedAt = useSettings((settings) => settings.savedAt);
-  return useLiveQuery(() => (asked ? changedSince(savedAt ?? 0) : undefined), [asked, savedAt]);
+  return useLiveAnswer(() => (asked ? changedSince(savedAt ?? 0) : undefined), [asked, savedAt]);
 }
 
 /** A reminder comes after so many changes, or after so long with any, ms; once a day. Own choice. */

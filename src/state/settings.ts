@@ -124,6 +124,11 @@ const FIELDS = {
   /** When the book was last saved to a file, and when a copy was reminded of, ms of this device. */
   savedAt: numberOrNone,
   remindedAt: numberOrNone,
+  /** Cautions that stand all day and were hidden, on a day by the water's clock. */
+  hiddenCautions: (kept: unknown): { day: string; kinds: string[] } =>
+    isObject(kept) && typeof kept.day === "string" && Array.isArray(kept.kinds)
+      ? { day: kept.day, kinds: kept.kinds.filter((one): one is string => typeof one === "string").slice(0, 20) }
+      : { day: "", kinds: [] },
   /** The last clap of thunder that the angler heard, ms by the application's clock. */
   thunderAt: numberOrNone,
 };

@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "./live-answer";
 import { useEffect, useRef } from "react";
 import type { Observation, RuleRecord, Stretch } from "../core/book/bank-records";
 import type { Catch, Session } from "../core/book/records";
@@ -24,7 +24,7 @@ const alive = <T extends { deleted?: boolean }>(records: readonly T[]): T[] => r
 
 /** The running session live, with everything of it. */
 export function useBank(): Bank | null | undefined {
-  return useLiveQuery(async (): Promise<Bank | null> => {
+  return useLiveAnswer(async (): Promise<Bank | null> => {
     const db = database();
     const session = await runningSession(db);
     if (!session) return null;

@@ -1,11 +1,11 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "./live-answer";
 import { PART_NAMES } from "../core/book/parts";
 import { database } from "../store/database";
 
 /** Does the book hold anything at all, beyond what was taken out of it? False until it is known. */
 export function useBookHolds(): boolean {
-  const holds = useLiveQuery(async () => {
+  const holds = useLiveAnswer(async () => {
     for (const part of PART_NAMES)
       if (
         (await database()

@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "./live-answer";
 import type { Stretch } from "../core/book/bank-records";
 import type { Catch, Session } from "../core/book/records";
 import { database } from "../store/database";
@@ -14,7 +14,7 @@ export interface BookView {
 
 /** Sessions (newest first) and catches and stretches of the book, live. */
 export function useBook(): BookView {
-  const book = useLiveQuery(
+  const book = useLiveAnswer(
     async () => ({
       sessions: (await database().sessions.toArray())
         .filter((one) => !one.deleted)

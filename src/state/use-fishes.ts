@@ -1,6 +1,6 @@
 "use client";
 import type { Species } from "../core/fish/species-schema";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "./live-answer";
 import { useMemo } from "react";
 import type { Profile } from "../core/book/records";
 import { SPECIES } from "../core/fish/species-list";
@@ -32,7 +32,7 @@ export function useFishes(): {
   of: (id: string) => Fish;
   nameOf: (id: string) => string;
 } {
-  const all = useLiveQuery(() => database().profiles.toArray(), []);
+  const all = useLiveAnswer(() => database().profiles.toArray(), []);
   return useMemo(() => {
     const own = (all ?? []).filter((one) => !one.deleted);
     const list = [

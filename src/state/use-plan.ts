@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "./live-answer";
 import { useMemo } from "react";
 import type { Lie } from "../core/fish/read";
 import type { Species } from "../core/fish/species-schema";
@@ -13,6 +13,8 @@ import { livingFish } from "../scenario/fish";
 import { keyOf, shortName } from "../scenario/key";
 import { fishedLies, lieQuality, planFlows } from "../scenario/plan-lies";
 import { readingRequest } from "../scenario/reading";
+import { clockZone } from "../words/clock-zone";
+import { dayKey } from "../words/river";
 import { database } from "../store/database";
 import { keepField, keptField, solvedFlows } from "../store/fields";
 import type { PlannedReach } from "../store/learn-api";
@@ -57,15 +59,10 @@ const NONE: never[] = [];
 const ANEW = HOUR / 2;
 
 /** The plan for a fish over a span of time: first without the lies, then with them. */
-export function usePlan(
-  river: River,
-  species: Species,
-  span: { from: number; to: number },
-  dayOf: (at: number) => string,
-): Planning {
+export function usePlan(river: River, species: Species, span: { from: number; to: number }): Planning {
   const { travel, farthest } = useSettings();
-  const sky = useExpectedSky(dayOf(river.minute));
-  const state = useLiveQuery(bookState, []);
+  const sky = useExpectedSky(dayKey(river.minute));
+  const state = useLiveAnswer(bookState, []);
   const minute = Math.floor(river.minute / ANEW) * ANEW;
   const planned = useStage(
     "planned",
@@ -80,7 +77,7 @@ export function usePlan(
     keyOf("logs", species.id),
   );
   const lies = useLies(river, planned.value, species, span.to);
-  const rules = useLiveQuery(() => database().rules.toArray(), []);
+  const rules = useLiveAnswer(() => database().rules.toArray(), []);
   const reaches = useMemo(
     () =>
       (planned.value ?? NONE).map(({ now: _, ...base }): PlanReach => ({
@@ -95,9 +92,10 @@ export function usePlan(
     [planned.value, logs.value, lies.value, rules, travel],
   );
   const { from, to } = span;
+  const zone = clockZone();
   const ask = useMemo(
-    (): PlanAsk => ({ species, from, to, farthest, dayOf, sky }),
-    [species, from, to, farthest, dayOf, sky],
+    (): PlanAsk => ({ species, from, to, farthest, zone, sky }),
+    [species, from, to, farthest, zone, sky],
   );
   // Nobody is sent to a water before its rules are known.
   const known = planned.value !== undefined && rules !== undefined;

@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "./live-answer";
 import { keyOf, shortName } from "../scenario/key";
 import { database } from "../store/database";
 import type { Learnt } from "../store/learn-api";
@@ -21,7 +21,7 @@ const fishingState = async (): Promise<string> => {
 /** What this river's own fish say of their places; worked out only where it is wanted. */
 export function usePreference(species: string, station: string | null, wanted: boolean): Stage<Learnt> {
   const from = useSettings((settings) => settings.learnFrom[species] ?? null);
-  const state = useLiveQuery(async () => (wanted ? fishingState() : undefined), [wanted]);
+  const state = useLiveAnswer(async () => (wanted ? fishingState() : undefined), [wanted]);
   return useStage(
     "preference",
     wanted && state && keyOf("preference", species, station, from, state),

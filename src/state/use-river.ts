@@ -1,10 +1,9 @@
 "use client";
 import type { Light } from "../core/gauge/light";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "./live-answer";
 import { useMemo } from "react";
 import type { ReachRecord, StationRecord } from "../core/book/records";
-import { STALE_AFTER } from "../core/gauge/series";
-import { gaugeNow, type GaugeNow, type GaugeRecord, lastInstant } from "../core/gauge/summary";
+import { gaugeNow, type GaugeNow, type GaugeRecord, isStale, lastInstant } from "../core/gauge/summary";
 import { lightAt } from "../core/gauge/light";
 import { database } from "../store/database";
 import { gaugeAtReach, gaugeOf } from "../store/river";
@@ -56,7 +55,7 @@ function chosenOf(
 function stateOf(gauge: GaugeRecord | undefined, minute: number): { now: GaugeNow | undefined; stale: boolean } {
   const last = gauge ? lastInstant(gauge) : null;
   if (!gauge || last === null) return { now: undefined, stale: false };
-  const stale = minute - last > STALE_AFTER;
+  const stale = isStale(gauge, minute);
   return { now: gaugeNow(gauge, stale ? last : minute), stale };
 }
 
@@ -64,7 +63,7 @@ function stateOf(gauge: GaugeRecord | undefined, minute: number): { now: GaugeNo
 export function useRiver(otherStation: string | null = null): River {
   const chosen = useSettings((settings) => settings.reach);
   const minute = useMinute();
-  const lists = useLiveQuery(
+  const lists = useLiveAnswer(
     async () => ({
       reaches: (await database().reaches.toArray()).filter((one) => !one.deleted),
       stations: (await database().stations.toArray()).filter((one) => !one.deleted),
@@ -75,9 +74,9 @@ export function useRiver(otherStation: string | null = null): River {
   const { reach, station, stationId } = chosenOf(reaches, stations, chosen, otherStation);
   // Water looks at the gauge itself; every other station at the river where the reach is.
   const atReach = reach !== undefined && stationId === reach.station && otherStation === null ? reach : undefined;
-  const gauge = useLiveQuery(
+  const gauge = useLiveAnswer(
     () => (atReach ? gaugeAtReach(database(), atReach) : gaugeOf(database(), stationId)),
-    [stationId, atReach],
+    [stationId, atReach?.id, JSON.stringify(atReach?.transfer)],
   );
   const state = useMemo(() => stateOf(gauge, minute), [gauge, minute]);
   const place = placeOf(reach?.reach) ?? placeOf(station);

@@ -1,9 +1,9 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "./live-answer";
 import type { Session } from "../core/book/records";
 import { database } from "../store/database";
 import { runningSession } from "../store/running";
 
 /** The running session, or null without one; undefined until the book has told. */
 export const useRunning = (): Session | null | undefined =>
-  useLiveQuery(async () => (await runningSession(database())) ?? null, []);
+  useLiveAnswer(async () => (await runningSession(database())) ?? null, []);

@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "./live-answer";
 import { cloudClass, windClass } from "../core/gauge/weather";
 import { type ExpectedSky, weatherThen } from "../core/plan/weather-factors";
 import { database, type StoredWeather } from "../store/database";
@@ -9,7 +9,7 @@ import type { River } from "./use-river";
 
 /** The forecast that is kept for a gauge's river; null where there is none, undefined until it is known. */
 export const useWeather = (station: string | null | undefined): StoredWeather | null | undefined =>
-  useLiveQuery(async () => (station ? ((await database().weather.get(station)) ?? null) : null), [station]);
+  useLiveAnswer(async () => (station ? ((await database().weather.get(station)) ?? null) : null), [station]);
 
 /** Sky and wind as the angler said today that they will be; undefined where nothing was said today. */
 export function useExpectedSky(today: string): ExpectedSky | undefined {

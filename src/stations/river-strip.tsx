@@ -1,5 +1,5 @@
 "use client";
-import { Settings2 } from "lucide-react";
+import { Settings2, Zap } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useState } from "react";
@@ -9,7 +9,7 @@ import { getTimes } from "suncalc";
 import { show } from "../words/quantity";
 import type { River } from "../state/use-river";
 import { useSettings } from "../state/settings";
-import { useDemoClock } from "../state/clock";
+import { clockNow, useDemoClock } from "../state/clock";
 import { useRunning } from "../state/use-running";
 import {
   ARROW,
@@ -37,7 +37,7 @@ export function RiverStrip({ river }: { river: River }) {
   const name = reach?.reach.name ?? station?.name ?? "Low Heron";
   const made = reach?.demo || station?.demo;
   const ownHour = useDemoClock();
-  const system = useSettings((settings) => settings.system);
+  const { system, set } = useSettings();
   return (
     <header className="sticky top-0 z-20 flex items-center gap-2 border-b border-line bg-paper pr-2 pl-4 low:static lg:px-6 print:hidden">
       <Link
@@ -73,6 +73,15 @@ export function RiverStrip({ river }: { river: River }) {
         </span>
       )}
       {session && <RunningSession session={session} minute={river.minute} />}
+      <button
+        type="button"
+        aria-label="I hear thunder"
+        title="I hear thunder"
+        onClick={() => set({ thunderAt: clockNow() })}
+        className="grid size-11 shrink-0 place-items-center rounded-md hover:bg-deep"
+      >
+        <Zap size={22} aria-hidden />
+      </button>
       <button
         type="button"
         aria-label="Book and settings"

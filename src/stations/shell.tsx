@@ -12,11 +12,15 @@ import { useSettings } from "../state/settings";
 import { readyGate } from "../store/gate";
 import { FaultBoundary } from "../widgets/fault-boundary";
 import { keepUp } from "../state/keep-up";
+import { useSafety } from "../state/use-cautions";
 import { useRiver } from "../state/use-river";
+import { useRunning } from "../state/use-running";
+import { setClockZone } from "../words/clock-zone";
 import { STATIONS } from "./list";
 import { BookGate } from "./book-gate";
 import { MemoryBanner } from "./memory-banner";
 import { NewerBanner } from "./newer-banner";
+import { Cautions } from "./cautions";
 import { RiverStrip } from "./river-strip";
 import { later, laterDialog } from "../widgets/later";
 import { useOneTap } from "../widgets/one-tap";
@@ -115,6 +119,12 @@ export function Shell({ children }: { children: ReactNode }) {
 /** The river strip and the station, once the book is open. */
 function Opened({ path, children }: { path: string; children: ReactNode }) {
   const river = useRiver();
+  const zone = river.station?.zone;
+  setClockZone(zone);
+  const safety = useSafety(river);
+  const running = useRunning();
+  // While a fish is on there is one thing to do.
+  const fight = path.startsWith("/session") && running?.on !== undefined;
   useEffect(() => {
     act(keepUp);
     const timer = setInterval(() => act(keepUp), 15 * 60_000);
@@ -146,13 +156,16 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
         ) : empty && (comes || !SHOWN_EMPTY.includes(path)) ? (
           <Welcome />
         ) : (
-          <FaultBoundary
-            key={path}
-            name={STATIONS.find((one) => path.startsWith(one.path))?.name ?? "This page"}
-            onSave={() => act(saveBook)}
-          >
-            {children}
-          </FaultBoundary>
+          <>
+            {!fight && <Cautions safety={safety} />}
+            <FaultBoundary
+              key={`${path} ${zone}`}
+              name={STATIONS.find((one) => path.startsWith(one.path))?.name ?? "This page"}
+              onSave={() => act(saveBook)}
+            >
+              {children}
+            </FaultBoundary>
+          </>
         )}
       </main>
     </>

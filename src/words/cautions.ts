@@ -1,5 +1,23 @@
-import type { Caution } from "../core/gauge/cautions";
+import type { Caution, CautionKind } from "../core/gauge/cautions";
+import { speciesName } from "./species";
 import { figureText, showText, type UnitSystem } from "./quantity";
+
+const NAMES: Record<CautionKind, string> = {
+  rising: "rising fast",
+  "very-high": "very high water",
+  thunder: "thunder",
+  dam: "dam above",
+  tide: "rising tide",
+  dark: "dark",
+  cold: "cold water",
+  heat: "warm water",
+  storm: "thunder forecast",
+  wind: "strong wind",
+  frost: "frost",
+};
+
+/** A caution in two words. */
+export const cautionName = ({ kind }: Caution): string => NAMES[kind];
 
 /** A caution in the words that every station uses. */
 export function cautionWords(caution: Caution, system: UnitSystem): string {
@@ -9,26 +27,26 @@ export function cautionWords(caution: Caution, system: UnitSystem): string {
         "ratePerHour" in caution
           ? `${figureText(caution.ratePerHour * 100, 0)} %`
           : showText(caution.metresPerHour, "stage", system)
-      } an hour: leave the water, and go out by the way you know.`;
+      } an hour: leave the water by the way you know.`;
     case "very-high":
-      return `Very high for the season${caution.rising ? ", and rising" : ""}: water like this is seen ${figureText(caution.exceedance * 100, 0)} % of the time. Stay out of the current, and off banks that it undercuts.`;
+      return `Very high for the season${caution.rising ? ", and rising" : ""}: only ${figureText(caution.exceedance * 100, 0)} % of days are this high. Stay out of the current and off undercut banks.`;
     case "thunder":
-      return `Thunder: off the water, rod down, for another ${caution.minutesLeft} min after the clap you heard.`;
+      return `Thunder: off the water, rod down, for another ${caution.minutesLeft} min.`;
     case "dam":
-      return `Dam above: ${caution.note}. Know the way out before you wade; when the water moves or colours, go.`;
+      return `Dam above: ${caution.note}. Know your way out before you wade. Leave when the water rises or colours.`;
     case "tide":
-      return "The tide is making: know which bars it cuts off, and leave them first.";
+      return "The tide is coming in: leave bars that it cuts off first.";
     case "dark":
-      return "Dark: stay out of water that you have not waded by day; a light, a staff, and somebody who knows where you are.";
+      return "Dark: don’t wade where you haven’t waded by day. Carry a light and a staff, and tell someone where you are.";
     case "heat":
-      return `${showText(caution.temperature, "temperature", system)}: leave trout and salmon alone in water this warm. Local rules stand.`;
+      return `Water ${showText(caution.temperature, "temperature", system)}: too warm for ${speciesName(caution.fish).toLowerCase()}. Leave them until it cools. Local rules stand.`;
     case "storm":
-      return "Thunder is forecast for this hour: keep off the water; at the first clap go, rod down.";
+      return "Thunder is forecast for this hour: stay off the water.";
     case "wind":
-      return `Strong wind, up to ${showText(caution.speed, "wind", system)}: white caps on open water, branches down. No boat, and no wading where waves come in.`;
+      return `Strong wind, up to ${showText(caution.speed, "wind", system)}: white caps and falling branches. No boat, no wading.`;
     case "frost":
-      return `Frost, ${showText(caution.temperature, "temperature", system)}: ice on stones, banks and the rod’s rings. Never on to ice.`;
+      return `Frost, ${showText(caution.temperature, "temperature", system)}: stones and banks are icy. Never step onto ice.`;
     case "cold":
-      return `Cold water, ${showText(caution.temperature, "temperature", system)}: it takes breath and hands in minutes. Life jacket or dry layers, a staff and a belt, and not alone in high water.`;
+      return `Cold water, ${showText(caution.temperature, "temperature", system)}: it numbs hands in minutes. Wear a wading belt or life jacket, and don’t wade alone.`;
   }
 }

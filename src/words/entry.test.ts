@@ -1,4 +1,6 @@
-import { LATITUDE, momentEntry, numberEntry, optional, quantityEntry, textEntry } from "./entry";
+import { setClockZone } from "./clock-zone";
+import { localMoment } from "./river";
+import { LATITUDE, endAfter, momentEntry, numberEntry, optional, quantityEntry, textEntry } from "./entry";
 
 const said = (result: { success: boolean; error?: { issues: { message: string }[] } }) =>
   result.error?.issues[0]?.message;
@@ -52,7 +54,29 @@ test("text is trimmed, and held to its length", () => {
   expect(said(textEntry(5).safeParse("longer"))).toMatch(/At most 5/);
 });
 
-test("a moment is what the browser's own field gives, or is asked for", () => {
-  expect(momentEntry.parse("2026-05-14T14:40")).toBe(new Date(2026, 4, 14, 14, 40).getTime());
-  expect(said(momentEntry.safeParse(""))).toBe("Give a date and a time.");
+describe("a moment by the water's clock", () => {
+  afterEach(() => setClockZone(undefined));
+
+  test("is of its zone wherever the device is, or is asked for", () => {
+    setClockZone("America/New_York");
+    expect(momentEntry().parse("2026-05-14T14:40")).toBe(Date.UTC(2026, 4, 14, 18, 40));
+    setClockZone("Pacific/Auckland");
+    expect(momentEntry().parse("2026-05-14T14:40")).toBe(Date.UTC(2026, 4, 14, 2, 40));
+    expect(said(momentEntry().safeParse(""))).toBe("Give a date and a time.");
+  });
+
+  test("shown and read back it is the same instant, in both passes of autumn's repeated hour", () => {
+    setClockZone("Europe/Dublin");
+    for (let at = Date.UTC(2026, 9, 24, 23); at < Date.UTC(2026, 9, 25, 4); at += 15 * 60_000)
+      expect(momentEntry(at).parse(localMoment(at))).toBe(at);
+  });
+
+  test("an end in that hour never comes before its start", () => {
+    setClockZone("Europe/Dublin");
+    const [start, end] = [momentEntry().parse("2026-10-25T01:45"), momentEntry().parse("2026-10-25T01:15")];
+    expect(end).toBeLessThan(start);
+    expect(endAfter(start, end) - start).toBe(30 * 60_000);
+    // An end that is simply wrong stays so.
+    expect(endAfter(start, start - 7_200_000)).toBe(start - 7_200_000);
+  });
 });

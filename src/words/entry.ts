@@ -1,6 +1,8 @@
 import { z } from "zod";
+import { instantOf, instantsOf, localMinute } from "../core/quantity/local-time";
 import { parseNumber } from "../core/quantity/number";
 import { type Dimension, parseQuantity } from "../core/quantity/units";
+import { clockZone } from "./clock-zone";
 import { tell } from "./messages";
 
 /** Schemas of what is typed into a field: from text to SI, or the sentence that says what is wrong. */
@@ -58,10 +60,20 @@ export const LONGITUDE: Limits = { low: -180, high: 180, beyond: "Degrees from â
 /** Text of a bounded length, its ends trimmed. */
 export const textEntry = (most: number) => z.string().trim().max(most, `At most ${most} letters.`);
 
-/** A local date and time as the browser's own field gives it; ms since 1970 UTC. */
-export const momentEntry = z.string().transform((text, context) => {
-  const time = Date.parse(text);
-  if (!Number.isNaN(time)) return time;
-  context.addIssue({ code: "custom", message: "Give a date and a time." });
-  return z.NEVER;
-});
+/**
+ * A date and time by the water's clock, as a date-and-time field gives it; ms since 1970 UTC. In the hour that autumn
+ * repeats the instant nearest to `near` is meant, which is what the field showed before.
+ */
+export const momentEntry = (near?: number) =>
+  z.string().transform((text, context) => {
+    const isMoment = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/.test(text) && !Number.isNaN(Date.parse(text));
+    if (isMoment) return instantOf(text.slice(0, 16), clockZone(), near);
+    context.addIssue({ code: "custom", message: "Give a date and a time." });
+    return z.NEVER;
+  });
+
+/** An end that shows an earlier clock than its start, in the repeated hour, is in that hour's second pass. */
+export function endAfter(start: number, end: number): number {
+  if (end >= start) return end;
+  return instantsOf(localMinute(end, clockZone()), clockZone()).find((other) => other >= start) ?? end;
+}

@@ -3,6 +3,8 @@ import { showText, type UnitSystem } from "./quantity";
 import { bodyMarkAt } from "../core/gauge/clarity";
 import { LEAST_YEARS } from "../core/gauge/exceedance";
 import { DAY } from "../core/gauge/series";
+import { dayAfter, localMinute } from "../core/quantity/local-time";
+import { clockZone } from "./clock-zone";
 import { type GaugeNow, usualExceedance } from "../core/gauge/summary";
 
 /** "seen to the knee" of an angler of that height, m. */
@@ -33,27 +35,27 @@ export function clarityWords(now: GaugeNow, height?: number): { word: string; se
 }
 
 /** 16:40 */
-export const clock = (time: number): string => formatDate(time, { hour: "2-digit", minute: "2-digit" });
+export const clock = (time: number): string => formatDate(time, CLOCK);
+/** 16:40 or 4:40 PM, as the reader's language writes the hour. */
+const CLOCK: Intl.DateTimeFormatOptions = { hour: "numeric", minute: "2-digit" };
 /** "today 16:40", "Fri 04:00", "Tue 2 Dec 04:00": a moment near now, as said aloud. */
 export function moment(time: number, now: number): string {
-  const day = (t: number) => new Date(t).toDateString();
-  if (day(time) === day(now)) return `today ${clock(time)}`;
-  if (day(time) === day(now + DAY)) return `tomorrow ${clock(time)}`;
+  const day = dayKey(time);
+  if (day === dayKey(now)) return `today ${clock(time)}`;
+  if (day === dayAfter(dayKey(now))) return `tomorrow ${clock(time)}`;
   if (Math.abs(time - now) < 6 * DAY) return `${formatDate(time, { weekday: "short" })} ${clock(time)}`;
   return dayAndTime(time, now);
 }
 
 /** "Fri 14 May, 16:40"; with its year where that is not the one of `now`. */
 export function dayAndTime(time: number | string, now: number = Date.now()): string {
-  const date = new Date(time);
-  const year = date.getFullYear() === new Date(now).getFullYear() ? {} : ({ year: "numeric" } as const);
-  return formatDate(date.getTime(), {
+  const year = dayKey(time).slice(0, 4) === dayKey(now).slice(0, 4) ? {} : ({ year: "numeric" } as const);
+  return formatDate(new Date(time).getTime(), {
     weekday: "short",
     day: "numeric",
     month: "short",
     ...year,
-    hour: "2-digit",
-    minute: "2-digit",
+    ...CLOCK,
   });
 }
 
@@ -65,14 +67,14 @@ export function axisMoment(time: number, span: number): string {
   const days = span / DAY;
   const style: Intl.DateTimeFormatOptions =
     days < 5
-      ? { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" }
+      ? { day: "numeric", month: "short", ...CLOCK }
       : days < 200
         ? { day: "numeric", month: "short" }
         : { month: "short", year: "2-digit" };
   return formatDate(time, style);
 }
 
-/** The angler's own day, to hold days against each other: "2026-10-01". */
+/** The day of an instant by the water's clock, to compare days: "2026-10-01". */
 export const dayKey = (time: number | string): string => localMoment(new Date(time).getTime()).slice(0, 10);
 
 /** "Thu, 14 May 2026": a day of the universal calendar. */
@@ -113,11 +115,8 @@ export const stateWords = (
     `water ${showText(state.waterTemperature, "temperature", system)}`,
   ].join(", ");
 
-/** An instant as a browser's own date-and-time field holds it: local, to the minute. */
-export function localMoment(time: number): string {
-  const date = new Date(time - new Date(time).getTimezoneOffset() * 60_000);
-  return date.toISOString().slice(0, 16);
-}
+/** An instant as a date-and-time field holds it: by the water's clock, to the minute. */
+export const localMoment = (time: number): string => localMinute(time, clockZone());
 
 /** The river now in a few words, as it is heard: flow, trend, clarity. */
 export function stripWords(now: GaugeNow, stale: boolean, system: UnitSystem): string {

@@ -1,4 +1,4 @@
-import { tzOffset } from "@date-fns/tz/tzOffset";
+import { isZone, offsetAt as offsetIn } from "../quantity/local-time";
 import { type Message, message } from "../quantity/message";
 /** Reading instants: ISO 8601 with an offset, or local clock time in a stated IANA zone or fixed offset. */
 
@@ -24,31 +24,19 @@ export const namedZone = (name: string): Zone | undefined => (/^(utc|gmt|z)$/i.t
 
 /** A zone of the IANA database by name; undefined when there is none of that name. */
 export function ianaZone(name: string): Zone | undefined {
-  if (Number.isNaN(tzOffset(name, new Date(0)))) return undefined;
-  const cache = new Map<number, number>();
+  if (!isZone(name)) return undefined;
   const days = new Map<number, number | null>();
   /** Offset of a whole UTC day, or null on a day when clocks change. */
   const offsetOfDay = (day: number): number | null => {
     let offset = days.get(day);
     if (offset === undefined) {
-      const [start, end] = [offsetOfQuarter(day * 86_400_000), offsetOfQuarter((day + 1) * 86_400_000)];
+      const [start, end] = [offsetIn(day * 86_400_000, name), offsetIn((day + 1) * 86_400_000, name)];
       days.set(day, (offset = start === end ? start : null));
     }
     return offset;
   };
   /** Offset in ms at a UTC instant. */
-  const offsetAt = (time: number): number => offsetOfDay(Math.floor(time / 86_400_000)) ?? offsetOfQuarter(time);
-  /** Zones change on quarter hours at the finest. */
-  const offsetOfQuarter = (time: number): number => {
-    const quarter = Math.floor(time / 900_000);
-    let offset = cache.get(quarter);
-    if (offset === undefined) {
-      const start = quarter * 900_000;
-      offset = tzOffset(name, new Date(start)) * 60_000;
-      cache.set(quarter, offset);
-    }
-    return offset;
-  };
+  const offsetAt = (time: number): number => offsetOfDay(Math.floor(time / 86_400_000)) ?? offsetIn(time, name);
   return (clock) => {
     const [before, after] = [offsetAt(clock - 86_400_000), offsetAt(clock + 86_400_000)];
     if (before === after) return [clock - before];

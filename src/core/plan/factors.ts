@@ -1,8 +1,8 @@
 import type { Species } from "../fish/species-schema";
-import { RISING_FAST } from "../gauge/cautions";
+import { isFastRise } from "../gauge/cautions";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
 import type { TideState } from "../gauge/tide-state";
-import { WARMTH, type WarmthClass, warmthIn, type WarmthRange } from "../gauge/warmth";
+import { isTooWarm, WARMTH, type WarmthClass, warmthIn, type WarmthRange } from "../gauge/warmth";
 import { cloudClass } from "../gauge/weather";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import { weatherBar } from "./weather-factors";
@@ -88,13 +88,11 @@ function lightFactor(
 
 /** Why nobody is sent there at that hour; undefined: nothing in the water's own state, or the air's, bars it. */
 export function barOf(hour: PlanHour, species: Species): Bar | undefined {
-  if (hour.ratePerHour > RISING_FAST.value) return "rising-fast";
+  if (isFastRise(hour.ratePerHour)) return "rising-fast";
   const { temperature } = hour;
   const weather = weatherBar(hour.weather);
   if (weather) return weather;
-  return temperature !== null && temperature >= Math.min(warmthRange(species).stop, species.restAbove)
-    ? "too-warm"
-    : undefined;
+  return temperature !== null && isTooWarm(species, temperature) ? "too-warm" : undefined;
 }
 
 /** What is said of an hour by the water, the light and the tide. */

@@ -56,7 +56,8 @@ const reach = (id: string, change: Partial<PlanReach> = {}): PlanReach => ({
   travel: null,
   relief: [],
   known: null,
-  ratePerHour: null,
+  risingFast: false,
+  zone: null,
   damNote: "",
   weather: null,
   bearing: null,
@@ -68,9 +69,10 @@ const ask = (change: Partial<PlanAsk> = {}): PlanAsk => ({
   from: T0,
   to: T0 + DAY,
   farthest: null,
-  dayOf: (at) => new Date(at).toISOString().slice(0, 10),
+  zone: "UTC",
   ...change,
 });
+const utcDay = (at: number) => new Date(at).toISOString().slice(0, 10);
 const first = (...reaches: PlanReach[]) => planOf(reaches, ask()).windows[0]!;
 
 test("prime is a level coming down with some colour in; neither alone is it (craft, common practice)", () => {
@@ -135,13 +137,48 @@ test("a closed season, water too warm and a river that rises fast remove; they d
   const fast = planOf([reach("a", { outlook: outlook({ factor: 1.6 }) })], ask());
   expect(fast).toMatchObject({ windows: [], removed: [{ reason: "rising-fast" }] });
   // One that rises fast by its last reading is left for three hours, though it is said to fall.
-  const now = planOf([reach("a", { ratePerHour: 0.2 })], ask()).days[0]!.hours;
+  const now = planOf([reach("a", { risingFast: true })], ask()).days[0]!.hours;
   expect(now.filter(({ bar }) => bar === "rising-fast").map(({ at }) => at - T0)).toEqual(
     [0, 0.5, 1, 1.5, 2, 2.5].map((hours) => hours * HOUR),
   );
   // The rule of another water, or of another fish, is none of this one's.
   expect(planOf([reach("a", { rules: [{ ...closed, reach: "b" }] })], ask()).windows).toHaveLength(2);
   expect(planOf([reach("a", { rules: [{ ...closed, species: "chub" }] })], ask()).windows).toHaveLength(2);
+});
+
+test("a season opens and closes by the water's own days, wherever they are asked about", () => {
+  // Opens on 15 May; New York is four hours behind UTC then, so that its 14 May lasts until 04:00 UTC of the 15th.
+  const rules = [sampleRule("r", { open: { from: "05-15", to: "09-30" } })];
+  const openFrom = (zone: string) =>
+    planOf([reach("a", { rules, zone })], ask({ to: T0 + 2 * DAY })).days[0]!.hours.find(({ bar }) => bar !== "closed")!
+      .at;
+  expect(openFrom("America/New_York")).toBe(Date.UTC(2026, 4, 15, 4));
+  expect(openFrom("UTC")).toBe(Date.UTC(2026, 4, 15));
+  expect(openFrom("Europe/Dublin")).toBe(Date.UTC(2026, 4, 14, 23));
+  // And the last legal evening is not taken away: 14 May of New York is open until 03:30 UTC.
+  const last = [sampleRule("r", { open: { from: "03-01", to: "05-14" } })];
+  const hours = planOf([reach("a", { rules: last, zone: "America/New_York" })], ask({ to: T0 + 2 * DAY })).days[0]!
+    .hours;
+  expect(hours.filter(({ bar }) => bar !== "closed").at(-1)!.at).toBe(Date.UTC(2026, 4, 15, 3, 30));
+});
+
+test("a window is told with what is to be heeded then, by the rules for now: a dam, cold water", () => {
+  const [window] = planOf([reach("a", { damNote: "siren", outlook: outlook({ temperature: 8 }) })], ask()).windows;
+  expect(window!.cautions).toEqual([
+    { kind: "dam", note: "siren" },
+    { kind: "cold", temperature: 8 },
+  ]);
+});
+
+test("gusts of white caps bar an hour as a steady wind does", () => {
+  const air = (change: Partial<WeatherHour>): Weather =>
+    ({
+      issued: T0,
+      hours: Array.from({ length: 48 }, (_, k) => ({ time: T0 + k * HOUR, ...NO_WEATHER, ...change })),
+    }) as Weather;
+  expect(planOf([reach("a", { weather: air({ wind: 7, gust: 12 }) })], ask()).removed).toMatchObject([
+    { reason: "white-caps" },
+  ]);
 });
 
 test("too far, no gauge, no forecast, hours that are over: each is told by its reason", () => {
@@ -227,8 +264,8 @@ test("windows lie within their day and span, are one to five hours, and hold the
   for (const window of plan.windows) {
     expect(window.to - window.from).toBeGreaterThanOrEqual(HOUR);
     expect(window.to - window.from).toBeLessThanOrEqual(5 * HOUR);
-    const day = ask().dayOf(window.from);
-    const hours = plan.days[0]!.hours.filter(({ at }) => ask().dayOf(at) === day);
+    const day = utcDay(window.from);
+    const hours = plan.days[0]!.hours.filter(({ at }) => utcDay(at) === day);
     const best = hours.reduce((a, b) => (b.score > a.score ? b : a));
     expect(best.at).toBeGreaterThanOrEqual(window.from);
     expect(best.at).toBeLessThan(window.to);

@@ -4,12 +4,13 @@ import { isOpen } from "../book/local-rules";
 import { rulesFor } from "../book/rules-for";
 import type { Species } from "../fish/species-schema";
 import { bandState, type FishesWell } from "../gauge/band";
-import { RISING_FAST, VERY_HIGH } from "../gauge/cautions";
+import { type Caution, hourCautions, VERY_HIGH } from "../gauge/cautions";
 import { BAND_QUANTILES, dayOfYear } from "../gauge/exceedance";
 import type { Light } from "../gauge/light";
 import type { Outlook } from "../gauge/outlook";
 import { HOUR } from "../gauge/series";
 import { tideBetween, type TideTurn } from "../gauge/tide-state";
+import { localDay } from "../quantity/local-time";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import type { Factor } from "./factor";
 import { type Bar, barOf, factorsOf, isPrime, limbOf, warmthRange } from "./factors";
@@ -57,8 +58,10 @@ export interface PlanReach extends Exposure {
   relief: readonly Relief[];
   /** Where on it fish are known to be, while the angler is new to the season or the fish; null otherwise. */
   known: string | null;
-  /** What the last reading says of it now, 1/h; null where it does not. */
-  ratePerHour: number | null;
+  /** By its last readings it rises so fast that it is left. */
+  risingFast: boolean;
+  /** Zone of its clocks, of the IANA database; null where nobody said. */
+  zone: string | null;
   /** What a dam above does, in the angler's words; empty: none. */
   damNote: string;
 }
@@ -70,8 +73,8 @@ export interface PlanAsk {
   to: number;
   /** Farthest that is driven, minutes; null: no limit. */
   farthest: number | null;
-  /** The angler's own day of an instant, "2026-10-01": clocks and zones are not the core's. */
-  dayOf: (at: number) => string;
+  /** Zone of clocks where a reach has none of its own. */
+  zone: string;
   /** Sky and wind as the angler expects them. */
   sky?: ExpectedSky;
 }
@@ -107,6 +110,8 @@ export interface PlanWindow {
   log: LogRate | null;
   /** Where on it fish are known to be, for one who is new to them. */
   known: string | null;
+  /** What is to be heeded there then: the same rules as for now. */
+  cautions: Caution[];
 }
 
 export type RemovedReason = Bar | "too-far" | "no-gauge" | "no-forecast" | "past";
@@ -240,16 +245,24 @@ function ratedHours(
  * Closed by any rule that was entered for the fish: a closed season removes a water, it does not merely lower it. Each
  * day is asked about once.
  */
-function closedDays({ rules, id }: PlanReach, { species, dayOf }: PlanAsk): (at: number) => boolean {
-  const seasons = rulesFor(rules, { reach: id, bank: "both", species: species.id }).flatMap(({ open }) => open ?? []);
+function closedDays(reach: PlanReach, ask: PlanAsk): (at: number) => boolean {
+  const where = { reach: reach.id, bank: "both", species: ask.species.id } as const;
+  const seasons = rulesFor(reach.rules, where).flatMap(({ open }) => open ?? []);
+  const dayOf = dayOfReach(reach, ask);
   return (at) => seasons.some((open) => !isOpen(open, dayOf(at)));
 }
+
+/** The water's own day of an instant, "2026-10-01": seasons open and close by it. */
+const dayOfReach =
+  (reach: PlanReach, ask: PlanAsk) =>
+  (at: number): string =>
+    localDay(at, reach.zone ?? ask.zone);
 
 /** A river that rises fast now is left for so long after its last reading, whatever its forecast says. */
 const STILL_RISING = sourced(3 * HOUR, "ms", COMMON_PRACTICE);
 
-const isStillRising = ({ ratePerHour, outlook }: PlanReach, { at }: PlanHour): boolean =>
-  (ratePerHour ?? 0) > RISING_FAST.value && at < outlook!.flow!.from + STILL_RISING.value;
+const isStillRising = ({ risingFast, outlook }: PlanReach, { at }: PlanHour): boolean =>
+  risingFast && at < outlook!.flow!.from + STILL_RISING.value;
 
 function isVeryHigh({ season }: Outlook, { at, discharge }: PlanHour): boolean {
   const top = BAND_QUANTILES.findIndex((share) => share >= 1 - VERY_HIGH.value);
@@ -321,11 +334,11 @@ function sizeFactor(reach: PlanReach, all: readonly PlanReach[]): Factor[] {
 
 /** The best window of each of the angler's days. */
 function windowsOf(reach: PlanReach, hours: readonly RatedHour[], ask: PlanAsk): PlanWindow[] {
-  const dayOf = hours.map(({ at }) => ask.dayOf(at));
-  return [...new Set(dayOf)].flatMap((day) => {
-    const own = hours.filter((_, k) => dayOf[k] === day);
+  const days = hours.map(({ at }) => dayOfReach(reach, ask)(at));
+  return [...new Set(days)].flatMap((day) => {
+    const own = hours.filter((_, k) => days[k] === day);
     const window = windowIn(own);
-    return window ? [told(reach, window)] : [];
+    return window ? [told(reach, window, ask.species)] : [];
   });
 }
 
@@ -347,7 +360,7 @@ function windowIn(hours: readonly RatedHour[]): RatedHour[] | undefined {
   return hours.slice(first, last + 1);
 }
 
-function told(reach: PlanReach, hours: readonly RatedHour[]): PlanWindow {
+function told(reach: PlanReach, hours: readonly RatedHour[], species: Species): PlanWindow {
   const middle = hours[Math.floor(hours.length / 2)]!;
   const { discharge, low, high, visibleDepth, temperature, light, weather, factors } = middle;
   return {
@@ -367,6 +380,14 @@ function told(reach: PlanReach, hours: readonly RatedHour[]): PlanWindow {
     factors: [...factors].sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor))),
     log: logAt(reach.log, discharge),
     known: reach.known,
+    cautions: hourCautions({
+      damNote: reach.damNote,
+      tide: tideBetween(reach.turns, middle.at)?.flow ?? null,
+      light,
+      temperature,
+      fish: species,
+      weather,
+    }),
   };
 }
 

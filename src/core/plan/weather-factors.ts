@@ -1,5 +1,6 @@
 import type { Bank } from "../book/bank-records";
 import type { Species } from "../fish/species-schema";
+import { leaveTheWater, weatherCautions } from "../gauge/cautions";
 import { DAY } from "../gauge/series";
 import {
   acrossToRight,
@@ -86,8 +87,11 @@ export function baitFactor(at: number, { weather, bearing }: Exposure, species: 
   return bank ? [{ what: "bait", is: bank, factor: ON_BANK.value.factor }] : [];
 }
 
-/** Nobody is sent out under forecast thunder, nor into a wind of white caps. */
+/** Why the air keeps everybody from the water, by the cautions that do so now (cautions.ts). */
+const AIR_BARS = { storm: "thunder", wind: "white-caps" } as const;
+
+/** Nobody is sent out under forecast thunder, nor into wind or gusts of white caps. */
 export function weatherBar(hour: WeatherHour | null): "thunder" | "white-caps" | undefined {
-  if (hour?.thunder) return "thunder";
-  return (hour?.wind ?? 0) >= BEAUFORT.strong ? "white-caps" : undefined;
+  const air = weatherCautions(hour).find((one) => leaveTheWater([one]));
+  return air && AIR_BARS[air.kind as keyof typeof AIR_BARS];
 }

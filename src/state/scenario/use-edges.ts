@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../live-answer";
 import type { Field } from "../../core/flow/grid";
 import type { Reach } from "../../core/flow/reach-schema";
 import { bedKey } from "../../scenario/field";
@@ -13,7 +13,7 @@ const NONE: readonly Field[] = [];
 /** Fields that are solved already at a smaller and a larger flow on the same bed: for the water's edge there. */
 export function useEdges(reach: Reach | undefined, flow: number, wanted: boolean): readonly Field[] {
   const bed = reach && wanted ? bedKey(reach) : undefined;
-  const found = useLiveQuery(async () => {
+  const found = useLiveAnswer(async () => {
     if (!bed) return NONE;
     const solved = await solvedFlows(database(), bed);
     const nearest = (target: number, within: (q: number) => boolean) =>

@@ -1,6 +1,6 @@
 "use client";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../live-answer";
 import { useEffect, useMemo, useState } from "react";
 import { create } from "zustand";
 import { cellsOf, expectedSeconds, paceOf } from "../../core/flow/effort";
@@ -132,7 +132,7 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
   });
   const step = useSolving(({ of }) => (key === undefined ? undefined : of[key]));
   const [stopped, setStopped] = useState<string | undefined>();
-  const solved = useLiveQuery(() => (bed ? solvedFlows(database(), bed) : []), [bed]) ?? [];
+  const solved = useLiveAnswer(() => (bed ? solvedFlows(database(), bed) : []), [bed]) ?? [];
 
   const expected = useMemo(() => reach && expectedSeconds(cellsOf(reach), pace), [reach]);
   const picture = step?.picture;

@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../live-answer";
 import { useEffect, useMemo, useRef } from "react";
 import { flowsBetween, orderFrom, PRECOMPUTED_CELL } from "../../core/flow/precomputed";
 import type { Reach } from "../../core/flow/reach-schema";
@@ -45,7 +45,7 @@ export function usePrecomputed(
   useEffect(() => {
     latest.current = { reach, flow };
   });
-  const solved = useLiveQuery(() => (bed ? solvedOn(bed, cell) : []), [bed, cell]);
+  const solved = useLiveAnswer(() => (bed ? solvedOn(bed, cell) : []), [bed, cell]);
 
   useEffect(() => {
     if (!bed || busy || !ahead) return;

@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../live-answer";
 import { useMemo } from "react";
 import type { Lie } from "../../core/fish/read";
 import type { RigAdvice } from "../../core/rig/advise";
@@ -32,7 +32,7 @@ export interface Rigging {
 
 /** The box as it is now; undefined until the book has told. */
 export const useTackleBox = (): TackleItem[] | undefined =>
-  useLiveQuery(
+  useLiveAnswer(
     async () =>
       (await database().tackle.toArray())
         .filter((item) => item.deleted !== true)

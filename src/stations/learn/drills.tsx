@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import { QUESTIONS, type QuestionKind } from "../../core/drills/questions";
 import { afterTry, nextDrill, PASSED } from "../../core/drills/schedule";
 import { type Grade, GRADES } from "../../core/drills/waters";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../../state/live-answer";
 import { knownPlace } from "../../core/book/places";
 import { useBook } from "../../state/use-book";
 import { useFishes } from "../../state/use-fishes";
@@ -44,7 +44,7 @@ function LearnTheBite() {
   const fishes = useFishes();
   const { sessions, catches } = useBook();
   const river = useRiver();
-  const observations = useLiveQuery(() => database().observations.toArray(), []);
+  const observations = useLiveAnswer(() => database().observations.toArray(), []);
   const name = fishes.nameOf(species).toLowerCase();
   const known = useMemo(
     () => knownPlace(sessions, catches, observations ?? [], species),

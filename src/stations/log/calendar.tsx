@@ -1,5 +1,5 @@
 "use client";
-import { addDays, addMonths, format, isSameMonth, startOfMonth, startOfWeek } from "date-fns";
+import { addDays, addMonths, format, isSameMonth, parseISO, startOfMonth, startOfWeek } from "date-fns";
 import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useMemo, useState } from "react";
 import { bySession, rodHours } from "../../core/book/effort";
@@ -11,9 +11,7 @@ const WEEK = ["Mo", "Tu", "We", "Th", "Fr", "Sa", "Su"];
 
 /** A month of days: hours fished, fish landed, blanks as blanks; a day is pressed to see what it held. */
 export function Calendar({ book, now, onDay }: { book: BookView; now: number; onDay: (day: string) => void }) {
-  const [month, setMonth] = useState(() =>
-    startOfMonth(new Date(book.sessions[0] ? Date.parse(book.sessions[0].start) : now)),
-  );
+  const [month, setMonth] = useState(() => startOfMonth(parseISO(dayKey(book.sessions[0]?.start ?? now))));
   const days = useMemo(() => daysOf(book, now), [book, now]);
   const first = startOfWeek(month, { weekStartsOn: 1 });
   const weeks = Array.from({ length: 6 }, (_, week) =>

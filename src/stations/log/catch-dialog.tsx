@@ -22,7 +22,7 @@ import { CATCH_CHOICES, type CatchEntries, catchEntries, catchSchemaFor, OUTCOME
 export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => void }) {
   const system = useSettings((settings) => settings.system);
   const { list, of, nameOf } = useFishes();
-  const schema = catchSchemaFor(system);
+  const schema = catchSchemaFor(system, Date.parse(fish.at));
   const form = useEntryForm(schema, catchEntries(fish, system));
   const { save, fault } = useSave(onClose);
   const { river } = fish;

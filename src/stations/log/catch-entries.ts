@@ -67,14 +67,14 @@ export const sizeEntry = (
     }),
   );
 
-/** From the fields of a fish to what is kept of it. */
-export const catchSchemaFor = (system: UnitSystem) => {
+/** From the fields of a fish to what is kept of it; `near`: the instant that its time field shows, ms. */
+export const catchSchemaFor = (system: UnitSystem, near?: number) => {
   const length = sizeEntry("fishLength", "length", 3.99, system);
   const mass = sizeEntry("fishMass", "mass", 499, system);
   return z
     .object({
       species: z.string(),
-      at: momentEntry,
+      at: momentEntry(near),
       outcome: z.string(),
       length,
       lengthKind: said(LENGTH_KINDS),
@@ -100,7 +100,7 @@ export const catchSchemaFor = (system: UnitSystem) => {
     })
     .check(({ value, issues }) => {
       if (value.at > clockNow())
-        issues.push({ code: "custom", message: "That lies in the future.", path: ["at"], input: value });
+        issues.push({ code: "custom", message: "That is in the future.", path: ["at"], input: value });
     })
     .transform(
       ({ outcome, weight, girth, weighed, kept, at, guess, cast, angle, ...rest }): CatchDetails & { at: number } => ({

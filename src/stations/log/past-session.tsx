@@ -11,21 +11,24 @@ import { addPastSession } from "../../store/sessions";
 import { EntryForm } from "../entry-form";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { Dialog } from "../../widgets/dialog";
-import { momentEntry } from "../../words/entry";
+import { endAfter, momentEntry } from "../../words/entry";
 import { localMoment } from "../../words/river";
 
-const schema = z.object({ start: momentEntry, end: momentEntry, reach: z.string() }).check(({ value, issues }) => {
-  const { start, end } = value;
-  const wrong =
-    end <= start
-      ? "The end must come after the start."
-      : end > clockNow()
-        ? "The end lies in the future."
-        : end - start > 48 * HOUR
-          ? "A session of more than two days? Put each day in by itself."
-          : undefined;
-  if (wrong) issues.push({ code: "custom", message: wrong, path: ["end"], input: value });
-});
+const schema = z
+  .object({ start: momentEntry(), end: momentEntry(), reach: z.string() })
+  .transform((said) => ({ ...said, end: endAfter(said.start, said.end) }))
+  .check(({ value, issues }) => {
+    const { start, end } = value;
+    const wrong =
+      end <= start
+        ? "The end must come after the start."
+        : end > clockNow()
+          ? "The end is in the future."
+          : end - start > 48 * HOUR
+            ? "Longer than two days. Log each day as its own session."
+            : undefined;
+    if (wrong) issues.push({ code: "custom", message: wrong, path: ["end"], input: value });
+  });
 
 /** A session already over, with its true times: a blank counts as much as a fish. */
 export function PastSession({ river, onClose }: { river: River; onClose: () => void }) {

@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../../state/live-answer";
 import { useId, useState } from "react";
 import { act, perform } from "../../state/act";
 import { shrinkPhoto } from "../../state/shrink-photo";
@@ -12,7 +12,7 @@ export function Photos({ fish }: { fish: string }) {
   const [withPlace, setWithPlace] = useState(false);
   const [busy, setBusy] = useState(false);
   const input = useId();
-  const photos = useLiveQuery(
+  const photos = useLiveAnswer(
     async () => (await database().photos.where({ catch: fish }).toArray()).filter((one) => !one.deleted),
     [fish],
   );

@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../../state/live-answer";
 import { useState } from "react";
 import { EVERY_FISH, type RuleRecord } from "../../core/book/bank-records";
 import { isStale } from "../../core/book/rules-for";
@@ -17,7 +17,7 @@ export function RulesPanel({ river }: { river: River }) {
   const { system } = useSettings();
   const { nameOf } = useFishes();
   const [open, setOpen] = useState<RuleRecord | "new" | undefined>();
-  const rules = useLiveQuery(async () => (await database().rules.toArray()).filter((one) => !one.deleted), []);
+  const rules = useLiveAnswer(async () => (await database().rules.toArray()).filter((one) => !one.deleted), []);
   const nameOfReach = (id: string | null) =>
     id === null
       ? "Every water"

@@ -11,33 +11,35 @@ import { logCatch, patchSession } from "../../store/sessions";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
-import { momentEntry, numberEntry, textEntry } from "../../words/entry";
+import { endAfter, momentEntry, numberEntry, textEntry } from "../../words/entry";
 import { dayAndTime, localMoment } from "../../words/river";
 import { CLOUD_CHOICES, skyOfChoices, UNSAID, WIND_CHOICES } from "../../words/sky";
 import { EntryForm } from "../entry-form";
 import { SessionParts } from "./session-parts";
 
-const schema = z
-  .object({
-    start: momentEntry,
-    end: momentEntry,
-    species: z.string(),
-    rods: numberEntry({ low: 1, high: 6, beyond: "From 1 to 6 rods." }),
-    notes: textEntry(2000),
-    cloud: z.string(),
-    wind: z.string(),
-  })
-  .check(({ value, issues }) => {
-    const wrong =
-      value.end < value.start
-        ? "The end must not come before the start."
-        : value.end > clockNow()
-          ? "The end lies in the future."
-          : undefined;
-    if (wrong) issues.push({ code: "custom", message: wrong, path: ["end"], input: value });
-    if (!Number.isInteger(value.rods))
-      issues.push({ code: "custom", message: "A whole number of rods.", path: ["rods"], input: value });
-  });
+const schemaOf = (start: number, end: number) =>
+  z
+    .object({
+      start: momentEntry(start),
+      end: momentEntry(end),
+      species: z.string(),
+      rods: numberEntry({ low: 1, high: 6, beyond: "From 1 to 6 rods." }),
+      notes: textEntry(2000),
+      cloud: z.string(),
+      wind: z.string(),
+    })
+    .transform((said) => ({ ...said, end: endAfter(said.start, said.end) }))
+    .check(({ value, issues }) => {
+      const wrong =
+        value.end < value.start
+          ? "The end must not come before the start."
+          : value.end > clockNow()
+            ? "The end is in the future."
+            : undefined;
+      if (wrong) issues.push({ code: "custom", message: wrong, path: ["end"], input: value });
+      if (!Number.isInteger(value.rods))
+        issues.push({ code: "custom", message: "A whole number of rods.", path: ["rods"], input: value });
+    });
 
 /** Everything of a past session, put right; one that was forgotten is closed where it ended. */
 export function SessionDialog({ session, onClose }: { session: Session; onClose: () => void }) {
@@ -52,6 +54,7 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose:
     cloud: session.sky?.cloud ?? UNSAID,
     wind: session.sky?.wind ?? UNSAID,
   };
+  const schema = schemaOf(start, end);
   const form = useEntryForm(schema, entries);
   const { save, fault } = useSave(onClose);
   const keep = form.handleSubmit((said) => {

@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../../state/live-answer";
 import type { Observation, Stretch } from "../../core/book/bank-records";
 import { hoursOf } from "../../core/book/effort";
 import type { Session } from "../../core/book/records";
@@ -20,7 +20,7 @@ import { count } from "../../words/text";
 /** What a session was made of: its stretches, each put right in its place, and what was noted. */
 export function SessionParts({ session }: { session: Session }) {
   const system = useSettings((settings) => settings.system);
-  const parts = useLiveQuery(async () => {
+  const parts = useLiveAnswer(async () => {
     const of = { session: session.id };
     const [stretches, observations] = await Promise.all([
       database().stretches.where(of).toArray(),

@@ -6,13 +6,11 @@ import { EVERYTHING, indexed, type Sieve, sift } from "../../core/book/find";
 import type { Catch, Session } from "../../core/book/records";
 import { type BookView, useBook } from "../../state/use-book";
 import { useFishes } from "../../state/use-fishes";
-import { useSafety } from "../../state/use-cautions";
 import { useRiver } from "../../state/use-river";
 import { Button } from "../../widgets/button";
 import { later } from "../../widgets/later";
 import { TabList } from "../../widgets/tab-list";
 import { dayKey } from "../../words/river";
-import { Cautions } from "../cautions";
 import { SessionList } from "./session-list";
 import { SieveBar } from "./sieve-bar";
 
@@ -33,7 +31,6 @@ const TAB_LIST = TABS.map((name) => [name, name] as const);
 /** Log: the book of sessions and fish: found, put right, taken out and in. */
 export function LogStation() {
   const river = useRiver();
-  const safety = useSafety(river);
   const book = useBook();
   const [tab, setTab] = useState<Tab>("Sessions");
   const [sieve, setSieve] = useState<Sieve>(EVERYTHING);
@@ -45,7 +42,6 @@ export function LogStation() {
   return (
     <div className="mx-auto max-w-5xl">
       <h1 className="sr-only">The log</h1>
-      <Cautions safety={safety} />
       {book.ready && !river.reach && (
         <p className="mb-4 rounded-md border border-line p-4">
           No reach in the book yet.{" "}

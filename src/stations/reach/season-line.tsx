@@ -1,6 +1,7 @@
 "use client";
 import type { UnitSystem } from "../../words/quantity";
 import type { SeasonalWay } from "../../core/fish/species-schema";
+import { isTooWarm } from "../../core/gauge/warmth";
 import { showText } from "../../words/quantity";
 import { PHASE_NAMES, wayWords } from "../../words/species";
 import { Select } from "../../widgets/select";
@@ -21,7 +22,7 @@ export function SeasonLine({
 }) {
   const { season, set } = useSettings();
   const phases = [...new Set((fish.species.seasons ?? []).map(({ phase }) => phase))];
-  const hot = temperature >= fish.species.restAbove;
+  const hot = isTooWarm(fish.species, temperature);
   // A phase that this fish does not know reads as none.
   const value = season === "auto" || season === "usual" || phases.includes(season) ? season : "usual";
   return (

@@ -8,7 +8,6 @@ import { readWithWords } from "./read-as";
 import { showText, type UnitSystem } from "../../words/quantity";
 import { HOLDS_KEY, NOT_AHEAD } from "../../words/robustness";
 import { Panel } from "../../widgets/panel";
-import { Cautions } from "../cautions";
 import { BedPanels } from "./bed-panels";
 import { FishPanel } from "./fish-panel";
 import { FlowSlider } from "./flow-slider";
@@ -42,7 +41,7 @@ export function ReachStation() {
   const view = useReachView();
   const [making, setMaking] = useState<"reach" | "soundings" | undefined>();
   const [shaping, setShaping] = useState(false);
-  const { river, fish, safety } = view.scenario;
+  const { river, fish } = view.scenario;
   const system = useSettings((settings) => settings.system);
   const close = (open: boolean) => !open && setMaking(undefined);
   return (
@@ -52,7 +51,6 @@ export function ReachStation() {
           ? `${river.reach.reach.name} at ${showText(view.scenario.conditions.discharge, "discharge", system)}`
           : "Reach"}
       </h1>
-      <Cautions safety={safety} />
       <ReachToolbar
         river={river}
         fish={fish.id}

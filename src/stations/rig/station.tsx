@@ -4,18 +4,16 @@ import { useScenario } from "../../state/scenario/use-scenario";
 import { useSettings } from "../../state/settings";
 import { FaultNote } from "../../widgets/fault-note";
 import { tellFault } from "../../words/messages";
-import { Cautions } from "../cautions";
 import { Chosen } from "./chosen";
 
 /** Rig: every way to fish the chosen lie, what to tie on, how deep, and whether it gets there. */
 export function RigStation() {
   const view = useScenario();
   const system = useSettings((settings) => settings.system);
-  const { lie, field, reading, river, safety } = view;
+  const { lie, field, reading, river } = view;
   const fault = field.fault ?? reading.fault;
   return (
     <div className="mx-auto max-w-6xl">
-      <Cautions safety={safety} />
       {!river.reach ? (
         <p className="rounded-md border border-line p-4">
           No reach in the book yet.{" "}

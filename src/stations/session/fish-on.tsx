@@ -1,4 +1,6 @@
 "use client";
+import { isWarmFor } from "../../state/use-cautions";
+import { useFishes } from "../../state/use-fishes";
 import { useEffect, useMemo, useState } from "react";
 import type { LostCause } from "../../core/book/records";
 import { castsOf, visitOf } from "../../core/book/spot-so-far";
@@ -41,7 +43,8 @@ export function FishOn({
   const since = useSince(on.at);
   const { approach, way } = rigging;
   const stand = standOf(rigging);
-  const warm = view.safety.cautions.some(({ kind }) => kind === "heat");
+  const fish = useFishes().of(bank.session.species);
+  const warm = isWarmFor(fish.species, view.river);
   const { field } = view;
   const { session } = bank;
   const cast = useMemo(() => castsOf(visitOf(bank.stretches, on.rod)), [bank.stretches, on.rod]);

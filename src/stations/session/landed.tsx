@@ -1,5 +1,6 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { isWarmFor } from "../../state/use-cautions";
+import { useLiveAnswer } from "../../state/live-answer";
 import { useState } from "react";
 import type { Bank as BankSide } from "../../core/book/bank-records";
 import { judgeFish, keptToday } from "../../core/book/rules-for";
@@ -110,20 +111,23 @@ function Title({ fish, bank }: { fish: Catch; bank: Bank }) {
 /** Keep or release, with the rule that decides. */
 function Judgement({ fish, bank, view, side }: { fish: Catch; bank: Bank; view: ScenarioView; side: BankSide }) {
   const { system } = useSettings();
+  const { of } = useFishes();
   // A bag is of a day, whatever the session.
-  const kept = useLiveQuery(
+  const kept = useLiveAnswer(
     async () => keptToday(await catchesAbout(database(), Date.parse(fish.at)), fish, dayKey),
-    [fish],
+    [fish.id, fish.at, fish.species, fish.angler],
   );
   if (kept === undefined) return null;
   const where = { reach: bank.session.reach, bank: side };
   const words = judgedWords(judgeFish(bank.rules, fish, where, kept, dayKey(fish.at)), fish.length !== null, system);
-  const warm = view.safety.cautions.some(({ kind }) => kind === "heat");
+  const warm = isWarmFor(of(fish.species).species, view.river);
   return (
     <div role="status" className="my-2 border-l-4 border-double border-clay pl-3">
       <p className="text-lg font-semibold">{words.decision}</p>
       <p className="text-soft">{words.standing}</p>
-      {warm && <p className="font-semibold">▲ The water is too warm to fish for it: let it go at once, and stop.</p>}
+      {warm && (
+        <p className="font-semibold">▲ Water too warm for this fish: release it at once and stop fishing for it.</p>
+      )}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 "use client";
+import { useState } from "react";
 import { z } from "zod";
 import { useWatch } from "react-hook-form";
 import { OBSERVATIONS, type ObservationKind, type Stretch } from "../../core/book/bank-records";
@@ -28,13 +29,14 @@ const KINDS = [
 ] as const satisfies readonly ObservationKind[];
 
 const whole = optional(numberEntry({ low: 0, high: 100_000, beyond: "From 0 to 100 000." }));
-const schema = z.object({
-  kind: z.enum(OBSERVATIONS),
-  at: momentEntry,
-  count: whole,
-  withFish: whole,
-  notes: textEntry(2000),
-});
+const schemaAt = (now: number) =>
+  z.object({
+    kind: z.enum(OBSERVATIONS),
+    at: momentEntry(now),
+    count: whole,
+    withFish: whole,
+    notes: textEntry(2000),
+  });
 
 /**
  * An observation of its own: fish seen, bait fish, what was under the stones, what others caught, a place to find
@@ -51,9 +53,10 @@ export function NoteDialog({
   casts: number;
   onClose: () => void;
 }) {
-  const form = useEntryForm(schema, {
+  const [now] = useState(clockNow);
+  const form = useEntryForm(schemaAt(now), {
     kind: "seen",
-    at: localMoment(clockNow()),
+    at: localMoment(now),
     count: "",
     withFish: "",
     notes: "",

@@ -1,5 +1,5 @@
 "use client";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../../state/live-answer";
 import Link from "next/link";
 import { useState } from "react";
 import { isStale, rodsAllowed, rulesFor } from "../../core/book/rules-for";
@@ -170,7 +170,7 @@ function useSky(river: ScenarioView["river"]) {
 /** The rules that are entered for this water, before a line is wet. */
 function Reminders({ reach, species, rods, now }: { reach: string; species: string; rods: number; now: number }) {
   const system = useSettings((settings) => settings.system);
-  const own = useLiveQuery(
+  const own = useLiveAnswer(
     async () => rulesFor(await database().rules.toArray(), { reach, bank: "both", species }),
     [reach, species],
   );

@@ -6,7 +6,7 @@ import { type Bank, useBank, useLitScreen, useSettled } from "../../state/use-ba
 import { useRigging } from "../../state/scenario/use-rigging";
 import { type ScenarioView, useScenario } from "../../state/scenario/use-scenario";
 import { useSettings } from "../../state/settings";
-import { Always, Cautions } from "../cautions";
+import { Always } from "../cautions";
 import { FishOn, standOf } from "./fish-on";
 import { Fishing } from "./fishing";
 import { Landed } from "./landed";
@@ -17,7 +17,7 @@ import { Starting } from "./starting";
 export function SessionStation() {
   const view = useScenario();
   const bank = useBank();
-  const { river, safety } = view;
+  const { river } = view;
   const session = bank?.session;
   useSettled(session, river.minute);
   useLitScreen(session !== undefined);
@@ -30,7 +30,6 @@ export function SessionStation() {
   const elsewhere = session && river.reach && session.reach !== river.reach.id;
   return (
     <div className="mx-auto max-w-5xl">
-      {!session?.on && <Cautions safety={safety} />}
       {!river.reach ? (
         <p className="rounded-md border border-line p-4">
           No reach in the book yet.{" "}
@@ -45,7 +44,7 @@ export function SessionStation() {
           <AtSpot key={elsewhere ? "elsewhere" : "here"} view={view} bank={bank} here={!elsewhere} />
         </>
       )}
-      {session && !session.on && <Always safety={safety} className="mx-auto max-w-xl border-t border-line pt-2" />}
+      {session && !session.on && <Always className="mx-auto max-w-xl border-t border-line pt-2" />}
     </div>
   );
 }

@@ -9,6 +9,9 @@ import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { TextField } from "../../widgets/field";
 import { Select } from "../../widgets/select";
+import { dayAfter, dayBounds } from "../../core/quantity/local-time";
+import { clockZone } from "../../words/clock-zone";
+import { dayKey } from "../../words/river";
 import { choicesOf } from "../../words/text";
 import { WeatherDialog } from "./weather-dialog";
 
@@ -22,14 +25,9 @@ const WHEN_NAMES: Record<When, string> = {
   "five-days": "The next five days",
 };
 
-/** The hours that are asked about: of the angler's own days, none of them over. */
+/** The hours that are asked about: of the water's own days, none of them over. */
 export function spanOf(when: When, now: number): { from: number; to: number } {
-  const midnight = (days: number) => {
-    const date = new Date(now);
-    date.setHours(0, 0, 0, 0);
-    date.setDate(date.getDate() + days);
-    return date.getTime();
-  };
+  const midnight = (days: number) => dayBounds(dayAfter(dayKey(now), days), clockZone())[0];
   const ends: Record<When, [number, number]> = {
     today: [now, midnight(1)],
     tomorrow: [midnight(1), midnight(2)],

@@ -5,6 +5,8 @@ import { DAY, HOUR } from "../../core/gauge/series";
 import { cloudClass } from "../../core/gauge/weather";
 import { PLAN_STEP } from "../../core/plan/hours";
 import type { Plan, PlanReach, PlanWindow, RatedHour } from "../../core/plan/plan";
+import { localDate } from "../../core/quantity/local-time";
+import { clockZone } from "../../words/clock-zone";
 import { formatDate } from "../../words/date-format";
 import { clock } from "../../words/river";
 import { show, showText, unitOf, type UnitSystem } from "../../words/quantity";
@@ -138,14 +140,20 @@ const Winds = ({ hours, axis, system }: { hours: readonly RatedHour[]; axis: Axi
   </div>
 );
 
+const QUARTER = HOUR / 4;
+/** Does the water's clock show a full hour that `step` divides? */
+const isHour = (at: number, step: number): boolean => {
+  const local = localDate(at, clockZone());
+  return local.getUTCMinutes() === 0 && local.getUTCHours() % step === 0;
+};
+
 /** Hours by threes on a day, midnights on more. */
 function ticksOf({ from, to }: Axis): number[] {
   const step = to - from > 1.5 * DAY ? 24 : to - from > 0.6 * DAY ? 4 : 2;
-  const first = new Date(from);
-  first.setMinutes(0, 0, 0);
+  // Zones are whole quarters of an hour off.
   const ticks: number[] = [];
-  for (let at = first.getTime(); at <= to; at += HOUR)
-    if (at >= from && new Date(at).getHours() % step === 0 && (at - from) / (to - from) < 0.96) ticks.push(at);
+  for (let at = Math.ceil(from / QUARTER) * QUARTER; at <= to; at += QUARTER)
+    if (isHour(at, step) && (at - from) / (to - from) < 0.96) ticks.push(at);
   return ticks.filter((at) => (at - from) / (to - from) > 0.03);
 }
 

@@ -18,7 +18,7 @@ import { tellFault } from "../../words/messages";
 import { placeWords } from "../../words/place";
 import { factorWords, removedWords } from "../../words/plan";
 import { dayKey } from "../../words/river";
-import { Always, Cautions } from "../cautions";
+import { Always } from "../cautions";
 import { Answer } from "./answer";
 import { Asked, spanOf, type When } from "./asked";
 import { FirstSteps } from "./first-steps";
@@ -37,7 +37,7 @@ export function TodayStation() {
   const start = Math.floor(river.minute / (DAY / 48)) * (DAY / 48);
   const span = useMemo(() => spanOf(when, start), [when, start]);
   const species = fishes.of(fish).species;
-  const planning = usePlan(river, species, span, dayKey);
+  const planning = usePlan(river, species, span);
   const { plan, reaches, stages } = planning;
   const nameOf = useCallback((id: string) => reaches.find((one) => one.id === id)?.name ?? id, [reaches]);
   const first = plan?.windows[0];
@@ -46,7 +46,6 @@ export function TodayStation() {
   if (river.ready && (river.reaches.length === 0 || river.stations.length === 0)) return <FirstSteps river={river} />;
   return (
     <div className="mx-auto max-w-6xl">
-      <Cautions safety={safety} />
       <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
         <Answer
           plan={plan}
@@ -81,7 +80,7 @@ export function TodayStation() {
           nameOf={nameOf}
         />
       )}
-      <Always safety={safety} className="mt-6" />
+      <Always className="mt-6" />
     </div>
   );
 }
@@ -125,7 +124,6 @@ function Planned({
           nameOf={nameOf}
           lies={lies.value?.[first.reach]}
           told={first.reach === river.reach?.id ? safety.cautions.map(({ kind }) => kind) : []}
-          damNote={reaches.find((one) => one.id === first.reach)?.damNote ?? ""}
           onRig={
             lie && !notThere ? () => set({ reach: first.reach, lie: { x: lie.x, y: lie.y }, flow: null }) : undefined
           }

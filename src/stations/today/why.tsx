@@ -1,6 +1,6 @@
 "use client";
 import Link from "next/link";
-import { type Caution, COLD_WATER, weatherCautions } from "../../core/gauge/cautions";
+import type { Caution } from "../../core/gauge/cautions";
 import { MINUTE } from "../../core/gauge/series";
 import { type Change, isWindTried } from "../../core/plan/changes";
 import type { Plan, PlanWindow } from "../../core/plan/plan";
@@ -30,7 +30,6 @@ export function Why({
   lies,
   onRig,
   told,
-  damNote,
 }: {
   plan: Plan;
   first: PlanWindow;
@@ -42,7 +41,6 @@ export function Why({
   /** Kinds of cautions that are told above already. */
   told: readonly Caution["kind"][];
   /** What a dam above the first water does. */
-  damNote: string;
 }) {
   const { system, height, travel } = useSettings();
   const now = useMinute();
@@ -79,12 +77,14 @@ export function Why({
         <h2 className="mb-1 text-lg">
           {away === undefined ? "Going there" : `Leave home ${clock(first.from - away * MINUTE)}`}
         </h2>
-        {cautionsOfThen(first, damNote, told).map((one) => (
-          <p key={one.kind}>
-            <span aria-hidden>▲ </span>
-            {cautionWords(one, system)}
-          </p>
-        ))}
+        {first.cautions
+          .filter(({ kind }) => !told.includes(kind))
+          .map((one) => (
+            <p key={one.kind}>
+              <span aria-hidden>▲ </span>
+              {cautionWords(one, system)}
+            </p>
+          ))}
         {away === undefined && (
           <p className="text-soft">Say how many minutes it is from home, and when to leave is told here.</p>
         )}
@@ -103,20 +103,6 @@ export function Why({
       </section>
     </div>
   );
-}
-
-/** What is to be heeded in a window that has not come yet, but for what is told above. */
-function cautionsOfThen(
-  { temperature, light, weather }: PlanWindow,
-  damNote: string,
-  told: readonly Caution["kind"][],
-): Caution[] {
-  const all: Caution[] = [];
-  if (damNote) all.push({ kind: "dam", note: damNote });
-  if (light === "night") all.push({ kind: "dark" });
-  if (temperature !== null && temperature < COLD_WATER.value) all.push({ kind: "cold", temperature });
-  all.push(...weatherCautions(weather));
-  return all.filter(({ kind }) => !told.includes(kind));
 }
 
 /** A blank hour: the next lie, then the next water. */

@@ -1,6 +1,6 @@
 "use client";
 import type { UnitSystem } from "../../words/quantity";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../../state/live-answer";
 import { useState } from "react";
 import type { FieldReading, ReachRecord } from "../../core/book/records";
 import type { ClarityFit } from "../../core/gauge/clarity-fit";
@@ -30,7 +30,7 @@ export function ReadingsPanel({
 }) {
   const [taking, setTaking] = useState<"clarity" | "discharge" | undefined>();
   const readings =
-    useLiveQuery(
+    useLiveAnswer(
       async () =>
         (await database().readings.toArray())
           .filter((one) => !one.deleted && (one.station === station || (reach && one.reach === reach.id)))

@@ -1,6 +1,6 @@
 "use client";
 import { choicesOf } from "../../words/text";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../../state/live-answer";
 import { useMemo, useState } from "react";
 import { lastInstant } from "../../core/gauge/summary";
 import type { Outlook } from "../../core/gauge/outlook";
@@ -8,7 +8,6 @@ import { database } from "../../store/database";
 import { blankWater } from "../../store/gauges";
 import type { Stage } from "../../state/query";
 import { useSettings } from "../../state/settings";
-import { useSafety } from "../../state/use-cautions";
 import { useOutlook, useSkill } from "../../state/use-outlook";
 import { type River, useRiver } from "../../state/use-river";
 import { Button } from "../../widgets/button";
@@ -16,7 +15,6 @@ import { FaultNote } from "../../widgets/fault-note";
 import { Select } from "../../widgets/select";
 import { tellFault } from "../../words/messages";
 import { nowWords } from "../../words/river";
-import { Cautions } from "../cautions";
 import { FallPanel } from "./fall-panel";
 import { NowFigures } from "./now-figures";
 import { ReadingsPanel } from "./readings-panel";
@@ -34,7 +32,6 @@ const WaterDialog = later(() => import("./water-dialog").then((one) => one.Water
 export function WaterStation() {
   const { system, station: picked } = useSettings();
   const river = useRiver(picked);
-  const safety = useSafety(river);
   const [dialog, setDialog] = useState<"import" | "water" | undefined>();
   const { station, gauge, now } = river;
   const water = useWater(station?.id);
@@ -46,7 +43,6 @@ export function WaterStation() {
   return (
     <div className="mx-auto max-w-6xl">
       <Heading river={river} onDialog={setDialog} />
-      <Cautions safety={safety} always />
       {now && gauge && (
         <NowFigures now={now} gauge={gauge} outlook={outlook.value} stale={river.stale} system={system} />
       )}
@@ -117,7 +113,7 @@ const placeOf = (station: River["station"]) =>
 
 /** What is known of the water of a gauge: blank until something was said; undefined until the database has answered. */
 function useWater(station: string | undefined) {
-  const stored = useLiveQuery(
+  const stored = useLiveAnswer(
     async () => (station ? ((await database().waters.get(station)) ?? null) : null),
     [station],
   );
