@@ -97,6 +97,17 @@ export default [
     },
   },
   {
+    // A live query keeps the answer to its last question: src/state/live-answer.ts does not.
+    files: ["src/**/*.{ts,tsx}"],
+    ignores: ["src/state/live-answer.ts"],
+    rules: {
+      "no-restricted-imports": [
+        "error",
+        { name: "dexie-react-hooks", message: "Use useLiveAnswer (src/state/live-answer.ts)." },
+      ],
+    },
+  },
+  {
     files: ["src/core/**/*.ts"],
     ignores: ["**/*.test.ts"],
     rules: {

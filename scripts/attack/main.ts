@@ -1,5 +1,5 @@
 /**
- * `npm run attack -- [--seed N] [--cases N] [--minutes N] [--kills N]`: damaged files, archives and requests, divergent
+ * `npm run attack -- [--seed N] [--cases N] [--minutes N] [--kills N] [--only PART]`: damaged files, archives and requests, divergent
  * books, random beds, commands and failing disks; and a browser that is killed, N times. Prints a table of cases and
  * failures; the same seed tries the same cases. Exit code 1 on a failure.
  */
@@ -7,7 +7,7 @@ import { parseArgs } from "node:util";
 import { kill } from "./kills";
 import { randomOf } from "./mutate";
 import { taken } from "./part";
-import { PARTS } from "./parts";
+import { PARTS as ALL } from "./parts";
 
 const { values } = parseArgs({
   options: {
@@ -15,11 +15,15 @@ const { values } = parseArgs({
     cases: { type: "string" },
     minutes: { type: "string" },
     kills: { type: "string" },
+    only: { type: "string" },
   },
 });
 const seed = Number(values.seed ?? 1);
 const cases = Number(values.cases ?? 4000);
 const until = values.minutes ? performance.now() + Number(values.minutes) * 60_000 : undefined;
+
+/** One part alone, with all of the cases. */
+const PARTS = values.only ? ALL.filter(({ name }) => name === values.only).map((one) => ({ ...one, share: 1 })) : ALL;
 
 /**
  * No case takes longer, ms of this process's own work, or of the clock, where other work beside it may hold it up; nor

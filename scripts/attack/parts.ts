@@ -1,4 +1,5 @@
 /** The parts of the attack: each tries its cases and tells what went wrong. */
+import { bankSequences } from "./bank";
 import { spawnSync } from "node:child_process";
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -253,4 +254,5 @@ export const PARTS: readonly Part[] = [
   writes,
   beds,
   commands,
+  bankSequences,
 ];

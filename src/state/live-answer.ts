@@ -5,8 +5,8 @@ import { useLiveQuery } from "dexie-react-hooks";
 type Question = readonly (string | number | boolean | null | undefined)[];
 
 /**
- * What the browser's database answers to a question, and again whenever that changes. An answer belongs to its question:
- * while another is asked nothing is given (undefined), never what was answered before.
+ * What the browser's database answers to a question, and again whenever that changes. An answer belongs to its
+ * question: while another is asked nothing is given (undefined), never what was answered before.
  * @param question all that `run` hangs on beyond the database
  */
 export function useLiveAnswer<T>(run: () => Promise<T> | T, question: Question): T | undefined {

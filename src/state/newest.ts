@@ -11,16 +11,13 @@ export function newest<T>(job: (value: T) => Promise<void>): (value: T) => void 
     waiting = { value };
     if (running) return;
     running = true;
-    act(async () => {
-      try {
-        while (waiting) {
-          const next: T = waiting.value;
-          waiting = undefined;
-          await job(next);
-        }
-      } finally {
-        running = false;
-      }
-    });
+    const next = async (): Promise<void> => {
+      const taken = waiting;
+      waiting = undefined;
+      if (!taken) return void (running = false);
+      // A job that fails does not take the newer value with it.
+      await job(taken.value).finally(() => act(next));
+    };
+    act(next);
   };
 }

@@ -12,18 +12,21 @@ export interface BookView {
   running: Session | undefined;
 }
 
-/** Sessions (newest first) and catches and stretches of the book, live. */
+/** Sessions (newest first) with their catches and stretches, live. */
 export function useBook(): BookView {
-  const book = useLiveAnswer(
-    async () => ({
-      sessions: (await database().sessions.toArray())
-        .filter((one) => !one.deleted)
-        .sort((a, b) => Date.parse(b.start) - Date.parse(a.start)),
-      catches: (await database().catches.toArray()).filter((one) => !one.deleted),
-      stretches: (await database().stretches.toArray()).filter((one) => !one.deleted),
-    }),
-    [],
-  );
+  const book = useLiveAnswer(async () => {
+    const sessions = (await database().sessions.toArray())
+      .filter((one) => !one.deleted)
+      .sort((a, b) => Date.parse(b.start) - Date.parse(a.start));
+    // What belongs to a deleted session is deleted with it.
+    const alive = new Set(sessions.map((one) => one.id));
+    const own = (one: { deleted?: boolean; session: string }) => !one.deleted && alive.has(one.session);
+    return {
+      sessions,
+      catches: (await database().catches.toArray()).filter(own),
+      stretches: (await database().stretches.toArray()).filter(own),
+    };
+  }, []);
   return {
     ready: book !== undefined,
     sessions: book?.sessions ?? [],

@@ -4,10 +4,11 @@ import type { RateKind } from "../core/book/rate-terms";
 import type { Comparison, Rates } from "../core/book/rates";
 import type { Signal } from "../core/book/signals";
 import type { SmoothPoint } from "../core/book/smooth-rate";
-import { keyOf, shortName } from "../scenario/key";
+import { keyOf } from "../scenario/key";
 import type { LearnScope, Side } from "../store/learn-api";
 import { waterWorker } from "../store/water-client";
 import { rateScale } from "../words/rates";
+import { useLogState } from "./log-state";
 import { type Stage, useStage, valueOf } from "./query";
 import { useSettings } from "./settings";
 import type { BookView } from "./use-book";
@@ -20,11 +21,7 @@ export interface Learning {
 
 export function useLearning(book: BookView, reach: string | null, minute: number): Learning {
   const { system } = useSettings();
-  const { sessions, catches, stretches } = book;
-  const version = useMemo(
-    () => shortName(JSON.stringify([sessions, catches, stretches].map((part) => part.map((one) => one.updatedAt)))),
-    [sessions, catches, stretches],
-  );
+  const version = useLogState();
   // The clock matters only while something is fished.
   const now = book.running ? minute : 0;
   return useMemo(

@@ -1,5 +1,6 @@
 "use client";
 import { useLiveAnswer } from "./live-answer";
+import { useLogState } from "./log-state";
 import { useMemo } from "react";
 import type { Lie } from "../core/fish/read";
 import type { Species } from "../core/fish/species-schema";
@@ -10,7 +11,7 @@ import { fetched } from "../core/quantity/fetched";
 import { conditionsOf } from "../scenario/conditions";
 import { bedKey, cellOf } from "../scenario/field";
 import { livingFish } from "../scenario/fish";
-import { keyOf, shortName } from "../scenario/key";
+import { keyOf } from "../scenario/key";
 import { fishedLies, lieQuality, planFlows } from "../scenario/plan-lies";
 import { readingRequest } from "../scenario/reading";
 import { clockZone } from "../words/clock-zone";
@@ -19,25 +20,13 @@ import { database } from "../store/database";
 import { keepField, keptField, solvedFlows } from "../store/fields";
 import type { PlannedReach } from "../store/learn-api";
 import { waterWorker } from "../store/water-client";
+import { WORKER_LOST } from "../workers/client";
 import { reader, solveInBackground } from "../workers/clients";
 import { type Stage, useStage, valueOf } from "./query";
 import { useLikings } from "./use-preference";
 import { useSettings } from "./settings";
 import type { River } from "./use-river";
 import { useExpectedSky } from "./use-weather";
-
-/** Everything of the book that a plan hangs on, by when it was changed. */
-const bookState = async (): Promise<string> => {
-  const db = database();
-  const stamps = await Promise.all(
-    [db.reaches, db.waters, db.readings, db.stations, db.sessions, db.catches, db.stretches].map(async (table) =>
-      (await (table as typeof db.reaches).toArray()).map((one) => one.updatedAt),
-    ),
-  );
-  const series = await db.series.orderBy("[station+updatedAt]").keys();
-  const forecasts = (await db.weather.toArray()).map(({ id, issued, source, name }) => [id, issued, source, name]);
-  return shortName(JSON.stringify([stamps, series, forecasts]));
-};
 
 /** Lies of a reach at one flow that the forecast comes by. */
 export interface LiesThen {
@@ -62,7 +51,7 @@ const ANEW = HOUR / 2;
 export function usePlan(river: River, species: Species, span: { from: number; to: number }): Planning {
   const { travel, farthest } = useSettings();
   const sky = useExpectedSky(dayKey(river.minute));
-  const state = useLiveAnswer(bookState, []);
+  const state = useLogState();
   const minute = Math.floor(river.minute / ANEW) * ANEW;
   const planned = useStage(
     "planned",
@@ -171,7 +160,11 @@ async function fieldFor(reach: River["reaches"][number]["reach"], discharge: num
   const near = known.find((one) => Math.abs(Math.log(one.discharge / discharge)) < Math.log(NEAR));
   if (near) return keptField(database(), bed, near.discharge, cell);
   const outcome = await solveInBackground(0, { reach, discharge, cell }, undefined, () => undefined, signal);
-  if (!outcome.ok) return undefined;
+  if (!outcome.ok) {
+    if (outcome.cancelled) throw new DOMException("", "AbortError");
+    // A worker that broke down says nothing of the bed: it is a fault that can be tried again.
+    return outcome.fault.code === WORKER_LOST ? valueOf<never>({ ok: false, fault: outcome.fault }) : undefined;
+  }
   await keepField(database(), bed, outcome.value);
   return outcome.value;
 }

@@ -1,27 +1,15 @@
 "use client";
-import { useLiveAnswer } from "./live-answer";
-import { keyOf, shortName } from "../scenario/key";
-import { database } from "../store/database";
+import { useLogState } from "./log-state";
+import { keyOf } from "../scenario/key";
 import type { Learnt } from "../store/learn-api";
 import { waterWorker } from "../store/water-client";
 import { type Stage, useStage, valueOf } from "./query";
 import { useSettings } from "./settings";
 
-/** What fishing is kept, by when it was changed. */
-const fishingState = async (): Promise<string> => {
-  const db = database();
-  const [sessions, catches, stretches] = await Promise.all([
-    db.sessions.toArray(),
-    db.catches.toArray(),
-    db.stretches.toArray(),
-  ]);
-  return shortName(JSON.stringify([sessions, catches, stretches].map((part) => part.map((one) => one.updatedAt))));
-};
-
 /** What this river's own fish say of their places; worked out only where it is wanted. */
 export function usePreference(species: string, station: string | null, wanted: boolean): Stage<Learnt> {
   const from = useSettings((settings) => settings.learnFrom[species] ?? null);
-  const state = useLiveAnswer(async () => (wanted ? fishingState() : undefined), [wanted]);
+  const state = useLogState(wanted);
   return useStage(
     "preference",
     wanted && state && keyOf("preference", species, station, from, state),

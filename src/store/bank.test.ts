@@ -193,7 +193,7 @@ test("a session put right takes its stretches with it: moved, cut, or gone; undo
   await endSession(one, session, T0 + 120 * MINUTE);
   const before = await stretches();
   const ended = (await one.sessions.get(session.id))!;
-  const undo = await patchSession(one, ended, { start: T0 - 30 * MINUTE, end: T0 + 40 * MINUTE });
+  const { undo } = await patchSession(one, ended, { start: T0 - 30 * MINUTE, end: T0 + 40 * MINUTE });
   const after = await stretches();
   const [starts, ends] = [after.map(({ start }) => Date.parse(start)), after.map(({ end }) => Date.parse(end!))];
   expect([Math.min(...starts), Math.max(...ends)]).toEqual([T0 - 30 * MINUTE, T0 + 40 * MINUTE]);

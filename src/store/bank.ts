@@ -1,11 +1,21 @@
-import type { Observation, ObservationKind, Stretch } from "../core/book/bank-records";
+import type { Observation, ObservationKind, Stretch, Suspended } from "../core/book/bank-records";
 import type { Catch, LostCause, Session } from "../core/book/records";
 import { InputError } from "../core/quantity/fault";
 import { add, patch, setDeleted, together, type Undo } from "./change";
 import type { Database } from "./database";
 import { iso, newId } from "./identity";
 import { type CatchDetails, newCatch } from "./sessions";
-import { closeStretch, type Cut, cutFor, openStretch, openStretches, type Respot, respot } from "./stretches";
+import {
+  type Cut,
+  cutFor,
+  openStretch,
+  openStretches,
+  type Respot,
+  respot,
+  setSuspended,
+  spotOf,
+  suspend,
+} from "./stretches";
 
 /** What happens on the bank, each in one transaction: a killed browser leaves all of it or nothing. */
 
@@ -87,27 +97,39 @@ export async function moveOn(
   });
 }
 
-/** The clock stands from here on: what is fished by hand is closed; rods that lie fish on. */
+/** Paused from here on: what is fished by hand is closed; rods that lie fish on. */
 export async function pauseSession(db: Database, { id, reach }: Session, why: string, at: number): Promise<Undo> {
   const cut = await cutFor(db, reach);
   return together(db, bankTables(db), async (keep) => {
     const session = await running(db, id);
     if (session.paused || session.on) return;
-    for (const one of await openStretches(db, id)) if (!one.fixed) await closeStretch(db, one, at, cut, keep);
-    keep(await patch<Session>(db, db.sessions, id, { paused: { at: iso(at), why } }));
+    const byHand = (await openStretches(db, id)).filter((one) => !one.fixed);
+    const stopped = byHand.length > 0 ? await suspend(db, byHand, "pause", at, cut, keep) : [];
+    const paused = { at: iso(at), why };
+    await setSuspended(db, id, [...(session.suspended ?? []), ...stopped], keep, { paused });
     keep(await add(db, db.observations, observation(id, "pause", { what: why }, at)));
   });
 }
 
-/** The stretches that were closed at a moment. */
-const closedAt = (db: Database, session: string, at: string): Promise<Stretch[]> =>
-  db.stretches
+/**
+ * Rods that wait. A pause that was begun by an earlier version of the application did not name them: they are those
+ * whose stretch it closed.
+ */
+async function waiting(db: Database, { id, paused, suspended }: Session): Promise<Suspended[]> {
+  // Always a look at the book, so that the transaction lives on.
+  const open = new Set((await openStretches(db, id)).map((one) => one.rod));
+  if (suspended || !paused) return suspended ?? [];
+  const closed = await db.stretches
     .where("session")
-    .equals(session)
-    .filter((one) => one.end !== null && Date.parse(one.end) === Date.parse(at) && !one.deleted)
+    .equals(id)
+    .filter((one) => one.end !== null && Date.parse(one.end) === Date.parse(paused.at) && !one.deleted)
     .toArray();
+  return closed
+    .filter((one) => !open.has(one.rod))
+    .map((one): Suspended => ({ ...spotOf(one), stretch: one.id, by: "pause" }));
+}
 
-/** The clock goes on: what it closed is fished again; the fish that it stood for is released, or kept. */
+/** The pause is over: the rods that wait are fished again; the fish that it was for is released, or kept. */
 export async function goOn(
   db: Database,
   { id, reach }: Session,
@@ -116,32 +138,34 @@ export async function goOn(
 ): Promise<Undo> {
   const cut = await cutFor(db, reach);
   return together(db, bankTables(db), async (keep) => {
-    const { paused } = await running(db, id);
-    if (!paused) return;
+    const session = await running(db, id);
+    const { paused } = session;
+    if (!paused || session.on) return;
     if (landed) keep(await patch<Catch>(db, db.catches, landed.fish, { kept: landed.kept }));
-    for (const one of await closedAt(db, id, paused.at)) keep(await openStretch(db, id, one, at, cut));
+    for (const one of await waiting(db, session)) keep(await openStretch(db, id, one, at, cut));
     const noted = (await db.observations.where("session").equals(id).toArray()).find(
       (one) => one.kind === "pause" && !one.deleted && one.at === paused.at,
     );
     if (noted) keep(await patch<Observation>(db, db.observations, noted.id, { until: iso(at) }));
-    keep(await patch<Session>(db, db.sessions, id, { paused: undefined }));
+    await setSuspended(db, id, [], keep, { paused: undefined, suspended: undefined });
   });
 }
 
-/** A fish is on: the clock of whoever fights it stands. */
+/** A fish is on: whoever fights it fishes no more for now. */
 export async function hookFish(db: Database, { id, reach }: Session, rod: number, at: number): Promise<Undo> {
   const cut = await cutFor(db, reach);
   return together(db, bankTables(db), async (keep) => {
     const session = await running(db, id);
     if (session.on) return;
     const open = await openStretches(db, id);
-    // Where the clock stood already, the fish took what was fished until then.
-    const stood = session.paused ? await closedAt(db, id, session.paused.at) : [];
-    const own = [...open, ...stood].find((one) => one.rod === rod);
-    for (const one of open)
-      if (one.rod === rod || (!one.fixed && one.angler === (own?.angler ?? "")))
-        await closeStretch(db, one, at, cut, keep);
-    keep(await patch<Session>(db, db.sessions, id, { on: { at: iso(at), rod, stretch: own?.id ?? null } }));
+    const waits = await waiting(db, session);
+    const [own, stood] = [open.find((one) => one.rod === rod), waits.find((one) => one.rod === rod)];
+    const angler = own?.angler ?? stood?.angler ?? "";
+    const fights = open.filter((one) => one.rod === rod || (!one.fixed && one.angler === angler));
+    const stopped = fights.length > 0 ? await suspend(db, fights, "fight", at, cut, keep) : [];
+    // A rod that waited already took the fish in what it fished until then.
+    const on = { at: iso(at), rod, stretch: own?.id ?? stood?.stretch ?? null };
+    await setSuspended(db, id, [...waits, ...stopped], keep, { on });
   });
 }
 
@@ -186,10 +210,11 @@ export async function endFight(
     if (!on) throw new InputError("no-fish-on");
     const took = tookFrom(on.stretch ? await db.stretches.get(on.stretch) : undefined);
     keep(await add(db, db.catches, { ...fresh, ...took, ...outcome, rod: on.rod }));
-    // Where the clock stood already, what goes on afterwards is what was closed then.
+    if (outcome.lost !== undefined) return castAgain(db, session, at, cut, keep);
+    // Landed, its angler's rods wait like all that the pause stops.
+    const waits = (await waiting(db, session)).map((one): Suspended => ({ ...one, by: "pause" }));
     const paused = { at: session.paused?.at ?? on.at, why: "fish" };
-    if (outcome.lost === undefined) keep(await patch<Session>(db, db.sessions, id, { on: undefined, paused }));
-    else await castAgain(db, session, at, cut, keep);
+    await setSuspended(db, id, waits, keep, { on: undefined, paused });
   });
   return { fish: fresh.id, undo };
 }
@@ -203,14 +228,16 @@ export async function noFish(db: Database, { id, reach }: Session, at: number): 
   });
 }
 
-/** No fish is on any more: what it stopped is fished again. */
+/** No fish is on any more: what the fight stopped is fished again; what a pause stopped waits on. */
 async function castAgain(
   db: Database,
-  { id, on }: Session,
+  session: Session,
   at: number,
   cut: Cut,
   keep: (undo: Undo) => void,
 ): Promise<void> {
-  for (const one of await closedAt(db, id, on!.at)) keep(await openStretch(db, id, one, at, cut));
-  keep(await patch<Session>(db, db.sessions, id, { on: undefined }));
+  const waits = await waiting(db, session);
+  const of = (by: Suspended["by"]) => waits.filter((one) => one.by === by);
+  for (const one of of("fight")) keep(await openStretch(db, session.id, one, at, cut));
+  await setSuspended(db, session.id, of("pause"), keep, { on: undefined });
 }

@@ -1,4 +1,4 @@
-import type { EntityTable, Table } from "dexie";
+import type { EntityTable, PromiseExtended, Table } from "dexie";
 import { stampAfter, type State } from "../core/book/states";
 import { InputError } from "../core/quantity/fault";
 import type { Database } from "./database";
@@ -11,24 +11,24 @@ export type Undo = () => Promise<void>;
  * write over each other. `back` is the function that takes this step back from whatever the record is by then.
  * @throws InputError "record-gone" when it is not there; whatever `by` throws, with nothing written
  */
-export async function change<T extends State>(
+export function change<T extends State>(
   db: Database,
   table: EntityTable<T, "id">,
   id: string,
   by: (record: T) => T,
   back?: (record: T, before: T) => T,
-): Promise<Undo> {
-  const write = (make: (record: T) => T): Promise<T> =>
+): PromiseExtended<Undo> {
+  const write = (make: (record: T) => T): PromiseExtended<T> =>
     db.transaction("rw", table, async () => {
       const record = await table.get(id as never);
       if (!record) throw new InputError("record-gone");
       await table.put({ ...make(record), updatedAt: stampAfter(Date.now(), record.updatedAt) });
       return record;
     });
-  const before = await write(by);
-  return async () => {
+  // A promise of the library's own: a transaction is lost after a handful of awaits of others.
+  return write(by).then((before) => async () => {
     await write((record) => (back ? back(record, before) : before));
-  };
+  });
 }
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -42,7 +42,7 @@ export const patch = <T extends State>(
   table: EntityTable<T, "id">,
   id: string,
   fields: Partial<T>,
-): Promise<Undo> =>
+): PromiseExtended<Undo> =>
   change(
     db,
     table,
@@ -80,7 +80,7 @@ export const setDeleted = <T extends State>(
   table: EntityTable<T, "id">,
   id: string,
   deleted: boolean,
-): Promise<Undo> => patch(db, table, id, { deleted: deleted || undefined } as Partial<T>);
+): PromiseExtended<Undo> => patch(db, table, id, { deleted: deleted || undefined } as Partial<T>);
 
 /** Steps taken all or none, in one transaction over some tables; taken back together, the last first. */
 export async function together(
@@ -98,9 +98,7 @@ export async function together(
 }
 
 /** Puts a new record in; undo leaves its tombstone. */
-export async function add<T extends State>(db: Database, table: EntityTable<T, "id">, record: T): Promise<Undo> {
-  await table.add(record as never);
-  return async () => {
+export const add = <T extends State>(db: Database, table: EntityTable<T, "id">, record: T): PromiseExtended<Undo> =>
+  table.add(record as never).then(() => async () => {
     await setDeleted(db, table, record.id, true);
-  };
-}
+  });

@@ -1,3 +1,4 @@
+import type { Observation } from "../core/book/bank-records";
 import type { Catch, RiverState, Session } from "../core/book/records";
 import type { CatchDraft } from "../core/formats/catches-csv";
 import { DAY } from "../core/gauge/series";
@@ -7,7 +8,16 @@ import type { Database } from "./database";
 import { iso, newId } from "./identity";
 import { stateFor } from "./river";
 import { runningSession } from "./running";
-import { closeStretch, cutFor, fitStretches, openStretch, openStretches, type Spot } from "./stretches";
+import {
+  closeStretch,
+  cutFor,
+  fitStretches,
+  type Fitted,
+  openStretch,
+  openStretches,
+  shiftStretches,
+  type Spot,
+} from "./stretches";
 
 const stamp = (): string => iso(Date.now());
 
@@ -66,7 +76,14 @@ export async function endSession(
   const cut = await cutFor(db, session.reach);
   return together(db, [db.sessions, db.stretches], async (keep) => {
     for (const one of await openStretches(db, session.id)) await closeStretch(db, one, at, cut, keep);
-    keep(await patch<Session>(db, db.sessions, session.id, { end: iso(at), on: undefined, paused: undefined }));
+    keep(
+      await patch<Session>(db, db.sessions, session.id, {
+        end: iso(at),
+        on: undefined,
+        paused: undefined,
+        suspended: undefined,
+      }),
+    );
   });
 }
 
@@ -90,10 +107,16 @@ export async function addPastSession(
   return add(db, db.sessions, session);
 }
 
+/** A session corrected: its undo, and what became of its stretches. */
+export interface SessionCorrected extends Fitted {
+  undo: Undo;
+  /** By so much all of it was moved, ms; 0: it was not moved as a whole. */
+  moved: number;
+}
+
 /**
- * Corrects a session: what it was after, when, with how many rods. Moved in time it takes the river of its own hour,
- * and
- * its stretches are fitted to it.
+ * Corrects a session: what it was after, when, with how many rods. Both ends moved alike, its stretches, fish and notes
+ * go along, each with the river of its new hour; else its stretches are fitted to the new times.
  */
 export async function patchSession(
   db: Database,
@@ -102,22 +125,41 @@ export async function patchSession(
     start?: number;
     end?: number;
   },
-): Promise<Undo> {
+): Promise<SessionCorrected> {
   const { start, end, ...rest } = fields;
+  const nothing = { moved: 0, shortened: 0, removed: 0 };
+  if (start === undefined && end === undefined)
+    return { ...nothing, undo: await patch<Session>(db, db.sessions, session.id, rest) };
+  const from = { start: Date.parse(session.start), end: session.end === null ? null : Date.parse(session.end) };
+  const to = { start: start ?? from.start, end: end ?? from.end };
+  const by = to.start - from.start;
+  const moved = by !== 0 && from.end !== null && to.end! - from.end === by ? by : 0;
+  const cut = await cutFor(db, session.reach);
+  const riverAt = (at: number) => cut(at, at)[0]!.river;
   const change: Partial<Session> = {
     ...rest,
-    ...(end !== undefined && { end: iso(end), on: undefined, paused: undefined }),
-    ...(start !== undefined && { start: iso(start), river: await stateFor(db, session.reach, start) }),
+    ...(end !== undefined && { end: iso(end), on: undefined, paused: undefined, suspended: undefined }),
+    ...(start !== undefined && { start: iso(start), river: riverAt(start) }),
   };
-  if (start === undefined && end === undefined) return patch<Session>(db, db.sessions, session.id, change);
-  return together(db, [db.sessions, db.stretches], async (keep) => {
-    const to = {
-      start: start ?? Date.parse(session.start),
-      end: end ?? (session.end === null ? null : Date.parse(session.end)),
-    };
-    await fitStretches(db, session, to, keep);
+  let fitted: Fitted = nothing;
+  const undo = await together(db, [db.sessions, db.stretches, db.catches, db.observations], async (keep) => {
+    if (moved === 0) fitted = await fitStretches(db, session, to, cut, keep);
+    else {
+      await shiftStretches(db, session.id, moved, cut, keep);
+      const of = { session: session.id };
+      for (const fish of await db.catches.where(of).toArray()) {
+        const at = Date.parse(fish.at) + moved;
+        keep(await patch<Catch>(db, db.catches, fish.id, { at: iso(at), river: riverAt(at) }));
+      }
+      for (const one of await db.observations.where(of).toArray()) {
+        const later = (instant: string) => iso(Date.parse(instant) + moved);
+        const until = one.until === undefined ? {} : { until: later(one.until) };
+        keep(await patch<Observation>(db, db.observations, one.id, { at: later(one.at), ...until }));
+      }
+    }
     keep(await patch<Session>(db, db.sessions, session.id, change));
   });
+  return { ...fitted, moved, undo };
 }
 
 /** What can be said of a fish. */

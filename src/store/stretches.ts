@@ -1,4 +1,5 @@
-import type { CastZone, Fished, Stretch } from "../core/book/bank-records";
+import type { PromiseExtended } from "dexie";
+import type { CastZone, Fished, Stretch, Suspended } from "../core/book/bank-records";
 import type { Session } from "../core/book/records";
 import { type RiverRun, riverRuns } from "../core/book/river-runs";
 import { riverState } from "../core/book/river-state";
@@ -50,6 +51,22 @@ const made = (session: string, spot: Spot, { start, end, river }: RiverRun, open
   piece: spot.piece,
   depth: spot.depth,
   fixed: spot.fixed,
+  ...(spot.read && { read: spot.read }),
+});
+
+/** What of a stretch or a rod is chosen, and goes on in the next one. */
+export const spotOf = ({ rod, angler, lie, place, read, method, lure, colour, piece, depth, fixed }: Spot): Spot => ({
+  rod,
+  angler,
+  lie,
+  place,
+  ...(read && { read }),
+  method,
+  lure,
+  colour,
+  piece,
+  depth,
+  fixed,
 });
 
 /** The stretches of a session that are being fished. */
@@ -60,9 +77,18 @@ export const openStretches = (db: Database, session: string): Promise<Stretch[]>
     .filter((one) => one.end === null && !one.deleted)
     .toArray();
 
-/** Opens one, within a transaction over stretches. */
-export const openStretch = (db: Database, session: string, spot: Spot, at: number, cut: Cut): Promise<Undo> =>
-  add(db, db.stretches, made(session, spot, cut(at, at)[0]!, true));
+/** Opens one, within a transaction over stretches. Undone, all that was cut from it since goes with it. */
+export function openStretch(db: Database, session: string, spot: Spot, at: number, cut: Cut): PromiseExtended<Undo> {
+  const opened = made(session, spot, cut(at, at)[0]!, true);
+  return db.stretches.add(opened).then(() => async () => {
+    const own = await db.stretches
+      .where("session")
+      .equals(session)
+      .filter((one) => !one.deleted && (one.id === opened.id || one.cutFrom === opened.id))
+      .toArray();
+    for (const one of own) await setDeleted(db, db.stretches, one.id, true);
+  });
+}
 
 /**
  * Closes one, or cuts what has been fished so far, within a transaction over stretches: each piece has its own river.
@@ -81,7 +107,8 @@ export async function closeStretch(
   const [first, ...others] = runs;
   keep(await patch<Stretch>(db, db.stretches, stretch.id, { end: iso(first!.end), river: first!.river }));
   for (const [k, run] of others.entries()) {
-    keep(await add(db, db.stretches, made(stretch.session, stretch, run, goesOn && k === others.length - 1)));
+    const piece = made(stretch.session, stretch, run, goesOn && k === others.length - 1);
+    keep(await add(db, db.stretches, { ...piece, cutFrom: stretch.cutFrom ?? stretch.id }));
   }
 }
 
@@ -100,7 +127,19 @@ export async function settleStretches(
 /** What a rod fishes from now on: the rest stays as it was. */
 export type Respot = Partial<Fished> & { angler?: string };
 
-/** A rod fishes something else, or elsewhere, from now on. Within a transaction over stretches. */
+/** Why a rod that is not fished just now waits; undefined: it would be fished from now on. */
+function waitsFor({ paused, on, suspended = [] }: Session, spot: Spot): Suspended["by"] | undefined {
+  const before = suspended.find((one) => one.rod === spot.rod);
+  const fights = on && suspended.find((one) => one.rod === on.rod)?.angler === spot.angler;
+  // What lies fishes while its angler does something else, but for the rod that the fish is on.
+  if (spot.fixed) return before?.by === "fight" ? "fight" : undefined;
+  return before?.by ?? (fights ? "fight" : paused ? "pause" : undefined);
+}
+
+/**
+ * A rod fishes something else, or elsewhere: from now on, or when the pause or fight that it waits for is over. Within a
+ * transaction over sessions and stretches.
+ */
 export async function respot(
   db: Database,
   session: string,
@@ -110,10 +149,47 @@ export async function respot(
   cut: Cut,
   keep: (undo: Undo) => void,
 ): Promise<void> {
+  const of = (await db.sessions.get(session))!;
+  const { suspended = [] } = of;
   const own = (await openStretches(db, session)).filter((one) => one.rod === rod);
-  const before = own[0];
+  const waiting = suspended.find((one) => one.rod === rod);
   for (const one of own) await closeStretch(db, one, at, cut, keep);
-  keep(await openStretch(db, session, { ...NO_SPOT, angler: "", ...before, ...spot, rod }, at, cut));
+  const next: Spot = { ...spotOf({ ...NO_SPOT, angler: "", ...(own[0] ?? waiting), rod }), ...spot, rod };
+  // A rod that is fished by hand now is so through the pause of another angler.
+  const by = own.some((one) => !one.fixed) ? undefined : waitsFor(of, next);
+  if (by === undefined) keep(await openStretch(db, session, next, at, cut));
+  if (by === undefined && !waiting) return;
+  const others = suspended.filter((one) => one.rod !== rod);
+  const stretch = waiting?.stretch ?? own[0]?.id ?? null;
+  await setSuspended(db, session, by === undefined ? others : [...others, { ...spotOf(next), stretch, by }], keep);
+}
+
+/** Sets which rods wait, within a transaction over sessions. */
+export const setSuspended = (
+  db: Database,
+  session: string,
+  suspended: readonly Suspended[],
+  keep: (undo: Undo) => void,
+  change: Partial<Session> = {},
+): PromiseExtended<void> => {
+  return patch<Session>(db, db.sessions, session, { suspended: [...suspended], ...change }).then(keep);
+};
+
+/** Closes some of what is fished, to go on later: within a transaction over stretches. */
+export async function suspend(
+  db: Database,
+  stretches: readonly Stretch[],
+  by: Suspended["by"],
+  at: number,
+  cut: Cut,
+  keep: (undo: Undo) => void,
+): Promise<Suspended[]> {
+  const rods: Suspended[] = [];
+  for (const one of stretches) {
+    await closeStretch(db, one, at, cut, keep);
+    rods.push({ ...spotOf(one), stretch: one.id, by });
+  }
+  return rods;
 }
 
 /** The same by itself. */
@@ -125,7 +201,7 @@ export async function fishSpot(
   at: number,
 ): Promise<Undo> {
   const cut = await cutFor(db, session.reach);
-  return together(db, [db.stretches], (keep) => respot(db, session.id, rod, spot, at, cut, keep));
+  return together(db, [db.sessions, db.stretches], (keep) => respot(db, session.id, rod, spot, at, cut, keep));
 }
 
 /** A rod is put away. */
@@ -136,9 +212,17 @@ export async function putAway(
   at: number,
 ): Promise<Undo> {
   const cut = await cutFor(db, session.reach);
-  return together(db, [db.stretches], async (keep) => {
+  return together(db, [db.sessions, db.stretches], async (keep) => {
     for (const one of (await openStretches(db, session.id)).filter((other) => other.rod === rod))
       await closeStretch(db, one, at, cut, keep);
+    const waiting = (await db.sessions.get(session.id))?.suspended ?? [];
+    if (waiting.some((one) => one.rod === rod))
+      await setSuspended(
+        db,
+        session.id,
+        waiting.filter((one) => one.rod !== rod),
+        keep,
+      );
   });
 }
 
@@ -160,35 +244,75 @@ function counted(stretch: Stretch, line: number, zone: CastZone, by: number): St
   return { ...stretch, casts: count > 0 ? [...others, { line, zone, count }] : others };
 }
 
+/** What became of the stretches of a session whose times were corrected. */
+export interface Fitted {
+  /** Shortened to the session's new times, and removed since they lay outside them. */
+  shortened: number;
+  removed: number;
+}
+
 /**
- * A session's times were put right: what began or ended with it goes along, what lies outside goes, what reaches out of
- * it is cut. Within a transaction over stretches.
+ * Fits the stretches of a session to its corrected times: what began or ended with it goes along, what lies outside is
+ * removed, what reaches out is shortened; each takes the river of its own hours. Within a transaction over stretches.
  */
 export async function fitStretches(
   db: Database,
   before: Pick<Session, "id" | "start" | "end">,
   now: { start: number; end: number | null },
+  cut: Cut,
+  keep: (undo: Undo) => void,
+): Promise<Fitted> {
+  const fitted: Fitted = { shortened: 0, removed: 0 };
+  for (const one of await stretchesOf(db, before.id)) {
+    const [start, end] = [Date.parse(one.start), one.end === null ? null : Date.parse(one.end)];
+    // What was over as it began goes nowhere.
+    const lasted = end === null || end > start;
+    const newStart = lasted && start === Date.parse(before.start) ? now.start : Math.max(start, now.start);
+    const withIt = end === null || (lasted && before.end !== null && end === Date.parse(before.end));
+    const newEnd = withIt ? now.end : now.end === null ? end : Math.min(end, now.end);
+    if (newEnd !== null && newEnd < newStart) {
+      keep(await setDeleted(db, db.stretches, one.id, true));
+      fitted.removed++;
+    } else if (newStart !== start || newEnd !== end) {
+      if (newStart > start || (end !== null && newEnd !== null && newEnd < end)) fitted.shortened++;
+      await setSpan(db, one, newStart, newEnd, cut, keep);
+    }
+  }
+  return fitted;
+}
+
+/** Moves every stretch of a session by so many ms, each with the river of its new hours. */
+export async function shiftStretches(
+  db: Database,
+  session: string,
+  by: number,
+  cut: Cut,
   keep: (undo: Undo) => void,
 ): Promise<void> {
-  const own = await db.stretches
+  for (const one of await stretchesOf(db, session))
+    await setSpan(db, one, Date.parse(one.start) + by, one.end === null ? null : Date.parse(one.end) + by, cut, keep);
+}
+
+const stretchesOf = (db: Database, session: string): Promise<Stretch[]> =>
+  db.stretches
     .where("session")
-    .equals(before.id)
+    .equals(session)
     .filter((one) => !one.deleted)
     .toArray();
-  for (const one of own) {
-    const [start, end] = [Date.parse(one.start), one.end === null ? null : Date.parse(one.end)];
-    const newStart = start === Date.parse(before.start) ? now.start : Math.max(start, now.start);
-    const withIt = end === null || (before.end !== null && end === Date.parse(before.end));
-    const newEnd = withIt ? now.end : now.end === null ? end : Math.min(end, now.end);
-    if (newEnd !== null && newEnd < newStart) keep(await setDeleted(db, db.stretches, one.id, true));
-    else if (newStart !== start || newEnd !== end)
-      keep(
-        await patch<Stretch>(db, db.stretches, one.id, {
-          start: iso(newStart),
-          end: newEnd === null ? null : iso(newEnd),
-        }),
-      );
-  }
+
+/** Gives a stretch other times, and the river of them: cut where the river became another. */
+async function setSpan(
+  db: Database,
+  stretch: Stretch,
+  start: number,
+  end: number | null,
+  cut: Cut,
+  keep: (undo: Undo) => void,
+): Promise<void> {
+  const [first, ...others] = end === null ? [{ ...cut(start, start)[0]!, end: null }] : cut(start, end);
+  const change = { start: iso(start), end: first!.end === null ? null : iso(first!.end), river: first!.river };
+  keep(await patch<Stretch>(db, db.stretches, stretch.id, change));
+  for (const run of others) keep(await add(db, db.stretches, made(stretch.session, stretch, run as RiverRun, false)));
 }
 
 /** Puts right what was fished in a stretch. */

@@ -1,3 +1,4 @@
+import { count } from "./text";
 import type { CastZone, Observation, ObservationKind } from "../core/book/bank-records";
 import type { LandingPlace, NearWood } from "../core/approach/fish-on";
 import type { Whereabouts } from "../core/fish/lie-place";
@@ -80,4 +81,16 @@ export function observationWords(one: Observation): string {
     one.notes || null,
   ];
   return parts.filter((part) => part !== null).join(", ");
+}
+
+/** What became of a session whose times were corrected. */
+export function correctedWords(of: { moved: number; shortened: number; removed: number }): string {
+  if (of.moved !== 0) return "Session moved with its hours, fish and notes. Each has the river of its new time.";
+  const parts = [
+    of.removed > 0
+      ? `${count(of.removed, "part")} outside the new times ${of.removed === 1 ? "was" : "were"} removed.`
+      : "",
+    of.shortened > 0 ? `${count(of.shortened, "part")} ${of.shortened === 1 ? "was" : "were"} shortened.` : "",
+  ];
+  return ["Session saved.", ...parts].filter(Boolean).join(" ");
 }

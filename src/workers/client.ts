@@ -6,10 +6,13 @@ export interface Alive {
   alive: () => void;
 }
 
+/** Code of the fault of a worker that broke down, hung or never started. */
+export const WORKER_LOST = "worker-lost";
+
 /** The worker was ended because another's stop was not heard: nothing is wrong, and who waits may ask again. */
 export class WorkerEnded extends InputError {
   constructor() {
-    super("worker-lost");
+    super(WORKER_LOST);
   }
 }
 
@@ -60,7 +63,7 @@ export function clientOf<Api>(make: () => Worker, patience = PATIENCE): Client<A
         reject(why);
       };
       for (const fails of ["error", "messageerror"])
-        worker.addEventListener(fails, () => end(new InputError("worker-lost")));
+        worker.addEventListener(fails, () => end(new InputError(WORKER_LOST)));
     });
     // Nobody may be waiting when it breaks down.
     lost.catch(() => undefined);
@@ -82,7 +85,7 @@ export function clientOf<Api>(make: () => Worker, patience = PATIENCE): Client<A
           one.heard = true;
         };
         (one.api as Remote<Alive>).alive().then(answered, answered);
-      } else if (++silent >= borne()) one.end(new InputError("worker-lost"));
+      } else if (++silent >= borne()) one.end(new InputError(WORKER_LOST));
     }, BEAT);
   };
 

@@ -81,6 +81,8 @@ export const stretchSchema = z
     schema: z.literal("low-heron/stretch@1"),
     ...base,
     session: id,
+    /** The stretch that it was cut from, where the river became another while it was fished. */
+    cutFrom: id.optional(),
     rod: rodSchema,
     angler: anglerSchema,
     start: instant,
@@ -102,6 +104,19 @@ export const stretchSchema = z
 export type Stretch = z.infer<typeof stretchSchema>;
 /** The part of a stretch that is chosen. */
 export type Fished = Pick<Stretch, keyof typeof fished>;
+
+/**
+ * A rod that is not fished for now and will be again: what it fished, the stretch that was closed, and whether the
+ * pause of the session stopped it or the fight with a fish.
+ */
+export const suspendedSchema = z.strictObject({
+  ...fished,
+  rod: rodSchema,
+  angler: anglerSchema,
+  stretch: id.nullable(),
+  by: z.enum(["pause", "fight"]),
+});
+export type Suspended = z.infer<typeof suspendedSchema>;
 
 /**
  * What is seen and done beside fish: a bite missed, one that followed, fish and bait fish seen, what was under the

@@ -11,7 +11,14 @@ import { CLOUDS, WINDS } from "../gauge/weather";
 import { speciesSchema } from "../fish/species-schema";
 import { tackleItemSchema } from "../rig/tackle-item";
 import { METHODS } from "../tactics/lure-kinds";
-import { observationSchema, photoSchema, ruleRecordSchema, soundedSchema, stretchSchema } from "./bank-records";
+import {
+  observationSchema,
+  photoSchema,
+  ruleRecordSchema,
+  soundedSchema,
+  stretchSchema,
+  suspendedSchema,
+} from "./bank-records";
 import { anglerSchema, base, id, placeSchema, riverStateSchema, rodSchema, text } from "./record-base";
 import { MOST_STAMPS } from "./states";
 import { LENGTH_KINDS } from "./weights";
@@ -176,8 +183,10 @@ export const sessionSchema = z
     holdsBoat: anglerSchema.optional(),
     /** A fish is on: since when, on which rod, out of which stretch. */
     on: z.strictObject({ at: instant, rod: rodSchema, stretch: id.nullable() }).optional(),
-    /** The clock stands since then, and why; the stretches that go on afterwards are those that it closed. */
+    /** Paused since then, and why. */
     paused: z.strictObject({ at: instant, why: z.string().max(60) }).optional(),
+    /** Rods that go on when the pause or the fight is over; a rod is fished, suspended, or put away. */
+    suspended: z.array(suspendedSchema).max(12).optional(),
   })
   .refine(
     (session) => session.end === null || Date.parse(session.end) >= Date.parse(session.start),

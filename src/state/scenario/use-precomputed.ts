@@ -6,6 +6,7 @@ import type { Reach } from "../../core/flow/reach-schema";
 import { bedKey, cellOf } from "../../scenario/field";
 import { database } from "../../store/database";
 import { keepField, keptField, solvedFlows } from "../../store/fields";
+import { WORKER_LOST } from "../../workers/client";
 import { solveInBackground } from "../../workers/clients";
 import { act } from "../act";
 import { useSettings } from "../settings";
@@ -52,6 +53,7 @@ export function usePrecomputed(
     const control = new AbortController();
     // A flow that this bed cannot carry is left out; the plan tells why when it is looked at.
     const taken = new Set<number>();
+    const lost = new Set<number>();
     const lane = async (index: number): Promise<void> => {
       for (;;) {
         const known = await solvedOn(bed, cell);
@@ -64,6 +66,11 @@ export function usePrecomputed(
         const request = { reach: current, discharge: next, cell };
         const outcome = await solveInBackground(index, request, near, () => undefined, control.signal);
         if (outcome.ok) await keepField(database(), bed, outcome.value);
+        // A worker that broke down says nothing of the bed: the flow is tried once more.
+        else if (!outcome.cancelled && outcome.fault.code === WORKER_LOST && !lost.has(next)) {
+          lost.add(next);
+          taken.delete(next);
+        }
       }
     };
     let timer: ReturnType<typeof setTimeout>;

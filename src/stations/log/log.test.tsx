@@ -180,8 +180,8 @@ test("a session already over must end after it began, by now, and not last for d
   const keep = () => user.click(dialog.getByRole("button", { name: "Keep this session" }));
   for (const [start, end, said] of [
     ["2026-05-13T10:00", "2026-05-13T09:00", "The end must come after the start."],
-    ["2026-05-13T10:00", "2031-05-13T12:00", "The end lies in the future."],
-    ["2026-05-09T10:00", "2026-05-13T09:00", /more than two days/],
+    ["2026-05-13T10:00", "2031-05-13T12:00", "The end is in the future."],
+    ["2026-05-09T10:00", "2026-05-13T09:00", /Longer than two days/],
   ] as const) {
     await set(from, start);
     await set(to, end);

@@ -7,12 +7,13 @@ import { useFishes } from "../../state/use-fishes";
 import { useSave } from "../../state/use-save";
 import { differing } from "../../store/change";
 import { database } from "../../store/database";
-import { logCatch, patchSession } from "../../store/sessions";
+import { logCatch, patchSession, type SessionCorrected } from "../../store/sessions";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { endAfter, momentEntry, numberEntry, textEntry } from "../../words/entry";
 import { dayAndTime, localMoment } from "../../words/river";
+import { correctedWords } from "../../words/session";
 import { CLOUD_CHOICES, skyOfChoices, UNSAID, WIND_CHOICES } from "../../words/sky";
 import { EntryForm } from "../entry-form";
 import { SessionParts } from "./session-parts";
@@ -59,15 +60,18 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose:
   const { save, fault } = useSave(onClose);
   const keep = form.handleSubmit((said) => {
     const { cloud, wind, ...changed } = differing(schema.parse(entries), said);
+    let corrected: SessionCorrected | undefined;
     return save(
-      () =>
-        patchSession(database(), session, {
+      async () => {
+        corrected = await patchSession(database(), session, {
           ...changed,
           ...((cloud !== undefined || wind !== undefined) && { sky: skyOfChoices(said.cloud, said.wind) }),
           // A session that runs is ended by what is said here, touched or not.
           ...(session.end === null && { end: said.end }),
-        }),
-      "The session is put right.",
+        });
+        return corrected.undo;
+      },
+      () => correctedWords(corrected!),
     );
   });
   return (

@@ -36,7 +36,7 @@ export function RodsDialog({
   const most = rodsAllowed(bank.rules, session);
   const like = open.find((one) => one.rod === number) ?? stretches.at(-1);
   const set = (fields: { partners?: string[]; holdsBoat?: string }, told: string) =>
-    deeds.run(told, () => patchSession(database(), session, fields));
+    deeds.run(told, async () => (await patchSession(database(), session, fields)).undo);
   return (
     <Dialog
       open
