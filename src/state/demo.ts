@@ -8,7 +8,7 @@ import { removeDemo, restoreBook } from "../store/book";
 import { database } from "../store/database";
 import { keepGauge } from "../store/gauges";
 import { gaugeOf } from "../store/river";
-import { dropForecast, keepForecast } from "../store/weather";
+import { dropForecast, forecastFor, keepForecast } from "../store/weather";
 import { act } from "./act";
 import { clockNow } from "./clock";
 import { say } from "./notices";
@@ -92,7 +92,7 @@ async function refreshGauge(now: number): Promise<void> {
 }
 
 async function refreshWeather(now: number): Promise<void> {
-  const kept = await database().weather.get(DEMO_STATION.id);
+  const kept = await forecastFor(database(), DEMO_STATION.id);
   // The made-up river's clock goes back when it is loaded anew; a forecast of one's own stays.
   if (kept && (kept.source === "file" || Math.abs(now - kept.issued) < 2 * HOUR)) return;
   const text = await askStandIn("weather", { at: new Date(now).toISOString() });

@@ -1,8 +1,9 @@
 import type { WeatherFile } from "../core/formats/weather-csv";
 import { InputError } from "../core/quantity/fault";
 import { fetched } from "../core/quantity/fetched";
-import { database, type StoredWeather } from "../store/database";
-import { dropForecast, keepForecast } from "../store/weather";
+import type { WeatherRecord } from "../core/book/preferences";
+import { database } from "../store/database";
+import { dropForecast, keepForecast, type NewForecast } from "../store/weather";
 import { clockNow } from "./clock";
 
 /** Larger files are no forecast, bytes. */
@@ -17,7 +18,7 @@ export async function takeForecast(
   const { readWeatherCsv } = await fetched(import("../core/formats/weather-csv"));
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const { weather, ...told } = readWeatherCsv(await file.text(), { issued: clockNow(), file: file.name, zone });
-  const kept: StoredWeather = { ...weather, id: station, source: "file", name: file.name };
+  const kept: NewForecast = { ...weather, id: station, source: "file", name: file.name };
   const before = await keepForecast(database(), kept);
   return { ...told, undo: () => putBack(station, before) };
 }
@@ -28,6 +29,6 @@ export async function leaveForecast(station: string): Promise<() => Promise<void
   return () => putBack(station, before);
 }
 
-async function putBack(station: string, before: StoredWeather | undefined): Promise<void> {
+async function putBack(station: string, before: WeatherRecord | undefined): Promise<void> {
   await (before ? keepForecast(database(), before) : dropForecast(database(), station));
 }

@@ -1,12 +1,22 @@
 "use client";
+import type { Book } from "../core/book/parts";
 import { fetched } from "../core/quantity/fetched";
 import { database } from "../store/database";
 import { setAsideWords } from "../words/archive";
 import { count } from "../words/text";
 import { saveFile, sha256 } from "./files";
 import { setUnsaved } from "./memory-day";
-import { useSettings } from "./settings";
+import { settingsForBackup, useSettings } from "./settings";
 import { say, useNotices } from "./notices";
+
+/** A log with the settings of this browser. */
+const withSettings = (book: Book, at: string): Book => ({
+  ...book,
+  preferences: [
+    ...book.preferences.filter((one) => one.id !== "settings"),
+    { schema: "low-heron/settings@1", id: "settings", updatedAt: at, values: settingsForBackup() },
+  ],
+});
 
 /** Saves the book, and reads the file back: what it could not give again is told. */
 export async function saveBook(): Promise<void> {
@@ -16,7 +26,7 @@ export async function saveBook(): Promise<void> {
   // What is written while the book is packed is not in the file.
   setUnsaved(false);
   const bytes = await readBook(database())
-    .then((book) => writeArchive(book, at, sha256))
+    .then((book) => writeArchive(withSettings(book, at), at, sha256))
     .catch((error: unknown) => {
       setUnsaved(true);
       throw error;

@@ -1,7 +1,6 @@
 "use client";
 import { create } from "zustand";
 import { createJSONStorage, persist } from "zustand/middleware";
-import type { Card } from "../core/drills/schedule";
 import type { ColumnMatch } from "../core/formats/gauge-csv";
 import { PHASES } from "../core/fish/phases";
 import { MARKED_HEIGHT } from "../core/gauge/clarity";
@@ -9,6 +8,7 @@ import { SHOTTINGS } from "../core/rig/shotting";
 import { COLOUR_SCHOOLS, METHODS, PREY, SNAGS } from "../core/tactics/lure-kinds";
 import { expectedOf } from "./expected-sky";
 import { say } from "./notices";
+import { SETTINGS_NAME, sharedSettings } from "./settings-store";
 
 /** Fields as they were kept, or what a new browser has where that cannot be read. */
 const oneOf =
@@ -65,35 +65,6 @@ const FIELDS = {
   shotting: oneOf(["auto", ...SHOTTINGS], "auto"),
   /** Time of the fish's year: by temperature and date, as in the rest of the year, or as the angler says. */
   season: oneOf(["auto", "usual", ...PHASES], "auto"),
-  /** Fish whose lies are ranked with what this river's own fish say; and from when on fish are learnt from, by fish. */
-  liked: (kept: unknown): string[] =>
-    Array.isArray(kept) ? kept.filter((one): one is string => typeof one === "string").slice(0, 100) : [],
-  learnFrom: (kept: unknown): Record<string, string> =>
-    isObject(kept)
-      ? Object.fromEntries(Object.entries(kept).filter((one): one is [string, string] => typeof one[1] === "string"))
-      : {},
-  /** What is known of each drill. */
-  drills: (kept: unknown): Record<string, Card> =>
-    isObject(kept)
-      ? Object.fromEntries(
-          Object.entries(kept).filter(
-            (one): one is [string, Card] =>
-              isObject(one[1]) &&
-              ["box", "due", "tries", "best"].every(
-                (field) => numberOrNone((one[1] as Record<string, unknown>)[field]) !== null,
-              ),
-          ),
-        )
-      : {},
-  /** Minutes from home by reach, and the farthest that is driven; null: no limit. */
-  travel: (kept: unknown): Record<string, number> =>
-    isObject(kept)
-      ? Object.fromEntries(
-          Object.entries(kept).filter(
-            (one): one is [string, number] => typeof one[1] === "number" && one[1] >= 0 && one[1] <= 6000,
-          ),
-        )
-      : {},
   /** What is worked out before anybody asks: other flows and how sure each lie is; or nothing, to save the battery. */
   ahead: oneOf(["all", "none"], "all"),
   /** Sky and wind as the angler expects them, said on a day: they hold for that day alone. */
@@ -149,26 +120,13 @@ interface Looked {
 
 export type Settings = Kept & Looked & { set: (change: Partial<Kept & Looked>) => void };
 
-let told = false;
-/** The browser's own place for settings. Where it is blocked or full they hold for this page, and that is said once. */
-const keeping = {
-  getItem: (name: string): string | null => {
-    try {
-      return localStorage.getItem(name);
-    } catch {
-      return null;
-    }
-  },
-  setItem: (name: string, text: string): void => {
-    try {
-      localStorage.setItem(name, text);
-    } catch {
-      if (!told) say("This browser does not keep your settings: they hold until this page is closed.");
-      told = true;
-    }
-  },
-  removeItem: (name: string): void => localStorage.removeItem(name),
-};
+/** What a tab looks at: another tab may look at something else. */
+const OWN_TO_TAB: readonly (keyof Kept)[] = ["reach", "station", "species", "light", "layer", "method"];
+
+const keeping = sharedSettings(
+  () => localStorage,
+  () => say("This browser does not keep your settings: they hold until this page is closed."),
+);
 
 export const useSettings = create<Settings>()(
   persist(
@@ -179,10 +137,35 @@ export const useSettings = create<Settings>()(
       set: (change) => set(change),
     }),
     {
-      name: "low-heron-settings",
+      name: SETTINGS_NAME,
       storage: createJSONStorage(() => keeping),
       partialize: (settings): Kept => keptOf(settings),
       merge: (kept, current) => ({ ...current, ...keptOf(kept) }),
     },
   ),
 );
+
+/** Settings of a backup, as far as they are known here: what this browser looks at stays. */
+export function applySettings(values: unknown): void {
+  const kept = keptOf(values) as Record<string, unknown>;
+  const given = isObject(values) ? values : {};
+  const stays = new Set<string>([...OWN_TO_TAB, "demo", "demoRemoved", "savedAt", "remindedAt", "thunderAt"]);
+  const fields = Object.keys(kept).filter((field) => field in given && !stays.has(field));
+  useSettings.setState(Object.fromEntries(fields.map((field) => [field, kept[field]])));
+}
+
+/** The settings that a backup holds. */
+export const settingsForBackup = (): string => JSON.stringify(keptOf(useSettings.getState()));
+
+/** What another tab has set holds here too, at once; each tab looks at what it looks at. */
+export function followOtherTabs(): () => void {
+  const onStorage = ({ key, newValue }: StorageEvent) => {
+    if (key !== SETTINGS_NAME || newValue === null) return;
+    keeping.getItem(SETTINGS_NAME);
+    const kept = keptOf((JSON.parse(newValue) as { state?: unknown }).state) as Record<string, unknown>;
+    for (const field of OWN_TO_TAB) delete kept[field];
+    useSettings.setState(kept);
+  };
+  window.addEventListener("storage", onStorage);
+  return () => window.removeEventListener("storage", onStorage);
+}

@@ -23,6 +23,7 @@ import { waterWorker } from "../store/water-client";
 import { WORKER_LOST } from "../workers/client";
 import { reader, solveInBackground } from "../workers/clients";
 import { type Stage, useStage, valueOf } from "./query";
+import { usePreferences } from "./use-preferences";
 import { useLikings } from "./use-preference";
 import { useSettings } from "./settings";
 import type { River } from "./use-river";
@@ -49,7 +50,8 @@ const ANEW = HOUR / 2;
 
 /** The plan for a fish over a span of time: first without the lies, then with them. */
 export function usePlan(river: River, species: Species, span: { from: number; to: number }): Planning {
-  const { travel, farthest } = useSettings();
+  const { farthest } = useSettings();
+  const { travel } = usePreferences();
   const sky = useExpectedSky(dayKey(river.minute));
   const state = useLogState();
   const minute = Math.floor(river.minute / ANEW) * ANEW;

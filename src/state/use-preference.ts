@@ -4,11 +4,11 @@ import { keyOf } from "../scenario/key";
 import type { Learnt } from "../store/learn-api";
 import { waterWorker } from "../store/water-client";
 import { type Stage, useStage, valueOf } from "./query";
-import { useSettings } from "./settings";
+import { usePreferences } from "./use-preferences";
 
 /** What this river's own fish say of their places; worked out only where it is wanted. */
 export function usePreference(species: string, station: string | null, wanted: boolean): Stage<Learnt> {
-  const from = useSettings((settings) => settings.learnFrom[species] ?? null);
+  const from = usePreferences().likings[species]?.from ?? null;
   const state = useLogState(wanted);
   return useStage(
     "preference",
@@ -22,6 +22,6 @@ const NONE: never[] = [];
 
 /** The likings that lies are ranked with: none unless the angler has switched them on for the fish. */
 export function useLikings(species: string, station: string | null): Learnt["preference"]["likings"] {
-  const on = useSettings((settings) => settings.liked.includes(species));
+  const on = usePreferences().likings[species]?.on ?? false;
   return usePreference(species, station, on).value?.preference.likings ?? NONE;
 }

@@ -2,14 +2,16 @@
 import { useLiveAnswer } from "./live-answer";
 import { cloudClass, windClass } from "../core/gauge/weather";
 import { type ExpectedSky, weatherThen } from "../core/plan/weather-factors";
-import { database, type StoredWeather } from "../store/database";
+import type { WeatherRecord } from "../core/book/preferences";
+import { database } from "../store/database";
+import { forecastFor } from "../store/weather";
 import { dayKey } from "../words/river";
 import { useSettings } from "./settings";
 import type { River } from "./use-river";
 
 /** The forecast that is kept for a gauge's river; null where there is none, undefined until it is known. */
-export const useWeather = (station: string | null | undefined): StoredWeather | null | undefined =>
-  useLiveAnswer(async () => (station ? ((await database().weather.get(station)) ?? null) : null), [station]);
+export const useWeather = (station: string | null | undefined): WeatherRecord | null | undefined =>
+  useLiveAnswer(async () => (station ? ((await forecastFor(database(), station)) ?? null) : null), [station]);
 
 /** Sky and wind as the angler said today that they will be; undefined where nothing was said today. */
 export function useExpectedSky(today: string): ExpectedSky | undefined {

@@ -3,10 +3,12 @@ import { Download, Upload } from "lucide-react";
 import { useState } from "react";
 import { readArchive, type SetAside } from "../core/formats/archive";
 import { PART_NAMES } from "../core/book/parts";
+import type { SettingsRecord } from "../core/book/preferences";
 import { act, type Unkept, unkept } from "../state/act";
 import { recogniseDemo } from "../state/demo";
 import { sha256 } from "../state/files";
 import { say } from "../state/notices";
+import { applySettings } from "../state/settings";
 import { saveBook } from "../state/save-book";
 import { applyPlan, type MergePlan, planMerge, type TakeIn } from "../store/book";
 import { database } from "../store/database";
@@ -18,7 +20,9 @@ import { count } from "../words/text";
 
 /** The book out as one file, and in again: shown what it would do before anything is done. */
 export function Archive() {
-  const [opened, setOpened] = useState<{ name: string; plan: MergePlan; setAside: SetAside[] } | undefined>();
+  const [opened, setOpened] = useState<
+    { name: string; plan: MergePlan; setAside: SetAside[]; settings?: SettingsRecord } | undefined
+  >();
   const [fault, setFault] = useState<Unkept | undefined>();
 
   const take = async (file: File): Promise<void> => {
@@ -26,7 +30,8 @@ export function Archive() {
     setOpened(undefined);
     try {
       const { book, setAside } = await readArchive(new Uint8Array(await file.arrayBuffer()), sha256, file.name);
-      setOpened({ name: file.name, plan: await planMerge(database(), book), setAside });
+      const settings = book.preferences.find((one) => one.schema === "low-heron/settings@1");
+      setOpened({ name: file.name, plan: await planMerge(database(), book), setAside, settings });
     } catch (error) {
       setFault(unkept(error, () => take(file)));
     }
@@ -118,16 +123,19 @@ function Plan({
   name,
   plan,
   setAside,
+  settings,
   onFault,
   onDone,
 }: {
   name: string;
   plan: MergePlan;
   setAside: readonly SetAside[];
+  settings?: SettingsRecord;
   onFault: (fault: Unkept | undefined) => void;
   onDone: () => void;
 }) {
   const [how, setHow] = useState<TakeIn>("merge");
+  const [alsoSettings, setAlsoSettings] = useState(true);
   const [removed, older] = [plan.removed, plan.older].map((book) =>
     PART_NAMES.reduce((sum, part) => sum + book[part].length, 0),
   ) as [number, number];
@@ -135,6 +143,7 @@ function Plan({
     onFault(undefined);
     try {
       await applyPlan(database(), plan, how);
+      if (settings && alsoSettings) applySettings(JSON.parse(settings.values));
       await recogniseDemo();
     } catch (error) {
       return onFault(unkept(error, merge));
@@ -179,6 +188,17 @@ function Plan({
             </label>
           ))}
         </fieldset>
+      )}
+      {settings && (
+        <label className="mb-2 flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 shrink-0"
+            checked={alsoSettings}
+            onChange={({ target }) => setAlsoSettings(target.checked)}
+          />
+          Use the backup’s settings too: units, style, columns
+        </label>
       )}
       <div className="flex gap-2">
         <Button tone="next" onClick={() => act(merge)}>

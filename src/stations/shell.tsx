@@ -8,7 +8,8 @@ import { saveBook } from "../state/save-book";
 import { remindOfCopy } from "../state/keeping";
 import { useServiceWorker } from "../state/offline";
 import { useDemoWanted } from "../state/providers";
-import { useSettings } from "../state/settings";
+import { followOtherTabs, useSettings } from "../state/settings";
+import { adoptOldSettings } from "../state/adopt-settings";
 import { readyGate } from "../store/gate";
 import { FaultBoundary } from "../widgets/fault-boundary";
 import { keepUp } from "../state/keep-up";
@@ -41,6 +42,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const router = useRouter();
   const [keysOpen, setKeysOpen] = useState(false);
   useOneTap();
+  useEffect(followOtherTabs, []);
   useServiceWorker();
 
   useEffect(() => {
@@ -127,6 +129,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
   const fight = path.startsWith("/session") && running?.on !== undefined;
   useEffect(() => {
     act(keepUp);
+    act(adoptOldSettings);
     const timer = setInterval(() => act(keepUp), 15 * 60_000);
     // What a first write needs is fetched while the network is surely there, after all that is looked at.
     const ready = setTimeout(() => act(readyGate), 3000);

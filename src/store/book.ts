@@ -23,6 +23,8 @@ const bookTables = (db: Database) => [
   db.observations,
   db.rules,
   db.photos,
+  db.preferences,
+  db.weather,
 ];
 
 export async function readBook(db: Database): Promise<Book> {
@@ -40,6 +42,8 @@ export async function readBook(db: Database): Promise<Book> {
     observations: await db.observations.toArray(),
     rules: await db.rules.toArray(),
     photos: await db.photos.toArray(),
+    preferences: await db.preferences.toArray(),
+    weather: await db.weather.toArray(),
   }));
 }
 

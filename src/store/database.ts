@@ -11,7 +11,7 @@ import type {
 import type { Observation, Photo, RuleRecord, Stretch } from "../core/book/bank-records";
 import type { TackleItem } from "../core/rig/tackle-item";
 import type { PackedField } from "../core/flow/precomputed";
-import type { Weather } from "../core/gauge/weather";
+import type { Preference, WeatherRecord } from "../core/book/preferences";
 import { withFeatureIds } from "../core/flow/feature-ids";
 import { clampOld } from "./clamp-old";
 import { gate } from "./gate";
@@ -24,17 +24,6 @@ export interface StoredField {
   packed: PackedField;
   ground: { bed: Float32Array; roughness: Float32Array };
   solvedAt: string;
-}
-
-/**
- * The forecast that is kept for a gauge's river, under the gauge's id. It is old in a week and can be asked for again:
- * no record of the book, and not in the archive.
- */
-export interface StoredWeather extends Weather {
-  id: string;
-  source: "stand-in" | "file";
-  /** The file's name; empty for the stand-in's. */
-  name: string;
 }
 
 /** Everything in the browser. Strict durability: a write that has been acknowledged is on the disk. */
@@ -53,7 +42,8 @@ export class Database extends Dexie {
   observations!: EntityTable<Observation, "id">;
   rules!: EntityTable<RuleRecord, "id">;
   photos!: EntityTable<Photo, "id">;
-  weather!: EntityTable<StoredWeather, "id">;
+  weather!: EntityTable<WeatherRecord, "id">;
+  preferences!: EntityTable<Preference, "id">;
 
   /** Nothing of it outlives the page. */
   readonly inMemory: boolean;
@@ -111,6 +101,18 @@ export class Database extends Dexie {
     });
     // Weather forecasts.
     this.version(8).stores({ weather: "id" });
+    // What the angler has said once, and forecasts as records, both in backups from here on.
+    this.version(9)
+      .stores({ preferences: "id" })
+      .upgrade((transaction) =>
+        transaction
+          .table<WeatherRecord>("weather")
+          .toCollection()
+          .modify((record) => {
+            record.schema = "low-heron/weather@1";
+            record.updatedAt = new Date(record.issued).toISOString();
+          }),
+      );
     this.schema = this.verno;
     this.use(gate);
   }

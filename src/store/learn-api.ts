@@ -14,6 +14,7 @@ import { type GaugeNow, gaugeNow, lastInstant, seriesOf } from "../core/gauge/su
 import { logOf, planReach } from "../scenario/plan";
 import { database } from "./database";
 import { gaugeAtReach } from "./river";
+import { forecastFor } from "./weather";
 
 /** What is asked of the log: one reach or all, one kind of fish or all. */
 export interface LearnScope {
@@ -75,7 +76,7 @@ async function planned(minute: number): Promise<PlannedReach[]> {
     const gauge = await gaugeAtReach(db, reach);
     const of = reach.station;
     const [station, water, weather] = of
-      ? [await db.stations.get(of), await db.waters.get(of), await db.weather.get(of)]
+      ? [await db.stations.get(of), await db.waters.get(of), await forecastFor(db, of)]
       : [];
     const last = gauge ? lastInstant(gauge) : null;
     const at = last === null ? null : Math.min(last, minute);

@@ -133,5 +133,7 @@ test("series must ascend and match in length; a fish has a length a fish can hav
     "observations",
     "rules",
     "photos",
+    "preferences",
+    "weather",
   ]);
 });

@@ -1,4 +1,5 @@
 import type { Observation, Photo, RuleRecord, Stretch } from "./bank-records";
+import type { Preference, WeatherRecord } from "./preferences";
 import type { TackleItem } from "../rig/tackle-item";
 import type {
   Catch,
@@ -26,6 +27,8 @@ export interface Book {
   observations: Observation[];
   rules: RuleRecord[];
   photos: Photo[];
+  preferences: Preference[];
+  weather: WeatherRecord[];
 }
 export type PartName = keyof Book;
 
@@ -39,6 +42,8 @@ export const LATER_PARTS: readonly string[] = [
   "observations",
   "rules",
   "photos",
+  "preferences",
+  "weather",
 ];
 
 export const emptyBook = (): Book => ({
@@ -55,5 +60,7 @@ export const emptyBook = (): Book => ({
   observations: [],
   rules: [],
   photos: [],
+  preferences: [],
+  weather: [],
 });
 export const PART_NAMES = Object.keys(emptyBook()) as PartName[];

@@ -19,6 +19,7 @@ import {
   stretchSchema,
   suspendedSchema,
 } from "./bank-records";
+import { preferenceSchema, weatherRecordSchema } from "./preferences";
 import { anglerSchema, base, id, placeSchema, riverStateSchema, rodSchema, text } from "./record-base";
 import { MOST_STAMPS } from "./states";
 import { LENGTH_KINDS } from "./weights";
@@ -286,6 +287,8 @@ export const PARTS = {
   observations: observationSchema,
   rules: ruleRecordSchema,
   photos: photoSchema,
+  preferences: preferenceSchema,
+  weather: weatherRecordSchema,
 } as const;
 
 /** @throws InputError "unsound-record" where the schema of a part does not hold a record */

@@ -1,4 +1,7 @@
 "use client";
+import { act } from "../../state/act";
+import { usePreferences } from "../../state/use-preferences";
+import { setDrill } from "../../store/preferences";
 import { useMemo, useState } from "react";
 import { QUESTIONS, type QuestionKind } from "../../core/drills/questions";
 import { afterTry, nextDrill, PASSED } from "../../core/drills/schedule";
@@ -63,11 +66,12 @@ function LearnTheBite() {
 
 /** Drills: waters to be read and small questions; what was missed comes back soon. */
 export function Drills() {
-  const { drills, set } = useSettings();
+  const { drills } = usePreferences();
   const now = useMinute();
   const [open, setOpen] = useState<DrillId | undefined>();
   const next = useMemo(() => nextDrill(ORDER, drills, now), [drills, now]);
-  const done = (id: DrillId, score: number) => set({ drills: { ...drills, [id]: afterTry(drills[id], score, now) } });
+  const done = (id: DrillId, score: number) =>
+    act(() => setDrill(database(), id, (card) => afterTry(card, score, now)));
   if (open) {
     const grade = gradeOf(open);
     const seed = drills[open]?.tries ?? 0;

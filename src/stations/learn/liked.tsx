@@ -1,4 +1,8 @@
 "use client";
+import { act } from "../../state/act";
+import { usePreferences } from "../../state/use-preferences";
+import { database } from "../../store/database";
+import { setLiking } from "../../store/preferences";
 import { useMemo } from "react";
 import { type Liking, PRIOR_FISH } from "../../core/book/preference";
 import { clockNow } from "../../state/clock";
@@ -28,13 +32,14 @@ const columnsIn = (system: UnitSystem): ColumnDef<Liking>[] => [
 
 /** Where this river's fish differ from the model, whether that helps, and the switch. */
 export function Liked({ station }: { station: string | null }) {
-  const { species, system, liked, learnFrom, set } = useSettings();
+  const { species, system } = useSettings();
+  const { likings } = usePreferences();
   const fishes = useFishes();
   const fish = fishes.of(species);
   const learnt = usePreference(fish.id, station, true);
   const columns = useMemo(() => columnsIn(system), [system]);
-  const on = liked.includes(fish.id);
-  const { [fish.id]: from, ...others } = learnFrom;
+  const { on = false, from = null } = likings[fish.id] ?? {};
+  const set = (change: Parameters<typeof setLiking>[2]) => act(() => setLiking(database(), fish.id, change));
   const found = learnt.value;
   const rows = useMemo(
     () =>
@@ -60,22 +65,18 @@ export function Liked({ station }: { station: string | null }) {
         </p>
       )}
       <div className="mt-3 flex flex-wrap gap-3">
-        <Button
-          aria-pressed={on}
-          tone={on ? "ink" : "plain"}
-          onClick={() => set({ liked: on ? liked.filter((one) => one !== fish.id) : [...liked, fish.id] })}
-        >
+        <Button aria-pressed={on} tone={on ? "ink" : "plain"} onClick={() => set({ on: !on })}>
           {on ? "Lies are ranked with it: switch off" : "Rank lies with it"}
         </Button>
-        {from === undefined ? (
+        {from === null ? (
           <Button
-            onClick={() => set({ learnFrom: { ...learnFrom, [fish.id]: new Date(clockNow()).toISOString() } })}
+            onClick={() => set({ from: new Date(clockNow()).toISOString() })}
             disabled={!found || found.preference.hours === 0}
           >
             Begin anew from today
           </Button>
         ) : (
-          <Button onClick={() => set({ learnFrom: others })}>Learn from the whole log again</Button>
+          <Button onClick={() => set({ from: null })}>Learn from the whole log again</Button>
         )}
       </div>
       {found && rows.length === 0 && (

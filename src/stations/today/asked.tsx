@@ -2,6 +2,10 @@
 import { useState } from "react";
 import type { ReachRecord } from "../../core/book/records";
 import { DAY } from "../../core/gauge/series";
+import { act } from "../../state/act";
+import { usePreferences } from "../../state/use-preferences";
+import { database } from "../../store/database";
+import { setTravelTime } from "../../store/preferences";
 import { useFishes } from "../../state/use-fishes";
 import { useSettings } from "../../state/settings";
 import type { River } from "../../state/use-river";
@@ -99,7 +103,7 @@ function Distances({ reaches, onClose }: { reaches: readonly ReachRecord[]; onCl
   return (
     <Dialog open onOpenChange={onClose} title="Minutes from home">
       <p className="mb-3 text-soft">
-        Kept in this browser alone. A reach without a figure is never left out for its way.
+        Saved in your log and its backup. A reach without a time is never left out as too far.
       </p>
       <div className="grid grid-cols-1 gap-3 sm:grid-cols-2">
         {reaches.map(({ id, reach }) => (
@@ -112,17 +116,16 @@ function Distances({ reaches, onClose }: { reaches: readonly ReachRecord[]; onCl
 
 /** Minutes to one reach: what is no number of minutes is told, and what was kept before stays. */
 function Distance({ id, name }: { id: string; name: string }) {
-  const { travel, set } = useSettings();
+  const { travel } = usePreferences();
   const [text, setText] = useState(travel[id] === undefined ? "" : String(travel[id]));
   const minutes = Number(text);
   const sound = text.trim() === "" || (Number.isFinite(minutes) && minutes >= 0 && minutes <= MOST_MINUTES);
   const enter = (typed: string) => {
     setText(typed);
-    const { [id]: _, ...others } = travel;
     const value = Number(typed);
-    if (typed.trim() === "") set({ travel: others });
+    if (typed.trim() === "") act(() => setTravelTime(database(), id, null));
     else if (Number.isFinite(value) && value >= 0 && value <= MOST_MINUTES)
-      set({ travel: { ...others, [id]: Math.round(value) } });
+      act(() => setTravelTime(database(), id, Math.round(value)));
   };
   return (
     <TextField

@@ -11,7 +11,7 @@ import { useSettings } from "../../state/settings";
 import { leaveForecast, takeForecast } from "../../state/forecast-file";
 import { useExpectedSky, useWeather } from "../../state/use-weather";
 import { storeFault } from "../../store/failure";
-import type { StoredWeather } from "../../store/database";
+import type { WeatherRecord } from "../../core/book/preferences";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { FileField } from "../../widgets/file-field";
@@ -89,7 +89,7 @@ function Expected() {
   );
 }
 
-const sourceWords = ({ source, name, issued, hours }: StoredWeather): string => {
+const sourceWords = ({ source, name, issued, hours }: WeatherRecord): string => {
   const until = `to ${dayAndTime(hours.at(-1)!.time)}`;
   return source === "stand-in"
     ? `Made up, like the river: of ${dayAndTime(issued)}, ${until}.`

@@ -4,6 +4,7 @@ import type { Caution } from "../../core/gauge/cautions";
 import { MINUTE } from "../../core/gauge/series";
 import { type Change, isWindTried } from "../../core/plan/changes";
 import type { Plan, PlanWindow } from "../../core/plan/plan";
+import { usePreferences } from "../../state/use-preferences";
 import { useSettings } from "../../state/settings";
 import { nearestFlow } from "../../scenario/plan-lies";
 import { useMinute } from "../../state/clock";
@@ -42,7 +43,8 @@ export function Why({
   told: readonly Caution["kind"][];
   /** What a dam above the first water does. */
 }) {
-  const { system, height, travel } = useSettings();
+  const { system, height } = useSettings();
+  const { travel } = usePreferences();
   const now = useMinute();
   const reasons = first.factors.map((one) => factorWords(one, first, system, height)).filter(Boolean);
   const away = travel[first.reach];
