@@ -4,6 +4,7 @@ import { fetched } from "../core/quantity/fetched";
 import type { WeatherRecord } from "../core/book/preferences";
 import { database } from "../store/database";
 import { dropForecast, keepForecast, type NewForecast } from "../store/weather";
+import { clockZone } from "../words/clock-zone";
 import { clockNow } from "./clock";
 
 /** Larger files are no forecast, bytes. */
@@ -16,8 +17,11 @@ export async function takeForecast(
 ): Promise<Omit<WeatherFile, "weather"> & { undo: () => Promise<void> }> {
   if (file.size > LARGEST) throw new InputError("file-too-large", { megabytes: LARGEST / 1_048_576 });
   const { readWeatherCsv } = await fetched(import("../core/formats/weather-csv"));
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const { weather, ...told } = readWeatherCsv(await file.text(), { issued: clockNow(), file: file.name, zone });
+  const { weather, ...told } = readWeatherCsv(await file.text(), {
+    issued: clockNow(),
+    file: file.name,
+    zone: clockZone(),
+  });
   const kept: NewForecast = { ...weather, id: station, source: "file", name: file.name };
   const before = await keepForecast(database(), kept);
   return { ...told, undo: () => putBack(station, before) };

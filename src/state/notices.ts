@@ -73,5 +73,15 @@ export const useNotices = create<Notices>((set) => ({
   drop: (id) => set(({ list }) => ({ list: list.filter((notice) => notice.id !== id) })),
 }));
 
+/** Takes back what was said last with an undo; false where there is nothing to take back. */
+export function undoLast(): boolean {
+  const { list, drop } = useNotices.getState();
+  const last = list.findLast(({ action }) => action?.label === "Undo");
+  if (!last) return false;
+  drop(last.id);
+  last.action!.run();
+  return true;
+}
+
 /** Says something in passing; with an action it stays long enough to be undone. */
 export const say = (text: string, action?: Way): void => useNotices.getState().say(text, action);

@@ -35,3 +35,11 @@ export function EntryForm({
     </form>
   );
 }
+
+/** Something that cannot both be true, asked about before it is saved. */
+export const Ask = ({ text }: { text: string }) => (
+  <p role="alert" className="rounded-md border-2 border-clay px-3 py-2 font-semibold">
+    <span aria-hidden>▲ </span>
+    {text}
+  </p>
+);

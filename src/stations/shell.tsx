@@ -13,6 +13,7 @@ import { adoptOldSettings } from "../state/adopt-settings";
 import { readyGate } from "../store/gate";
 import { FaultBoundary } from "../widgets/fault-boundary";
 import { keepUp } from "../state/keep-up";
+import { undoLast } from "../state/notices";
 import { useSafety } from "../state/use-cautions";
 import { useRiver } from "../state/use-river";
 import { useRunning } from "../state/use-running";
@@ -22,6 +23,7 @@ import { BookGate } from "./book-gate";
 import { MemoryBanner } from "./memory-banner";
 import { NewerBanner } from "./newer-banner";
 import { Cautions } from "./cautions";
+import { ClosedSeason } from "./closed-season";
 import { RiverStrip } from "./river-strip";
 import { later, laterDialog } from "../widgets/later";
 import { useOneTap } from "../widgets/one-tap";
@@ -31,6 +33,9 @@ const Welcome = later(() => import("./welcome/welcome").then((one) => one.Welcom
 
 /** First steps of one's own river, and help; everything else has nothing to show in an empty book. */
 const SHOWN_EMPTY: readonly string[] = ["/today", "/help"];
+
+/** Stations that send somebody to the water: a closed season is said there. */
+const SENDS_OUT = ["/reach", "/rig", "/session"];
 
 /** What letters are typed into: no shortcut there. A list goes to the entry that begins with them. */
 const TYPED_INTO =
@@ -48,6 +53,8 @@ export function Shell({ children }: { children: ReactNode }) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
+      const undoes = (event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === "z";
+      if (undoes && !target.closest(TYPED_INTO) && undoLast()) return event.preventDefault();
       if (event.metaKey || event.ctrlKey || event.altKey || target.closest(TYPED_INTO)) return;
       const station = STATIONS[Number(event.key) - 1];
       if (station) router.push(station.path);
@@ -144,7 +151,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
   const empty = river.reaches.length === 0 && river.stations.length === 0;
   // The made-up river is on its way: the welcome brings it.
   const wanted = useDemoWanted();
-  const removed = useSettings((settings) => settings.demoRemoved);
+  const { demoRemoved: removed, species } = useSettings();
   const comes = wanted && !removed;
   return (
     <>
@@ -161,6 +168,9 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
         ) : (
           <>
             {!fight && <Cautions safety={safety} />}
+            {!fight && river.reach && SENDS_OUT.some((one) => path.startsWith(one)) && (
+              <ClosedSeason reach={river.reach.id} species={species} now={river.minute} />
+            )}
             <FaultBoundary
               key={`${path} ${zone}`}
               name={STATIONS.find((one) => path.startsWith(one.path))?.name ?? "This page"}

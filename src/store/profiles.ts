@@ -6,7 +6,7 @@ import type { Database } from "./database";
 /** Keeps a fish as this angler knows it: a new profile, or changes of one. */
 export async function keepProfile(db: Database, base: string, species: Species): Promise<Undo> {
   const { id } = species;
-  if (await db.profiles.get(id)) return patch(db, db.profiles, id, { species });
+  if (await db.profiles.get(id)) return patch(db, db.profiles, id, { base, species, deleted: undefined });
   const profile: Profile = {
     schema: "low-heron/profile@1",
     id,

@@ -10,6 +10,7 @@ import { stateFor } from "./river";
 import { runningSession } from "./running";
 import {
   closeStretch,
+  type Cut,
   cutFor,
   fitStretches,
   type Fitted,
@@ -88,6 +89,9 @@ export async function endSession(
 }
 
 export const removeSession = (db: Database, id: string): Promise<Undo> => setDeleted(db, db.sessions, id, true);
+
+export const restoreSession = (db: Database, id: string): Promise<Undo> => setDeleted(db, db.sessions, id, false);
+export const restoreCatch = (db: Database, id: string): Promise<Undo> => setDeleted(db, db.catches, id, false);
 
 /** Puts a past session in the book with its true times: a blank remembered later counts too. */
 export async function addPastSession(
@@ -230,7 +234,7 @@ export const removeCatches = (db: Database, ids: readonly string[]): Promise<Und
   });
 
 /**
- * Fish of a file: each day of a reach a session whose hours are not known, so that they say nothing of rates. All or
+ * Fish of a file: each day of a reach (its own, or `reach`) a session whose hours are not known, so that they say nothing of rates. All or
  * none.
  */
 export async function addCatches(
@@ -241,23 +245,26 @@ export async function addCatches(
 ): Promise<Undo> {
   const days = new Map<string, CatchDraft[]>();
   for (const draft of drafts) {
-    const day = days.get(dayOf(draft.at));
+    const key = `${draft.reach ?? reach} ${dayOf(draft.at)}`;
+    const day = days.get(key);
     if (day) day.push(draft);
-    else days.set(dayOf(draft.at), [draft]);
+    else days.set(key, [draft]);
   }
-  // One look at the gauge for all of them.
-  const cut = await cutFor(db, reach);
-  const riverAt = (at: number) => cut(at, at)[0]!.river;
+  // One look at the gauge of each reach for all of them.
+  const cuts = new Map<string, Cut>();
+  for (const id of new Set(drafts.map((draft) => draft.reach ?? reach))) cuts.set(id, await cutFor(db, id));
   const sessions: Session[] = [];
   const catches: Catch[] = [];
   for (const own of days.values()) {
+    const on = own[0]!.reach ?? reach;
+    const riverAt = (at: number) => cuts.get(on)!(at, at)[0]!.river;
     const times = own.map(({ at }) => at);
     const [start, end] = [Math.min(...times), Math.max(...times)];
     const session: Session = {
       schema: "low-heron/session@1",
       id: newId(start),
       updatedAt: stamp(),
-      reach,
+      reach: on,
       start: iso(start),
       end: iso(end),
       rods: 1,
@@ -267,7 +274,7 @@ export async function addCatches(
       hoursKnown: false,
     };
     sessions.push(session);
-    for (const { at, ...rest } of own) catches.push(newCatch(session, rest, at, riverAt(at)));
+    for (const { at, reach: _, ...rest } of own) catches.push(newCatch(session, rest, at, riverAt(at)));
   }
   return together(db, [db.sessions, db.catches], async (keep) => {
     for (const one of sessions) keep(await add(db, db.sessions, one));

@@ -16,7 +16,7 @@ import { gaugeLike, type GaugeTarget, keepGauge } from "./gauges";
 import { gaugeAtReach, gaugeOf } from "./river";
 
 /** What an import would bring, without the readings: those stay here until they are kept. */
-export interface GaugeImport extends Pick<GaugeFile, "codes" | "notes"> {
+export interface GaugeImport extends Pick<GaugeFile, "codes" | "notes" | "zone"> {
   summary: GaugeSummary;
   /** What became of all their data lines. */
   lines: LineCounts;
@@ -55,6 +55,7 @@ async function open(files: readonly File[], options: CsvOptions): Promise<Answer
       codes,
       notes,
       lines,
+      zone: read.find(({ record }) => record.zone)?.record.zone,
       summary: summariseGauge(opened),
       jumps: loneJumps(opened.series),
       sameAs: undefined,

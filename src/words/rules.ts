@@ -8,6 +8,10 @@ import { count } from "./text";
 const STANDS = "The local authority's rules stand above what is entered here.";
 
 /** Keep or release, with the rule that decides, in words. */
+/** A season that is closed, with its days. */
+export const closedWords = (fish: string, open: { from: string; to: string }): string =>
+  `${fish}: closed season here. By your rules it is ${seasonWords(open)}.`;
+
 export function ruleWords(
   { answer, rule, index }: RuleAnswer,
   rules: readonly LocalRule[],

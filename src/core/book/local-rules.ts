@@ -81,13 +81,18 @@ function brokenPart(rule: LocalRule, fish: Fish, kept: number, today: string): R
   return bag !== undefined && kept >= bag ? "bag" : undefined;
 }
 
-/** Is a day, "2026-04-15", within a season? Days of any year compare by month and day, and may turn with the year. */
+/**
+ * Is a day, "2026-04-15", within a season, both its days included? Days of any year compare by month and day, and may
+ * turn with the year; where one of the two has a year the other is the nearest to it that makes a season.
+ */
 export function isOpen({ from, to }: { from: string; to: string }, today: string): boolean {
-  if (from.length === 10 || to.length === 10)
-    return (
-      (from.length === 10 ? today >= from : today.slice(5) >= from) &&
-      (to.length === 10 ? today <= to : today.slice(5) <= to)
-    );
+  const dated = (day: string) => day.length === 10;
+  if (dated(from) || dated(to)) {
+    const turns = (from.slice(-5) > to.slice(-5) ? 1 : 0) as number;
+    const start = dated(from) ? from : `${String(Number(to.slice(0, 4)) - turns).padStart(4, "0")}-${from}`;
+    const end = dated(to) ? to : `${String(Number(from.slice(0, 4)) + turns).padStart(4, "0")}-${to}`;
+    return today >= start && today <= end;
+  }
   const now = today.slice(5);
   return from <= to ? now >= from && now <= to : now >= from || now <= to;
 }

@@ -129,28 +129,26 @@ describe("local rules", () => {
     ]);
     const once = { from: "2026-05-01", to: "2026-09-30" };
     expect(["2026-06-01", "2027-06-01"].map((day) => isOpen(once, day))).toEqual([true, false]);
-    // From a day of one year on, each year until a day of any; and the other way.
-    const onward = { from: "2026-05-01", to: "09-30" };
-    expect(["2026-04-30", "2026-05-01", "2026-10-01", "2027-01-05"].map((day) => isOpen(onward, day))).toEqual([
+    // Where one day has a year, the other is the nearest that makes a season with it: over New Year too.
+    const open = (season: { from: string; to: string }, ...days: string[]) => days.map((day) => isOpen(season, day));
+    expect(open({ from: "2026-05-01", to: "09-30" }, "2026-04-30", "2026-05-01", "2026-10-01", "2027-06-05")).toEqual([
       false,
       true,
       false,
-      true,
-    ]);
-    const until = { from: "05-01", to: "2026-09-30" };
-    expect(["2025-04-30", "2025-05-01", "2026-09-30", "2026-10-01"].map((day) => isOpen(until, day))).toEqual([
-      false,
-      true,
-      true,
       false,
     ]);
-    expect(["2026-05-01", "2026-09-30", "2026-10-01"].map((day) => isOpen(once, day))).toEqual([true, true, false]);
-    expect(isOpen(winter, "2027-02-28")).toBe(true);
-    // One day alone.
-    const day = { from: "05-01", to: "05-01" };
-    expect(["2026-04-30", "2026-05-01", "2026-05-02"].map((one) => isOpen(day, one))).toEqual([false, true, false]);
-    expect(ask({ open: { from: "06-10", to: "06-10" } }).answer).toBe("keep");
-    expect(ask({ open: { from: "07-01", to: "09-30" } })).toMatchObject({ answer: "release", rule: "open" });
+    for (const turning of [
+      { from: "2026-10-01", to: "03-31" },
+      { from: "10-01", to: "2027-03-31" },
+      { from: "2026-10-01", to: "2027-03-31" },
+    ])
+      expect(open(turning, "2026-09-30", "2026-10-01", "2026-11-15", "2027-03-31", "2027-04-01")).toEqual([
+        false,
+        true,
+        true,
+        true,
+        false,
+      ]);
   });
 
   test("of several rules the first that is not met decides, and is named by its place", () => {

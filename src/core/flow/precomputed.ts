@@ -20,7 +20,8 @@ const SERIES = [5, 10, 20, 40] as const;
 export function flowsBetween(low: number, high: number): number[] {
   const along = (each: number) => {
     const [from, to] = [Math.floor(each * Math.log10(low) + 1e-9), Math.ceil(each * Math.log10(high) - 1e-9)];
-    return Array.from({ length: to - from + 1 }, (_, k) => Number((10 ** ((from + k) / each)).toPrecision(2)));
+    const digits = each > 20 ? 3 : 2;
+    return Array.from({ length: to - from + 1 }, (_, k) => Number((10 ** ((from + k) / each)).toPrecision(digits)));
   };
   return along(SERIES.find((each) => along(each).length >= FEWEST_FLOWS) ?? SERIES.at(-1)!);
 }

@@ -1,11 +1,13 @@
 import { message, type Message } from "../quantity/message";
-import { type Dimension, parseQuantity } from "../quantity/units";
+import { type Dimension, findUnit, parseQuantity } from "../quantity/units";
 import type { Stretch } from "../book/bank-records";
 import { hoursOf, rodHours } from "../book/effort";
 import { type Catch, FINS, LOST_CAUSES, type Session } from "../book/records";
 import { csvTable, eachRow } from "./csv";
 import { unguarded, writeCsv } from "./csv-write";
+import { type CsvUnits, inUnit, SI_CSV } from "./csv-units";
 import { type DateOrder, type DatesSeen, datesIn, isOtherDate, isoDate } from "./date-order";
+import { readHeader } from "./gauge-csv";
 import { demandText } from "./gauge-text";
 import { readInstant, type Zone } from "./instant";
 import { type LineCounts, type Rejection, Tally } from "./tally";
@@ -14,7 +16,9 @@ import { type LineCounts, type Rejection, Tally } from "./tally";
 
 /** What a column can hold, with the names under which it is known by itself. */
 export const CATCH_COLUMNS = {
-  at: ["at", "time", "datetime", "date", "when", "caught"],
+  at: ["at", "datetime", "date", "when", "caught", "time"],
+  time: ["time", "clock", "hour"],
+  water: ["reach", "water", "river", "beat"],
   species: ["species", "fish", "kind"],
   length: ["length", "size"],
   weight: ["weight", "mass"],
@@ -32,29 +36,29 @@ export const CATCH_COLUMNS = {
 export type CatchColumn = keyof typeof CATCH_COLUMNS;
 export const CATCH_COLUMN_NAMES = Object.keys(CATCH_COLUMNS) as CatchColumn[];
 
-const HEADER = [
+const headerIn = (units: CsvUnits): string[] => [
   "at",
   "reach",
   "species",
-  "length (m)",
-  "weight (kg)",
-  "girth (m)",
+  `length (${units.fish})`,
+  `weight (${units.mass})`,
+  `girth (${units.fish})`,
   "lie",
   "lure",
   "colour",
   "piece",
   "method",
-  "depth (m)",
+  `depth (${units.depth})`,
   "cast",
   "rod",
   "angler",
   "fin",
   "lost",
   "kept",
-  "discharge (m3/s)",
-  "stage (m)",
-  "water (degC)",
-  "visibleDepth (m)",
+  `discharge (${units.discharge})`,
+  `stage (${units.depth})`,
+  `water (${units.temperature})`,
+  `visibleDepth (${units.depth})`,
   "exceedance",
   "trend",
   "notes",
@@ -65,35 +69,54 @@ export function writeCatches(
   catches: readonly Catch[],
   sessions: readonly Session[],
   reachName: (id: string) => string,
+  units: CsvUnits = SI_CSV,
 ): string {
   const reaches = new Map(sessions.map((one) => [one.id, reachName(one.reach)]));
   return writeCsv(
-    HEADER,
-    catches.map((one) => [one.at, reaches.get(one.session) ?? "", ...saidOf(one), ...riverOf(one), one.notes]),
+    headerIn(units),
+    catches.map((one) => [
+      one.at,
+      reaches.get(one.session) ?? "",
+      ...saidOf(one, units),
+      ...riverOf(one, units),
+      one.notes,
+    ]),
   );
 }
 
 type Cell = string | number | null;
 
-const saidOf = (one: Catch): Cell[] => [
+/** Hours to a third of a second. */
+const round = (hours: number): number => Number(hours.toFixed(4));
+
+const saidOf = (one: Catch, units: CsvUnits): Cell[] => [
   one.species,
-  one.length,
-  ...[one.weight, one.girth].map((size) => size ?? null),
+  inUnit(one.length, units.fish),
+  inUnit(one.weight, units.mass),
+  inUnit(one.girth, units.fish),
   one.lie,
   one.lure,
   one.colour ?? "",
   one.piece ?? "",
   one.method ?? "",
-  ...[one.depth, one.cast, one.rod].map((size) => size ?? null),
+  inUnit(one.depth, units.depth),
+  ...[one.cast, one.rod].map((number) => number ?? null),
   one.angler ?? "",
   one.fin ?? "",
   one.lost ?? "",
   one.kept === undefined ? "" : one.kept ? "yes" : "no",
 ];
 
-const riverOf = ({ river }: Catch): Cell[] =>
+const riverOf = ({ river }: Catch, units: CsvUnits): Cell[] =>
   river
-    ? [river.discharge, river.stage, river.waterTemperature, river.visibleDepth, river.exceedance, river.trend]
+    ? [
+        inUnit(river.discharge, units.discharge),
+        inUnit(river.stage, units.depth),
+        inUnit(river.waterTemperature, units.temperature),
+        inUnit(river.visibleDepth, units.depth),
+        river.exceedance,
+        river.trend,
+      ]
     : [null, null, null, null, null, null];
 
 /** Sessions, one stretch of effort to a line where they were kept in stretches, else the whole session. */
@@ -102,6 +125,7 @@ export function writeEffort(
   stretches: readonly Stretch[],
   reachName: (id: string) => string,
   now: number,
+  units: CsvUnits = SI_CSV,
 ): string {
   const header = [
     "session",
@@ -117,9 +141,9 @@ export function writeEffort(
     "lure",
     "colour",
     "piece",
-    "depth (m)",
+    `depth (${units.depth})`,
     "casts",
-    "discharge (m3/s)",
+    `discharge (${units.discharge})`,
     "trend",
     "notes",
   ];
@@ -134,9 +158,9 @@ export function writeEffort(
           "",
           session.start,
           session.end ?? "",
-          rodHours(session, now),
+          round(rodHours(session, now)),
           ...["", "", "", "", "", null, null],
-          session.river?.discharge ?? null,
+          inUnit(session.river?.discharge, units.discharge),
           session.river?.trend ?? "",
           session.notes,
         ],
@@ -147,15 +171,15 @@ export function writeEffort(
       one.angler,
       one.start,
       one.end ?? "",
-      hoursOf(one, now),
+      round(hoursOf(one, now)),
       one.lie,
       one.method ?? "",
       one.lure,
       one.colour,
       one.piece,
-      one.depth,
+      inUnit(one.depth, units.depth),
       one.casts.reduce((sum, { count }) => sum + count, 0),
-      one.river?.discharge ?? null,
+      inUnit(one.river?.discharge, units.discharge),
       one.river?.trend ?? "",
       session.notes,
     ]);
@@ -167,6 +191,8 @@ export function writeEffort(
 export interface CatchDraft extends Pick<Catch, "species" | "length" | "lie" | "lure" | "notes"> {
   /** ms */
   at: number;
+  /** Reach that its water is; undefined where the file does not say. */
+  reach?: string;
   weight?: number;
   girth?: number;
   colour?: string;
@@ -196,13 +222,16 @@ const plain = (cell: string): string =>
 export function catchColumns(text: string, file?: string): { header: string[]; match: CatchMatch } {
   demandText(text, file);
   const { header } = csvTable(text, file);
-  const names = header.map(plain);
+  // "water (degC)" is no name of a water.
+  const names = header.map((cell) => (readHeader(cell).unit && /water|river/i.test(cell) ? "" : plain(cell)));
   const match = Object.fromEntries(
     CATCH_COLUMN_NAMES.map((name) => {
       const at = CATCH_COLUMNS[name].map((one) => names.indexOf(one)).find((index) => index >= 0);
       return [name, at ?? null];
     }),
   ) as CatchMatch;
+  // A clock time stands in a column of its own only beside one of days.
+  if (match.time === match.at) match.time = null;
   return { header, match };
 }
 
@@ -219,11 +248,13 @@ export interface CatchReading {
   /** Zone of clock readings without an offset, and which comes first in dates that are not of ISO 8601. */
   zone: Zone;
   dates: DateOrder | undefined;
+  /** Id of a reach from what a cell says; undefined where there is none of that name. */
+  water?: (text: string) => string | undefined;
   /** Id of a species from what a cell says; undefined where there is none of that name. */
   species: (text: string) => string | undefined;
   /** What a fish is where no column says. */
   usual: string;
-  /** Units of bare numbers. */
+  /** Units of bare numbers, where the column's header names none. */
   units: { length: string; weight: string };
   /** Nothing later than that is taken, ms. */
   now: number;
@@ -239,8 +270,14 @@ export function readCatches(text: string, reading: CatchReading, file?: string):
   const tally = new Tally();
   const drafts: CatchDraft[] = [];
   const order = reading.dates ?? datesOf(text, reading.match, file).order;
+  const unitsOf = { length: reading.units.length, girth: reading.units.length, weight: reading.units.weight };
+  for (const name of ["length", "girth", "weight"] as const) {
+    const index = reading.match[name];
+    const unit = index === null ? undefined : readHeader(table.header[index]!).unit;
+    if (unit && findUnit(unit)!.dimension === (name === "weight" ? "mass" : "length")) unitsOf[name] = unit;
+  }
   eachRow(table.rows(), tally, (line, cells) => {
-    const made = draftOf((name) => cellAt(cells, reading.match[name]), { ...reading, dates: order });
+    const made = draftOf((name) => cellAt(cells, reading.match[name]), { ...reading, dates: order, unitsOf });
     if ("code" in made) tally.reject(line, made);
     else {
       drafts.push(made);
@@ -253,18 +290,26 @@ export function readCatches(text: string, reading: CatchReading, file?: string):
 const cellAt = (cells: readonly string[], index: number | null): string =>
   index === null ? "" : unguarded((cells[index] ?? "").trim());
 
-function draftOf(cell: (name: CatchColumn) => string, reading: CatchReading): CatchDraft | Message {
-  const at = timeOf(cell("at"), reading);
+type Sizes = Record<"length" | "girth" | "weight", string>;
+
+function draftOf(
+  cell: (name: CatchColumn) => string,
+  reading: CatchReading & { unitsOf: Sizes },
+): CatchDraft | Message {
+  const at = timeOf(`${cell("at")} ${cell("time")}`.trim(), reading);
   if (typeof at === "object") return at;
   if (at > reading.now) return message("catch-in-future");
   const named = cell("species");
   const species = named ? reading.species(named) : reading.usual;
   if (species === undefined) return message("catch-no-species", { text: named.slice(0, 40) });
+  const river = cell("water");
+  const reach = river && reading.water ? reading.water(river) : undefined;
+  if (river && reading.water && reach === undefined) return message("catch-no-water", { text: river.slice(0, 40) });
   const sizes: Partial<Record<"length" | "weight" | "girth", number>> = {};
   for (const [name, dimension, unit, most] of [
-    ["length", "length", reading.units.length, 4],
-    ["girth", "length", reading.units.length, 4],
-    ["weight", "mass", reading.units.weight, 500],
+    ["length", "length", reading.unitsOf.length, 4],
+    ["girth", "length", reading.unitsOf.girth, 4],
+    ["weight", "mass", reading.unitsOf.weight, 500],
   ] as const) {
     const size = sizeOf(cell(name), dimension, unit, most);
     if (typeof size === "object") return message("cell-measure", { name, why: size });
@@ -276,6 +321,7 @@ function draftOf(cell: (name: CatchColumn) => string, reading: CatchReading): Ca
   return {
     at,
     species,
+    ...(reach !== undefined && { reach }),
     lie: cell("lie").slice(0, 120),
     lure: cell("lure").slice(0, 120),
     notes: cell("notes").slice(0, 2000),

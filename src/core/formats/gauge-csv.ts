@@ -1,11 +1,12 @@
 import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { type Parameter, UNIT_OF } from "../gauge/series";
+import { isZone } from "../quantity/local-time";
 import { findUnit } from "../quantity/units";
 import { columnMark, csvTable, type CsvTable, eachRow } from "./csv";
 import { type DateOrder, datesIn, isoDate, isOtherDate } from "./date-order";
 import { type Column, demandText, dimensionOf, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
-import { namedZone, readInstant, UTC } from "./instant";
+import { instantReader, zoneOfFile } from "./instant";
 
 /** Words by which a column is known. The longest match wins. */
 const NAMES: readonly (readonly [RegExp, Parameter | "time"])[] = [
@@ -143,9 +144,9 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
   );
   if (columns.length === 0) throw new InputError("no-known-column", { columns: listed(headers) }, where);
 
-  const zoneName = options.zone ?? timeColumns.map((index) => headers[index]!.zone).find(Boolean);
-  const zone = zoneName ? namedZone(zoneName) : UTC;
-  if (!zone) throw new InputError("unknown-zone", { zone: zoneName }, where);
+  const named = timeColumns.map((index) => headers[index]!.zone).find(Boolean);
+  const zone = zoneOfFile(named, options.zone);
+  if (!zone) throw new InputError("unknown-zone", { zone: options.zone ?? named }, where);
 
   const gathering = new Gathering(
     columns,
@@ -153,20 +154,29 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
   );
   const timeIn = (cells: readonly string[]) => timeColumns.map((index) => cells[index]!.trim()).join(" ");
   const order = orderOf(table, timeIn, options, notes);
-  let previous = -Infinity;
+  const read = instantReader(zone.zone);
   let unzoned = 0;
   eachRow(table.rows(), gathering.tally, (line, cells) => {
     const text = timeIn(cells);
-    const instant = readInstant(order ? isoDate(text, order) : text, zone, previous);
+    const instant = read(order ? isoDate(text, order) : text);
     if (!instant.ok) return gathering.reject(line, instant.reason);
     if (!instant.zoned) unzoned++;
-    previous = instant.time;
     gathering.take(line, instant.time, cells);
   });
   const series = gathering.finish(file);
-  if (unzoned && !zoneName) notes.push(message("no-offset", { unzoned }));
+  if (unzoned && !zone.name) notes.push(message("no-offset", { unzoned }));
+  if (unzoned && zone.name === named && named && options.zone && named !== options.zone)
+    notes.push(message("zone-of-file", { zone: named }));
   const { tally, codes } = gathering;
-  return { station: { id: "", name: "" }, series, rejected: tally.ordered(), lines: tally.counts, codes, notes };
+  return {
+    station: { id: "", name: "" },
+    series,
+    rejected: tally.ordered(),
+    lines: tally.counts,
+    codes,
+    notes,
+    ...(named && isZone(named) && { zone: named }),
+  };
 }
 
 /** The column of times, by what was said or by name; a day and a clock time may stand in two columns. */

@@ -3,7 +3,7 @@ import { InputError } from "../quantity/fault";
 import { type Column, demandText, type GaugeFile, Gathering, oncePerParameter } from "./gauge-text";
 import { LONGEST_LINE, linesOf } from "./lines";
 import { PARAMETER_CODES } from "./parameter-codes";
-import { codedZone, ianaZone, readInstant, UTC, type Zone } from "./instant";
+import { codedZone, ianaZone, type Instant, instantReader, UTC } from "./instant";
 
 /** Tab-separated RDB begins with # comments, a header row and a format row such as 5s 15s 20d. */
 export const looksLikeRdb = (text: string): boolean =>
@@ -40,15 +40,24 @@ function layoutOf(headers: readonly string[], line: number, file: string | undef
   return { timeColumn, zoneColumn: headers.indexOf("tz_cd"), siteColumn: headers.indexOf("site_no"), columns };
 }
 
-/** The zones of a file: its own tz_cd codes first, then the stated zone, then UTC. */
-function zoneReader(
+/** The readers of a file's times by their tz_cd code; without one the stated zone holds, or UTC. */
+function readersOf(
   stated: string | undefined,
   file: string | undefined,
-): (code: string | undefined) => Zone | undefined {
+): (code: string) => ((text: string) => Instant) | undefined {
   const fallback = stated ? ianaZone(stated) : UTC;
   if (!fallback) throw new InputError("unknown-zone", { zone: stated }, { file });
-  return (code) => (code === undefined || code.trim() === "" ? fallback : codedZone(code));
+  const readers = new Map<string, (text: string) => Instant>();
+  return (code) => {
+    const zone = code === "" ? fallback : codedZone(code);
+    if (!readers.has(code) && zone) readers.set(code, instantReader(zone));
+    return readers.get(code);
+  };
 }
+
+/** The zone code of a row; empty where it has none. */
+const codeOf = (cells: readonly string[], { zoneColumn }: Layout): string =>
+  zoneColumn < 0 ? "" : cells[zoneColumn]!.trim();
 
 /** "#    USGS 01234567 NAME OF STATION" in the comments. */
 function stationName(comments: readonly string[], id: string): string {
@@ -75,11 +84,11 @@ export function readGaugeRdb(text: string, options: { zone?: string; file?: stri
   const headers = lines[headerLine]!.split("\t").map((name) => name.trim());
   const notes: Message[] = [];
   const layout = layoutOf(headers, headerLine + 1, file, notes);
-  const zoneFor = zoneReader(options.zone, file);
+  const readerFor = readersOf(options.zone, file);
 
   const gathering = new Gathering(layout.columns);
   let site: string | undefined;
-  let previous = -Infinity;
+  let unzoned = 0;
   for (let k = headerLine + 1; k < lines.length; k++) {
     const row = lines[k]!;
     if (row.trim() === "" || row.startsWith("#")) continue;
@@ -88,9 +97,11 @@ export function readGaugeRdb(text: string, options: { zone?: string; file?: stri
       continue;
     }
     const cells = row.split("\t");
+    // A last cell that is empty is often not written.
+    if (cells.length === headers.length - 1) cells.push("");
     // Files of several stations say their header again.
     if (row === lines[headerLine] || isFormatRow(cells)) continue;
-    const read = readRow(cells, headers.length, layout, zoneFor, previous);
+    const read = readRow(cells, headers.length, layout, readerFor);
     if (!read.ok) {
       gathering.reject(k + 1, read.reason);
       continue;
@@ -101,10 +112,11 @@ export function readGaugeRdb(text: string, options: { zone?: string; file?: stri
       gathering.reject(k + 1, message("other-station", { rowSite, site }));
       continue;
     }
-    previous = read.time;
+    if (!read.zoned && !codeOf(cells, layout)) unzoned++;
     gathering.take(k + 1, read.time, cells);
   }
   const series = gathering.finish(file);
+  if (unzoned && !options.zone) notes.push(message("no-offset", { unzoned }));
   const id = site ?? "";
   return {
     station: { id, name: stationName(comments, id) },
@@ -120,15 +132,14 @@ function readRow(
   cells: readonly string[],
   width: number,
   layout: Layout,
-  zoneFor: (code: string | undefined) => Zone | undefined,
-  previous: number,
+  readerFor: (code: string) => ((text: string) => Instant) | undefined,
 ) {
   if (cells.length > width && cells.slice(width).some((cell) => cell.trim() !== ""))
     return { ok: false as const, reason: message("long-line", { length: cells.length, wanted: width }) };
-  if (cells.length < width - 1)
+  if (cells.length < width)
     return { ok: false as const, reason: message("short-line", { length: cells.length, wanted: width }) };
-  const code = layout.zoneColumn < 0 ? undefined : cells[layout.zoneColumn];
-  const zone = zoneFor(code);
-  if (!zone) return { ok: false as const, reason: message("unknown-zone-code", { code }) };
-  return readInstant(cells[layout.timeColumn] ?? "", zone, previous);
+  const code = codeOf(cells, layout);
+  const read = readerFor(code);
+  if (!read) return { ok: false as const, reason: message("unknown-zone-code", { code }) };
+  return read(cells[layout.timeColumn]!);
 }

@@ -16,6 +16,8 @@ export interface GaugeFile extends GaugeRecord {
   codes: Record<string, number>;
   /** Things worth knowing that cost no data. */
   notes: Message[];
+  /** Zone of the IANA database that the file names for its times. */
+  zone?: string;
 }
 
 /**

@@ -97,7 +97,7 @@ test("one observation alone, a monitoring point in place, other prefixes, and cl
   expect(new Date(file.series[0]!.times[0]!).toISOString()).toBe("2026-07-01T11:00:00.000Z");
   expect(file.series[0]!.values[0]).toBeCloseTo(0.6096, 12);
   expect(readGaugeWaterML2(lone).notes.map((note) => tell(note))).toEqual([
-    "1 times have no offset and no zone was stated: they were read as UTC.",
+    "1 times have no offset and no zone was stated: they were read as UTC. State the zone if that is wrong.",
   ]);
 });
 

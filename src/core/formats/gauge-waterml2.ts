@@ -3,7 +3,7 @@ import { InputError } from "../quantity/fault";
 import type { Parameter } from "../gauge/series";
 import { findUnit } from "../quantity/units";
 import { dimensionOf, type GaugeFile, Gathering } from "./gauge-text";
-import { ianaZone, readInstant, UTC, type Zone } from "./instant";
+import { ianaZone, instantReader, UTC, type Zone } from "./instant";
 import { elementLines } from "./lines";
 import { PARAMETER_CODES } from "./parameter-codes";
 import { addLines } from "./tally";
@@ -149,14 +149,13 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
   }
 
   function takePoints(gathering: Gathering, points: readonly unknown[], first: number, own: Zone): void {
-    let previous = -Infinity;
+    const read = instantReader(own);
     points.forEach((point, k) => {
       const pair = at(point, "MeasurementTVP");
-      const instant = readInstant(text(at(pair, "time")), own, previous);
+      const instant = read(text(at(pair, "time")));
       const line = lineOf(first + k);
       if (!instant.ok) return gathering.reject(line, instant.reason);
       if (!instant.zoned) told.unzoned++;
-      previous = instant.time;
       const value = at(pair, "value");
       if (isNil(value)) gathering.missing(line, instant.time, reasonOf(value, pair));
       else gathering.take(line, instant.time, [text(value)]);

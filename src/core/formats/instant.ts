@@ -47,13 +47,53 @@ export function ianaZone(name: string): Zone | undefined {
   };
 }
 
+/** Chooses between the two passes of the hour that clocks repeat. */
+type Choose = (candidates: readonly number[]) => number;
+const firstPass: Choose = (candidates) => candidates[0]!;
+
+/**
+ * Reads the instants of a file line by line. In the hour that clocks repeat in autumn each line is the pass that goes
+ * on from the line before, whether the file runs forwards or has its newest line first.
+ */
+export function instantReader(zone: Zone): (text: string) => Instant {
+  let first: number | undefined;
+  let previous: number | undefined;
+  const next: Choose = (candidates) => {
+    if (first === undefined || previous === undefined) return firstPass(candidates);
+    const before = previous;
+    return previous < first
+      ? (candidates.findLast((time) => time < before) ?? candidates.at(-1)!)
+      : (candidates.find((time) => time > before) ?? candidates[0]!);
+  };
+  return (text) => {
+    const instant = readInstant(text, zone, next);
+    if (instant.ok) {
+      first ??= instant.time;
+      previous = instant.time;
+    }
+    return instant;
+  };
+}
+
+/** The zone that clock times of a file are in: the one its header names, else the one that is stated, else UTC. */
+export function zoneOfFile(
+  named: string | undefined,
+  stated: string | undefined,
+): { name?: string; zone: Zone } | undefined {
+  const own = named === undefined ? undefined : namedZone(named);
+  if (own) return { name: named, zone: own };
+  const name = stated ?? named;
+  const zone = name === undefined ? UTC : namedZone(name);
+  return zone && { name, zone };
+}
+
 /**
  * Reads one instant. A text with its own offset needs no zone. In the hour that clocks repeat in autumn the first
- * pass is taken unless it is not after `previous`; an hour that clocks skip in spring is refused.
+ * pass is taken unless `choose` says otherwise; an hour that clocks skip in spring is refused.
  */
-export function readInstant(text: string, zone: Zone, previous = -Infinity): Instant {
+export function readInstant(text: string, zone: Zone, choose = firstPass): Instant {
   const plain = plainClock(text);
-  if (!Number.isNaN(plain)) return at(zone(plain), text, previous);
+  if (!Number.isNaN(plain)) return at(zone(plain), text, choose);
   const match = CLOCK.exec(text.trim());
   if (!match) return { ok: false, reason: message("not-iso", { text: text.trim().slice(0, 40) }) };
   const [, year, month, day, hour = "0", minute = "0", second = "0", fraction = "0", offset] = match;
@@ -82,12 +122,12 @@ export function readInstant(text: string, zone: Zone, previous = -Infinity): Ins
     back.getUTCMinutes() === parts[4];
   if (!isTrue) return { ok: false, reason: message("no-such-date", { text: text.trim() }) };
   if (offset) return { ok: true, time: clock - offsetMinutes(offset) * 60_000, zoned: true };
-  return at(zone(clock), text, previous);
+  return at(zone(clock), text, choose);
 }
 
-function at(candidates: readonly number[], text: string, previous: number): Instant {
+function at(candidates: readonly number[], text: string, choose: Choose): Instant {
   if (candidates.length === 0) return { ok: false, reason: message("skipped-hour", { text: text.trim() }) };
-  return { ok: true, time: candidates.find((time) => time > previous) ?? candidates[0]!, zoned: false };
+  return { ok: true, time: candidates.length === 1 ? candidates[0]! : choose(candidates), zoned: false };
 }
 
 const digitsAt = (text: string, from: number, count: number): number => {

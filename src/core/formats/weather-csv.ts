@@ -6,7 +6,7 @@ import { type Dimension, findUnit, toSI } from "../quantity/units";
 import { columnMark, csvTable, eachRow } from "./csv";
 import { readHeader } from "./gauge-csv";
 import { demandText } from "./gauge-text";
-import { namedZone, readInstant, UTC } from "./instant";
+import { instantReader, zoneOfFile } from "./instant";
 import { type LineCounts, type Rejection, Tally } from "./tally";
 
 type Kind = Exclude<keyof WeatherHour, "time">;
@@ -86,15 +86,16 @@ export function readWeatherCsv(
   });
   if (columns.length === 0)
     throw new InputError("no-weather-column", { columns: headers.map(({ name }) => name) }, where);
-  const stated = zoneName ?? headers[timeColumn]!.zone;
-  const zone = stated === undefined ? UTC : namedZone(stated);
-  if (!zone) throw new InputError("unknown-zone", { zone: stated }, where);
+  const named = headers[timeColumn]!.zone;
+  const zone = zoneOfFile(named, zoneName);
+  if (!zone) throw new InputError("unknown-zone", { zone: zoneName ?? named }, where);
+  const read = instantReader(zone.zone);
 
   const tally = new Tally();
   const hours = new Map<number, WeatherHour>();
   let unzoned = 0;
   eachRow(table.rows(), tally, (line, cells) => {
-    const instant = readInstant(cells[timeColumn]!.trim(), zone);
+    const instant = read(cells[timeColumn]!.trim());
     if (!instant.ok) return tally.reject(line, instant.reason);
     if (hours.has(instant.time)) return tally.reject(line, message("hour-twice"));
     if (!instant.zoned) unzoned++;
@@ -122,7 +123,7 @@ export function readWeatherCsv(
     weather: { issued, hours: [...hours.values()].sort((a, b) => a.time - b.time) },
     rejected: tally.ordered(),
     lines: tally.counts,
-    notes: unzoned && stated === undefined ? [message("no-offset", { unzoned })] : [],
+    notes: unzoned && zone.name === undefined ? [message("no-offset", { unzoned })] : [],
   };
 }
 

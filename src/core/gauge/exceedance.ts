@@ -55,6 +55,12 @@ export interface SeasonRecord {
   years: number;
 }
 
+/** Is a day of the year within the season of another, round New Year too? The one definition of a season. */
+const isInSeason = (day: number, middle: number): boolean => {
+  const apart = Math.abs(day - middle);
+  return Math.min(apart, 365 - apart) <= SEASON_HALF_DAYS;
+};
+
 /** The true readings within +-15 days of the date, in any year: one slice of the record a year. */
 export function seasonRecord(series: Series, at: number): SeasonRecord {
   const { times } = series;
@@ -69,11 +75,16 @@ export function seasonRecord(series: Series, at: number): SeasonRecord {
       date.getUTCMonth(),
       date.getUTCMonth() === 1 ? Math.min(28, date.getUTCDate()) : date.getUTCDate(),
     );
-    const [from, to] = [middle - SEASON_HALF_DAYS * DAY, middle + (SEASON_HALF_DAYS + 1) * DAY - 1];
+    // A day more on each side: 29 February is no day of its own.
+    const [from, to] = [middle - (SEASON_HALF_DAYS + 1) * DAY, middle + (SEASON_HALF_DAYS + 2) * DAY - 1];
     const days = new Set<number>();
+    let [day, belongs] = [NaN, false];
     for (const [time, value] of readingsBetween(series, from, to)) {
+      const own = Math.floor(time / DAY);
+      if (own !== day) [day, belongs] = [own, isInSeason(dayOfYear(own * DAY), dayOfYear(at))];
+      if (!belongs) continue;
       values.push(value);
-      days.add(Math.floor(time / DAY));
+      days.add(dayOfYear(own * DAY));
     }
     if (days.size >= LEAST_DAYS) years++;
   }

@@ -101,3 +101,16 @@ test("a band for the screen has a day's levels at each day's start, both ends co
   expect(band.map(({ time }) => time)).toEqual([0, 2, 4, 6].map((days) => from + days * DAY));
   band.forEach(({ time, levels }) => expect(levels).toBe(table[dayOfYear(time)]));
 });
+
+test("a season is one and the same by date and by the table of the year, in leap years too", () => {
+  const from = Date.UTC(2019, 0, 1);
+  const daily = seriesFrom(
+    "discharge",
+    Array.from({ length: 8 * 365 }, (_, k) => [from + k * DAY, 5 + Math.sin(k / 9) + (k % 17) / 5] as const),
+  );
+  const table = seasonTable(daily);
+  for (let k = 0; k < 365 * 4; k += 3) {
+    const at = Date.UTC(2021, 0, 1) + k * DAY;
+    expect(seasonLevels(daily, at)).toEqual(table[dayOfYear(at)]);
+  }
+});

@@ -107,7 +107,9 @@ export function parseQuantity(text: string, dimension: Dimension, fallbackUnit: 
     // "9000 m3/s" has no second unit: it is one quantity.
     if (findUnit(least)) {
       const [a, b] = [one(large, unit, dimension), one(small, least, dimension)];
-      return a.ok && b.ok ? { ok: true, value: a.value + b.value } : a.ok ? b : a;
+      // The sign is that of the whole: -2'6" is two and a half feet under.
+      const sign = /^[-\u2212]/.test(large.trim()) ? -1 : 1;
+      return a.ok && b.ok ? { ok: true, value: a.value + sign * b.value } : a.ok ? b : a;
     }
   }
   const plain = PLAIN.exec(trimmed);

@@ -1,4 +1,5 @@
 "use client";
+import { useState } from "react";
 import { type UseFormReturn, useWatch } from "react-hook-form";
 import { fishWeights } from "../../core/book/weights";
 import type { Catch } from "../../core/book/records";
@@ -9,7 +10,8 @@ import { useSave } from "../../state/use-save";
 import { differing } from "../../store/change";
 import { database } from "../../store/database";
 import { type CatchDetails, patchCatch, removeCatch } from "../../store/sessions";
-import { EntryForm } from "../entry-form";
+import { isOutside } from "../../core/book/clashes";
+import { Ask, EntryForm } from "../entry-form";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
@@ -26,12 +28,15 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
   const form = useEntryForm(schema, catchEntries(fish, system));
   const { save, fault } = useSave(onClose);
   const { river } = fish;
-  const keep = form.handleSubmit((fields) =>
-    save(
+  const [outside, setOutside] = useState<number | undefined>();
+  const keep = form.handleSubmit(async (fields) => {
+    const session = await database().sessions.get(fish.session);
+    if (session && isOutside(fields.at, session) && outside !== fields.at) return setOutside(fields.at);
+    return save(
       () => patchCatch(database(), fish, differing(schema.parse(catchEntries(fish, system)), fields)),
       "The fish is kept.",
-    ),
-  );
+    );
+  });
   return (
     <Dialog
       open
@@ -42,7 +47,7 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
       <EntryForm
         onSubmit={keep}
         fault={fault}
-        keep="Keep"
+        keep={outside === undefined ? "Keep" : "Save anyway"}
         more={
           <Button
             onClick={() => act(() => save(() => removeCatch(database(), fish.id), "The fish is out of the book."))}
@@ -51,6 +56,7 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
           </Button>
         }
       >
+        {outside !== undefined && <Ask text="That time is outside the session of this fish. Save it anyway?" />}
         <div className="grid gap-3 sm:grid-cols-2">
           <FormField form={form} name="length" label="Length" hint={`Such as ${system === "us" ? "14 in" : "36 cm"}`} />
           <FormField form={form} name="lure" label="Lure or bait" maxLength={120} />

@@ -14,7 +14,9 @@ import { database } from "../../store/database";
 import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
 import { PickFile } from "../../widgets/file-field";
+import { Select } from "../../widgets/select";
 import { later } from "../../widgets/later";
+import { csvUnits } from "../../words/csv-units";
 import { tellFault } from "../../words/messages";
 import { count } from "../../words/text";
 
@@ -24,18 +26,20 @@ const ImportFish = later(() => import("./import-fish").then((one) => one.ImportF
 /** Fish, effort and places out in open formats, and fish of a table in. */
 export function Files({ book, river }: { book: BookView; river: River }) {
   const { system } = useSettings();
+  const [which, setWhich] = useState<"own" | "si">("own");
+  const units = csvUnits(system, which);
   const [opened, setOpened] = useState<{ name: string; text: string } | undefined>();
   const [fault, setFault] = useState<string | undefined>();
   const reachName = (id: string) => river.reaches.find((one) => one.id === id)?.reach.name ?? "";
   const catches = () =>
     act(async () => {
       const { writeCatches } = await fetched(import("../../core/formats/catches-csv"));
-      saveFile("fish.csv", writeCatches(book.catches, book.sessions, reachName), "text/csv");
+      saveFile("fish.csv", writeCatches(book.catches, book.sessions, reachName, units), "text/csv");
     });
   const effort = () =>
     act(async () => {
       const { writeEffort } = await fetched(import("../../core/formats/catches-csv"));
-      saveFile("hours.csv", writeEffort(book.sessions, book.stretches, reachName, river.minute), "text/csv");
+      saveFile("hours.csv", writeEffort(book.sessions, book.stretches, reachName, river.minute, units), "text/csv");
     });
   const spots = (kind: "gpx" | "geojson") =>
     act(async () => {
@@ -64,7 +68,17 @@ export function Files({ book, river }: { book: BookView; river: River }) {
   return (
     <section aria-label="Files" className="mt-8 border-t border-line pt-4">
       <h2 className="mb-2 text-xl">In and out</h2>
-      <div className="flex flex-wrap gap-2">
+      <div className="flex flex-wrap items-end gap-2">
+        <Select
+          label="Units of the files"
+          className="w-48"
+          value={which}
+          onChange={(value) => setWhich(value === "si" ? "si" : "own")}
+          choices={[
+            { value: "own", label: system === "us" ? "inches, pounds, cfs" : "cm, kg, m³/s" },
+            { value: "si", label: "SI (m, kg, m³/s)" },
+          ]}
+        />
         <Button onClick={catches}>Fish as CSV</Button>
         <Button onClick={effort}>Hours as CSV</Button>
         <Button onClick={() => spots("gpx")}>Places as GPX</Button>
@@ -79,6 +93,7 @@ export function Files({ book, river }: { book: BookView; river: River }) {
           key={opened.name}
           {...opened}
           river={river}
+          known={book.catches}
 
           onDone={() => setOpened(undefined)}
         />

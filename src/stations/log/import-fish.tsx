@@ -10,6 +10,8 @@ import {
 } from "../../core/formats/catches-csv";
 import { DATE_ORDERS, type DateOrder } from "../../core/formats/date-order";
 import { ianaZone, UTC } from "../../core/formats/instant";
+import { sameFish } from "../../core/book/clashes";
+import type { Catch, ReachRecord } from "../../core/book/records";
 import { asFault } from "../../core/quantity/answer";
 import { act, perform } from "../../state/act";
 import { clockNow } from "../../state/clock";
@@ -25,11 +27,15 @@ import { Refused } from "../../widgets/refused";
 import { Select } from "../../widgets/select";
 import { tellFault } from "../../words/messages";
 import { entryUnit } from "../../words/quantity";
+import { clockZone } from "../../words/clock-zone";
 import { dayKey } from "../../words/river";
+import { speciesMatcher } from "../../words/species-text";
 import { choicesOf, count } from "../../words/text";
 
 const NAMES: Record<CatchColumn, string> = {
   at: "When",
+  time: "Clock time",
+  water: "Water",
   species: "Fish",
   length: "Length",
   weight: "Weight",
@@ -46,17 +52,25 @@ const NAMES: Record<CatchColumn, string> = {
 };
 const NONE = "none";
 
+/** The reach that a cell names, however it is written. */
+function waterNamed(reaches: readonly ReachRecord[], cell: string): string | undefined {
+  const key = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
+  return reaches.find(({ id, reach }) => id === cell || key(reach.name) === key(cell))?.id;
+}
+
 /** Fish of a table: its columns matched, shown what it would do, then taken in, all or none. */
 export function ImportFish({
   name,
   text,
   river,
+  known,
   onDone,
 }: {
   name: string;
   text: string;
   river: River;
   onDone: () => void;
+  known: readonly Catch[];
 }) {
   const { system, species } = useSettings();
   const { list } = useFishes();
@@ -72,37 +86,32 @@ export function ImportFish({
   const [match, setMatch] = useState<CatchMatch | undefined>("match" in start ? start.match : undefined);
   const found = useMemo(() => {
     if (!match) return undefined;
-    const ids = new Map(
-      list.flatMap(
-        (one) =>
-          [
-            [one.id, one.id],
-            [one.name.toLowerCase(), one.id],
-          ] as const,
-      ),
-    );
     return readCatches(
       text,
       {
         match,
-        zone: ianaZone(Intl.DateTimeFormat().resolvedOptions().timeZone) ?? UTC,
+        zone: ianaZone(clockZone()) ?? UTC,
         dates: order,
-        species: (cell) => ids.get(cell.toLowerCase()),
+        species: speciesMatcher(list),
+        water: (cell) => waterNamed(river.reaches, cell),
         usual: species,
         units: { length: entryUnit("fishLength", system), weight: entryUnit("fishMass", system) },
         now: clockNow(),
       },
       name,
     );
-  }, [text, name, match, order, list, species, system]);
+  }, [text, name, match, order, list, species, system, river.reaches]);
+  const [again, setAgain] = useState(false);
+  const twice = found?.drafts.filter((one) => sameFish(one, known)) ?? [];
+  const drafts = again ? (found?.drafts ?? []) : (found?.drafts ?? []).filter((one) => !twice.includes(one));
   const dates = useMemo(() => match && datesOf(text, match, name), [text, name, match]);
   if ("fault" in start) return <FaultNote message={start.fault} todo="Nothing was changed." />;
   return (
     <Dialog
       open
       onOpenChange={(open) => !open && onDone()}
-      title={`Fish of ${name}`}
-      about="Each day becomes a session whose hours are not known: such fish are in the log, and say nothing of rates."
+      title={`Import fish from ${name}`}
+      about="Each day becomes a session without hours: its fish are in the log but don’t count in rates."
     >
       <div className="grid grid-cols-2 gap-3">
         <Select
@@ -144,24 +153,36 @@ export function ImportFish({
       {found && (
         <>
           <p role="status" className="mt-3">
-            {count(found.lines.read, "fish", "fish")} can be taken in.
+            {count(drafts.length, "fish", "fish")} can be imported.
           </p>
+          {twice.length > 0 && (
+            <label className="flex min-h-11 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-5 shrink-0"
+                checked={again}
+                onChange={({ target }) => setAgain(target.checked)}
+              />
+              {count(twice.length, "fish", "fish")} {twice.length === 1 ? "is" : "are"} in your log already: same kind,
+              size and minute. Import {twice.length === 1 ? "it" : "them"} again
+            </label>
+          )}
           {found.rejected.length > 0 && <Refused rejected={found.rejected} lines={found.lines} system={system} />}
           <Button
             tone="ink"
             className="mt-3 min-h-12"
-            disabled={found.drafts.length === 0 || !reach}
+            disabled={drafts.length === 0 || !reach}
             onClick={() =>
               act(async () => {
                 await perform(
-                  () => addCatches(database(), reach, found.drafts, dayKey),
-                  `${count(found.drafts.length, "fish", "fish")} of ${name} are in the book.`,
+                  () => addCatches(database(), reach, drafts, dayKey),
+                  `Imported ${count(drafts.length, "fish", "fish")} from ${name}.`,
                 );
                 onDone();
               })
             }
           >
-            Take them in
+            Import fish
           </Button>
         </>
       )}

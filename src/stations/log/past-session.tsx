@@ -8,11 +8,13 @@ import { useSave } from "../../state/use-save";
 import type { River } from "../../state/use-river";
 import { database } from "../../store/database";
 import { addPastSession } from "../../store/sessions";
-import { EntryForm } from "../entry-form";
+import { useState } from "react";
+import { overlapping } from "../../core/book/clashes";
+import { Ask, EntryForm } from "../entry-form";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { Dialog } from "../../widgets/dialog";
 import { endAfter, momentEntry } from "../../words/entry";
-import { localMoment } from "../../words/river";
+import { dayAndTime, localMoment } from "../../words/river";
 
 const schema = z
   .object({ start: momentEntry(), end: momentEntry(), reach: z.string() })
@@ -40,12 +42,14 @@ export function PastSession({ river, onClose }: { river: River; onClose: () => v
     reach: river.reach?.id ?? river.reaches[0]?.id ?? "",
   });
   const { save, fault } = useSave(onClose);
-  const keep = form.handleSubmit(({ reach, start, end }) =>
-    save(
-      () => addPastSession(database(), { reach, species, rods: 1, notes: "", start, end }),
-      "The session is in the book.",
-    ),
-  );
+  const [clash, setClash] = useState<{ of: string; text: string } | undefined>();
+  const keep = form.handleSubmit(async ({ reach, start, end }) => {
+    const [other] = overlapping(await database().sessions.toArray(), { start, end });
+    const of = `${start} ${end}`;
+    if (other && clash?.of !== of)
+      return setClash({ of, text: `This overlaps your session of ${dayAndTime(other.start)}. Save it anyway?` });
+    return save(() => addPastSession(database(), { reach, species, rods: 1, notes: "", start, end }), "The session is in the book.");
+  });
   return (
     <Dialog
       open
@@ -53,7 +57,8 @@ export function PastSession({ river, onClose }: { river: River; onClose: () => v
       title="A session already over"
       about="Its flow, trend, clarity and temperature come from the gauge."
     >
-      <EntryForm onSubmit={keep} fault={fault} keep="Keep this session">
+      <EntryForm onSubmit={keep} fault={fault} keep={clash ? "Save anyway" : "Keep this session"}>
+        {clash && <Ask text={clash.text} />}
         <div className="grid gap-3 sm:grid-cols-2">
           <FormField form={form} name="start" label="From" type="datetime-local" />
           <FormField form={form} name="end" label="To" type="datetime-local" />

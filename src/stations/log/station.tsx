@@ -22,9 +22,10 @@ const Calendar = later(() => import("./calendar").then((one) => one.Calendar));
 const Bests = later(() => import("./bests").then((one) => one.Bests));
 const Places = later(() => import("./places").then((one) => one.Places));
 const RulesPanel = later(() => import("./rules-panel").then((one) => one.RulesPanel));
+const Bin = later(() => import("./bin").then((one) => one.Bin));
 const Files = later(() => import("./files").then((one) => one.Files));
 
-const TABS = ["Sessions", "Fish", "Calendar", "Bests", "Places", "Rules"] as const;
+const TABS = ["Sessions", "Fish", "Calendar", "Bests", "Places", "Rules", "Bin"] as const;
 type Tab = (typeof TABS)[number];
 const TAB_LIST = TABS.map((name) => [name, name] as const);
 
@@ -88,6 +89,9 @@ export function LogStation() {
         </Tabs.Content>
         <Tabs.Content value="Rules" className="outline-none">
           <RulesPanel river={river} />
+        </Tabs.Content>
+        <Tabs.Content value="Bin" className="outline-none">
+          <Bin river={river} />
         </Tabs.Content>
       </Tabs.Root>
       {sifted && book.ready && <Files book={book} river={river} />}

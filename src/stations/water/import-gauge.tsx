@@ -91,7 +91,7 @@ function Importing({
   const keep = form.handleSubmit(({ target, name, latitude, longitude }) =>
     saving.save(async () => {
       const station = target === NEW ? undefined : target;
-      const to = { station, name: name || "My gauge", zone, latitude, longitude };
+      const to = { station, name: name || "My gauge", zone: found?.zone ?? zone, latitude, longitude };
       const id = await keepOpened(opened!, to, without);
       set({ station: id });
       if (!stay) router.push("/water");

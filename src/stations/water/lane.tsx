@@ -25,10 +25,16 @@ import { type Ahead, aheadLayers, type Marks, markLayers, type Points, type Seas
 
 ChartJS.register(LineElement, PointElement, LinearScale, LogarithmicScale, TimeScale, Filler, Tooltip);
 
-/** A tick to three figures, with no more decimals than it needs. */
-function tickText(value: number): string {
-  const rounded = Number(value.toPrecision(3));
-  return figureText(rounded, (String(rounded).split(".")[1] ?? "").length, false);
+/** A tick with the decimals that part it from the next one, and no more. */
+export function tickText(value: number, ticks: readonly { value: number }[]): string {
+  const steps = ticks.slice(1).map((one, k) => Math.abs(one.value - ticks[k]!.value));
+  const step = Math.min(...steps.filter((one) => one > 0), Math.abs(value) || Infinity);
+  const decimals = Number.isFinite(step) ? Math.min(6, Math.max(0, Math.ceil(-Math.log10(step) - 1e-9))) : 0;
+  const most = figureText(value, decimals, false);
+  // "0.50" is "0.5", where the next tick needs no more.
+  return decimals > 0
+    ? figureText(value, (String(Number(value.toFixed(decimals))).split(".")[1] ?? "").length, false)
+    : most;
 }
 
 const LEAVE = [leaveTooltip];
@@ -159,7 +165,7 @@ export function Lane(props: LaneProps) {
             font: CHART_FONT,
             color: colours.inkSoft,
             maxTicksLimit: log ? undefined : 4,
-            callback: (value) => tickText(Number(value)),
+            callback: (value, _, ticks) => tickText(Number(value), ticks),
           },
         },
         marks: { type: "linear", display: false, min: 0, max: 1 },

@@ -6,6 +6,7 @@ import { count } from "../text";
  * What is said of the time for a lie, and of fish that are too warm. Rules of the craft: common practice, no source.
  */
 export const BANK: Words = {
+  "catch-no-water": (p) => `no reach of your log is called “${p.text}”`,
   "too-warm-to-play": (p, say) =>
     `${say.of(p.temperature, "temperature")}: leave ${speciesName(String(p.species)).toLowerCase()} alone in water this warm. Local rules stand above anything here.`,
   "work-riffle": (p) =>

@@ -13,7 +13,9 @@ export const LINES: Words = {
   "impossible-height": (p) => `a height of ${p.value} m is none on earth`,
   "impossible-pair": () => "no river has such a stage or discharge",
   "short-line": (p) => `the line has ${p.length} of ${p.wanted} cells`,
-  "no-offset": (p) => `${p.unzoned} times have no offset and no zone was stated: they were read as UTC.`,
+  "zone-of-file": (p) => `Times are in ${p.zone}, as the file says.`,
+  "no-offset": (p) =>
+    `${p.unzoned} times have no offset and no zone was stated: they were read as UTC. State the zone if that is wrong.`,
   "dates-read": (p) => `Dates such as ${p.text} were read with the ${p.order === "dmy" ? "day" : "month"} first.`,
   "assumed-unit": (p) => `Column “${p.name}” names no unit: ${p.assumed} was taken.`,
   "assumed-metres": (p) => `Column “${p.name}” names no unit: m was taken.`,
