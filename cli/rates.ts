@@ -66,7 +66,11 @@ supports, with the share of false ones held to a tenth (Benjamini and Hochberg).
     );
     const { classes, total } = ratesIn(kind, efforts, SI_SCALE, around);
     return {
-      classes: classes.map((one) => ({ label: rateLabel(one, kind, "metric"), ...one })),
+      classes: classes.map((one) => ({
+        label: rateLabel(one, kind, "metric"),
+        ...one,
+        counted: one.hours > 0 ? one.events / one.hours : null,
+      })),
       total,
       ...(args.flags.has("signals") && {
         signals: signalsOf(RATE_KINDS, efforts, SI_SCALE, around, stream(SEED)),

@@ -75,8 +75,10 @@ export function logOf(
   const hours = all.reduce((sum, effort) => sum + effort.hours, 0);
   const fish = all.reduce((sum, effort) => sum + effort.catches.length, 0);
   return {
-    log: classes.flatMap(({ key, low, high, hours: own, rate, interval }) =>
-      key === "unknown" || rate === null || interval === null ? [] : [{ low, high, hours: own, rate, interval }],
+    log: classes.flatMap(({ key, low, high, hours: own, events, rate, interval }) =>
+      key === "unknown" || rate === null || interval === null
+        ? []
+        : [{ low, high, hours: own, events, rate, interval }],
     ),
     usualRate: hours > 0 ? (fish + 0.5) / (hours + 1) : null,
     known: knownOn(reach, species, book, now),

@@ -33,7 +33,7 @@ test("of two the better is named with its chance; under nine in ten nothing is t
   expect(told(0.02)).toBe("falling gives more, with a chance of 98 %.");
   expect(told(0.6)).toBe("Nothing to choose between them yet: rising is ahead with a chance of 60 %.");
   expect(told(0.99999)).toMatch(/99\.9 %/);
-  expect(rateWords(part)).toBe("1 fish in 3.0 h; 0.40 an hour (80 %: 0.10 to 0.90)");
+  expect(rateWords(part)).toBe("1 fish in 3.0 h, 0.33 an hour counted; likely 0.40 an hour (80 %: 0.10 to 0.90)");
 });
 
 test("the best class is one that was fished for two hours, and never what is not known", () => {

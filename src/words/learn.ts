@@ -8,9 +8,20 @@ import { count } from "./text";
 
 const hoursText = (hours: number): string => `${figureText(hours, hours < 10 ? 1 : 0)} h`;
 
-/** "3 fish in 7.5 h; 0.38 an hour (80 %: 0.16 to 0.72)". */
-export const rateWords = (one: { hours: number; events: number; rate: number; interval: readonly [number, number] }) =>
-  `${count(one.events, "fish", "fish")} in ${hoursText(one.hours)}; ${figureText(one.rate, 2)} an hour (80 %: ${figureText(one.interval[0], 2)} to ${figureText(one.interval[1], 2)})`;
+interface Told {
+  hours: number;
+  events: number;
+  rate: number;
+  interval: readonly [number, number];
+}
+
+/** "3 fish in 7.5 h, 0.40 an hour counted": what the log holds, before anything is made of it. */
+export const countedWords = ({ events, hours }: Pick<Told, "events" | "hours">): string =>
+  `${count(events, "fish", "fish")} in ${hoursText(hours)}${hours > 0 ? `, ${figureText(events / hours, 2)} an hour counted` : ""}`;
+
+/** "3 fish in 7.5 h, 0.40 an hour counted; likely 0.38 an hour (80 %: 0.16 to 0.72)". */
+export const rateWords = (one: Told): string =>
+  `${countedWords(one)}; likely ${figureText(one.rate, 2)} an hour (80 %: ${figureText(one.interval[0], 2)} to ${figureText(one.interval[1], 2)})`;
 
 /** The class with most fish an hour among those fished for a while; undefined where none was. */
 export const bestClass = <T extends RateClass>(classes: readonly T[]): T | undefined =>

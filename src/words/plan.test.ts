@@ -16,7 +16,7 @@ const window: PlanWindow = {
   temperature: 11.8,
   light: "day",
   factors: [],
-  log: { low: 5, high: 7, hours: 9, rate: 0.94, interval: [0.5, 1.4] },
+  log: { low: 5, high: 7, hours: 9, events: 9, rate: 0.94, interval: [0.5, 1.4] },
   known: "Deep of the pool",
   weather: null,
   rain: null,
@@ -35,7 +35,9 @@ test("each reason has its sentence, with the figure that it follows from, in eit
   expect(told("light", "cold-sun")).toBe("In cold water they bite when the sun is on it");
   expect(told("tide", "slack")).toBe("Slack of the tide, which is slow");
   expect(told("tide", "flooding")).toBe("Tide flooding");
-  expect(told("log", "more")).toBe("Your log: 0.9 fish an hour at such flows (9 h; 0.5 to 1.4)");
+  expect(told("log", "more")).toBe(
+    "Your log at such flows: 9 fish in 9.0 h, 1.00 an hour counted; 80 % range 0.50 to 1.40 (likely 0.94)",
+  );
   expect(told("known", "known")).toMatch(/learn the bite at deep of the pool/);
   expect(told("relief", "shade")).toBe("Warm water, and there is shade here");
   expect(told("band", "out")).toBe("Outside every band that you noted for it");
@@ -67,8 +69,8 @@ test("what would change it names the other water, or that there is none; why one
     "If it drops faster, at 12.4 m³/s: nowhere.",
   );
   expect(removedWords("too-warm")).toMatch(/leave these fish alone/);
-  expect(logWords({ low: 1, high: 2, hours: 12, rate: 0.25, interval: [0.1, 0.5] })).toBe(
-    "Your log: 0.3 fish an hour at such flows (12 h; 0.1 to 0.5)",
+  expect(logWords({ low: 1, high: 2, hours: 12, events: 3, rate: 0.25, interval: [0.1, 0.5] })).toBe(
+    "Your log at such flows: 3 fish in 12 h, 0.25 an hour counted; 80 % range 0.10 to 0.50 (likely 0.25)",
   );
 });
 

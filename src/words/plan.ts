@@ -1,3 +1,4 @@
+import { countedWords } from "./learn";
 import { clarityClass } from "../core/gauge/clarity";
 import type { Factor } from "../core/plan/factor";
 import type { Limb } from "../core/plan/factors";
@@ -51,8 +52,8 @@ const SIZE: Readonly<Record<string, string>> = {
 };
 
 /** "Your log: 0.9 fish an hour at such flows (9 h; 0.5 to 1.4)". */
-export const logWords = ({ rate, hours, interval }: LogRate): string =>
-  `Your log: ${figureText(rate, 1)} fish an hour at such flows (${figureText(hours, 0)} h; ${figureText(interval[0], 1)} to ${figureText(interval[1], 1)})`;
+export const logWords = ({ rate, hours, events, interval }: LogRate): string =>
+  `Your log at such flows: ${countedWords({ events, hours })}; 80 % range ${figureText(interval[0], 2)} to ${figureText(interval[1], 2)} (likely ${figureText(rate, 2)})`;
 
 /** One reason, with the figure that it follows from. */
 export const factorWords = (factor: Factor, told: Told, system: UnitSystem, height?: number): string =>

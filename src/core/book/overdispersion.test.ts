@@ -1,6 +1,6 @@
 import gammaQuantile from "@stdlib/stats-base-dists-gamma-quantile";
 import logpmf from "@stdlib/stats-base-dists-negative-binomial-logpmf";
-import { stream } from "../quantity/seeded";
+import { poisson, stream } from "../quantity/seeded";
 import { gammaOf } from "./made-season";
 import {
   chanceAbove,
@@ -116,7 +116,7 @@ test("put together by hand: the rate of the two others as prior, worth two hours
       { shape, hours: 2 },
       a.map((one, d) => one + b[d]!),
     );
-    expect(rates[k]!.rate).toBeCloseTo(meanOf(posterior), 12);
+    expect(rates[k]!.rate).toBeCloseTo(quantileOf(posterior, 0.5), 12);
     const interval = intervalOf(posterior, 0.8);
     rates[k]!.interval.forEach((limit, end) => expect(limit).toBeCloseTo(interval[end]!, 12));
   });
@@ -124,9 +124,9 @@ test("put together by hand: the rate of the two others as prior, worth two hours
   const [none, ...rest] = ratesOf([[{ hours: 0, events: 0 }], ...groups]);
   expect(none).toBeNull();
   expect(rest.map((one) => one!.rate)).toEqual(rates.map((one) => expect.closeTo(one!.rate, 12) as number));
-  // Alone, a class leans on nobody.
-  const alone = posteriorOf(groups[0]!, JEFFREYS, NO_EVIDENCE);
-  expect(ratesOf([groups[0]!])[0]!.rate).toBeCloseTo(meanOf(alone), 12);
+  // Alone, a class leans on the log's own rate, worth two hours: 4 fish in 5 h.
+  const alone = posteriorOf(groups[0]!, { shape: (2 * 4.5) / 6, hours: 2 }, NO_EVIDENCE);
+  expect(ratesOf([groups[0]!])[0]!.rate).toBeCloseTo(quantileOf(alone, 0.5), 12);
   // Where one side was not fished there is nothing to hold it against.
   const fished = [sampleEffort("s", 2, null, 1)];
   expect(compareRates(fished, [])).toBeNull();
@@ -157,4 +157,40 @@ test("which of two is better: sure where the counts are, a toss-up where they ar
   // the beta: P(X > Y) = I_0.5(0.5, 1.5) = 1/2 + 1/pi.
   const [one, other] = [1, 0].map((events) => posteriorOf([{ hours: 5, events }], JEFFREYS, POISSON_ALONE));
   expect(chanceAbove(one!, other!, dispersionWeights(one!))).toBeCloseTo(0.5 + 1 / Math.PI, 2);
+});
+
+test("one fish in 7.5 hours is about one in 7.5 hours, alone or beside others, and so is none in few", () => {
+  for (const others of [[], [[{ hours: 20, events: 4 }]], [[{ hours: 5, events: 0 }], [{ hours: 9, events: 3 }]]]) {
+    const [one] = ratesOf([[{ hours: 7.5, events: 1 }], ...others]);
+    expect(one!.rate).toBeGreaterThan(0.06);
+    expect(one!.rate).toBeLessThan(0.2);
+    expect(one!.interval[0]).toBeLessThan(1 / 7.5);
+    expect(one!.interval[1]).toBeGreaterThan(1 / 7.5);
+  }
+  expect(ratesOf([[{ hours: 2, events: 0 }]])[0]!.rate).toBeLessThan(0.3);
+});
+
+test("over many logs the classes add up to what was caught: none is drawn upwards as a rule", () => {
+  const random = stream(3);
+  for (const [sessions, rate] of [
+    [8, 0.2],
+    [20, 0.5],
+    [60, 0.5],
+  ] as const) {
+    let [told, events] = [0, 0];
+    for (let log = 0; log < 12; log++) {
+      const groups = Array.from({ length: 5 }, () =>
+        Array.from({ length: sessions }, () => ({
+          hours: 0.5 + 2 * random(),
+          events: poisson(rate * 1.5 * (random() < 0.3 ? 2.5 : 0.4), random),
+        })),
+      );
+      ratesOf(groups).forEach((one, k) => {
+        told += (one?.rate ?? 0) * groups[k]!.reduce((sum, bout) => sum + bout.hours, 0);
+        events += groups[k]!.reduce((sum, bout) => sum + bout.events, 0);
+      });
+    }
+    expect(told / events).toBeGreaterThan(0.87);
+    expect(told / events).toBeLessThan(1.13);
+  }
 });

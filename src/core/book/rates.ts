@@ -8,7 +8,6 @@ import {
   evidenceOf,
   intervalOf,
   JEFFREYS,
-  meanOf,
   NO_EVIDENCE,
   posteriorOf,
   type Prior,
@@ -24,7 +23,7 @@ export interface RateClass {
   high: number | null;
   hours: number;
   events: number;
-  /** Posterior mean, per rod-hour; null where nobody fished. */
+  /** Posterior median, per rod-hour; null where nobody fished. What was counted is events over hours. */
   rate: number | null;
   /** 80 % interval; null where nobody fished. */
   interval: [number, number] | null;
@@ -55,11 +54,12 @@ export function boutsOf(efforts: readonly Effort[]): Bout[] {
 
 /**
  * Prior of a class: the rate of all the other fishing, worth PRIOR_HOURS. The class's own counts are not in it, so
- * that nothing is believed twice.
+ * that nothing is believed twice; where there is nothing else it is the log's own rate, so that it is proper.
  */
-function priorOf(others: readonly Bout[]): Prior {
-  const { hours, events } = totalOf(others);
-  return hours > 0 ? { shape: ((events + 0.5) / (hours + 1)) * PRIOR_HOURS, hours: PRIOR_HOURS } : JEFFREYS;
+function priorOf(others: readonly Bout[], own: readonly Bout[]): Prior {
+  const elsewhere = totalOf(others);
+  const { hours, events } = elsewhere.hours > 0 ? elsewhere : totalOf(own);
+  return { shape: ((events + 0.5) / (hours + 1)) * PRIOR_HOURS, hours: PRIOR_HOURS };
 }
 
 const totalOf = (bouts: readonly Bout[]): Bout =>
@@ -80,10 +80,11 @@ export function ratesOf(groups: readonly (readonly Bout[])[]): ({ rate: number; 
     const others = groups.flatMap((one, n) => (n === k ? [] : one));
     const posterior = posteriorOf(
       group,
-      priorOf(others),
+      priorOf(others, group),
       all.map((sum, d) => sum - evidence[k]![d]!),
     );
-    return { rate: meanOf(posterior), interval: intervalOf(posterior, LEVEL) };
+    // The middle: the mean hangs on a long tail that is hardly likely.
+    return { rate: quantileOf(posterior, 0.5), interval: intervalOf(posterior, LEVEL) };
   });
 }
 
@@ -103,13 +104,11 @@ export function compareRates(one: readonly Effort[], other: readonly Effort[]): 
   const [a, b] = [boutsOf(one), boutsOf(other)];
   if (totalOf(a).hours <= 0 || totalOf(b).hours <= 0) return null;
   const [mine, theirs] = [posteriorOf(a, JEFFREYS, evidenceOf(b)), posteriorOf(b, JEFFREYS, evidenceOf(a))];
-  const told = (bouts: Bout[], posterior: typeof mine) => ({
-    ...totalOf(bouts),
-    // The middle: with few fish the mean hangs on what is hardly likely.
-    rate: quantileOf(posterior, 0.5),
-    interval: intervalOf(posterior, LEVEL),
-  });
-  return { one: told(a, mine), other: told(b, theirs), chance: chanceAbove(mine, theirs, dispersionWeights(mine)) };
+  const told = (bouts: Bout[], others: Bout[]) => {
+    const posterior = posteriorOf(bouts, priorOf([], bouts), evidenceOf(others));
+    return { ...totalOf(bouts), rate: quantileOf(posterior, 0.5), interval: intervalOf(posterior, LEVEL) };
+  };
+  return { one: told(a, b), other: told(b, a), chance: chanceAbove(mine, theirs, dispersionWeights(mine)) };
 }
 
 /**

@@ -213,7 +213,7 @@ test("ranking: colour on the fall before clear, clear before mud, a band of one'
   expect(by({ lies: [{ discharge: 6, score: 0.9 }] }, { lies: [{ discharge: 6, score: 0.3 }] })).toBe("one");
   const log = (rate: number, hours: number) => ({
     usualRate: 0.5,
-    log: [{ low: 3, high: 8, hours, rate, interval: [0, 1] as [number, number] }],
+    log: [{ low: 3, high: 8, hours, events: 1, rate, interval: [0, 1] as [number, number] }],
   });
   expect(by(log(1, 20), log(0.3, 20))).toBe("one");
   // What was hardly fished moves less than what is known.

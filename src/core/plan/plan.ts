@@ -22,6 +22,8 @@ import { baitFactor, type ExpectedSky, type Exposure, windFactor } from "./weath
 /** What the log says of a class of flow on a reach. */
 export interface LogRate extends Pick<Band, "low" | "high"> {
   hours: number;
+  /** Fish in those hours. */
+  events: number;
   rate: number;
   interval: [number, number];
 }

@@ -27,13 +27,13 @@ const columnsIn = (first: string): ColumnDef<RateRow>[] => [
   { id: "fish", header: "Fish", cell: ({ row }) => figureText(row.original.events, 0) },
   {
     id: "counted",
-    header: "An hour, as counted",
+    header: "Counted an hour",
     cell: ({ row: { original } }) =>
       original.hours > 0 ? figureText(original.events / original.hours, 2) : "not fished",
   },
   {
     id: "rate",
-    header: "Drawn towards the rest",
+    header: "Likely an hour",
     cell: ({ row: { original } }) => figureText(original.rate, 2),
   },
   {

@@ -143,7 +143,13 @@ const rankColumns = (system: UnitSystem): ColumnDef<RateClass>[] => [
   },
   { id: "hours", header: "Hours", cell: ({ row }) => figureText(row.original.hours, 1) },
   { id: "fish", header: "Fish", cell: ({ row }) => figureText(row.original.events, 0) },
-  { id: "rate", header: "An hour", cell: ({ row }) => figureText(row.original.rate, 2) },
+  {
+    id: "counted",
+    header: "Counted an hour",
+    cell: ({ row: { original } }) =>
+      original.hours > 0 ? figureText(original.events / original.hours, 2) : "not fished",
+  },
+  { id: "rate", header: "Likely an hour", cell: ({ row }) => figureText(row.original.rate, 2) },
   {
     id: "interval",
     header: "80 % interval",

@@ -1,4 +1,5 @@
 "use client";
+import { rateWords } from "../../words/learn";
 import { figureText } from "../../words/quantity";
 import {
   BarController,
@@ -101,9 +102,7 @@ export function RateChart({ classes, labels }: { classes: readonly RateClass[]; 
           callbacks: {
             label: (item) => {
               const one = classes[item.dataIndex]!;
-              return one.rate === null
-                ? "not fished"
-                : `${figureText(one.rate, 2)} fish an hour; 80 % between ${figureText(one.interval![0], 2)} and ${figureText(one.interval![1], 2)}`;
+              return one.rate === null ? "not fished" : rateWords({ ...one, rate: one.rate, interval: one.interval! });
             },
           },
         },

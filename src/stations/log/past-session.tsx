@@ -48,7 +48,10 @@ export function PastSession({ river, onClose }: { river: River; onClose: () => v
     const of = `${start} ${end}`;
     if (other && clash?.of !== of)
       return setClash({ of, text: `This overlaps your session of ${dayAndTime(other.start)}. Save it anyway?` });
-    return save(() => addPastSession(database(), { reach, species, rods: 1, notes: "", start, end }), "The session is in the book.");
+    return save(
+      () => addPastSession(database(), { reach, species, rods: 1, notes: "", start, end }),
+      "The session is in the book.",
+    );
   });
   return (
     <Dialog
