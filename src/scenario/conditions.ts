@@ -9,7 +9,12 @@ export interface Conditions {
   /** m */
   visibleDepth: number;
   /** Where that comes from: read now, what the record says of another flow, or taken for granted. */
-  clarityFrom: { kind: "now" } | { kind: "record"; usual: UsualClarity } | { kind: "today" } | { kind: "usual" };
+  clarityFrom:
+    | { kind: "now" }
+    | { kind: "record"; usual: UsualClarity }
+    | { kind: "today" }
+    | { kind: "forecast" }
+    | { kind: "usual" };
   /** degC */
   temperature: number;
   light: Light;
@@ -26,17 +31,52 @@ export interface Position {
   longitude: number;
 }
 
+/** A flow within this ratio of the river's own is the river's own, typed or not. */
+const OWN_FLOW = 1.01;
+
+/** Is a chosen flow the one that the river has? */
+export const isOwnFlow = (chosen: number, own: number | null | undefined): boolean =>
+  own != null && own > 0 && Math.abs(Math.log(chosen / own)) < Math.log(OWN_FLOW);
+
 /** At the river's own flow what is read now; at another what the record says of it, or else today's, which is said. */
 function clarityOf(
   now: GaugeNow | undefined,
   chosen: number | null,
   usual: UsualClarity | null,
 ): Pick<Conditions, "visibleDepth" | "clarityFrom"> {
+  const isOwn = chosen === null || isOwnFlow(chosen, now?.discharge);
   // To a decimetre: a finer one would have the water read anew at each step of the slider.
   const rounded = usual && Math.max(0.1, Math.round(usual.visibleDepth * 10) / 10);
-  if (chosen !== null && rounded) return { visibleDepth: rounded, clarityFrom: { kind: "record", usual } };
+  if (!isOwn && rounded) return { visibleDepth: rounded, clarityFrom: { kind: "record", usual } };
   if (now?.visibleDepth == null) return { visibleDepth: USUAL.visibleDepth, clarityFrom: { kind: "usual" } };
-  return { visibleDepth: now.visibleDepth, clarityFrom: { kind: chosen === null ? "now" : "today" } };
+  return { visibleDepth: now.visibleDepth, clarityFrom: { kind: isOwn ? "now" : "today" } };
+}
+
+/** An hour of a plan: what its forecast says; null where it does not. */
+export interface PlannedConditions {
+  at: number;
+  visibleDepth: number | null;
+  temperature: number | null;
+}
+
+/** The conditions at an hour of a plan: its light, and clarity and warmth as forecast, to a decimetre and a degree. */
+export function plannedConditions(
+  base: Conditions,
+  { at, visibleDepth, temperature }: PlannedConditions,
+  position: Position | undefined,
+  light: "auto" | Light,
+): Conditions {
+  const then = position ? lightAt(at, position.latitude, position.longitude) : "day";
+  return {
+    ...base,
+    at,
+    light: light !== "auto" ? light : then === "night" ? "day" : then,
+    ...(visibleDepth !== null && {
+      visibleDepth: Math.max(0.1, Math.round(visibleDepth * 10) / 10),
+      clarityFrom: { kind: "forecast" },
+    }),
+    ...(temperature !== null && { temperature: Math.round(temperature) }),
+  };
 }
 
 /**

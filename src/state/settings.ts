@@ -116,7 +116,23 @@ interface Looked {
   flow: number | null;
   /** Where the chosen lie is, m; null: the first. */
   lie: { x: number; y: number } | null;
+  /** The window of a plan that is looked at, whole: its reach, hours, flow, clarity and warmth. */
+  planned: PlannedHours | null;
 }
+
+/** A window of a plan: ms and SI; null where the forecast does not say. */
+export interface PlannedHours {
+  reach: string;
+  from: number;
+  to: number;
+  discharge: number;
+  visibleDepth: number | null;
+  temperature: number | null;
+}
+
+/** The plan that the stations show: while its reach and its flow are the ones that are looked at. */
+export const activePlan = ({ planned, reach, flow }: Pick<Settings, "planned" | "reach" | "flow">) =>
+  planned && planned.reach === reach && planned.discharge === flow ? planned : undefined;
 
 export type Settings = Kept & Looked & { set: (change: Partial<Kept & Looked>) => void };
 
@@ -134,6 +150,7 @@ export const useSettings = create<Settings>()(
       ...keptOf(undefined),
       flow: null,
       lie: null,
+      planned: null,
       set: (change) => set(change),
     }),
     {

@@ -24,6 +24,7 @@ import { MemoryBanner } from "./memory-banner";
 import { NewerBanner } from "./newer-banner";
 import { Cautions } from "./cautions";
 import { ClosedSeason } from "./closed-season";
+import { PlannedBanner } from "./planned-banner";
 import { RiverStrip } from "./river-strip";
 import { later, laterDialog } from "../widgets/later";
 import { useOneTap } from "../widgets/one-tap";
@@ -171,6 +172,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
             {!fight && river.reach && SENDS_OUT.some((one) => path.startsWith(one)) && (
               <ClosedSeason reach={river.reach.id} species={species} now={river.minute} />
             )}
+            {!fight && SENDS_OUT.some((one) => path.startsWith(one)) && <PlannedBanner now={river.minute} />}
             <FaultBoundary
               key={`${path} ${zone}`}
               name={STATIONS.find((one) => path.startsWith(one.path))?.name ?? "This page"}

@@ -6,6 +6,14 @@ import { breakName } from "./place";
 import { figureText, showText } from "./quantity";
 import { capital } from "./text";
 
+/** How much food drifts by, by the share that is printed beside it. */
+const driftWords = (share: number): string =>
+  share > 1
+    ? "The food line passes here"
+    : share > 0.7
+      ? "About as much food drifts by as elsewhere"
+      : "Little food drifts by";
+
 /** Why a lie is a lie, in an angler's words. */
 export function tellReason(reason: Reason, system: UnitSystem): string {
   const text = (value: number, kind: Parameters<typeof showText>[1]) => showText(value, kind, system);
@@ -13,15 +21,15 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
     case "speeds":
       return `${text(reason.focal, "speed")} at the fish, ${text(reason.adjacent, "speed")} an arm's length away.`;
     case "seam":
-      return `${reason.distance < 0.3 ? "On a seam" : `A seam ${text(reason.distance, "distance")} away`}, ${text(reason.difference, "speed")} across it; the lie is on its ${reason.slowSide ? "slow" : "fast"} side.`;
+      return `${reason.distance < 0.3 ? "On a seam" : `A seam ${text(reason.distance, "distance")} away`}, ${text(reason.difference, "speed")} across it${reason.side ? `; the lie is on its ${reason.side} side` : ""}.`;
     case "noSeam":
       return "No seam near: the place lives off its own current.";
     case "drift":
-      return `${reason.share >= 1 ? "The food line passes here" : "Little food drifts by"}: ${figureText(reason.share, 1)} × what enters the reach.`;
+      return `${driftWords(Number(reason.share.toFixed(1)))}: ${figureText(reason.share, 1)} × what enters the reach.`;
     case "energy":
       return reason.net > 0
-        ? `What drifts to it is worth more than holding here costs, ${figureText(reason.timesMedian, 1)} × what the middle of the water gives.`
-        : "Holding here costs more than what drifts to it is worth: shelter, and no place to feed now.";
+        ? `Feeding pays here after the effort of holding: ${figureText(reason.timesMedian, 1)} × what typical water gives.`
+        : "Holding here costs more than the food that comes: shelter, no feeding place now.";
     case "depth":
       return reason.depth >= reason.visibleDepth
         ? `${text(reason.depth, "depth")} deep, out of sight below ${text(reason.visibleDepth, "depth")}.`
@@ -40,7 +48,7 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
       return "Little cover: it will leave at the first shadow.";
     case "ambush":
       return reason.fast - reason.slow > 0.1
-        ? `${text(reason.slow, "speed")} here, and ${text(reason.fast, "speed")} within ${text(reason.reach, "distance")}: slow beside fast.`
+        ? `Slow beside fast: ${text(reason.fast, "speed")} within ${text(reason.reach, "distance")}.`
         : `No faster water within ${text(reason.reach, "distance")}: little comes by to be caught.`;
     case "ledge":
       return `A step of the bed, ${text(reason.step, "depth")} or more, right beside it.`;

@@ -69,7 +69,7 @@ const WAYS: Readonly<Record<string, Partial<Record<Phase, string>>>> = {
   },
   "channel-catfish": {
     spawn: "In holes and under wood, on the nest.",
-    winter: "In the deepest slack holes, together.",
+    winter: "In winter they mostly gather in deep slack water.",
   },
   "flathead-catfish": {
     spawn: "In holes and under wood, on the nest.",

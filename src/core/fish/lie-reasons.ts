@@ -33,6 +33,18 @@ export interface Known {
   slowSide: boolean;
 }
 
+/**
+ * The side of its seam that a lie is told to be on: only where the speeds that are told beside it bear that out, since
+ * a seam that bends puts a place on its fast side that is in slack water.
+ */
+function sideOf(
+  { focalSpeed, adjacentSpeed }: { focalSpeed: number; adjacentSpeed: number },
+  slowSide: boolean,
+): "slow" | "fast" | null {
+  if (slowSide) return focalSpeed <= adjacentSpeed ? "slow" : null;
+  return focalSpeed > adjacentSpeed ? "fast" : null;
+}
+
 /** Why a place is told as a lie: speeds and seam first, then what the model says, then depth, break and cover; SI. */
 export function reasonsFor(
   lie: { depth: number; focalSpeed: number; adjacentSpeed: number; cover: number },
@@ -41,7 +53,12 @@ export function reasonsFor(
   const reasons: Reason[] = [
     { kind: "speeds", focal: lie.focalSpeed, adjacent: lie.adjacentSpeed },
     at.near.seam && at.near.distance < 3
-      ? { kind: "seam", distance: at.near.distance, difference: at.near.seam.speedDifference, slowSide: at.slowSide }
+      ? {
+          kind: "seam",
+          distance: at.near.distance,
+          difference: at.near.seam.speedDifference,
+          side: sideOf(lie, at.slowSide),
+        }
       : { kind: "noSeam" },
     { kind: "depth", depth: lie.depth, visibleDepth: at.visibleDepth },
   ];

@@ -3,7 +3,7 @@ import type { BreakName } from "../water/cover";
 /** Why a lie is a lie: a kind and its numbers, SI. Told on the words floor. */
 export type Reason =
   | { kind: "speeds"; focal: number; adjacent: number }
-  | { kind: "seam"; distance: number; difference: number; slowSide: boolean }
+  | { kind: "seam"; distance: number; difference: number; side: "slow" | "fast" | null }
   | { kind: "noSeam" }
   | { kind: "drift"; share: number }
   | { kind: "energy"; net: number; timesMedian: number }
@@ -13,6 +13,7 @@ export type Reason =
   | { kind: "overhead" }
   | { kind: "refuge"; share: number }
   | { kind: "exposed" }
+  /** Depth-averaged speeds, m/s: the fish's own, nearer the bed, is told by "speeds". */
   | { kind: "ambush"; fast: number; slow: number; reach: number }
   | { kind: "ledge"; step: number }
   | { kind: "edge" }

@@ -5,7 +5,7 @@ import { type Ways, waysKey, type WaysRequest } from "../../scenario/ways";
 import { reader } from "../../workers/clients";
 import { Lane } from "../lane";
 import { type Stage, useStage, valueOf } from "../query";
-import { useSettings } from "../settings";
+import { activePlan, useSettings } from "../settings";
 import type { NumberedReading } from "./use-reading";
 import type { ScenarioView } from "./use-scenario";
 
@@ -21,10 +21,12 @@ export const settledReading = ({ reading }: ScenarioView): NumberedReading | und
 /** How to come to the chosen lie of a settled field: stands, boat and time, worked out in the worker. */
 export function useApproach(view: ScenarioView): Stage<Approach> {
   const { river, lie, request, fish, safety, isNow } = view;
-  const { height, fall, style } = useSettings();
+  const settings = useSettings();
+  const { height, fall, style } = settings;
   const reach = river.reach?.reach;
   const leave = safety.leave && isNow;
-  const minute = Math.floor(river.minute / ANEW) * ANEW;
+  const planned = activePlan({ ...settings, reach: river.reach?.id ?? null });
+  const minute = planned ? (planned.from + planned.to) / 2 : Math.floor(river.minute / ANEW) * ANEW;
   const ask = useMemo((): ApproachRequest | undefined => {
     if (!reach || !lie) return undefined;
     const sun = sunFor({ at: minute }, positionOf(reach) ?? river.place, reach.bearing);

@@ -4,13 +4,13 @@ import type { Reach } from "../../core/flow/reach-schema";
 import { HOUR } from "../../core/gauge/series";
 import type { Lie } from "../../core/fish/read";
 import { positionOf } from "../../scenario/approach";
-import { type Conditions, conditionsOf } from "../../scenario/conditions";
+import { type Conditions, conditionsOf, plannedConditions } from "../../scenario/conditions";
 import { livingFish, type LivingFish } from "../../scenario/fish";
-import { lieAt, type Numbered } from "../../scenario/lie-identity";
+import { lieAt, type Numbered, SAME_LIE } from "../../scenario/lie-identity";
 import { readingRequest, type ReadingRequest } from "../../scenario/reading";
 import type { Stage } from "../query";
 import { useLikings } from "../use-preference";
-import { useSettings } from "../settings";
+import { activePlan, useSettings } from "../settings";
 import { type Safety, useSafety } from "../use-cautions";
 import { type Fish, useFishes } from "../use-fishes";
 import { type River, useRiver } from "../use-river";
@@ -39,7 +39,8 @@ export interface ScenarioView {
 export function useScenario(): ScenarioView {
   const river = useRiver();
   const safety = useSafety(river);
-  const { flow: chosen, species, lie: wanted, light, season } = useSettings();
+  const settings = useSettings();
+  const { flow: chosen, species, lie: wanted, light, season } = settings;
   const fishes = useFishes();
   const fish = fishes.of(species);
   const { now, minute, station, gauge, ready, stale } = river;
@@ -48,10 +49,13 @@ export function useScenario(): ScenarioView {
   const hour = Math.floor(minute / HOUR) * HOUR;
   const position = useMemo(() => (reach && positionOf(reach)) ?? river.place, [reach, river.place]);
   const usual = useUsualClarity(river, chosen);
-  const conditions = useMemo(
-    () => conditionsOf(now, hour, position, { discharge: chosen, light }, usual),
-    [now, hour, position, chosen, light, usual],
-  );
+  const planned = activePlan({ ...settings, reach: river.reach?.id ?? null });
+  const conditions = useMemo(() => {
+    const base = conditionsOf(now, hour, position, { discharge: chosen, light }, usual);
+    if (!planned) return base;
+    const { from, to, visibleDepth, temperature } = planned;
+    return plannedConditions(base, { at: (from + to) / 2, visibleDepth, temperature }, position, light);
+  }, [now, hour, position, chosen, light, usual, planned]);
   const living = useMemo(
     () => livingFish(fish.species, season, conditions, position?.latitude),
     [fish, season, conditions, position],
@@ -81,7 +85,8 @@ export function useScenario(): ScenarioView {
     [live, settledReading],
   );
   const lies = reading.value?.lies;
-  const at = wanted && lies ? lieAt(lies, wanted) : undefined;
+  // A plan is read on coarser cells: its place may be a step beside.
+  const at = wanted && lies ? lieAt(lies, wanted, planned ? 2 * SAME_LIE : SAME_LIE) : undefined;
   return {
     river,
     safety,

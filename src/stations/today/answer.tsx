@@ -21,6 +21,7 @@ export function Answer({
   leave,
   reach,
   now,
+  pending,
 }: {
   plan: Plan | undefined;
   nameOf: (reach: string) => string;
@@ -29,10 +30,13 @@ export function Answer({
   /** The reach that the cautions are of. */
   reach: string | undefined;
   now: number;
+  /** Something of the plan is still on its way: that nothing is left is not known yet. */
+  pending: boolean;
 }) {
   const { system, height } = useSettings();
   const first = plan?.windows[0];
   if (!plan) return <h1 className="text-2xl">Where to go</h1>;
+  if (!first && pending) return <h1 className="text-2xl">Where to go</h1>;
   if (!first)
     return (
       <div>

@@ -4,9 +4,10 @@ import { DAY } from "../../core/gauge/series";
 import type { Lie } from "../../core/fish/read";
 import { changesOf } from "../../core/plan/changes";
 import type { Plan, PlanWindow } from "../../core/plan/plan";
+import { roundFlow } from "../../scenario/field";
 import { nearestFlow } from "../../scenario/plan-lies";
 import { saveFile } from "../../state/files";
-import { useSettings } from "../../state/settings";
+import { type Settings, useSettings } from "../../state/settings";
 import { act } from "../../state/act";
 import { type Safety, useSafety } from "../../state/use-cautions";
 import { useFishes } from "../../state/use-fishes";
@@ -54,6 +55,7 @@ export function TodayStation() {
           leave={safety.leave}
           reach={river.reach?.id}
           now={river.minute}
+          pending={stages.some((stage) => stage.pending)}
         />
         {first && (
           <div className="flex gap-2 print:hidden">
@@ -125,7 +127,9 @@ function Planned({
           lies={lies.value?.[first.reach]}
           told={first.reach === river.reach?.id ? safety.cautions.map(({ kind }) => kind) : []}
           onRig={
-            lie && !notThere ? () => set({ reach: first.reach, lie: { x: lie.x, y: lie.y }, flow: null }) : undefined
+            lie && !notThere
+              ? () => set({ reach: first.reach, lie: { x: lie.x, y: lie.y }, ...carried(first, river.minute) })
+              : undefined
           }
         />
       )}
@@ -133,6 +137,14 @@ function Planned({
       {plan.windows.length > 0 && <Hours plan={plan} nameOf={nameOf} />}
     </>
   );
+}
+
+/** A plan's hours and flow for the other stations: the river now where its window has begun. */
+function carried(first: PlanWindow, now: number): Pick<Settings, "flow" | "planned"> {
+  const { reach, from, to, visibleDepth, temperature } = first;
+  if (from <= now) return { flow: null, planned: null };
+  const discharge = roundFlow(first.discharge);
+  return { flow: discharge, planned: { reach, from, to, discharge, visibleDepth, temperature } };
 }
 
 const LeftOut = ({ plan, nameOf }: { plan: Plan; nameOf: (reach: string) => string }) => (
