@@ -21,12 +21,19 @@ const numberOrNone = (kept: unknown): number | null =>
   typeof kept === "number" && Number.isFinite(kept) ? kept : null;
 const isObject = (kept: unknown): kept is Record<string, unknown> => typeof kept === "object" && kept !== null;
 
+/** Countries that measure in feet and pounds (Unicode CLDR, measurement system US). */
+const CUSTOMARY = /[-_](US|LR|MM)\b/i;
+const systemOfLocale = (): "metric" | "us" =>
+  typeof navigator !== "undefined" && CUSTOMARY.test(navigator.language) ? "us" : "metric";
+
 /**
  * What this angler prefers and is looking at; kept in this browser, apart from the book. Each field falls back by
  * itself. Read by hand, since every page reads it before anything else and schemas come with the first write.
  */
 const FIELDS = {
-  system: oneOf(["metric", "us"], "metric"),
+  /** Units: as chosen, else by the reader's own country, until a gauge says otherwise. */
+  system: (kept: unknown): "metric" | "us" => (kept === "metric" || kept === "us" ? kept : systemOfLocale()),
+  systemChosen: flag,
   reach: idOrNone,
   /** Gauge that Water looks at; null means the chosen reach's own. */
   station: idOrNone,

@@ -54,7 +54,7 @@ export function BookDialog({
           <Select
             label="Units"
             value={system}
-            onChange={(value) => set({ system: value as typeof system })}
+            onChange={(value) => set({ system: value as typeof system, systemChosen: true })}
             choices={[
               { value: "metric", label: "Metric" },
               { value: "us", label: "US customary" },

@@ -11,6 +11,7 @@ import { useDemoWanted } from "../state/providers";
 import { followOtherTabs, useSettings } from "../state/settings";
 import { adoptOldSettings } from "../state/adopt-settings";
 import { readyGate } from "../store/gate";
+import { useHeadingFocus } from "../widgets/heading-focus";
 import { FaultBoundary } from "../widgets/fault-boundary";
 import { keepUp } from "../state/keep-up";
 import { undoLast } from "../state/notices";
@@ -40,7 +41,7 @@ const SENDS_OUT = ["/reach", "/rig", "/session"];
 
 /** What letters are typed into: no shortcut there. A list goes to the entry that begins with them. */
 const TYPED_INTO =
-  "input, textarea, select, [role=dialog], [role=listbox], [role=combobox], [role=option], [role=menu], [role=slider]";
+  "input, textarea, select, [role=dialog], [role=listbox], [role=combobox][aria-expanded=true], [role=option], [role=menu], [role=slider]";
 
 /** Frame of every station: navigation, river strip, keys. */
 export function Shell({ children }: { children: ReactNode }) {
@@ -60,12 +61,16 @@ export function Shell({ children }: { children: ReactNode }) {
       const station = STATIONS[Number(event.key) - 1];
       if (station) router.push(station.path);
       else if (event.key === "u" || event.key === "U")
-        useSettings.setState(({ system }) => ({ system: system === "metric" ? "us" : "metric" }));
+        useSettings.setState(({ system }) => ({ system: system === "metric" ? "us" : "metric", systemChosen: true }));
       else if (event.key === "l" || event.key === "L") router.push("/session?fish=1");
       else if (event.key === "?") setKeysOpen(true);
+      else return;
+      // A closed list that has the focus would take the letter for an entry.
+      event.preventDefault();
+      event.stopPropagation();
     };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
+    window.addEventListener("keydown", onKey, true);
+    return () => window.removeEventListener("keydown", onKey, true);
   }, [router]);
 
   return (
@@ -149,6 +154,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
     };
   }, []);
 
+  useHeadingFocus(path);
   const empty = river.reaches.length === 0 && river.stations.length === 0;
   // The made-up river is on its way: the welcome brings it.
   const wanted = useDemoWanted();

@@ -7,6 +7,8 @@ import { compareRates, type Comparison, type Rates } from "../core/book/rates";
 import { type Signal, signalsOf } from "../core/book/signals";
 import { type SmoothPoint, smoothRate } from "../core/book/smooth-rate";
 import { type Answer, answerLater } from "../core/quantity/answer";
+import { isZone, localDate } from "../core/quantity/local-time";
+import type { ReachRecord, StationRecord } from "../core/book/records";
 import { stream } from "../core/quantity/seeded";
 import { outlookOf } from "../core/gauge/outlook";
 import { type Hindcast, hindcasts } from "../core/gauge/hindcast";
@@ -37,9 +39,16 @@ export type Side = readonly Condition[];
 /** The same log gives the same answer. */
 const SEED = 1;
 
-const clockOf: Around["clockOf"] = (at) => {
-  const date = new Date(at);
-  return { hour: date.getHours() + date.getMinutes() / 60, month: date.getMonth() };
+/** Clocks of the waters: each reach's by the zone of its gauge, this device's where there is none. */
+const clocksOf = (reaches: readonly ReachRecord[], stations: readonly StationRecord[]): Around["clockOf"] => {
+  const zoneOf = new Map(stations.map((one) => [one.id, one.zone]));
+  const zones = new Map(reaches.map((one) => [one.id, zoneOf.get(one.station ?? "") ?? ""]));
+  const own = new Intl.DateTimeFormat().resolvedOptions().timeZone || "UTC";
+  return (at, reach) => {
+    const zone = zones.get(reach) ?? "";
+    const local = localDate(at, isZone(zone) ? zone : own);
+    return { hour: local.getUTCHours() + local.getUTCMinutes() / 60, month: local.getUTCMonth() };
+  };
 };
 
 /** The fishing that is asked about, and what is known of its waters. */
@@ -61,7 +70,11 @@ async function fishing({ reach, species, now }: LearnScope) {
   const here = sessions.filter((session) => reach === null || session.reach === reach);
   return {
     efforts: effortOf(here, catches, now, species ?? undefined, stretches),
-    around: aroundOf({ reaches, stations, waters }, new Map(pressures.map((one) => [one.station, one])), clockOf),
+    around: aroundOf(
+      { reaches, stations, waters },
+      new Map(pressures.map((one) => [one.station, one])),
+      clocksOf(reaches, stations),
+    ),
   };
 }
 

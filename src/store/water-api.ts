@@ -16,7 +16,7 @@ import { gaugeLike, type GaugeTarget, keepGauge } from "./gauges";
 import { gaugeAtReach, gaugeOf } from "./river";
 
 /** What an import would bring, without the readings: those stay here until they are kept. */
-export interface GaugeImport extends Pick<GaugeFile, "codes" | "notes" | "zone"> {
+export interface GaugeImport extends Pick<GaugeFile, "codes" | "notes" | "zone" | "customary"> {
   summary: GaugeSummary;
   /** What became of all their data lines. */
   lines: LineCounts;
@@ -56,6 +56,7 @@ async function open(files: readonly File[], options: CsvOptions): Promise<Answer
       notes,
       lines,
       zone: read.find(({ record }) => record.zone)?.record.zone,
+      ...(read.some(({ record }) => record.customary) && { customary: true as const }),
       summary: summariseGauge(opened),
       jumps: loneJumps(opened.series),
       sameAs: undefined,

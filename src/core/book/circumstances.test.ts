@@ -38,7 +38,7 @@ test("pieces begin on half hours, keep every minute and every fish, each fish in
 
 test("by the hour a long day is in each of its hours, by the clock that was handed in", () => {
   expect(hoursBy("hour", [over(at(8), at(13))])).toEqual({ "6-9": 1, "9-12": 3, "12-15": 1 });
-  const east: Around = { ...NOWHERE, clockOf: (time) => NOWHERE.clockOf(time + 5.5 * HOUR) };
+  const east: Around = { ...NOWHERE, clockOf: (time) => NOWHERE.clockOf(time + 5.5 * HOUR, "reach") };
   expect(hoursBy("hour", [over(at(8), at(13))], east)).toEqual({ "12-15": 1.5, "15-18": 3, "18-21": 0.5 });
 });
 

@@ -25,8 +25,8 @@ export interface AroundReach {
 }
 
 export interface Around {
-  /** Hour of the day on the angler's clock, 0..24, and month, 0..11: clocks and zones are not the core's. */
-  clockOf: (at: number) => { hour: number; month: number };
+  /** Hour of the day by the clock of a reach's water, 0..24, and month, 0..11. */
+  clockOf: (at: number, reach: string) => { hour: number; month: number };
   /** By the reach's id. */
   reaches: ReadonlyMap<string, AroundReach>;
 }
@@ -126,9 +126,13 @@ export function classing(kind: RateKind, efforts: readonly Effort[], scale: Rate
     case "temperature":
       return ofFigure(efforts, bandsBetween(scale.temperature), (effort) => effort.river?.waterTemperature ?? null);
     case "hour":
-      return ofFigure(inPieces(efforts), HOURS, (piece) => around.clockOf(middleOf(piece)).hour);
+      return ofFigure(inPieces(efforts), HOURS, (piece) => around.clockOf(middleOf(piece), piece.reach).hour);
     case "season":
-      return ofLabel(efforts, SEASONS, (effort) => SEASONS[Math.floor(around.clockOf(effort.start).month / 2)]);
+      return ofLabel(
+        efforts,
+        SEASONS,
+        (effort) => SEASONS[Math.floor(around.clockOf(effort.start, effort.reach).month / 2)],
+      );
     case "light":
       return ofLabel(inPieces(efforts), LIGHTS, (piece) => lightOf(at(piece), middleOf(piece)));
     case "barometer":

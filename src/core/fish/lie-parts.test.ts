@@ -234,7 +234,7 @@ describe("reasons", () => {
       "overhead",
       "exposed",
     ]);
-    expect(all[1]).toEqual({ kind: "seam", distance: 2.9, difference: 0.45, slowSide: true });
+    expect(all[1]).toEqual({ kind: "seam", distance: 2.9, difference: 0.45, side: "slow" });
     expect(all[4]).toEqual({ kind: "break", break: { kind: "stone", name: "grey" }, distance: 2.9 });
     // Froude number 0.6 / sqrt(9.81 x 0.8).
     expect((all[5] as { froude: number }).froude).toBeCloseTo(0.6 / Math.sqrt(9.81 * 0.8), 3);

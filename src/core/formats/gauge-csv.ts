@@ -175,6 +175,7 @@ export function readGaugeCsv(text: string, options: CsvOptions = {}): GaugeFile 
     lines: tally.counts,
     codes,
     notes,
+    ...gathering.customary,
     ...(named && isZone(named) && { zone: named }),
   };
 }

@@ -125,6 +125,7 @@ export function readGaugeRdb(text: string, options: { zone?: string; file?: stri
     lines: gathering.tally.counts,
     codes: gathering.codes,
     notes,
+    ...gathering.customary,
   };
 }
 

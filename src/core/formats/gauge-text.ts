@@ -4,7 +4,7 @@ import { HIGHEST, MOST_DISCHARGE } from "../quantity/bounds";
 import { InputError } from "../quantity/fault";
 import { PARAMETERS, type Parameter, type Series, seriesFromColumns, UNIT_OF } from "../gauge/series";
 import type { GaugeRecord } from "../gauge/summary";
-import { type Dimension, findUnit, toSI } from "../quantity/units";
+import { type Dimension, findUnit, FOOT, toSI } from "../quantity/units";
 import { LARGEST_FILE } from "./largest-file";
 import { type LineCounts, type Rejection, Tally } from "./tally";
 
@@ -18,6 +18,8 @@ export interface GaugeFile extends GaugeRecord {
   notes: Message[];
   /** Zone of the IANA database that the file names for its times. */
   zone?: string;
+  /** It is written in feet and cubic feet. */
+  customary?: true;
 }
 
 /**
@@ -101,6 +103,12 @@ export class Gathering {
   ) {
     this.readings = columns.map(() => []);
     this.units = columns.map((column) => findUnit(column.unitName));
+  }
+
+  /** Is a column in feet, or cubic feet? */
+  get customary(): { customary?: true } {
+    const isFeet = this.units.some((unit) => unit && (unit.factor === FOOT || unit.factor === FOOT ** 3));
+    return isFeet ? { customary: true } : {};
   }
 
   reject(line: number, reason: Message): void {

@@ -145,6 +145,7 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
     for (const [code, count] of Object.entries(gathering.codes)) out.codes[code] = (out.codes[code] ?? 0) + count;
     if (found.length === 0) return void out.notes.push(message("series-empty", { name }));
     out.series.push(...found);
+    Object.assign(out, gathering.customary);
     out.station = { id: out.station.id || station.id, name: out.station.name || station.name };
   }
 

@@ -93,7 +93,9 @@ function Importing({
       const station = target === NEW ? undefined : target;
       const to = { station, name: name || "My gauge", zone: found?.zone ?? zone, latitude, longitude };
       const id = await keepOpened(opened!, to, without);
-      set({ station: id });
+      const { systemChosen } = useSettings.getState();
+      // Who never chose units speaks those of the gauge.
+      set({ station: id, ...(!systemChosen && { system: found?.customary ? "us" : "metric" }) });
       if (!stay) router.push("/water");
       return undefined;
     }, `${opened!.title} is in the book.`),
