@@ -30,6 +30,8 @@ interface Style {
   unit: string | number;
   label: string;
   digits: number;
+  /** Decimals that are noughts are left out: 12 in, not 12.0 in. */
+  trim?: true;
 }
 
 /** What is only shown; the rest can be typed into a field too. */
@@ -39,7 +41,7 @@ export type Entered = Exclude<Shown, ShownOnly>;
 const FEET_SQUARED = 1 / 0.3048 ** 2;
 const STYLES: Record<Entered, Record<UnitSystem, Style & { unit: string }>> &
   Record<ShownOnly, Record<UnitSystem, Style>> = {
-  depth: { metric: { unit: "m", label: "m", digits: 2 }, us: { unit: "ft", label: "ft", digits: 1 } },
+  depth: { metric: { unit: "m", label: "m", digits: 2 }, us: { unit: "ft", label: "ft", digits: 1, trim: true } },
   stage: { metric: { unit: "m", label: "m", digits: 2 }, us: { unit: "ft", label: "ft", digits: 2 } },
   distance: { metric: { unit: "m", label: "m", digits: 1 }, us: { unit: "ft", label: "ft", digits: 0 } },
   altitude: { metric: { unit: "m", label: "m", digits: 0 }, us: { unit: "ft", label: "ft", digits: 0 } },
@@ -52,8 +54,14 @@ const STYLES: Record<Entered, Record<UnitSystem, Style & { unit: string }>> &
   lureMass: { metric: { unit: "g", label: "g", digits: 1 }, us: { unit: "oz", label: "oz", digits: 3 } },
   lineTest: { metric: { unit: "kg", label: "kg", digits: 1 }, us: { unit: "lb", label: "lb", digits: 0 } },
   fishMass: { metric: { unit: "kg", label: "kg", digits: 2 }, us: { unit: "lb", label: "lb", digits: 1 } },
-  fishLength: { metric: { unit: "cm", label: "cm", digits: 0 }, us: { unit: "in", label: "in", digits: 1 } },
-  smallLength: { metric: { unit: "cm", label: "cm", digits: 0 }, us: { unit: "in", label: "in", digits: 1 } },
+  fishLength: {
+    metric: { unit: "cm", label: "cm", digits: 0 },
+    us: { unit: "in", label: "in", digits: 1, trim: true },
+  },
+  smallLength: {
+    metric: { unit: "cm", label: "cm", digits: 0 },
+    us: { unit: "in", label: "in", digits: 1, trim: true },
+  },
   turbidity: { metric: { unit: "NTU", label: "NTU", digits: 1 }, us: { unit: "NTU", label: "NTU", digits: 1 } },
   temperatureDifference: { metric: { unit: 1, label: "°C", digits: 1 }, us: { unit: 1.8, label: "°F", digits: 0 } },
   unitDischarge: {
@@ -76,9 +84,12 @@ export function show(
   kind: Shown,
   system: UnitSystem,
 ): { figure: string; unit: string; text: string } {
-  const { unit, label, digits } = STYLES[kind][system];
+  const { unit, label, digits, trim } = STYLES[kind][system];
   if (value == null || Number.isNaN(value)) return join(null, digits, label);
   const converted = typeof unit === "number" ? value * unit : fromSI(value, findUnit(unit)!);
+  // Areas are told to two figures: they are sums of cells.
+  if (kind === "area") return join(Number(converted.toPrecision(2)), digits, label);
+  if (trim) return join(converted, trimmed(converted, digits), label);
   return join(converted, kind === "discharge" ? dischargeDigits(converted, system) : digits, label);
 }
 
@@ -103,6 +114,10 @@ function formatOf(digits: number, grouping: boolean): Intl.NumberFormat {
   return format;
 }
 
+/** Decimals that a figure needs of those that it may have. */
+const trimmed = (value: number, digits: number): number =>
+  (String(Number(value.toFixed(digits))).split(".")[1] ?? "").length;
+
 function join(value: number | null | undefined, digits: number, unit: string) {
   const figure = figureText(value, digits);
   return { figure, unit, text: `${figure} ${unit}` };
@@ -110,12 +125,19 @@ function join(value: number | null | undefined, digits: number, unit: string) {
 
 /** A quantity as it goes back into a field: without groups, so that it is read as it was written. */
 export function entryText(value: number, kind: Entered, system: UnitSystem): string {
-  const { unit, label, digits } = STYLES[kind][system];
-  return `${figureText(fromSI(value, findUnit(unit)!), digits, false)} ${label}`;
+  const { unit, label, digits, trim } = STYLES[kind][system];
+  const converted = fromSI(value, findUnit(unit)!);
+  return `${figureText(converted, trim ? trimmed(converted, digits) : digits, false)} ${label}`;
 }
 
 export const showText = (value: number | null | undefined, kind: Shown, system: UnitSystem): string =>
   show(value, kind, system).text;
+
+/** Two ends of a span, once where both are told alike: "38 °F", "36 to 41 °F". */
+export function spanText(low: number, high: number, kind: Shown, system: UnitSystem): string {
+  const [least, most] = [show(low, kind, system), show(high, kind, system)];
+  return least.text === most.text ? most.text : `${least.figure} to ${most.text}`;
+}
 
 /** The unit alone, as it is written after a figure. */
 export const unitOf = (kind: Shown, system: UnitSystem): string => STYLES[kind][system].label;

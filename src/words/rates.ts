@@ -4,7 +4,7 @@ import { type RateKind, type RateScale, SI_SCALE } from "../core/book/rate-terms
 import type { RateClass } from "../core/book/rates";
 import { findUnit, FOOT, fromSI } from "../core/quantity/units";
 import { CLOUD_NAMES, WIND_NAMES } from "./sky";
-import { entryUnit, figureText, show, showText } from "./quantity";
+import { entryUnit, figureText, spanText } from "./quantity";
 
 /** Round figures in the reader's units: Fahrenheit by tens about what fish live in. */
 export const rateScale = (system: UnitSystem): RateScale =>
@@ -96,14 +96,14 @@ export function rateLabel(one: Pick<RateClass, "key" | "low" | "high">, kind: Ra
     case "exceedance":
       return `exceeded ${figureText(low * 100, 0)} to ${figureText(Math.min(1, high) * 100, 0)} %`;
     case "temperature":
-      return `${show(Math.max(0, low), "temperature", system).figure} to ${showText(high, "temperature", system)}`;
+      return spanText(Math.max(0, low), high, "temperature", system);
     case "hour":
       return `${figureText(low, 0)} to ${figureText(high, 0)} h`;
     case "rank":
       return low === 1 ? "the first lie" : low === 2 ? "lies 2 and 3" : "lies 4 and on";
     case "depth":
     case "pool":
-      return `${show(low, "depth", system).figure} to ${showText(high, "depth", system)}`;
+      return spanText(low, high, "depth", system);
     default:
       return one.key;
   }

@@ -2,7 +2,7 @@ import { InputError } from "../quantity/fault";
 import { message, type Message } from "../quantity/message";
 import { messageOf, pathOf } from "../quantity/issue";
 import { parseNumber } from "../quantity/number";
-import { type Dimension, parseQuantity } from "../quantity/units";
+import { type Dimension, findUnit, parseQuantity } from "../quantity/units";
 import {
   type Measure,
   MEASURES,
@@ -13,6 +13,7 @@ import {
 } from "../rig/tackle-item";
 import { csvTable, eachRow } from "./csv";
 import { unguarded, writeCsv } from "./csv-write";
+import { readHeader } from "./gauge-csv";
 import { demandText } from "./gauge-text";
 import { type LineCounts, type Rejection, Tally } from "./tally";
 
@@ -67,6 +68,26 @@ export interface TackleFile {
   lines: LineCounts;
 }
 
+/** What the screens call pieces and measures, beside the names that files have: both are read. */
+const KIND_ALIASES: Readonly<Record<string, TackleItem["kind"]>> = {
+  mainline: "line",
+  sinker: "weight",
+  jighead: "head",
+  jig: "head",
+  softbody: "body",
+  softbait: "body",
+};
+const MEASURE_ALIASES: Readonly<Partial<Record<Measure, readonly string[]>>> = {
+  grams: ["weight", "mass"],
+  capacity: ["carries"],
+  diameter: ["thickness"],
+  perTurn: ["lineaturn"],
+  dives: ["divesto"],
+  buoyancy: ["floatsby"],
+  least: ["worksfrom"],
+  best: ["bestat"],
+};
+
 /** Letters only, so that "Per turn (m)" is perTurn. */
 const plain = (cell: string): string =>
   cell
@@ -83,7 +104,11 @@ export function readTackle(text: string, file?: string): TackleFile {
   demandText(text, file);
   const table = csvTable(text, file);
   const names = table.header.map(plain);
-  const at = (name: string) => names.indexOf(plain(name));
+  const at = (name: string) =>
+    [plain(name), ...(MEASURE_ALIASES[name as Measure] ?? [])]
+      .map((one) => names.indexOf(one))
+      .find((index) => index >= 0) ?? -1;
+  const unitAt = (name: string) => (at(name) < 0 ? undefined : readHeader(table.header[at(name)]!).unit);
   for (const name of ["kind", "name"])
     if (at(name) < 0)
       throw new InputError(
@@ -95,7 +120,7 @@ export function readTackle(text: string, file?: string): TackleFile {
   const items: TackleDraft[] = [];
   eachRow(table.rows(), tally, (line, cells) => {
     const cell = (name: string) => unguarded((at(name) < 0 ? "" : (cells[at(name)] ?? "")).trim());
-    const made = items.length >= MOST_PIECES ? message("box-full", { most: MOST_PIECES }) : pieceOf(cell);
+    const made = items.length >= MOST_PIECES ? message("box-full", { most: MOST_PIECES }) : pieceOf(cell, unitAt);
     if ("code" in made) tally.reject(line, made);
     else {
       items.push(made);
@@ -106,7 +131,7 @@ export function readTackle(text: string, file?: string): TackleFile {
 }
 
 /** A piece from the cells of a line, or what is wrong with them. */
-function pieceOf(cell: (name: string) => string): TackleDraft | Message {
+function pieceOf(cell: (name: string) => string, unitAt: (name: string) => string | undefined): TackleDraft | Message {
   const draft: Record<string, unknown> = {
     kind: kindOf(cell("kind")),
     name: cell("name"),
@@ -114,7 +139,7 @@ function pieceOf(cell: (name: string) => string): TackleDraft | Message {
   };
   for (const name of NAMES) {
     if (cell(name) === "") continue;
-    const value = measureOf(name, cell(name));
+    const value = measureOf(name, cell(name), unitAt(name));
     if (typeof value !== "number") return message("cell-measure", { name, why: value });
     draft[name] = value;
   }
@@ -136,13 +161,15 @@ function pieceOf(cell: (name: string) => string): TackleDraft | Message {
 }
 
 const kindOf = (text: string): string => {
-  const word = text.toLowerCase();
-  return TACKLE_KINDS.find((kind) => word === kind || word === `${kind}s`) ?? word;
+  const word = plain(text).replace(/s$/, "");
+  return TACKLE_KINDS.find((kind) => word === kind.replace(/s$/, "")) ?? KIND_ALIASES[word] ?? word;
 };
 
-/** A measure as it is kept, or why it is none. */
-export function measureOf(name: Measure, text: string): number | Message {
-  const { dimension, unit, scale } = WRITTEN[name];
+/** A measure as it is kept, or why it is none; `stated`: the unit of a bare number, where its column names one. */
+export function measureOf(name: Measure, text: string, stated?: string): number | Message {
+  const { dimension, unit: usual, scale } = WRITTEN[name];
+  // A bare number is in the unit of its column.
+  const unit = stated && findUnit(stated)!.dimension === dimension ? stated : usual;
   if (name === "hook") return hookNumber(text);
   if (!dimension) {
     const number = parseNumber(text);

@@ -18,7 +18,7 @@ beforeEach(async () => {
   await database().delete();
   await database().open();
   useNotices.setState({ list: [] });
-  useSettings.setState({ species: species.id });
+  useSettings.setState({ species: species.id, system: "metric" });
 });
 const field = (label: string) => screen.getByLabelText(label);
 const fill = async (user: ReturnType<typeof userEvent.setup>, label: string, text: string) => {

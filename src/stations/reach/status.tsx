@@ -97,7 +97,7 @@ function shownWords({ shown }: FieldState, system: UnitSystem): string {
     case "coarse":
       return `First picture, ${cells}`;
     case "solved":
-      return verdictWords(shown.field);
+      return verdictWords(shown.field, system);
   }
 }
 
@@ -107,10 +107,11 @@ const UNSETTLED = {
   pulsing: "its wakes pulse too long for a mean",
 } as const;
 
-function verdictWords({ verdict, unsettled }: Field): string {
-  if (verdict === "converged") return "Settled. Eddy outlines are soft by about a metre.";
+function verdictWords({ verdict, unsettled }: Field, system: UnitSystem): string {
+  const soft = showText(1, "distance", system).replace(/\.0\b/, "");
+  if (verdict === "converged") return `Settled. Eddy outlines are soft by about ${soft}.`;
   return verdict === "shedding"
-    ? "Settled on average: seams wander by about a metre."
+    ? `Settled on average: seams shift by about ${soft}.`
     : `Not settled${unsettled ? `: ${UNSETTLED[unsettled]}` : ""}. Take this as a rough picture.`;
 }
 

@@ -3,7 +3,7 @@ import type { UnitSystem } from "../../words/quantity";
 import { pressureAtAltitude, oxygenSaturation } from "../../core/gauge/oxygen";
 import type { Outlook } from "../../core/gauge/outlook";
 import { WARMTH, warmthClass, type WarmthKind } from "../../core/gauge/warmth";
-import { figureText, show, showText } from "../../words/quantity";
+import { figureText, show, showText, spanText } from "../../words/quantity";
 import { WARMTH_KIND_NAMES, WARMTH_NAMES } from "../../words/water";
 import { Figure } from "../../widgets/figure";
 import { Panel } from "../../widgets/panel";
@@ -65,7 +65,7 @@ export function WarmthPanel({
           {showText(warmest.median, "temperature", system)}, warmest {moment(warmest.time, now)}
           {Number.isNaN(warmest.low)
             ? ""
-            : ` (${showText(warmest.low, "temperature", system)} to ${showText(warmest.high, "temperature", system)}, by its own errors of the last sixty days)`}
+            : ` (${spanText(warmest.low, warmest.high, "temperature", system)}, by its own errors of the last sixty days)`}
           .
         </p>
       )}
