@@ -1,5 +1,6 @@
 /**
- * `npm run attack -- [--seed N] [--cases N] [--minutes N] [--kills N] [--only PART]`: damaged files, archives and requests, divergent
+ * `npm run attack -- [--seed N] [--cases N] [--minutes N] [--kills N] [--only PART]`:
+ * damaged files, archives and requests, divergent
  * books, random beds, commands and failing disks; and a browser that is killed, N times. Prints a table of cases and
  * failures; the same seed tries the same cases. Exit code 1 on a failure.
  */

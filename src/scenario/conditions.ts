@@ -52,20 +52,23 @@ function clarityOf(
   return { visibleDepth: now.visibleDepth, clarityFrom: { kind: isOwn ? "now" : "today" } };
 }
 
-/** An hour of a plan: what its forecast says; null where it does not. */
+/** A window of a plan, and what its forecast says of its middle; null where it does not. */
 export interface PlannedConditions {
-  at: number;
+  /** ms */
+  from: number;
+  to: number;
   visibleDepth: number | null;
   temperature: number | null;
 }
 
-/** The conditions at an hour of a plan: its light, and clarity and warmth as forecast, to a decimetre and a degree. */
+/** The conditions in the middle of a plan's window: its light, and clarity and warmth as forecast, to a decimetre and a degree. */
 export function plannedConditions(
   base: Conditions,
-  { at, visibleDepth, temperature }: PlannedConditions,
+  { from, to, visibleDepth, temperature }: PlannedConditions,
   position: Position | undefined,
   light: "auto" | Light,
 ): Conditions {
+  const at = (from + to) / 2;
   const then = position ? lightAt(at, position.latitude, position.longitude) : "day";
   return {
     ...base,

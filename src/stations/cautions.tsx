@@ -18,9 +18,10 @@ export function Cautions({ safety }: { safety: Safety }) {
   const { cautions, leave } = safety;
   const grave = cautions.filter((one) => !isStanding(one));
   const standing = cautions.filter((one) => isStanding(one) && !hidden.includes(one.kind));
+  if (grave.length + standing.length === 0) return null;
   const heard = cautions.some(({ kind }) => kind === "thunder");
   return (
-    <section aria-label="Cautions" className={grave.length + standing.length > 0 ? "mb-2 grid gap-1" : ""}>
+    <section aria-label="Cautions" className="grid gap-1">
       {grave.length > 0 && (
         <div
           role={leave ? "alert" : undefined}
@@ -68,7 +69,7 @@ function StandingLine({ caution, onHide }: { caution: Caution; onHide: () => voi
         type="button"
         aria-label={`Hide until tomorrow: ${cautionName(caution)}`}
         title="Hide until tomorrow"
-        className="grid size-11 shrink-0 place-items-center rounded-md text-soft hover:bg-deep print:hidden"
+        className="-my-2 grid size-11 shrink-0 place-items-center rounded-md text-soft hover:bg-deep print:hidden"
         onClick={onHide}
       >
         <X size={18} aria-hidden />

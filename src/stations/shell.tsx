@@ -15,29 +15,22 @@ import { useHeadingFocus } from "../widgets/heading-focus";
 import { FaultBoundary } from "../widgets/fault-boundary";
 import { keepUp } from "../state/keep-up";
 import { undoLast } from "../state/notices";
-import { useSafety } from "../state/use-cautions";
 import { useRiver } from "../state/use-river";
-import { useRunning } from "../state/use-running";
 import { setClockZone } from "../words/clock-zone";
 import { STATIONS } from "./list";
 import { BookGate } from "./book-gate";
 import { MemoryBanner } from "./memory-banner";
 import { NewerBanner } from "./newer-banner";
-import { Cautions } from "./cautions";
-import { ClosedSeason } from "./closed-season";
-import { PlannedBanner } from "./planned-banner";
 import { RiverStrip } from "./river-strip";
 import { later, laterDialog } from "../widgets/later";
 import { useOneTap } from "../widgets/one-tap";
 
 const KeysDialog = laterDialog(() => import("./keys-dialog").then((one) => one.KeysDialog));
+const Heeded = later(() => import("./heeded").then((one) => one.Heeded));
 const Welcome = later(() => import("./welcome/welcome").then((one) => one.Welcome));
 
 /** First steps of one's own river, and help; everything else has nothing to show in an empty book. */
 const SHOWN_EMPTY: readonly string[] = ["/today", "/help"];
-
-/** Stations that send somebody to the water: a closed season is said there. */
-const SENDS_OUT = ["/reach", "/rig", "/session"];
 
 /** What letters are typed into: no shortcut there. A list goes to the entry that begins with them. */
 const TYPED_INTO =
@@ -136,10 +129,6 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
   const river = useRiver();
   const zone = river.station?.zone;
   setClockZone(zone);
-  const safety = useSafety(river);
-  const running = useRunning();
-  // While a fish is on there is one thing to do.
-  const fight = path.startsWith("/session") && running?.on !== undefined;
   useEffect(() => {
     act(keepUp);
     act(adoptOldSettings);
@@ -158,14 +147,19 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
   const empty = river.reaches.length === 0 && river.stations.length === 0;
   // The made-up river is on its way: the welcome brings it.
   const wanted = useDemoWanted();
-  const { demoRemoved: removed, species } = useSettings();
+  const removed = useSettings((settings) => settings.demoRemoved);
   const comes = wanted && !removed;
   return (
     <>
       <RiverStrip river={river} />
       <MemoryBanner />
       <NewerBanner />
-      <main id="station" tabIndex={-1} className="px-4 pt-3 pb-24 outline-none lg:px-6 rail:pb-8">
+      {river.ready && !empty && (
+        <div className="px-4 pt-1.5 empty:hidden lg:px-6">
+          <Heeded river={river} path={path} />
+        </div>
+      )}
+      <main id="station" tabIndex={-1} className="px-4 pt-2 pb-24 outline-none lg:px-6 rail:pb-8">
         {!river.ready ? (
           <p role="status" className="p-6 text-soft">
             Opening the book …
@@ -173,20 +167,13 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
         ) : empty && (comes || !SHOWN_EMPTY.includes(path)) ? (
           <Welcome />
         ) : (
-          <>
-            {!fight && <Cautions safety={safety} />}
-            {!fight && river.reach && SENDS_OUT.some((one) => path.startsWith(one)) && (
-              <ClosedSeason reach={river.reach.id} species={species} now={river.minute} />
-            )}
-            {!fight && SENDS_OUT.some((one) => path.startsWith(one)) && <PlannedBanner now={river.minute} />}
-            <FaultBoundary
-              key={`${path} ${zone}`}
-              name={STATIONS.find((one) => path.startsWith(one.path))?.name ?? "This page"}
-              onSave={() => act(saveBook)}
-            >
-              {children}
-            </FaultBoundary>
-          </>
+          <FaultBoundary
+            key={`${path} ${zone}`}
+            name={STATIONS.find((one) => path.startsWith(one.path))?.name ?? "This page"}
+            onSave={() => act(saveBook)}
+          >
+            {children}
+          </FaultBoundary>
         )}
       </main>
     </>

@@ -234,7 +234,8 @@ export const removeCatches = (db: Database, ids: readonly string[]): Promise<Und
   });
 
 /**
- * Fish of a file: each day of a reach (its own, or `reach`) a session whose hours are not known, so that they say nothing of rates. All or
+ * Fish of a file: each day of a reach (its own, or `reach`) a session whose hours are
+ * not known, so that they say nothing of rates. All or
  * none.
  */
 export async function addCatches(

@@ -137,8 +137,8 @@ function waitsFor({ paused, on, suspended = [] }: Session, spot: Spot): Suspende
 }
 
 /**
- * A rod fishes something else, or elsewhere: from now on, or when the pause or fight that it waits for is over. Within a
- * transaction over sessions and stretches.
+ * A rod fishes something else, or elsewhere: from now on, or when the pause or fight that it waits for is over.
+ * Within a transaction over sessions and stretches.
  */
 export async function respot(
   db: Database,

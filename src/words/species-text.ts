@@ -35,8 +35,8 @@ const key = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]/
 const singular = (text: string): string => text.replace(/s$/, "");
 
 /**
- * Finds a fish by what a cell calls it: its id, its name, the angler's own name for it, or what anglers say; a word that
- * fits one fish alone will do. Undefined where nothing fits, or more than one.
+ * Finds a fish by what a cell calls it: its id, its name, the angler's own name for it, or what anglers say; a word
+ * that fits one fish alone will do. Undefined where nothing fits, or more than one.
  */
 export function speciesMatcher(
   fishes: readonly { id: string; name: string; base?: string }[],

@@ -22,9 +22,9 @@ export const overlapping = <T extends Span & { id: string; deleted?: boolean }>(
 /** A fish may be noted so long after the last cast. Common practice, no source. */
 const LATE = 10 * MINUTE;
 
-/** Was a fish caught outside its session's times? */
+/** Was a fish caught outside its session’s times, to the minute that forms give? */
 export const isOutside = (at: number, { start, end }: Span): boolean =>
-  at < Date.parse(start) || (end !== null && at > Date.parse(end) + LATE);
+  at < Math.floor(Date.parse(start) / MINUTE) * MINUTE || (end !== null && at > Date.parse(end) + LATE);
 
 /** Two lengths within so much are one, m: files round to the centimetre or the quarter inch. */
 const SAME_LENGTH = 0.0065;

@@ -302,9 +302,8 @@ function draftOf(
   const named = cell("species");
   const species = named ? reading.species(named) : reading.usual;
   if (species === undefined) return message("catch-no-species", { text: named.slice(0, 40) });
-  const river = cell("water");
-  const reach = river && reading.water ? reading.water(river) : undefined;
-  if (river && reading.water && reach === undefined) return message("catch-no-water", { text: river.slice(0, 40) });
+  const reach = waterOf(cell("water"), reading);
+  if (typeof reach === "object") return reach;
   const sizes: Partial<Record<"length" | "weight" | "girth", number>> = {};
   for (const [name, dimension, unit, most] of [
     ["length", "length", reading.unitsOf.length, 4],
@@ -334,6 +333,12 @@ function draftOf(
     ...(lost && !NO.has(lost) && { lost: LOST_CAUSES.find((one) => one === lost) ?? ("unknown" as const) }),
     ...((YES.has(kept) || NO.has(kept)) && { kept: YES.has(kept) }),
   };
+}
+
+/** The reach that a cell names; undefined where it says nothing; or why it is none. */
+function waterOf(text: string, { water }: CatchReading): string | undefined | Message {
+  if (text === "" || !water) return undefined;
+  return water(text) ?? message("catch-no-water", { text: text.slice(0, 40) });
 }
 
 /** The instant of a cell, ms, or why there is none: a date of either order is not guessed. */

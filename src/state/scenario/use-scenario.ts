@@ -52,9 +52,7 @@ export function useScenario(): ScenarioView {
   const planned = activePlan({ ...settings, reach: river.reach?.id ?? null });
   const conditions = useMemo(() => {
     const base = conditionsOf(now, hour, position, { discharge: chosen, light }, usual);
-    if (!planned) return base;
-    const { from, to, visibleDepth, temperature } = planned;
-    return plannedConditions(base, { at: (from + to) / 2, visibleDepth, temperature }, position, light);
+    return planned ? plannedConditions(base, planned, position, light) : base;
   }, [now, hour, position, chosen, light, usual, planned]);
   const living = useMemo(
     () => livingFish(fish.species, season, conditions, position?.latitude),
@@ -84,9 +82,6 @@ export function useScenario(): ScenarioView {
     () => (live ? { ...settledReading, value: live.reading, earlier: false, pending: false } : settledReading),
     [live, settledReading],
   );
-  const lies = reading.value?.lies;
-  // A plan is read on coarser cells: its place may be a step beside.
-  const at = wanted && lies ? lieAt(lies, wanted, planned ? 2 * SAME_LIE : SAME_LIE) : undefined;
   return {
     river,
     safety,
@@ -97,7 +92,17 @@ export function useScenario(): ScenarioView {
     field,
     request,
     reading,
-    lie: at ?? lies?.[0],
-    strayed: wanted !== null && lies !== undefined && lies.length > 0 && at === undefined,
+    // A plan is read on coarser cells: its place may be a step beside.
+    ...chosenLie(reading.value?.lies ?? [], wanted, planned ? 2 * SAME_LIE : SAME_LIE),
   };
+}
+
+/** The lie at the wanted place, or else the first; and whether the wanted one is none. */
+function chosenLie(
+  lies: readonly Numbered<Lie>[],
+  wanted: { x: number; y: number } | null,
+  within: number,
+): Pick<ScenarioView, "lie" | "strayed"> {
+  const at = wanted ? lieAt(lies, wanted, within) : undefined;
+  return { lie: at ?? lies[0], strayed: wanted !== null && lies.length > 0 && at === undefined };
 }

@@ -1,6 +1,6 @@
 import "fake-indexeddb/auto";
 import { act, configure, renderHook, waitFor } from "@testing-library/react";
-import { useLiveQuery } from "dexie-react-hooks";
+import { useLiveAnswer } from "../../state/live-answer";
 import { demoBook } from "../../demo/book";
 import { DEMO_HOUR } from "../../demo/hour";
 import { useNotices } from "../../state/notices";
@@ -22,7 +22,7 @@ beforeEach(async () => {
   useNotices.setState({ list: [] });
 });
 async function editing() {
-  const { result } = renderHook(() => useBedEditor(useLiveQuery(() => database().reaches.get(id), [])));
+  const { result } = renderHook(() => useBedEditor(useLiveAnswer(() => database().reaches.get(id), [])));
   await waitFor(() => expect(result.current).toBeDefined());
   return result;
 }

@@ -1,4 +1,5 @@
 "use client";
+import { contours } from "d3-contour";
 import { type ReactNode, useId, useMemo } from "react";
 import { type Field, sample } from "../../core/flow/grid";
 import type { Feature } from "../../core/flow/reach-schema";
@@ -17,7 +18,8 @@ export interface Front {
 const W = 360;
 /** What is left free about what must be seen, m. */
 const FREE = 1.6;
-const [ACROSS, UP] = [40, 26];
+/** Nodes that the water is traced between, across and up. */
+const [ACROSS, UP] = [96, 64];
 
 /** A frame in which the way from the stand to the fish goes straight up, and everything named is in sight. */
 export function frontOf(
@@ -56,7 +58,7 @@ export function frontOf(
   };
 }
 
-/** The water as it looks from the stand: slow dark and still, fast pale and streaked; wood and stones in it. */
+/** The water as it looks from the stand: slow dark and still, fast pale and streaked; bank, wood and stones. */
 export function WaterFront({
   field,
   features,
@@ -70,33 +72,22 @@ export function WaterFront({
   label: string;
   children: ReactNode;
 }) {
-  const water = useMemo(() => cellsOf(field, front), [field, front]);
-  const blur = useId();
-  const [cw, ch] = [front.width / ACROSS, front.height / UP];
+  const { water, tones, streaks } = useMemo(() => waterOf(field, front), [field, front]);
+  const clip = useId();
   return (
     <svg viewBox={`0 0 ${front.width} ${front.height}`} className="block w-full" role="img" aria-label={label}>
       <rect width={front.width} height={front.height} fill="var(--paper-deep)" />
-      <filter id={blur} x="-2%" y="-2%" width="104%" height="104%">
-        <feGaussianBlur stdDeviation={2.2} edgeMode="duplicate" />
-      </filter>
-      <g filter={`url(#${blur})`}>
-        {water.map(({ x, y, tone }) => (
-          <rect
-            key={`${x},${y}`}
-            x={x * cw}
-            y={y * ch}
-            width={cw + 0.4}
-            height={ch + 0.4}
-            fill={`color-mix(in oklab, var(--water-fast) ${tone}%, var(--water-slow))`}
-          />
+      <clipPath id={clip}>
+        <path d={water} />
+      </clipPath>
+      <g clipPath={`url(#${clip})`}>
+        <path d={water} fill={toneColour(SLOWEST)} />
+        {tones.map(({ tone, path }) => (
+          <path key={tone} d={path} fill={toneColour(tone)} />
         ))}
+        <path d={streaks} stroke="var(--water-fast)" strokeWidth={0.8} opacity={0.4} />
       </g>
-      <path
-        d={water.map(({ streak }) => streak ?? "").join("")}
-        stroke="var(--water-fast)"
-        strokeWidth={0.8}
-        opacity={0.4}
-      />
+      <path d={water} fill="none" stroke="var(--ink-soft)" strokeWidth={1} opacity={0.6} />
       {features.map((one, k) => (
         <Shape key={one.id ?? k} feature={one} front={front} />
       ))}
@@ -105,40 +96,57 @@ export function WaterFront({
   );
 }
 
-/** The speed, m/s, that is drawn palest. */
+/** The speed, m/s, that is drawn palest; tones in percent of the fast colour, in steps that the eye does not part. */
 const PALEST = 1.2;
+const [SLOWEST, FASTEST, TONES] = [12, 88, 19];
+const toneOf = (speed: number): number => SLOWEST + (FASTEST - SLOWEST) * Math.min(1, speed / PALEST) ** 0.8;
+const toneColour = (tone: number): string =>
+  `color-mix(in oklab, var(--water-fast) ${Math.round(tone)}%, var(--water-slow))`;
+/** Shallower is bank, m. */
+const WET = 0.02;
 
-interface Cell {
-  x: number;
-  y: number;
-  tone: number;
-  streak: string | undefined;
-}
-
-function cellsOf(field: Field, { back, at, width, height }: ReturnType<typeof frontOf>): Cell[] {
+/** Water, its tones and its streaks as paths: traced between the nodes of a grid, so that nothing has steps. */
+function waterOf(
+  field: Field,
+  { back, at, width, height }: ReturnType<typeof frontOf>,
+): { water: string; tones: { tone: number; path: string }[]; streaks: string } {
   const { nx, ny, cell, depth, u, v } = field;
-  const cells: Cell[] = [];
-  for (let y = -1; y <= UP; y++)
-    for (let x = -1; x <= ACROSS; x++) {
-      const middle: Point = [((x + 0.5) * width) / ACROSS, ((y + 0.5) * height) / UP];
+  const [columns, rows] = [ACROSS, UP];
+  const [depths, tone] = [new Float64Array(columns * rows), new Float64Array(columns * rows)];
+  const streaks: string[] = [];
+  for (let y = 0; y < rows; y++)
+    for (let x = 0; x < columns; x++) {
+      const middle: Point = [((x + 0.5) * width) / columns, ((y + 0.5) * height) / rows];
       const [px, py] = back(middle);
       if (px < 0 || py < 0 || px > nx * cell || py > ny * cell) continue;
-      if (!(sample(depth, nx, ny, cell, px, py) > 0.02)) continue;
+      const k = y * columns + x;
+      depths[k] = sample(depth, nx, ny, cell, px, py);
+      if (!(depths[k]! > WET)) continue;
       const [a, b] = [sample(u, nx, ny, cell, px, py), sample(v, nx, ny, cell, px, py)];
       const speed = Math.hypot(a, b);
-      const tone = Math.round(12 + 76 * Math.min(1, speed / PALEST) ** 0.8);
-      const [ex, ey] = at([px + (0.45 * a) / (speed || 1), py + (0.45 * b) / (speed || 1)]);
-      const drawn = speed > 0.15 && (x + 2 * y) % 3 === 0;
-      cells.push({
-        x,
-        y,
-        tone,
-        streak: drawn
-          ? `M${(2 * middle[0] - ex).toFixed(1)} ${(2 * middle[1] - ey).toFixed(1)}L${ex.toFixed(1)} ${ey.toFixed(1)}`
-          : undefined,
-      });
+      tone[k] = toneOf(speed);
+      if (speed <= 0.15 || x % 2 !== 0 || (x / 2 + 2 * y) % 6 !== 0) continue;
+      const [ex, ey] = at([px + (0.45 * a) / speed, py + (0.45 * b) / speed]);
+      streaks.push(
+        `M${(2 * middle[0] - ex).toFixed(1)} ${(2 * middle[1] - ey).toFixed(1)}L${ex.toFixed(1)} ${ey.toFixed(1)}`,
+      );
     }
-  return cells;
+  const traced = contours().size([columns, rows]).smooth(true);
+  const pathAt = (values: Float64Array, level: number): string =>
+    traced
+      .contour(values as unknown as number[], level)
+      .coordinates.flat()
+      .map(
+        (ring) =>
+          `M${ring.map(([x, y]) => `${((x! * width) / columns).toFixed(1)} ${((y! * height) / rows).toFixed(1)}`).join("L")}Z`,
+      )
+      .join("");
+  const steps = Array.from({ length: TONES }, (_, k) => SLOWEST + ((k + 1) * (FASTEST - SLOWEST)) / TONES);
+  return {
+    water: pathAt(depths, WET),
+    tones: steps.map((level) => ({ tone: level, path: pathAt(tone, level) })).filter(({ path }) => path !== ""),
+    streaks: streaks.join(""),
+  };
 }
 
 const DRAWN: Partial<Record<Feature["kind"], string>> = {

@@ -1,0 +1,28 @@
+"use client";
+import { useSettings } from "../state/settings";
+import { useSafety } from "../state/use-cautions";
+import type { River } from "../state/use-river";
+import { useRunning } from "../state/use-running";
+import { Cautions } from "./cautions";
+import { ClosedSeason } from "./closed-season";
+import { PlannedBanner } from "./planned-banner";
+
+/** Stations that send somebody to the water: a closed season is said there, and the plan they are looked at for. */
+const SENDS_OUT = ["/reach", "/rig", "/session"];
+
+/** What is to be heeded before anything else, above every station. */
+export function Heeded({ river, path }: { river: River; path: string }) {
+  const safety = useSafety(river);
+  const running = useRunning();
+  const species = useSettings((settings) => settings.species);
+  // While a fish is on there is one thing to do.
+  if (path.startsWith("/session") && running?.on !== undefined) return null;
+  const sendsOut = SENDS_OUT.some((one) => path.startsWith(one));
+  return (
+    <>
+      <Cautions safety={safety} />
+      {sendsOut && river.reach && <ClosedSeason reach={river.reach.id} species={species} now={river.minute} />}
+      {sendsOut && <PlannedBanner now={river.minute} />}
+    </>
+  );
+}
