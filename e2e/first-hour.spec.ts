@@ -150,7 +150,7 @@ test("the first hour: own gauge, own reach, five fish at three flows, a day, sav
     await onlyUsUnits(page);
   }
   await page.getByRole("link", { name: "Learn" }).click();
-  await expect(page.getByTestId("rates")).toContainText("An hour, as counted");
+  await expect(page.getByTestId("rates")).toContainText("Counted an hour");
   await noFaults(page);
 
   // Saved, deleted, restored.

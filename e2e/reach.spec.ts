@@ -93,7 +93,7 @@ test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section 
   await page.getByLabel("Fish", { exact: true }).click();
   await page.getByRole("option", { name: "Walleye" }).click();
   await expect(page.getByRole("heading", { name: "Lies for walleye" })).toBeVisible();
-  await expect(page.getByText(/slow beside fast\.|^No faster water within/)).toBeVisible();
+  await expect(page.getByText(/^Slow beside fast: |^No faster water within/)).toBeVisible();
   await expect(page.getByText(/× 1000\. It compares/)).toBeVisible();
 });
 

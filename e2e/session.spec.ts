@@ -153,11 +153,11 @@ test("what is noted, the sounder, a photo without its place; the table put right
     mimeType: "text/csv",
     buffer: Buffer.from("when,fish,size\n2026-04-01T10:00:00Z,brown trout,31\nnever,brown trout,30\n"),
   });
-  const dialog = page.getByRole("dialog", { name: "Fish of old.csv" });
-  await expect(dialog).toContainText("1 fish can be taken in.");
+  const dialog = page.getByRole("dialog", { name: "Import fish from old.csv" });
+  await expect(dialog).toContainText("1 fish can be imported.");
   await expect(dialog).toContainText("line 3: “never” is");
   await noFaults(page);
-  await dialog.getByRole("button", { name: "Take them in" }).click();
+  await dialog.getByRole("button", { name: "Import fish" }).click();
   await expect(dialog).toBeHidden();
   await expect(table.getByRole("row")).toHaveCount(before + 2);
 

@@ -31,7 +31,9 @@ export function Archive() {
     try {
       const { book, setAside } = await readArchive(new Uint8Array(await file.arrayBuffer()), sha256, file.name);
       const settings = book.preferences.find((one) => one.schema === "low-heron/settings@1");
-      setOpened({ name: file.name, plan: await planMerge(database(), book), setAside, settings });
+      // Settings are of a browser: they are applied, and are no record of the log.
+      const records = { ...book, preferences: book.preferences.filter((one) => one !== settings) };
+      setOpened({ name: file.name, plan: await planMerge(database(), records), setAside, settings });
     } catch (error) {
       setFault(unkept(error, () => take(file)));
     }

@@ -39,13 +39,13 @@ export function RiverStrip({ river }: { river: River }) {
   const ownHour = useDemoClock();
   const { system, set } = useSettings();
   return (
-    <header className="sticky top-0 z-20 flex items-center gap-2 border-b border-line bg-paper pr-2 pl-4 low:static lg:px-6 print:hidden">
+    <header className="sticky top-0 z-20 flex items-center border-b border-line bg-paper pl-3 low:static sm:gap-2 sm:pr-2 sm:pl-4 lg:px-6 print:hidden">
       <Link
         href="/water"
         aria-label={`${name}${now ? `: ${stripWords(now, river.stale, system)}` : ""}${made ? "; made-up river" : ""}. Opens Water.`}
         className="min-w-0 flex-1 overflow-hidden py-1.5 whitespace-nowrap"
       >
-        <span className="flex items-center gap-x-4 sm:gap-x-7 lg:gap-x-10">
+        <span className="flex items-center gap-x-2 sm:gap-x-7 lg:gap-x-10">
           <Cell
             className="shrink sm:shrink-0"
             main={name}

@@ -52,13 +52,14 @@ export function Shell({ children }: { children: ReactNode }) {
       if (undoes && !target.closest(TYPED_INTO) && undoLast()) return event.preventDefault();
       if (event.metaKey || event.ctrlKey || event.altKey || target.closest(TYPED_INTO)) return;
       const station = STATIONS[Number(event.key) - 1];
+      // A closed list that has the focus goes to the entry that begins with a letter.
+      if (!station && target.closest("[role=combobox]")) return;
       if (station) router.push(station.path);
       else if (event.key === "u" || event.key === "U")
         useSettings.setState(({ system }) => ({ system: system === "metric" ? "us" : "metric", systemChosen: true }));
       else if (event.key === "l" || event.key === "L") router.push("/session?fish=1");
       else if (event.key === "?") setKeysOpen(true);
       else return;
-      // A closed list that has the focus would take the letter for an entry.
       event.preventDefault();
       event.stopPropagation();
     };

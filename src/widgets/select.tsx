@@ -1,6 +1,7 @@
 "use client";
 import * as RadixSelect from "radix-ui/select";
 import { useId } from "react";
+import { lastInput } from "./last-input";
 
 export interface Choice {
   value: string;
@@ -45,6 +46,8 @@ export function Select({
           <RadixSelect.Content
             position="popper"
             sideOffset={4}
+            // After a press the list lets go of the keys; by keyboard the focus stays where it was.
+            onCloseAutoFocus={(event) => lastInput() === "pointer" && event.preventDefault()}
             className="z-[60] max-h-72 min-w-(--radix-select-trigger-width) overflow-auto rounded-md border border-line bg-paper p-1 shadow-lg"
           >
             <RadixSelect.Viewport>

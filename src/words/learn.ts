@@ -15,9 +15,16 @@ interface Told {
   interval: readonly [number, number];
 }
 
+/** Shorter fishing has no rate that anyone would say, h. */
+const LEAST_COUNTED = 0.05;
+
+/** Fish an hour as they were counted; in words where there is no such figure. */
+export const countedText = ({ events, hours }: Pick<Told, "events" | "hours">): string =>
+  hours <= 0 ? "not fished" : hours < LEAST_COUNTED ? "too short" : figureText(events / hours, 2);
+
 /** "3 fish in 7.5 h, 0.40 an hour counted": what the log holds, before anything is made of it. */
 export const countedWords = ({ events, hours }: Pick<Told, "events" | "hours">): string =>
-  `${count(events, "fish", "fish")} in ${hoursText(hours)}${hours > 0 ? `, ${figureText(events / hours, 2)} an hour counted` : ""}`;
+  `${count(events, "fish", "fish")} in ${hoursText(hours)}${hours >= LEAST_COUNTED ? `, ${countedText({ events, hours })} an hour counted` : ""}`;
 
 /** "3 fish in 7.5 h, 0.40 an hour counted; likely 0.38 an hour (80 %: 0.16 to 0.72)". */
 export const rateWords = (one: Told): string =>

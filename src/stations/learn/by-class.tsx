@@ -10,7 +10,7 @@ import { FaultNote } from "../../widgets/fault-note";
 import { later } from "../../widgets/later";
 import { Panel } from "../../widgets/panel";
 import { Select } from "../../widgets/select";
-import { bestClass, rateWords } from "../../words/learn";
+import { bestClass, countedText, rateWords } from "../../words/learn";
 import { tellFault } from "../../words/messages";
 import { figureText, show } from "../../words/quantity";
 import { RATE_KIND_NAMES, rateLabel } from "../../words/rates";
@@ -28,8 +28,7 @@ const columnsIn = (first: string): ColumnDef<RateRow>[] => [
   {
     id: "counted",
     header: "Counted an hour",
-    cell: ({ row: { original } }) =>
-      original.hours > 0 ? figureText(original.events / original.hours, 2) : "not fished",
+    cell: ({ row }) => countedText(row.original),
   },
   {
     id: "rate",

@@ -17,6 +17,7 @@ import { Panel } from "../../widgets/panel";
 import { tellFault } from "../../words/messages";
 import { figureText, showText, type UnitSystem } from "../../words/quantity";
 import { rateLabel } from "../../words/rates";
+import { countedText } from "../../words/learn";
 import { dayAndTime } from "../../words/river";
 import { capital, count } from "../../words/text";
 
@@ -146,8 +147,7 @@ const rankColumns = (system: UnitSystem): ColumnDef<RateClass>[] => [
   {
     id: "counted",
     header: "Counted an hour",
-    cell: ({ row: { original } }) =>
-      original.hours > 0 ? figureText(original.events / original.hours, 2) : "not fished",
+    cell: ({ row }) => countedText(row.original),
   },
   { id: "rate", header: "Likely an hour", cell: ({ row }) => figureText(row.original.rate, 2) },
   {
