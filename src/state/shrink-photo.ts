@@ -1,4 +1,6 @@
 "use client";
+import { instantOf, localMinute } from "../core/quantity/local-time";
+import { clockZone, deviceZone } from "../words/clock-zone";
 import { LONGEST_PHOTO } from "../core/book/bank-records";
 import { toBase64 } from "../core/formats/base64";
 import { fetched } from "../core/quantity/fetched";
@@ -40,7 +42,7 @@ export async function shrinkPhoto(file: File, withPlace: boolean): Promise<Shot>
     const data = packed && toBase64(new Uint8Array(await packed.arrayBuffer()));
     if (data && data.length <= LONGEST_PHOTO)
       return {
-        taken: told.DateTimeOriginal ? told.DateTimeOriginal.toISOString() : null,
+        taken: told.DateTimeOriginal ? takenAt(told.DateTimeOriginal) : null,
         width: canvas.width,
         height: canvas.height,
         data,
@@ -52,6 +54,12 @@ export async function shrinkPhoto(file: File, withPlace: boolean): Promise<Shot>
   }
   throw new InputError("picture-too-large", {}, { file: file.name });
 }
+
+/** A camera's clock has no zone: it showed the time at the water. Its reader takes it for this device's. */
+const takenAt = (camera: Date): string => {
+  const shown = localMinute(camera.getTime(), deviceZone());
+  return new Date(instantOf(shown, clockZone())).toISOString();
+};
 
 /** What the camera wrote into it; nothing where it wrote none, or none that can be read. */
 async function exifOf(file: File): Promise<Told> {

@@ -36,8 +36,9 @@ export function clarityWords(now: GaugeNow, height?: number): { word: string; se
 
 /** 16:40 */
 export const clock = (time: number): string => formatDate(time, CLOCK);
-/** 16:40 or 4:40 PM, as the reader's language writes the hour. */
-const CLOCK: Intl.DateTimeFormatOptions = { hour: "numeric", minute: "2-digit" };
+/** 09:40, or 9:40 AM where hours are counted to twelve. */
+const isTwelve = new Intl.DateTimeFormat(undefined, { hour: "numeric" }).resolvedOptions().hour12 === true;
+const CLOCK: Intl.DateTimeFormatOptions = { hour: isTwelve ? "numeric" : "2-digit", minute: "2-digit" };
 /** "today 16:40", "Fri 04:00", "Tue 2 Dec 04:00": a moment near now, as said aloud. */
 export function moment(time: number, now: number): string {
   const day = dayKey(time);
