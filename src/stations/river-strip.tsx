@@ -69,7 +69,11 @@ export function RiverStrip({ river }: { river: River }) {
           className="hidden shrink-0 rounded border border-dashed border-soft px-2 py-1 text-sm text-soft md:block"
         >
           made-up river
-          {ownHour && <span className={`hidden ${session ? "2xl:inline" : "xl:inline"}`}>, its own hour: {dayAndTime(river.minute)}</span>}
+          {ownHour && (
+            <span className={`hidden ${session ? "2xl:inline" : "xl:inline"}`}>
+              , its own hour: {dayAndTime(river.minute)}
+            </span>
+          )}
         </span>
       )}
       {session && <RunningSession session={session} minute={river.minute} />}
