@@ -149,6 +149,18 @@ describe("local rules", () => {
         true,
         false,
       ]);
+    const until = { from: "05-01", to: "2026-09-30" };
+    expect(open(until, "2026-04-30", "2026-05-01", "2026-09-30", "2026-10-01")).toEqual([false, true, true, false]);
+    expect(open(once, "2026-05-01", "2026-09-30", "2026-10-01")).toEqual([true, true, false]);
+    expect(isOpen(winter, "2027-02-28")).toBe(true);
+    // One day alone.
+    expect(open({ from: "05-01", to: "05-01" }, "2026-04-30", "2026-05-01", "2026-05-02")).toEqual([
+      false,
+      true,
+      false,
+    ]);
+    expect(ask({ open: { from: "06-10", to: "06-10" } }).answer).toBe("keep");
+    expect(ask({ open: { from: "07-01", to: "09-30" } })).toMatchObject({ answer: "release", rule: "open" });
   });
 
   test("of several rules the first that is not met decides, and is named by its place", () => {
