@@ -61,7 +61,7 @@ export interface PlannedConditions {
   temperature: number | null;
 }
 
-/** The conditions in the middle of a plan's window: its light, and clarity and warmth as forecast, to a decimetre and a degree. */
+/** The conditions in the middle of a plan's window: its light; clarity and warmth as forecast, to 0.1 m and 1 K. */
 export function plannedConditions(
   base: Conditions,
   { from, to, visibleDepth, temperature }: PlannedConditions,

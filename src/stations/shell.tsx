@@ -10,7 +10,7 @@ import { useServiceWorker } from "../state/offline";
 import { useDemoWanted } from "../state/providers";
 import { followOtherTabs, useSettings } from "../state/settings";
 import { adoptOldSettings } from "../state/adopt-settings";
-import { readyGate } from "../store/gate";
+import { warmGate } from "../store/gate";
 import { useHeadingFocus } from "../widgets/heading-focus";
 import { FaultBoundary } from "../widgets/fault-boundary";
 import { keepUp } from "../state/keep-up";
@@ -135,7 +135,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
     act(adoptOldSettings);
     const timer = setInterval(() => act(keepUp), 15 * 60_000);
     // What a first write needs is fetched while the network is surely there, after all that is looked at.
-    const ready = setTimeout(() => act(readyGate), 3000);
+    const ready = setTimeout(warmGate, 3000);
     const remind = setTimeout(() => act(remindOfCopy), 5000);
     return () => {
       clearInterval(timer);
@@ -157,7 +157,9 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
       <NewerBanner />
       {river.ready && !empty && (
         <div className="px-4 pt-1.5 empty:hidden lg:px-6">
-          <Heeded river={river} path={path} />
+          <FaultBoundary key={path} name="Cautions" onSave={() => act(saveBook)}>
+            <Heeded river={river} path={path} />
+          </FaultBoundary>
         </div>
       )}
       <main id="station" tabIndex={-1} className="px-4 pt-2 pb-24 outline-none lg:px-6 rail:pb-8">

@@ -12,8 +12,13 @@ type Check = typeof checkRecord;
 let check: Check | undefined;
 
 /** The schemas are large and only writes ask for them: they come with the first one, or earlier in a page at rest. */
-export async function readyGate(): Promise<Check> {
+async function readyGate(): Promise<Check> {
   return (check ??= (await fetched(import("../core/book/records"))).checkRecord);
+}
+
+/** Fetches the schemas ahead. Nobody asked for it: where it fails, the first write asks again and tells. */
+export function warmGate(): void {
+  readyGate().catch(() => undefined);
 }
 
 /**
