@@ -1,4 +1,4 @@
-import { isZone, offsetAt as offsetIn } from "../quantity/local-time";
+import { instantsAt, isZone } from "../quantity/local-time";
 import { type Message, message } from "../quantity/message";
 /** Reading instants: ISO 8601 with an offset, or local clock time in a stated IANA zone or fixed offset. */
 
@@ -23,29 +23,8 @@ export const UTC = fixedZone(0);
 export const namedZone = (name: string): Zone | undefined => (/^(utc|gmt|z)$/i.test(name) ? UTC : ianaZone(name));
 
 /** A zone of the IANA database by name; undefined when there is none of that name. */
-export function ianaZone(name: string): Zone | undefined {
-  if (!isZone(name)) return undefined;
-  const days = new Map<number, number | null>();
-  /** Offset of a whole UTC day, or null on a day when clocks change. */
-  const offsetOfDay = (day: number): number | null => {
-    let offset = days.get(day);
-    if (offset === undefined) {
-      const [start, end] = [offsetIn(day * 86_400_000, name), offsetIn((day + 1) * 86_400_000, name)];
-      days.set(day, (offset = start === end ? start : null));
-    }
-    return offset;
-  };
-  /** Offset in ms at a UTC instant. */
-  const offsetAt = (time: number): number => offsetOfDay(Math.floor(time / 86_400_000)) ?? offsetIn(time, name);
-  return (clock) => {
-    const [before, after] = [offsetAt(clock - 86_400_000), offsetAt(clock + 86_400_000)];
-    if (before === after) return [clock - before];
-    return [before, after]
-      .map((offset) => clock - offset)
-      .filter((time) => offsetAt(time) === clock - time)
-      .sort((a, b) => a - b);
-  };
-}
+export const ianaZone = (name: string): Zone | undefined =>
+  isZone(name) ? (clock) => instantsAt(clock, name) : undefined;
 
 /** Chooses between the two passes of the hour that clocks repeat. */
 type Choose = (candidates: readonly number[]) => number;

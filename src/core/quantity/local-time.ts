@@ -8,22 +8,22 @@ const DAY = 86_400_000;
 /** Is there a zone of that name? */
 export const isZone = (name: string): boolean => name !== "" && !Number.isNaN(tzOffset(name, new Date(0)));
 
-/** Offsets that were asked for, by zone and quarter of an hour: zones change on quarters at the finest. */
-const known = new Map<string, Map<number, number>>();
+/** Offset of a whole UTC day, ms, by zone; null on a day when its clocks change. */
+const offsetsOfDays = new Map<string, Map<number, number | null>>();
 
-/** How far a zone's clocks are ahead of UTC at an instant, ms. */
+const tabulated = (at: number, zone: string): number => tzOffset(zone, new Date(at)) * 60_000;
+
+/** How far a zone's clocks are ahead of UTC at an instant, ms. Zones change on quarters of an hour at the finest. */
 export function offsetAt(at: number, zone: string): number {
-  let own = known.get(zone);
-  if (!own) known.set(zone, (own = new Map()));
-  const quarter = Math.floor(at / QUARTER);
-  let offset = own.get(quarter);
+  let days = offsetsOfDays.get(zone);
+  if (!days) offsetsOfDays.set(zone, (days = new Map()));
+  const day = Math.floor(at / DAY);
+  let offset = days.get(day);
   if (offset === undefined) {
-    offset = tzOffset(zone, new Date(quarter * QUARTER)) * 60_000;
-    // A year of quarters at most.
-    if (own.size > 40_000) own.clear();
-    own.set(quarter, offset);
+    const [start, end] = [tabulated(day * DAY, zone), tabulated((day + 1) * DAY, zone)];
+    days.set(day, (offset = start === end ? start : null));
   }
-  return offset;
+  return offset ?? tabulated(Math.floor(at / QUARTER) * QUARTER, zone);
 }
 
 /** What the clocks of a zone show, as if they were those of UTC: its hours, days and months by the UTC getters. */
@@ -40,17 +40,20 @@ export const dayAfter = (day: string, count = 1): string =>
   new Date(Date.parse(`${day}T12:00:00Z`) + count * DAY).toISOString().slice(0, 10);
 
 /**
- * The instants at which the clocks of a zone show a time, "2026-05-14T16:40": one, or two in the hour that autumn
- * repeats, or none in the hour that spring skips.
+ * The instants at which the clocks of a zone show a time (ms, as if they were those of UTC): one, or two in the hour
+ * that autumn repeats, or none in the hour that spring skips.
  */
-export function instantsOf(local: string, zone: string): number[] {
-  const clock = Date.parse(`${local}Z`);
-  const offsets = [offsetAt(clock - DAY, zone), offsetAt(clock + DAY, zone)];
-  return [...new Set(offsets)]
+export function instantsAt(clock: number, zone: string): number[] {
+  const [before, after] = [offsetAt(clock - DAY, zone), offsetAt(clock + DAY, zone)];
+  if (before === after) return [clock - before];
+  return [before, after]
     .map((offset) => clock - offset)
     .filter((at) => offsetAt(at, zone) === clock - at)
     .sort((a, b) => a - b);
 }
+
+/** The same of a time as it is written, "2026-05-14T16:40". */
+export const instantsOf = (local: string, zone: string): number[] => instantsAt(Date.parse(`${local}Z`), zone);
 
 /**
  * The instant of a clock time. In the repeated hour the one that is nearest to `near`, where that is given, else the
