@@ -136,6 +136,15 @@ export function correct(model: BankModel, start: number, end: number): void {
   Object.assign(model, { start, end });
 }
 
+/** What was fished in a part of a rod's time is put right: that part has another place. */
+export function correctPlace(model: BankModel, rod: number, from: number, to: number, lie: string): void {
+  model.spans = model.spans.flatMap((span) => {
+    if (span.rod !== rod || span.from > from || span.to < to) return [span];
+    const parts = [{ ...span, to: from }, { ...span, from, to, lie }, { ...span, from: to }];
+    return parts.filter((part, k) => k === 1 || part.to > part.from);
+  });
+}
+
 /** Ms that a rod has fished a place until an instant, by "rod lie". */
 export function fishedBy(model: BankModel, now: number): Map<string, number> {
   const sums = new Map<string, number>();

@@ -6,14 +6,11 @@
 import { isDeepStrictEqual } from "node:util";
 import { IDBFactory, IDBKeyRange } from "fake-indexeddb";
 import { effortOf } from "../../src/core/book/effort";
-import { emptyBook } from "../../src/core/book/parts";
 import type { Stretch } from "../../src/core/book/bank-records";
 import type { Session } from "../../src/core/book/records";
 import { riverState } from "../../src/core/book/river-state";
-import { sampleSeries } from "../../src/core/book/samples";
-import { DAY, HOUR, MINUTE } from "../../src/core/gauge/series";
+import { HOUR, MINUTE } from "../../src/core/gauge/series";
 import type { GaugeRecord } from "../../src/core/gauge/summary";
-import { demoBook } from "../../src/demo/book";
 import * as bank from "../../src/store/bank";
 import { writeBook } from "../../src/store/book";
 import type { Undo } from "../../src/store/change";
@@ -22,32 +19,11 @@ import { gaugeAtReach } from "../../src/store/river";
 import { endSession, patchSession, startSession } from "../../src/store/sessions";
 import { countCast, fishSpot, NO_SPOT, openStretches, putAway, settleStretches } from "../../src/store/stretches";
 import * as reference from "./bank-model";
+import { AUTUMN, LIES, riverBook, sorted, WEEK } from "./bank-river";
 import { pick, type Random } from "./mutate";
-import { NOW, type Part, taken } from "./part";
+import { type Part, taken } from "./part";
 
-/** Europe's clocks go back in the night before the last Sunday of October: 25 October 2026, 01:00 UTC. */
-const AUTUMN = Date.UTC(2026, 9, 24, 12);
-const LIES = ["jam", "pool", "tail"];
 const ANGLERS = ["", "", "Ana"];
-const WEEK = 7 * DAY;
-
-/** A reach whose gauge goes up and down by the hour, for six weeks. */
-function riverBook() {
-  const { stations, reaches } = demoBook(NOW);
-  const from = AUTUMN - 3 * WEEK;
-  const flow = (hour: number) => 6 * Math.exp(0.4 * Math.sin(hour / 5) + 0.3 * Math.sin(hour / 31));
-  const series = sampleSeries(from)(
-    Array.from({ length: 6 * 7 * 24 }, (_, hour) => [hour, flow(hour)] as const),
-    new Date(from).toISOString(),
-  );
-  const [station, reach] = [stations[0]!, reaches.find((one) => one.station === stations[0]!.id && !one.transfer)!];
-  return {
-    ...emptyBook(),
-    stations: [station],
-    reaches: [reach],
-    series: [{ ...series, station: station.id, parameter: "discharge" as const, unit: "m3/s" }],
-  };
-}
 
 interface Day {
   db: Database;
@@ -189,7 +165,6 @@ async function wrongIn(day: Day): Promise<string | undefined> {
     if (!isDeepStrictEqual(one.river, riverState(day.gauge, from))) return `the river of ${one.start} is another one`;
   }
   const wanted = reference.fishedBy(day.model, day.now);
-  const sorted = (map: Map<string, number>) => [...map].sort(([a], [b]) => (a < b ? -1 : 1));
   if (!isDeepStrictEqual(sorted(sums), sorted(wanted)))
     return `hours ${JSON.stringify(sorted(sums))} instead of ${JSON.stringify(sorted(wanted))}`;
   for (const rod of [1, 2, 3]) {

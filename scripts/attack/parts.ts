@@ -1,5 +1,6 @@
 /** The parts of the attack: each tries its cases and tells what went wrong. */
 import { bankSequences } from "./bank";
+import { editSequences } from "./edits";
 import { spawnSync } from "node:child_process";
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -255,4 +256,5 @@ export const PARTS: readonly Part[] = [
   beds,
   commands,
   bankSequences,
+  editSequences,
 ];
