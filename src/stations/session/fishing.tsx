@@ -28,7 +28,18 @@ import { useKey } from "./use-key";
 const PLAIN: Thread[] = [{ line: 1, name: "lie", knots: [{ x: 0, y: 0, zone: "middle", planned: 1, done: 0 }] }];
 
 /** What the thumb presses stays in its reach, over the stations of a phone. */
-const PAD = "sticky bottom-[calc(3.75rem+env(safe-area-inset-bottom))] z-10 mt-2 bg-paper py-2 rail:static";
+const PAD =
+  "sticky bottom-[calc(3.75rem+env(safe-area-inset-bottom))] z-10 mt-2 bg-paper py-2 rail:bottom-0 low:static lg:static";
+
+/** Held sideways and on a desk: what is to be seen on the left, what is pressed on the right, always on the screen. */
+const SIDES = [
+  "low:grid low:max-w-none low:grid-cols-[minmax(0,1fr)_18rem] low:items-start low:gap-x-6",
+  "lg:grid lg:max-w-4xl lg:grid-cols-[minmax(0,1fr)_18rem] lg:items-start lg:gap-x-6",
+].join(" ");
+const PRESSED = [
+  "contents low:sticky low:top-0 low:col-start-2 low:row-start-1 low:block",
+  "lg:sticky lg:top-14 lg:col-start-2 lg:row-start-1 lg:block",
+].join(" ");
 
 /** The hours themselves: where, how long, the casts, what came, and what to do next. */
 export function Fishing({
@@ -82,64 +93,72 @@ export function Fishing({
   const field = view.field.shown?.field;
   const lie = view.lie;
   return (
-    <section aria-label="Session" className="mx-auto max-w-xl pb-4">
-      <Head bank={bank} view={view} rod={rod} onRod={setChosen} />
-      {session.paused ? (
-        <Standing bank={bank} deeds={deeds} minute={view.river.minute} />
-      ) : (
-        <>
-          {field && stand && lie && threads.length > 0 ? (
-            <Threads
-              field={field}
-              features={view.request.features ?? []}
-              stand={[stand.x, stand.y]}
-              lie={[lie.x, lie.y]}
-              threads={threads}
-              onCast={cast}
+    <section aria-label="Session" className={`mx-auto max-w-xl pb-4 ${SIDES}`}>
+      <div>
+        <Head bank={bank} view={view} rod={rod} onRod={setChosen} />
+        {session.paused ? (
+          <Standing bank={bank} deeds={deeds} minute={view.river.minute} />
+        ) : (
+          <>
+            {field && stand && lie && threads.length > 0 ? (
+              <Threads
+                field={field}
+                features={view.request.features ?? []}
+                stand={[stand.x, stand.y]}
+                lie={[lie.x, lie.y]}
+                threads={threads}
+                onCast={cast}
+              />
+            ) : (
+              <p role="status" className="my-2 min-h-10 text-soft">
+                {noPlan(view, rigging)}
+              </p>
+            )}
+            <NextPanel
+              bank={bank}
+              view={view}
+              rigging={rigging}
+              rod={rod}
+              soFar={soFar}
+              next={nextKnot(threads)}
+              deeds={deeds}
             />
-          ) : (
-            <p role="status" className="my-2 min-h-10 text-soft">
-              {noPlan(view, rigging)}
-            </p>
-          )}
-          <NextPanel
-            bank={bank}
-            view={view}
-            rigging={rigging}
-            rod={rod}
-            soFar={soFar}
-            next={nextKnot(threads)}
-            deeds={deeds}
-          />
-        </>
-      )}
-      <div className={PAD}>
-        <div className="grid grid-cols-3 gap-2.5">
-          <Button className="min-h-14 border-2 border-ink text-lg" disabled={!rod} onClick={() => note("bite")}>
-            Bite
-          </Button>
-          <Button className="min-h-14 border-2 border-ink text-lg" disabled={!rod} onClick={() => note("follow")}>
-            Follow
-          </Button>
-          <More bank={bank} view={view} rod={rod} number={number} deeds={deeds} casts={soFar.casts} />
-        </div>
-        <div className="mt-2.5 grid grid-cols-2 gap-2.5">
-          <Button
-            className="min-h-18 border-2 border-ink text-xl"
-            disabled={!rod || session.paused !== undefined}
-            onClick={() => {
-              const next = nextKnot(threads) ?? nextKnot(PLAIN)!;
-              cast(threads.length > 0 ? next.thread : PLAIN[0]!, next.knot);
-            }}
-          >
-            Cast
-          </Button>
-          <Button tone="next" className="min-h-18 text-xl" onClick={onHook}>
-            Fish on
-          </Button>
-        </div>
+          </>
+        )}
       </div>
-      <Last deeds={deeds} />
+      <div className={PRESSED}>
+        <div className={PAD}>
+          <div className="grid grid-cols-3 gap-2.5">
+            <Button className="min-h-14 border-2 border-ink px-1! text-lg" disabled={!rod} onClick={() => note("bite")}>
+              Bite
+            </Button>
+            <Button
+              className="min-h-14 border-2 border-ink px-1! text-lg"
+              disabled={!rod}
+              onClick={() => note("follow")}
+            >
+              Follow
+            </Button>
+            <More bank={bank} view={view} rod={rod} number={number} deeds={deeds} casts={soFar.casts} />
+          </div>
+          <div className="mt-2.5 grid grid-cols-2 gap-2.5">
+            <Button
+              className="min-h-18 border-2 border-ink text-xl"
+              disabled={!rod || session.paused !== undefined}
+              onClick={() => {
+                const next = nextKnot(threads) ?? nextKnot(PLAIN)!;
+                cast(threads.length > 0 ? next.thread : PLAIN[0]!, next.knot);
+              }}
+            >
+              Cast
+            </Button>
+            <Button tone="next" className="min-h-18 text-xl" onClick={onHook}>
+              Fish on
+            </Button>
+          </div>
+        </div>
+        <Last deeds={deeds} />
+      </div>
       <Returns bank={bank} minute={view.river.minute} />
     </section>
   );
