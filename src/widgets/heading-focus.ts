@@ -1,12 +1,10 @@
 "use client";
 import { useEffect, useRef } from "react";
 
-/** A heading that comes late is waited for, ms. */
-const LATE = 3000;
-
 /**
  * After a move to another page the focus is on its heading, so that a screen reader says where one is and the keyboard
- * goes on from there; on the page's main part until the heading is there.
+ * goes on from there: on the page's main part until the heading is there, and on the heading that takes its place. It
+ * ends as soon as the focus is set elsewhere.
  */
 export function useHeadingFocus(path: string): void {
   const last = useRef(path);
@@ -15,24 +13,22 @@ export function useHeadingFocus(path: string): void {
     last.current = path;
     const main = document.querySelector<HTMLElement>("main");
     if (!main) return;
-    const focus = (): boolean => {
-      const heading = main.querySelector<HTMLElement>("h1, h2");
+    let focused: HTMLElement | null = null;
+    const watch = new MutationObserver(() => focus());
+    const focus = (): void => {
+      const active = document.activeElement;
       // Whoever has moved on meanwhile is left where they are.
-      if (document.activeElement !== main && document.activeElement !== document.body) return true;
-      if (!heading) return false;
+      if (active !== main && active !== document.body && active !== focused) return watch.disconnect();
+      const heading = main.querySelector<HTMLElement>("h1") ?? main.querySelector<HTMLElement>("h2");
+      if (!heading || heading === active) return;
+      focused = heading;
       heading.tabIndex = -1;
       heading.style.outline = "none";
       heading.focus({ preventScroll: true });
-      return true;
     };
     main.focus({ preventScroll: true });
-    if (focus()) return;
-    const watch = new MutationObserver(() => focus() && watch.disconnect());
     watch.observe(main, { childList: true, subtree: true });
-    const end = setTimeout(() => watch.disconnect(), LATE);
-    return () => {
-      watch.disconnect();
-      clearTimeout(end);
-    };
+    focus();
+    return () => watch.disconnect();
   }, [path]);
 }

@@ -38,7 +38,7 @@ test("a reach is made of what was entered, in any unit, its objects with ids; un
   await choose(user, "Kind of water", WATERS.bend);
   await fill(user, "Length", "60 m");
   await fill(user, /^Width of the channel/, "33 ft");
-  await fill(user, "Fall, m in a kilometre", "2,5");
+  await fill(user, "Gradient, m per km", "2,5");
   await choose(user, "Large stones", "2");
   await choose(user, "Log jam", "On the right bank");
   await user.click(screen.getByRole("button", { name: "Make it" }));
@@ -66,8 +66,8 @@ test("a reach is made of what was entered, in any unit, its objects with ids; un
 test.each([
   [/^Width of the channel/, "wide", /does not start with a number/],
   ["Length", "1,200 m", /could be/],
-  ["Fall, m in a kilometre", "0", /above 0, 50 at most/],
-  ["Fall, m in a kilometre", "51", /above 0, 50 at most/],
+  ["Gradient, m per km", "0", /above 0, 50 at most/],
+  ["Gradient, m per km", "51", /above 0, 50 at most/],
 ])("%s of “%s” is told beside the field, and nothing is kept", async (label, text, words) => {
   const user = userEvent.setup();
   await fill(user, label, text);

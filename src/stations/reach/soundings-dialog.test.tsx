@@ -67,7 +67,7 @@ test("soundings are shown with what stands out and what was refused, before they
   expect(screen.getByRole("checkbox", { name: /Keep the 1 that stand out/ })).not.toBeChecked();
   expect(screen.getByText(/^Of \d+ data lines .*, 1 refused\.$/)).toBeInTheDocument();
   // While a field is being written the survey by the last good ones stays, and cannot be made a reach of.
-  const slope = screen.getByLabelText("Fall of the water, m in a kilometre");
+  const slope = screen.getByLabelText("Gradient, m per km");
   await user.clear(slope);
   expect(screen.getByText(/189 soundings/)).toBeInTheDocument();
   expect(screen.getByRole("button", { name: "Make this reach" })).toBeDisabled();

@@ -27,6 +27,7 @@ import { entryText, entryUnit, figureText, rangeText, showText, type UnitSystem 
 import { gaugeChoices, NONE } from "./gauge-choices";
 import { SurveyReport } from "./survey-report";
 import { useSoundingsFile, useSurvey } from "./use-survey";
+import { fallLabel } from "./template-measures";
 
 const schemaIn = (system: UnitSystem) =>
   z.object({
@@ -202,7 +203,7 @@ function SurveyFields({
       <FormField
         form={form}
         name="slope"
-        label="Fall of the water, m in a kilometre"
+        label={fallLabel(system)}
         inputMode="decimal"
         hint="1 lazy, 3 usual, 8 steep"
       />

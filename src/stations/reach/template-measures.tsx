@@ -12,9 +12,9 @@ export const MEASURES = {
   wiggle: "Swing to each side",
 } as const;
 
-/** The fall of a reach in thousandths, as an angler would say it. */
+/** The gradient of a reach in thousandths: the same figure in both units. */
 export const fallLabel = (system: UnitSystem): string =>
-  system === "us" ? "Fall, ft in 1000 ft" : "Fall, m in a kilometre";
+  system === "us" ? "Gradient, ft per 1000 ft" : "Gradient, m per km";
 
 /** The measures of a template in words, the handles' twin: kept when the field is left. */
 export function TemplateMeasures({

@@ -53,7 +53,7 @@ export function NowFigures({
       ? "As you read it within the last twelve hours; this gauge gives no turbidity now."
       : now.visibleDepthFrom === null
         ? "Neither a turbidity reading nor one of your own in the last twelve hours."
-        : `From ${figureText(now.turbidity, 1)} NTU at the gauge, ${fit && fit.pairs >= 3 ? `by a conversion refitted on ${fit.pairs} readings of yours` : "by a rule of thumb (3.4 × NTU^−0.71 m): three readings of your own refit it"}.`;
+        : `From ${figureText(now.turbidity, 1)} NTU at the gauge, ${fit && fit.pairs >= 3 ? `by a conversion refitted on ${fit.pairs} readings of yours` : "by a rule of thumb: three readings of your own refit it"}.`;
   return (
     <section
       className="grid grid-cols-2 gap-x-6 gap-y-4 border-y border-line py-4 md:grid-cols-3 lg:grid-cols-6"

@@ -61,7 +61,7 @@ export function WaterDialog({
             name="damNote"
             label="Dam above: what it does"
             maxLength={500}
-            hint="Shown as a caution, such as “siren, then a metre in ten minutes”"
+            hint={`Shown as a caution, such as “siren, then up ${system === "us" ? "3 ft" : "1 m"} in ten minutes”`}
           />
           <FormField form={form} name="fullPool" label="Full pool, on the gauge’s datum" hint="Impounded water only" />
           <FormField
