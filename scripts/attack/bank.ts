@@ -20,7 +20,7 @@ import { endSession, patchSession, startSession } from "../../src/store/sessions
 import { countCast, fishSpot, NO_SPOT, openStretches, putAway, settleStretches } from "../../src/store/stretches";
 import * as reference from "./bank-model";
 import { AUTUMN, LIES, riverBook, sorted, WEEK } from "./bank-river";
-import { pick, type Random } from "./mutate";
+import { pick, type Random, randomOf } from "./mutate";
 import { type Part, taken } from "./part";
 
 const ANGLERS = ["", "", "Ana"];
@@ -209,6 +209,9 @@ async function corrected(day: Day, random: Random): Promise<string | undefined> 
   return back && `corrected and undone: ${back}`;
 }
 
+/** Seeds of sequences that once went wrong, tried first: a transaction that was let go between awaits. */
+const REPLAYED = [225_835_724];
+
 export const bankSequences: Part = {
   name: "hours on the bank",
   share: 0.03,
@@ -216,8 +219,9 @@ export const bankSequences: Part = {
     const ground = { indexedDB: new IDBFactory(), IDBKeyRange };
     const db = new Database("bank", ground);
     const ready = writeBook(db, riverBook());
-    return async (random) => {
+    return async (drawn, k) => {
       await ready;
+      const random = REPLAYED[k] === undefined ? drawn : randomOf(REPLAYED[k]);
       const [reach] = await db.reaches.toArray();
       const gauge = (await gaugeAtReach(db, reach))!;
       const start = AUTUMN + Math.floor(random() * 24) * HOUR + Math.floor(random() * 3_600_000);

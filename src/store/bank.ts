@@ -1,7 +1,8 @@
 import type { Observation, ObservationKind, Stretch, Suspended } from "../core/book/bank-records";
 import type { Catch, LostCause, Session } from "../core/book/records";
 import { InputError } from "../core/quantity/fault";
-import { add, patch, setDeleted, together, type Undo } from "./change";
+import type { PromiseExtended } from "dexie";
+import { add, nested, patch, setDeleted, together, type Undo } from "./change";
 import type { Database } from "./database";
 import { iso, newId } from "./identity";
 import { type CatchDetails, newCatch } from "./sessions";
@@ -20,11 +21,13 @@ import {
 /** What happens on the bank, each in one transaction: a killed browser leaves all of it or nothing. */
 
 /** The session as it is now; one that has been ended elsewhere takes nothing more. */
-async function running(db: Database, id: string): Promise<Session> {
-  const session = await db.sessions.get(id);
-  if (!session || session.deleted) throw new InputError("record-gone");
-  if (session.end !== null) throw new InputError("session-over");
-  return session;
+function running(db: Database, id: string): PromiseExtended<Session> {
+  return nested(db, [db.sessions], async () => {
+    const session = await db.sessions.get(id);
+    if (!session || session.deleted) throw new InputError("record-gone");
+    if (session.end !== null) throw new InputError("session-over");
+    return session;
+  });
 }
 
 const bankTables = (db: Database) => [db.sessions, db.stretches, db.catches, db.observations];
@@ -115,18 +118,20 @@ export async function pauseSession(db: Database, { id, reach }: Session, why: st
  * Rods that wait. A pause that was begun by an earlier version of the application did not name them: they are those
  * whose stretch it closed.
  */
-async function waiting(db: Database, { id, paused, suspended }: Session): Promise<Suspended[]> {
-  // Always a look at the book, so that the transaction lives on.
-  const open = new Set((await openStretches(db, id)).map((one) => one.rod));
-  if (suspended || !paused) return suspended ?? [];
-  const closed = await db.stretches
-    .where("session")
-    .equals(id)
-    .filter((one) => one.end !== null && Date.parse(one.end) === Date.parse(paused.at) && !one.deleted)
-    .toArray();
-  return closed
-    .filter((one) => !open.has(one.rod))
-    .map((one): Suspended => ({ ...spotOf(one), stretch: one.id, by: "pause" }));
+function waiting(db: Database, { id, paused, suspended }: Session): PromiseExtended<Suspended[]> {
+  return nested(db, [db.stretches], async () => {
+    // Always a look at the book, so that the transaction lives on.
+    const open = new Set((await openStretches(db, id)).map((one) => one.rod));
+    if (suspended || !paused) return suspended ?? [];
+    const closed = await db.stretches
+      .where("session")
+      .equals(id)
+      .filter((one) => one.end !== null && Date.parse(one.end) === Date.parse(paused.at) && !one.deleted)
+      .toArray();
+    return closed
+      .filter((one) => !open.has(one.rod))
+      .map((one): Suspended => ({ ...spotOf(one), stretch: one.id, by: "pause" }));
+  });
 }
 
 /** The pause is over: the rods that wait are fished again; the fish that it was for is released, or kept. */
@@ -229,15 +234,17 @@ export async function noFish(db: Database, { id, reach }: Session, at: number): 
 }
 
 /** No fish is on any more: what the fight stopped is fished again; what a pause stopped waits on. */
-async function castAgain(
+function castAgain(
   db: Database,
   session: Session,
   at: number,
   cut: Cut,
   keep: (undo: Undo) => void,
-): Promise<void> {
-  const waits = await waiting(db, session);
-  const of = (by: Suspended["by"]) => waits.filter((one) => one.by === by);
-  for (const one of of("fight")) keep(await openStretch(db, session.id, one, at, cut));
-  await setSuspended(db, session.id, of("pause"), keep, { on: undefined });
+): PromiseExtended<void> {
+  return nested(db, [db.sessions, db.stretches], async () => {
+    const waits = await waiting(db, session);
+    const of = (by: Suspended["by"]) => waits.filter((one) => one.by === by);
+    for (const one of of("fight")) keep(await openStretch(db, session.id, one, at, cut));
+    await setSuspended(db, session.id, of("pause"), keep, { on: undefined });
+  });
 }

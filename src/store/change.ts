@@ -97,6 +97,13 @@ export async function together(
   };
 }
 
+/**
+ * Steps of a transaction over some tables in a nested one of their own. A transaction is let go after a handful of
+ * awaits of plain promises: a function that makes several steps within one goes through here.
+ */
+export const nested = <T>(db: Database, tables: readonly Table[], steps: () => Promise<T>): PromiseExtended<T> =>
+  db.transaction("rw", [...tables], steps);
+
 /** Puts a new record in; undo leaves its tombstone. */
 export const add = <T extends State>(db: Database, table: EntityTable<T, "id">, record: T): PromiseExtended<Undo> =>
   table.add(record as never).then(() => async () => {

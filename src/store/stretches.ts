@@ -3,7 +3,7 @@ import type { CastZone, Fished, Stretch, Suspended } from "../core/book/bank-rec
 import type { Session } from "../core/book/records";
 import { type RiverRun, riverRuns } from "../core/book/river-runs";
 import { riverState } from "../core/book/river-state";
-import { add, change, patch, setDeleted, together, type Undo } from "./change";
+import { add, change, nested, patch, setDeleted, together, type Undo } from "./change";
 import type { Database } from "./database";
 import { iso, newId } from "./identity";
 import { gaugeAtReach } from "./river";
@@ -93,23 +93,25 @@ export function openStretch(db: Database, session: string, spot: Spot, at: numbe
 /**
  * Closes one, or cuts what has been fished so far, within a transaction over stretches: each piece has its own river.
  */
-export async function closeStretch(
+export function closeStretch(
   db: Database,
   stretch: Stretch,
   at: number,
   cut: Cut,
   keep: (undo: Undo) => void,
   goesOn = false,
-): Promise<void> {
-  const start = Date.parse(stretch.start);
-  const runs = cut(start, Math.max(start, at));
-  if (goesOn && runs.length === 1) return;
-  const [first, ...others] = runs;
-  keep(await patch<Stretch>(db, db.stretches, stretch.id, { end: iso(first!.end), river: first!.river }));
-  for (const [k, run] of others.entries()) {
-    const piece = made(stretch.session, stretch, run, goesOn && k === others.length - 1);
-    keep(await add(db, db.stretches, { ...piece, cutFrom: stretch.cutFrom ?? stretch.id }));
-  }
+): PromiseExtended<void> {
+  return nested(db, [db.stretches], async () => {
+    const start = Date.parse(stretch.start);
+    const runs = cut(start, Math.max(start, at));
+    if (goesOn && runs.length === 1) return;
+    const [first, ...others] = runs;
+    keep(await patch<Stretch>(db, db.stretches, stretch.id, { end: iso(first!.end), river: first!.river }));
+    for (const [k, run] of others.entries()) {
+      const piece = made(stretch.session, stretch, run, goesOn && k === others.length - 1);
+      keep(await add(db, db.stretches, { ...piece, cutFrom: stretch.cutFrom ?? stretch.id }));
+    }
+  });
 }
 
 /** Cuts what is being fished where the river has become another since. */
@@ -140,7 +142,7 @@ function waitsFor({ paused, on, suspended = [] }: Session, spot: Spot): Suspende
  * A rod fishes something else, or elsewhere: from now on, or when the pause or fight that it waits for is over.
  * Within a transaction over sessions and stretches.
  */
-export async function respot(
+export function respot(
   db: Database,
   session: string,
   rod: number,
@@ -148,20 +150,22 @@ export async function respot(
   at: number,
   cut: Cut,
   keep: (undo: Undo) => void,
-): Promise<void> {
-  const of = (await db.sessions.get(session))!;
-  const { suspended = [] } = of;
-  const own = (await openStretches(db, session)).filter((one) => one.rod === rod);
-  const waiting = suspended.find((one) => one.rod === rod);
-  for (const one of own) await closeStretch(db, one, at, cut, keep);
-  const next: Spot = { ...spotOf({ ...NO_SPOT, angler: "", ...(own[0] ?? waiting), rod }), ...spot, rod };
-  // A rod that is fished by hand now is so through the pause of another angler.
-  const by = own.some((one) => !one.fixed) ? undefined : waitsFor(of, next);
-  if (by === undefined) keep(await openStretch(db, session, next, at, cut));
-  if (by === undefined && !waiting) return;
-  const others = suspended.filter((one) => one.rod !== rod);
-  const stretch = waiting?.stretch ?? own[0]?.id ?? null;
-  await setSuspended(db, session, by === undefined ? others : [...others, { ...spotOf(next), stretch, by }], keep);
+): PromiseExtended<void> {
+  return nested(db, [db.sessions, db.stretches], async () => {
+    const of = (await db.sessions.get(session))!;
+    const { suspended = [] } = of;
+    const own = (await openStretches(db, session)).filter((one) => one.rod === rod);
+    const waiting = suspended.find((one) => one.rod === rod);
+    for (const one of own) await closeStretch(db, one, at, cut, keep);
+    const next: Spot = { ...spotOf({ ...NO_SPOT, angler: "", ...(own[0] ?? waiting), rod }), ...spot, rod };
+    // A rod that is fished by hand now is so through the pause of another angler.
+    const by = own.some((one) => !one.fixed) ? undefined : waitsFor(of, next);
+    if (by === undefined) keep(await openStretch(db, session, next, at, cut));
+    if (by === undefined && !waiting) return;
+    const others = suspended.filter((one) => one.rod !== rod);
+    const stretch = waiting?.stretch ?? own[0]?.id ?? null;
+    await setSuspended(db, session, by === undefined ? others : [...others, { ...spotOf(next), stretch, by }], keep);
+  });
 }
 
 /** Sets which rods wait, within a transaction over sessions. */
@@ -176,20 +180,22 @@ export const setSuspended = (
 };
 
 /** Closes some of what is fished, to go on later: within a transaction over stretches. */
-export async function suspend(
+export function suspend(
   db: Database,
   stretches: readonly Stretch[],
   by: Suspended["by"],
   at: number,
   cut: Cut,
   keep: (undo: Undo) => void,
-): Promise<Suspended[]> {
-  const rods: Suspended[] = [];
-  for (const one of stretches) {
-    await closeStretch(db, one, at, cut, keep);
-    rods.push({ ...spotOf(one), stretch: one.id, by });
-  }
-  return rods;
+): PromiseExtended<Suspended[]> {
+  return nested(db, [db.stretches], async () => {
+    const rods: Suspended[] = [];
+    for (const one of stretches) {
+      await closeStretch(db, one, at, cut, keep);
+      rods.push({ ...spotOf(one), stretch: one.id, by });
+    }
+    return rods;
+  });
 }
 
 /** The same by itself. */
@@ -255,42 +261,46 @@ export interface Fitted {
  * Fits the stretches of a session to its corrected times: what began or ended with it goes along, what lies outside is
  * removed, what reaches out is shortened; each takes the river of its own hours. Within a transaction over stretches.
  */
-export async function fitStretches(
+export function fitStretches(
   db: Database,
   before: Pick<Session, "id" | "start" | "end">,
   now: { start: number; end: number | null },
   cut: Cut,
   keep: (undo: Undo) => void,
-): Promise<Fitted> {
-  const fitted: Fitted = { shortened: 0, removed: 0 };
-  for (const one of await stretchesOf(db, before.id)) {
-    const [start, end] = [Date.parse(one.start), one.end === null ? null : Date.parse(one.end)];
-    // What was over as it began goes nowhere.
-    const lasted = end === null || end > start;
-    const newStart = lasted && start === Date.parse(before.start) ? now.start : Math.max(start, now.start);
-    const withIt = end === null || (lasted && before.end !== null && end === Date.parse(before.end));
-    const newEnd = withIt ? now.end : now.end === null ? end : Math.min(end, now.end);
-    if (newEnd !== null && newEnd < newStart) {
-      keep(await setDeleted(db, db.stretches, one.id, true));
-      fitted.removed++;
-    } else if (newStart !== start || newEnd !== end) {
-      if (newStart > start || (end !== null && newEnd !== null && newEnd < end)) fitted.shortened++;
-      await setSpan(db, one, newStart, newEnd, cut, keep);
+): PromiseExtended<Fitted> {
+  return nested(db, [db.stretches], async () => {
+    const fitted: Fitted = { shortened: 0, removed: 0 };
+    for (const one of await stretchesOf(db, before.id)) {
+      const [start, end] = [Date.parse(one.start), one.end === null ? null : Date.parse(one.end)];
+      // What was over as it began goes nowhere.
+      const lasted = end === null || end > start;
+      const newStart = lasted && start === Date.parse(before.start) ? now.start : Math.max(start, now.start);
+      const withIt = end === null || (lasted && before.end !== null && end === Date.parse(before.end));
+      const newEnd = withIt ? now.end : now.end === null ? end : Math.min(end, now.end);
+      if (newEnd !== null && newEnd < newStart) {
+        keep(await setDeleted(db, db.stretches, one.id, true));
+        fitted.removed++;
+      } else if (newStart !== start || newEnd !== end) {
+        if (newStart > start || (end !== null && newEnd !== null && newEnd < end)) fitted.shortened++;
+        await setSpan(db, one, newStart, newEnd, cut, keep);
+      }
     }
-  }
-  return fitted;
+    return fitted;
+  });
 }
 
 /** Moves every stretch of a session by so many ms, each with the river of its new hours. */
-export async function shiftStretches(
+export function shiftStretches(
   db: Database,
   session: string,
   by: number,
   cut: Cut,
   keep: (undo: Undo) => void,
-): Promise<void> {
-  for (const one of await stretchesOf(db, session))
-    await setSpan(db, one, Date.parse(one.start) + by, one.end === null ? null : Date.parse(one.end) + by, cut, keep);
+): PromiseExtended<void> {
+  return nested(db, [db.stretches], async () => {
+    for (const one of await stretchesOf(db, session))
+      await setSpan(db, one, Date.parse(one.start) + by, one.end === null ? null : Date.parse(one.end) + by, cut, keep);
+  });
 }
 
 const stretchesOf = (db: Database, session: string): Promise<Stretch[]> =>
@@ -301,18 +311,20 @@ const stretchesOf = (db: Database, session: string): Promise<Stretch[]> =>
     .toArray();
 
 /** Gives a stretch other times, and the river of them: cut where the river became another. */
-async function setSpan(
+function setSpan(
   db: Database,
   stretch: Stretch,
   start: number,
   end: number | null,
   cut: Cut,
   keep: (undo: Undo) => void,
-): Promise<void> {
-  const [first, ...others] = end === null ? [{ ...cut(start, start)[0]!, end: null }] : cut(start, end);
-  const change = { start: iso(start), end: first!.end === null ? null : iso(first!.end), river: first!.river };
-  keep(await patch<Stretch>(db, db.stretches, stretch.id, change));
-  for (const run of others) keep(await add(db, db.stretches, made(stretch.session, stretch, run as RiverRun, false)));
+): PromiseExtended<void> {
+  return nested(db, [db.stretches], async () => {
+    const [first, ...others] = end === null ? [{ ...cut(start, start)[0]!, end: null }] : cut(start, end);
+    const change = { start: iso(start), end: first!.end === null ? null : iso(first!.end), river: first!.river };
+    keep(await patch<Stretch>(db, db.stretches, stretch.id, change));
+    for (const run of others) keep(await add(db, db.stretches, made(stretch.session, stretch, run as RiverRun, false)));
+  });
 }
 
 /** Puts right what was fished in a stretch. */
