@@ -1,3 +1,7 @@
+import type { Phase } from "./phases";
+import { along } from "./suitability";
+import type { SeasonalWay, Species } from "./species-schema";
+
 export type Turning = "warming" | "cooling";
 
 /**
@@ -57,5 +61,10 @@ export function inSeason(species: Species, way: SeasonalWay | undefined): Specie
   if (species.model === "travel") return { ...species, suitability: changed };
   return { ...species, suitability: changed, cover: { ...species.cover, ...way.cover } };
 }
-import type { Phase } from "./phases";
-import type { SeasonalWay, Species } from "./species-schema";
+
+/** A suitability from which on water counts as what is sought. Common practice, no source. */
+const SOUGHT = 0.5;
+
+/** Is a place of the depth, m, and the speed at the fish, m/s, that a season's way seeks? */
+export const isSought = ({ depth, speed }: SeasonalWay, at: { depth: number; focalSpeed: number }): boolean =>
+  (!depth || along(depth, at.depth) >= SOUGHT) && (!speed || along(speed, at.focalSpeed) >= SOUGHT);

@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import "fake-indexeddb/auto";
 import "@testing-library/jest-dom";
 import { act, render, screen, within } from "@testing-library/react";
@@ -293,6 +294,35 @@ describe("the time of the fish's year", () => {
     });
     rerender(<SeasonLine fish={fish} way={spawning} temperature={8} system="metric" />);
     expect(screen.getByText(/so as to keep off/)).toBeInTheDocument();
+  });
+
+  test("where no place has the water that the season seeks, that is said, over 300 random sets of lies", () => {
+    const winter = speciesById("smallmouth-bass").seasons!.find((one) => one.phase === "winter")!;
+    const fish = {
+      id: "smallmouth-bass",
+      base: "smallmouth-bass",
+      name: "Smallmouth",
+      species: speciesById("smallmouth-bass"),
+    };
+    const figure = (max: number) => fc.double({ min: 0, max, noNaN: true });
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ depth: figure(4), focalSpeed: figure(1) }), { minLength: 1, maxLength: 7 }),
+        (lies) => {
+          const { container, unmount } = render(
+            <SeasonLine fish={fish as never} way={winter} temperature={3} system="metric" lies={lies} />,
+          );
+          // Wintering holes: deeper than a fish's deepest quarter of liking, and all but still.
+          const holes = lies.some(({ depth, focalSpeed }) => depth >= 1.6 && focalSpeed <= 0.2);
+          const pool = lies.some(({ depth, focalSpeed }) => depth > 1.4 && focalSpeed < 0.25);
+          const told = /No place here has such water/.test(container.textContent!);
+          unmount();
+          expect(told && holes).toBe(false);
+          expect(!told && !pool).toBe(false);
+        },
+      ),
+      { numRuns: 300 },
+    );
   });
 
   test("water too warm to play it is told in its own words and units", () => {

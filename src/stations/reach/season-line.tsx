@@ -1,5 +1,7 @@
 "use client";
 import type { UnitSystem } from "../../words/quantity";
+import type { Lie } from "../../core/fish/read";
+import { isSought } from "../../core/fish/season";
 import type { SeasonalWay } from "../../core/fish/species-schema";
 import { isTooWarm } from "../../core/gauge/warmth";
 import { showText } from "../../words/quantity";
@@ -14,15 +16,19 @@ export function SeasonLine({
   way,
   temperature,
   system,
+  lies = [],
 }: {
   fish: Fish;
   way: SeasonalWay | undefined;
   temperature: number;
   system: UnitSystem;
+  /** What the reach offers. */
+  lies?: readonly Pick<Lie, "depth" | "focalSpeed">[];
 }) {
   const { season, set } = useSettings();
   const phases = [...new Set((fish.species.seasons ?? []).map(({ phase }) => phase))];
   const hot = isTooWarm(fish.species, temperature);
+  const nowhere = way && !way.leaveAlone && lies.length > 0 && !lies.some((lie) => isSought(way, lie));
   // A phase that this fish does not know reads as none.
   const value = season === "auto" || season === "usual" || phases.includes(season) ? season : "usual";
   return (
@@ -49,6 +55,7 @@ export function SeasonLine({
         <p className={`mt-1 text-sm ${way.leaveAlone ? "font-semibold" : "text-soft"}`}>
           {way.leaveAlone && <span aria-hidden>▲ </span>}
           {wayWords(fish.base, way)}
+          {nowhere && " No place here has such water now: the list is the nearest to it."}
           {way.leaveAlone && season === "auto" && " Shown are the others, as in the rest of the year."}
           {way.leaveAlone && season !== "auto" && " Shown is where they are, so as to keep off."}
         </p>

@@ -175,7 +175,13 @@ function Lies({ view }: { view: ReachView }) {
             </button>
           }
         >
-          <SeasonLine fish={fish} way={living.way} temperature={conditions.temperature} system={system} />
+          <SeasonLine
+            fish={fish}
+            way={living.way}
+            temperature={conditions.temperature}
+            system={system}
+            lies={reading.lies}
+          />
           <LieList
             lies={reading.lies}
             chosen={lie.number}
