@@ -14,7 +14,7 @@ const body = localFont({
 
 export const metadata: Metadata = {
   title: { default: "Low Heron", template: "%s · Low Heron" },
-  description: "Where the seams lie at today's flow, what to fish there, and what this river has taught you.",
+  description: "Where the seams are at today's flow, what to fish there, and what your log shows.",
   icons: { icon: "/favicon.svg" },
   manifest: "/manifest.webmanifest",
 };

@@ -359,7 +359,7 @@ test("fish and rules: weights against the standard, keep or release with the rul
     ) as unknown as { answer: string; rule: string | null; words: string };
   expect(ask("clipped")).toMatchObject({ answer: "keep", rule: null });
   expect(ask("partial")).toMatchObject({ answer: "release", rule: "clippedOnly" });
-  expect(ask("partial").words).toContain("The local authority's rules stand above");
+  expect(ask("partial").words).toContain("Local rules come first");
   expect(refuse("fish", '{"species":"walleye","length":-1}')).toMatchObject({ code: "bad-fish", path: "length" });
   expect(refuse("rules", "{}")).toMatchObject({ code: "bad-rules" });
 }, 30_000);

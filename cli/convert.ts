@@ -14,9 +14,9 @@ const KINDS = ["csv", "gpx", "geojson", "archive"] as const;
 
 export const convert: Command = {
   usage: "FILE --to csv|gpx|geojson|archive [--out F]",
-  about: `An archive as CSV (its fish), GPX or GeoJSON (places of fish and marks that are known on the earth), or as an archive of
-this version; a gauge file of any format as CSV. The file goes to standard output, or to --out; then {out, bytes} is told.
-What of an archive is not sound is left out, and told on standard error.`,
+  about: `Converts an archive to CSV (its fish), to GPX or GeoJSON (fish and marks with coordinates), or to the current format.
+Converts any gauge file to CSV. Writes to standard output, or to --out and prints {out, bytes}.
+Skips damaged records and lists them on standard error.`,
   options: { to: true, out: true },
   run: async (args) => {
     const file = only(args, "a file");

@@ -9,11 +9,11 @@ import { solveReach } from "./solve";
 
 export const drift: Command = {
   usage: "REACH.json JSON",
-  about: `Plays a drift through a solved reach: {discharge, cell?, from?: [x,y], landing: [x,y], rig: {method, species, tackle?, style?,
-water?}, lie? (rank, 1), solve?}. The rig is worked out for the lie's water unless its own water says otherwise.
+  about: `Computes a drift through a solved reach: {discharge, cell?, from?: [x,y], landing: [x,y], rig: {method, species, tackle?, style?,
+water?}, lie? (rank, 1), solve?}. The rig is for the lie's water unless you give water.
 Output: path[]{t,x,y,z,bed} (m in the reach's own heights), contacts (touches of the bed), secondsInZone[]{lie,seconds},
-mends, end. With solve: true the landing, and of a float the setting, are found that keep the bait longest near the lie from
-where one can stand (from), and atLie are the seconds of a cast at the lie itself.`,
+mends, end. With solve: true it finds the landing (and float setting) that keeps the bait longest near the lie, cast
+from where you can stand (from). atLie is the seconds of a cast at the lie itself.`,
   options: {},
   run: (args) => {
     const [file, json, more] = args.positional;

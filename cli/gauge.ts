@@ -16,7 +16,7 @@ export const gauge: Command = {
 exceedance is the fraction (0..1) of the season's record at or above the discharge; ratePerHour is d(ln Q)/dt, 1/h.
 --backtest adds backtest[]: the five-day forecast tried on the held-out last year (errors are medians of |forecast - truth|/truth).
 series[].gaps counts the stretches without a reading, longer than half as long again as the usual step; suspect[] the lone leaps of discharge or stage while the other stands still (they are kept).
-Times without an offset are read in --zone, or as UTC; dates that could have the day or the month first need --dates. Several files are joined into one record; of two readings at one instant the later file wins. Each data line is read, a gap or rejected: lines counts them; rejected lists the bad ones with their reasons (5000 at most); agency codes such as Ice count as missing.`,
+Times without an offset are read in --zone, or as UTC; dates that could have the day or month first need --dates. Several files are joined into one record; of two readings at one instant the later file wins. Each data line is read, a gap or rejected: lines counts them; rejected lists the bad ones with their reasons (5000 at most); agency codes such as Ice count as missing.`,
   options: { format: true, at: true, zone: true, dates: true, backtest: false },
   run: (args) => {
     if (args.positional.length === 0)

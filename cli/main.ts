@@ -74,5 +74,5 @@ async function help(name: string | undefined): Promise<string> {
   const lines = await Promise.all(
     NAMES.map(async (command) => `  heron ${command} ${(await commandNamed(command))!.usage}`),
   );
-  return `Low Heron without a screen. Reads files or standard input (-), writes one JSON document, SI units.\n\n${lines.join("\n")}\n\nheron help COMMAND tells more. Bad input: exit 2 and one line of JSON on standard error.`;
+  return `Low Heron on the command line. Reads files or standard input (-) and writes one JSON document in SI units.\n\n${lines.join("\n")}\n\nRun heron help COMMAND for details. Bad input: exit 2 and one line of JSON on standard error.`;
 }

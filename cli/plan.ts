@@ -34,16 +34,15 @@ const TOLD = 3;
 
 export const plan: Command = {
   usage: "ARCHIVE GAUGE… --from ISO --to ISO --species S [--weather FILE.csv] [--cell M] [--progress]",
-  about: `Ranks the reaches of a book and the hours on them: forecast flow, clarity, temperature, light, tide, the rules and bands
-that were entered, the lies of the solved water, and the log at such flows. A closed season, by the days of the gauge's zone, water too warm for the fish
-and a river that rises fast remove a reach or an hour. The gauge files are joined to the archive's own records: by the
-gauge's number, by the readings they repeat, or to the only gauge there is. The forecast starts from the last reading
-before --from, so that nothing later is known to it. Reaches are solved on cells of --cell m (1). --weather: a CSV of
-hours (time, wind, gust, wind direction, cloud, air temperature, rain, thunder; some of them) over all the reaches; without
-it the air is no factor.
+  about: `Ranks reaches and hours by forecast flow, clarity, temperature, light, tide, your rules and flow bands, lies and log.
+A closed season (by the gauge's own days), water too warm for the fish, or a fast-rising river removes a reach or an hour.
+Gauge files are joined to the archive's records: by gauge number, by repeated readings, or to the only gauge.
+The forecast starts at the last reading before --from and uses nothing later. Cells are --cell m (1).
+--weather is a CSV of hours for all reaches: time, and any of wind, gust, wind direction, cloud, air temperature, rain,
+thunder. Without it, weather is not a factor.
 windows[]{rank, reach, name, from, to, score, prime, discharge, low, high, visibleDepth, temperature, lies[], reasons[],
 cautions[]},
-removed[]{reach, name, reason}. Scores hold windows of one plan against each other; they are no chances of a fish.`,
+removed[]{reach, name, reason}. Scores compare windows of one plan; they are not the chance of a fish.`,
   options: { from: true, to: true, species: true, weather: true, cell: true },
   run: async (args) => {
     const [archive, ...files] = args.positional;

@@ -44,13 +44,13 @@ export const read: Command = {
     "[--style rove|wait] [--light day|twilight|night] [--cell M] [--field FIELD.json] [--sure]",
   about: `Reads a reach at a discharge: seams, eddies, lies in order of rank with their reasons, and wading areas in m2.
 --clarity is the visible depth in m (${USUAL.visibleDepth}), --temperature in degrees C (${USUAL.temperature}).
---at sets the light where the reach gives latitude and longitude, unless --light says it (by night it is read by day).
---field takes a field that heron flow has written, instead of solving again.
-slowSide is left or right looking down-current. Species: ${SPECIES.map(({ id }) => id).join(", ")}.
-factors are those of the species' model; the score is their product. --at with the reach's latitude also sets the time
-of the fish's year; --season says it outright: usual, ${PHASES.join(", ")}.
---sure solves and reads ten more times with roughness, flow, level at the foot and cells moved: each lie and seam then
-has holds {found, of}, and tiedWith the rank of the better lie with which it changes places.
+--at sets the light if the reach has latitude and longitude, unless --light is given (at night, daylight is used).
+--field reads a field written by heron flow instead of solving again.
+slowSide is left or right looking downstream. Species: ${SPECIES.map(({ id }) => id).join(", ")}.
+factors are those of the species' model; the score is their product. --at with the reach's latitude also sets the
+season; --season sets it directly: usual, ${PHASES.join(", ")}.
+--sure solves ten more times with varied roughness, flow, outlet level and cells. Each lie and seam then has
+holds {found, of}, and tiedWith, the rank of the better lie it can swap with.
 stands, boat, timing, ways and rig are for the first lie; shadows need the reach's latitude, longitude and bearing.`,
   options: {
     discharge: true,

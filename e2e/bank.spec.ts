@@ -66,7 +66,7 @@ test("by finger: a stone is dragged on the plan, and a scroll that begins on the
       });
     await touch.send("Input.dispatchTouchEvent", { type: "touchEnd", touchPoints: [] });
   };
-  const slider = page.getByRole("slider", { name: "Flow looked at" });
+  const slider = page.getByRole("slider", { name: "Flow shown" });
   await slider.scrollIntoViewIfNeeded();
   const flow = await slider.getAttribute("aria-valuetext");
   // The page may still be growing: what is below the plan comes after it.
@@ -82,8 +82,8 @@ test("by finger: a stone is dragged on the plan, and a scroll that begins on the
   await swipe(held.x + held.width / 2, held.y + held.height / 2, 60, 0);
   await expect(slider).not.toHaveAttribute("aria-valuetext", flow!);
 
-  await page.getByRole("button", { name: "More of this view" }).click();
-  await page.getByRole("button", { name: "Shape the bed" }).click();
+  await page.getByRole("button", { name: "View options" }).click();
+  await page.getByRole("button", { name: "Edit the bed" }).click();
   await page.keyboard.press("Escape");
   const stone = page.getByRole("button", { name: /^flat stone, .*arrow keys move it/ });
   // The flow is still being solved, and lies change: the plan stays where it is, or the stone would slip away.
@@ -121,9 +121,7 @@ for (const [width, height] of [
     await open(page, "Reach");
     const row = ["Reach", "Fish"].map((name) => page.getByRole("combobox", { name, exact: true }));
     const tops = await Promise.all(
-      [...row, page.getByRole("button", { name: "More of this view" })].map(
-        async (one) => (await one.boundingBox())!.y,
-      ),
+      [...row, page.getByRole("button", { name: "View options" })].map(async (one) => (await one.boundingBox())!.y),
     );
     for (const top of tops) expect(Math.abs(top - tops[0]!)).toBeLessThan(2);
     // What has the focus is under neither the strip nor the stations.
@@ -154,8 +152,8 @@ test("held sideways: the plan, the slider and the verdict stand together", async
     .getByRole("group", { name: /^The reach from above/ })
     .evaluate((element) => element.scrollIntoView({ block: "start" }));
   const plan = (await page.getByRole("group", { name: /^The reach from above/ }).boundingBox())!;
-  const slider = (await page.getByRole("slider", { name: "Flow looked at" }).boundingBox())!;
-  const verdict = (await page.getByText(/^Settled/).boundingBox())!;
+  const slider = (await page.getByRole("slider", { name: "Flow shown" }).boundingBox())!;
+  const verdict = (await page.getByText(/^Steady/).boundingBox())!;
   const top = plan.y;
   expect(slider.y + slider.height - top).toBeLessThanOrEqual(390);
   expect(verdict.y + verdict.height - top).toBeLessThanOrEqual(390);
@@ -175,7 +173,7 @@ test("what is heard: headings before controls, the strip says flow, trend and cl
     expect(first, station).toBeTruthy();
   }
   await expect(page.getByRole("banner").getByRole("link")).toHaveAccessibleName(
-    /^Kiln Glide: 6\.7 m³\/s, falling 42 h; green, seen to the \w+; made-up river\. Opens Water\.$/,
+    /^Kiln Glide: 6\.7 m³\/s, falling 42 h; green, seen to the \w+; demo river\. Opens Water\.$/,
   );
   await open(page, "Reach");
   const list = page.getByRole("list", { name: "Lies in order of rank" }).getByRole("button");

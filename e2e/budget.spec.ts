@@ -5,7 +5,7 @@ import { loadDemo } from "./parts";
 /** Script that stands in a station's page, gzipped, kB: the frame, the book and the river strip. */
 const FIRST = 250;
 /**
- * And all script of a page with the made-up river once it rests, its charts and what its first write needs included;
+ * And all script of a page with the demo river once it rests, its charts and what its first write needs included;
  * workers are not the page's. What a station weighs now and a little over.
  */
 const WHOLE = { today: 408, water: 478, reach: 500, rig: 463, log: 365, learn: 445 } as const;
@@ -33,7 +33,7 @@ test(`the first load of a station stays within ${FIRST} kB of script, and all of
     await page.getByRole("heading", { level: 2 }).first().waitFor();
     opened.push({ station, most, first, page });
   }
-  // All of them rest together.
+  // All drills rest together.
   await opened[0]!.page.waitForTimeout(5000);
   for (const { station, most, first, page } of opened) {
     const scripts = await page.evaluate(() =>

@@ -1,7 +1,7 @@
 import { expect, test } from "@playwright/test";
 import { DEMO_STATE, loadDemoByHand, settled, walk } from "./parts";
 
-test("the made-up river is loaded, and its reach solved, for the other tests to begin from", async ({ page }) => {
+test("the demo river is loaded, and its reach solved, for the other tests to begin from", async ({ page }) => {
   await loadDemoByHand(page);
   await page.context().storageState({ path: DEMO_STATE.loaded, indexedDB: true });
   await walk(page, "Reach");

@@ -30,7 +30,7 @@ for (const [how, body] of [
     await page.getByRole("button", { name: "Depths" }).click();
     await expect(page.getByRole("button", { name: "Depths" })).toHaveAttribute("aria-pressed", "true");
     await page.unroute(WORKER);
-    await told.getByRole("button", { name: "Try again" }).click();
+    await told.getByRole("button", { name: "Retry" }).click();
     await settled(page);
   });
 
@@ -50,8 +50,8 @@ test("workers that loop or are silent are stopped within a second, and the next 
   await page.getByRole("button", { name: /^Stopped\. Solve/ }).click();
   // Another that was begun meanwhile, silent too, is told after its half a minute, and made anew as well.
   await expect(async () => {
-    const again = page.getByRole("alert").getByRole("button", { name: "Try again" });
+    const again = page.getByRole("alert").getByRole("button", { name: "Retry" });
     if (await again.isVisible()) await again.click();
-    await expect(page.getByText(/^(Settled|Not settled)/)).toBeVisible({ timeout: 5000 });
+    await expect(page.getByText(/^(Steady|Not steady)/)).toBeVisible({ timeout: 5000 });
   }).toPass({ timeout: 120_000 });
 });

@@ -35,7 +35,7 @@ async function withDisk(
   return { full: () => set("full"), aborts: () => set("aborts"), roomy: () => set("roomy") };
 }
 
-const FULL = /The disk that the browser may use is full/;
+const FULL = /The browser’s storage is full/;
 const told = (page: Page): Locator => page.getByRole("alert").filter({ hasText: FULL }).last();
 
 /** What fails is told as a notice; tried again when there is room, it is done. */
@@ -45,9 +45,9 @@ async function failsThenDone(page: Page, disk: Awaited<ReturnType<typeof withDis
   await expect(told(page)).toBeVisible();
   await expect(done).toBeHidden();
   await disk.roomy();
-  await page.getByRole("button", { name: "Try again" }).last().click();
+  await page.getByRole("button", { name: "Retry" }).last().click();
   await expect(done).toBeVisible();
-  const close = page.getByRole("button", { name: "Put this notice away" });
+  const close = page.getByRole("button", { name: "Dismiss notice" });
   while ((await close.count()) > 0) await close.first().click();
 }
 
@@ -80,30 +80,30 @@ test("what a full disk refuses on the Log is told, kept and done when it is trie
   );
 
   // A dialog stays, with what was typed.
-  await page.getByRole("button", { name: "Everything about it" }).click();
+  await page.getByRole("button", { name: "All details" }).click();
   await page.getByLabel("Lure or bait").fill("brown jig");
   await disk.full();
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
   const dialog = page.getByRole("dialog");
   await expect(dialog.getByRole("alert").filter({ hasText: FULL })).toBeVisible();
   await expect(dialog.getByLabel("Lure or bait")).toHaveValue("brown jig");
   await noFaults(page);
   await disk.roomy();
-  await dialog.getByRole("button", { name: "Keep", exact: true }).click();
+  await dialog.getByRole("button", { name: "Save", exact: true }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByText(/brown jig/).first()).toBeVisible();
   await release(page);
   await endSession(page);
   await walk(page, "Log");
-  await page.getByRole("button", { name: "Add one already over" }).click();
+  await page.getByRole("button", { name: "Log a past session" }).click();
   await disk.full();
-  await page.getByRole("button", { name: "Keep this session" }).click();
+  await page.getByRole("button", { name: "Save session" }).click();
   await expect(dialog.getByRole("alert").filter({ hasText: FULL })).toBeVisible();
   await disk.roomy();
-  await page.getByRole("button", { name: "Keep this session" }).click();
+  await page.getByRole("button", { name: "Save session" }).click();
   await expect(dialog).toBeHidden();
 
-  const removed = page.getByText("The session is out of the book.");
+  const removed = page.getByText("Session deleted.");
   await failsThenDone(page, disk, page.getByRole("button", { name: "remove" }).last(), removed.first());
 });
 
@@ -114,13 +114,13 @@ test("transactions that break off are told, and every entry waits until it is tr
   await disk.aborts();
   for (let bite = 0; bite < 2; bite++) {
     await page.getByRole("button", { name: "Bite", exact: true }).click();
-    await expect(page.getByRole("alert").filter({ hasText: "could not keep this" })).toBeVisible();
+    await expect(page.getByRole("alert").filter({ hasText: "couldn’t save this" })).toBeVisible();
     await page.waitForTimeout(600);
   }
-  await expect(page.getByText("2 entries wait to be kept.")).toBeVisible();
+  await expect(page.getByText("2 entries are waiting to be saved.")).toBeVisible();
   expect(await bites(page)).toBe(0);
   await disk.roomy();
-  await page.getByRole("button", { name: "Try again" }).click();
+  await page.getByRole("button", { name: "Retry" }).click();
   await expect.poll(() => bites(page)).toBe(2);
 });
 
@@ -129,10 +129,10 @@ test("a station that cannot be fetched is told, and comes when it is tried again
   const chunks = /_next\/static\/chunks\/.*\.js/;
   await page.route(chunks, (route) => route.abort());
   await page.getByRole("link", { name: "Log", exact: true }).click();
-  await expect(page.getByRole("alert").filter({ hasText: "could not be fetched" })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "could not be loaded" })).toBeVisible();
   await expect(page.getByText("6.7", { exact: false }).first()).toBeVisible();
   await page.unroute(chunks);
-  await page.getByRole("button", { name: "Try again" }).click();
+  await page.getByRole("button", { name: "Retry" }).click();
   await expect(page.getByRole("tab", { name: "Sessions" })).toBeVisible();
 });
 
@@ -145,31 +145,31 @@ test("what a full disk refuses on Water, Reach and in the book is told and kept"
   await page.getByRole("button", { name: "This water" }).click();
   await dialog.getByLabel("Altitude").fill("90 m");
   await disk.full();
-  await dialog.getByRole("button", { name: "Keep this" }).click();
+  await dialog.getByRole("button", { name: "Save" }).click();
   await expect(inDialog).toBeVisible();
   await expect(dialog.getByLabel("Altitude")).toHaveValue("90 m");
   await disk.roomy();
-  await dialog.getByRole("button", { name: "Keep this" }).click();
+  await dialog.getByRole("button", { name: "Save" }).click();
   await expect(dialog).toBeHidden();
 
-  await page.getByRole("button", { name: "How deep is the bed seen?" }).click();
+  await page.getByRole("button", { name: "How deep can you see?" }).click();
   await dialog.getByLabel("Or as a depth").fill("0.8 m");
   await disk.full();
-  await dialog.getByRole("button", { name: "Keep this depth" }).click();
+  await dialog.getByRole("button", { name: "Save" }).click();
   await expect(inDialog).toBeVisible();
   await disk.roomy();
-  await dialog.getByRole("button", { name: "Keep this depth" }).click();
+  await dialog.getByRole("button", { name: "Save" }).click();
   await expect(dialog).toBeHidden();
 
   // A gauge goes out, and stays where it could not.
-  await page.getByRole("button", { name: "Book and settings" }).click();
+  await page.getByRole("button", { name: "Settings and backup" }).click();
   await disk.full();
   await dialog.getByRole("button", { name: /^Remove the gauge/ }).click();
   await expect(told(page)).toBeVisible();
   const remove = dialog.getByRole("button", { name: /^Remove the gauge/ });
   await expect(remove).toBeVisible();
   await disk.roomy();
-  await page.getByRole("button", { name: "Try again" }).click();
+  await page.getByRole("button", { name: "Retry" }).click();
   await expect(remove).toBeHidden();
   await page.getByRole("button", { name: "Undo" }).last().click();
   await expect(remove).toBeVisible();
@@ -177,20 +177,20 @@ test("what a full disk refuses on Water, Reach and in the book is told and kept"
 
   // A reach that cannot be kept stays in its dialog.
   await walk(page, "Reach");
-  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByRole("button", { name: "Add a reach" }).click();
   await dialog.getByLabel("Name", { exact: true }).fill("Alder run");
   await disk.full();
-  await dialog.getByRole("button", { name: "Make it" }).click();
+  await dialog.getByRole("button", { name: "Add reach" }).click();
   await expect(inDialog).toBeVisible();
   await expect(dialog.getByLabel("Name", { exact: true })).toHaveValue("Alder run");
   await page.keyboard.press("Escape");
   await disk.roomy();
 
   // A stone that could not be put in is told where it was put.
-  await page.getByRole("button", { name: "Shape the bed" }).click();
+  await page.getByRole("button", { name: "Edit the bed" }).click();
   await disk.full();
-  await page.getByRole("button", { name: "Put it in" }).click();
-  await expect(page.getByLabel("Shape the bed").getByRole("alert").filter({ hasText: FULL })).toBeVisible();
+  await page.getByRole("button", { name: "Add" }).click();
+  await expect(page.getByLabel("Edit the bed").getByRole("alert").filter({ hasText: FULL })).toBeVisible();
 });
 
 test("with a full disk the day goes on in memory, and the file it leaves restores it elsewhere", async ({
@@ -206,20 +206,20 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
   await expect(told(page)).toBeVisible();
   // From a dialog: what waits behind the notice is kept as well.
   await page.getByRole("link", { name: "Log", exact: true }).click();
-  await page.getByRole("button", { name: "Add one already over" }).click();
-  await page.getByRole("button", { name: "Keep this session" }).click();
+  await page.getByRole("button", { name: "Log a past session" }).click();
+  await page.getByRole("button", { name: "Save session" }).click();
   const dialog = page.getByRole("dialog");
   // A press within half a second on what has just come up is not taken.
-  await dialog.getByRole("button", { name: "Go on in memory" }).waitFor();
+  await dialog.getByRole("button", { name: "Use a temporary log" }).waitFor();
   await page.waitForTimeout(600);
-  await dialog.getByRole("button", { name: "Go on in memory" }).click();
+  await dialog.getByRole("button", { name: "Use a temporary log" }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByText("blank").first()).toBeVisible();
   // What waited is there, in the book that was read into memory, and so is what was before it: a fish can be landed.
   await page.getByRole("link", { name: "Session", exact: true }).click();
   await landFish(page);
-  const banner = page.getByRole("region", { name: "Book in memory" });
-  await expect(banner).toContainText("It is gone with this page");
+  const banner = page.getByRole("region", { name: "Temporary log" });
+  await expect(banner).toContainText("It is lost when this page closes");
   await noFaults(page);
   // Without a load of the page: what is in memory goes with it.
   await page.getByRole("link", { name: "Water", exact: true }).click();
@@ -228,18 +228,18 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
 
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    banner.getByRole("button", { name: "Save the book to a file" }).click(),
+    banner.getByRole("button", { name: "Save a backup" }).click(),
   ]);
-  await expect(banner).toContainText("What it holds is saved");
+  await expect(banner).toContainText("It is backed up so far");
   const file = readFileSync(await download.path());
 
   const elsewhere = await browser.newPage({ baseURL, locale: "en-GB" });
   await loadDemo(elsewhere, "/log");
-  await elsewhere.getByRole("button", { name: "Book and settings" }).click();
+  await elsewhere.getByRole("button", { name: "Settings and backup" }).click();
   await elsewhere
-    .getByLabel("Archive file")
+    .getByLabel("Backup file")
     .setInputFiles({ name: "day.zip", mimeType: "application/zip", buffer: file });
-  await elsewhere.getByRole("button", { name: "Take it in" }).click();
+  await elsewhere.getByRole("button", { name: "Restore" }).click();
   await expect(elsewhere.getByText("day.zip is in the book.").first()).toBeVisible();
   await elsewhere.keyboard.press("Escape");
   await walk(elsewhere, "Session");
@@ -274,15 +274,15 @@ for (const [how, script, said] of [
     await page.goto("/reach");
     await page.getByRole("link", { name: "Reach" }).waitFor();
     await expect(page.getByRole("alert").filter({ hasText: said })).toBeVisible({ timeout: 7000 });
-    await expect(page.getByRole("heading", { name: "The book stays closed" })).toBeVisible();
+    await expect(page.getByRole("heading", { name: "The log couldn’t be opened" })).toBeVisible();
     await noFaults(page);
-    await page.getByRole("button", { name: "Go on in memory" }).click();
-    await page.getByRole("button", { name: "Make a reach" }).click();
+    await page.getByRole("button", { name: "Use a temporary log" }).click();
+    await page.getByRole("button", { name: "Add a reach" }).click();
     await page.getByRole("dialog").waitFor();
     await page.keyboard.press("Escape");
     await makeSmallReach(page, "Alder run");
     await settled(page);
-    await expect(page.getByRole("region", { name: "Book in memory" })).toContainText("could not be read");
+    await expect(page.getByRole("region", { name: "Temporary log" })).toContainText("could not be read");
   });
 
 /** Bites that are in the book. */

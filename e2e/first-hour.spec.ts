@@ -2,7 +2,7 @@ import { expect, type Page, test } from "@playwright/test";
 import { beginSession, endSession, landFish, noFaults, release, settled } from "./parts";
 
 /**
- * The first hour of a new angler, on an empty book: their own gauge in cfs with the month first, their own reach, five
+ * The first hour of a new angler, on an empty book: their own gauge in cfs with month first, their own reach, five
  * fish at three flows, a day's log, the book saved, the reach deleted and restored. Whatever is said on the way must
  * follow from the figures beside it. All rules: common practice, no source, unless said otherwise.
  */
@@ -78,10 +78,10 @@ test("the first hour: own gauge, own reach, five fish at three flows, a day, sav
   test.setTimeout(300_000);
   page.setDefaultTimeout(30_000);
   await page.goto("/");
-  await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "The log is empty" })).toBeVisible();
   await noFaults(page);
   // Settings and a saved book are there from the first page on.
-  await page.getByRole("button", { name: "Take in a saved book" }).click();
+  await page.getByRole("button", { name: "Open a backup" }).click();
   await page.getByRole("combobox", { name: "Units" }).click();
   await page.getByRole("option", { name: "US customary" }).click();
   await noFaults(page);
@@ -89,13 +89,13 @@ test("the first hour: own gauge, own reach, five fish at three flows, a day, sav
   await expect(page.getByRole("dialog")).toBeHidden();
 
   await page.getByRole("button", { name: "Open a gauge file" }).click();
-  await page.getByLabel("Zone of clock times without an offset").fill("UTC");
+  await page.getByLabel("Time zone for times without an offset").fill("UTC");
   await page
     .getByLabel("File", { exact: true })
     .setInputFiles({ name: "creek.csv", mimeType: "text/csv", buffer: Buffer.from(ownGauge()) });
   await expect(page.getByText(/were read with the month first/)).toBeVisible();
   await onlyUsUnits(page);
-  await page.getByRole("button", { name: "Keep this record" }).click();
+  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByRole("heading", { name: "creek" })).toBeVisible();
   // Forty days say nothing of what is usual for the season, and no percentage is given.
   await expect(page.getByText(/of the 3 years of record it takes/)).toBeVisible();
@@ -105,25 +105,25 @@ test("the first hour: own gauge, own reach, five fish at three flows, a day, sav
   await noFaults(page);
 
   await page.getByRole("link", { name: "Reach" }).click();
-  await page.getByRole("button", { name: "Make a reach" }).first().click();
+  await page.getByRole("button", { name: "Add a reach" }).first().click();
   await page.getByLabel("Name", { exact: true }).fill("Home pool");
   await page.getByLabel("Length", { exact: true }).fill("220 ft");
-  await page.getByLabel("Width of the channel").fill("36 ft");
+  await page.getByLabel("Channel width").fill("36 ft");
   await expect(page.getByRole("img", { name: /^The bed from above/ })).toBeVisible();
   await onlyUsUnits(page);
   await noFaults(page);
-  await page.getByRole("button", { name: "Make it" }).click();
+  await page.getByRole("button", { name: "Add reach" }).click();
   await settled(page);
   await noFaults(page);
   for (const flow of FLOWS) {
-    await page.getByLabel("Look at", { exact: true }).fill(flow);
-    await page.getByLabel("Look at", { exact: true }).press("Enter");
+    await page.getByLabel("Flow to show", { exact: true }).fill(flow);
+    await page.getByLabel("Flow to show", { exact: true }).press("Enter");
     await expect(page.getByRole("heading", { level: 1 })).toHaveText(`Home pool at ${flow}`);
     await settled(page);
     for (const fish of FISH) {
       await page.getByRole("combobox", { name: "Fish", exact: true }).click();
       await page.getByRole("option", { name: fish, exact: true }).click();
-      await expect(page.getByText(/^(Lies for|No place stands out for a) /)).toContainText(fish.toLowerCase());
+      await expect(page.getByText(/^(Lies for|No spot stands out for a) /)).toContainText(fish.toLowerCase());
       if ((await page.getByRole("list", { name: "Lies in order of rank" }).count()) === 0) continue;
       await noContradiction(page, parseFloat(flow));
       await onlyUsUnits(page);
@@ -150,20 +150,20 @@ test("the first hour: own gauge, own reach, five fish at three flows, a day, sav
     await onlyUsUnits(page);
   }
   await page.getByRole("link", { name: "Learn" }).click();
-  await expect(page.getByTestId("rates")).toContainText("Counted an hour");
+  await expect(page.getByTestId("rates")).toContainText("Counted per hour");
   await noFaults(page);
 
   // Saved, deleted, restored.
-  await page.getByRole("button", { name: "Book and settings" }).click();
+  await page.getByRole("button", { name: "Settings and backup" }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "Save archive" }).click(),
+    page.getByRole("button", { name: "Save a backup" }).click(),
   ]);
   await page.getByRole("button", { name: "Remove Home pool" }).click();
   await expect(page.getByRole("button", { name: "Remove Home pool" })).toBeHidden();
-  await page.getByLabel("Archive file").setInputFiles(await download.path());
+  await page.getByLabel("Backup file").setInputFiles(await download.path());
   await page.getByRole("radio", { name: /^Restore it as it was: 1 record removed since comes back/ }).check();
-  await page.getByRole("button", { name: "Take it in" }).click();
+  await page.getByRole("button", { name: "Restore" }).click();
   await expect(page.getByRole("button", { name: "Remove Home pool" })).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("dialog")).toBeHidden();

@@ -40,11 +40,11 @@ test("one row of controls at every width; plan, section and why on one screen; c
     );
   expect(ends).toHaveLength(3);
   expect(Math.max(...ends) - Math.min(...ends)).toBeLessThanOrEqual(1);
-  await expect(page.getByRole("status").filter({ hasText: /^Settled/ })).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: /^Steady/ })).toBeVisible();
   // A very long dialog keeps its close button.
   await page.setViewportSize({ width: 390, height: 600 });
-  await page.getByRole("button", { name: "Book and settings" }).click();
-  await page.getByRole("button", { name: "Empty the book" }).scrollIntoViewIfNeeded();
+  await page.getByRole("button", { name: "Settings and backup" }).click();
+  await page.getByRole("button", { name: "Delete everything" }).scrollIntoViewIfNeeded();
   await expect(page.getByRole("button", { name: "Close" })).toBeInViewport();
 });
 
@@ -52,12 +52,12 @@ test("keys: listed from a visible place, no shortcut from a list, Escape closes 
   page,
 }) => {
   await loadDemo(page, "/log");
-  const session = page.getByRole("button", { name: /^Remove the session/ }).first();
+  const session = page.getByRole("button", { name: /^Delete the session/ }).first();
   await session.click();
   const undo = page.getByRole("button", { name: "Undo" });
   await expect(undo).toBeVisible();
   await page.getByRole("button", { name: "Keys" }).click();
-  await expect(page.getByRole("dialog", { name: "Keys" })).toContainText("takes it off");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toContainText("delete it");
   await page.keyboard.press("Escape");
   await expect(page.getByRole("dialog")).toBeHidden();
   await expect(undo).toBeVisible();
@@ -74,18 +74,18 @@ test("keys: listed from a visible place, no shortcut from a list, Escape closes 
 
 test("emptying the book is one deliberate act, with a copy saved first that restores it", async ({ page }) => {
   await loadDemo(page);
-  await page.getByRole("button", { name: "Book and settings" }).click();
-  await page.getByRole("button", { name: "Empty the book" }).click();
+  await page.getByRole("button", { name: "Settings and backup" }).click();
+  await page.getByRole("button", { name: "Delete everything" }).click();
   await noFaults(page);
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "Save a copy, then empty the book" }).click(),
+    page.getByRole("button", { name: "Save a backup, then delete everything" }).click(),
   ]);
-  await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
-  await page.getByRole("button", { name: "Take in a saved book" }).click();
-  await page.getByLabel("Archive file").setInputFiles(await download.path());
+  await expect(page.getByRole("heading", { name: "The log is empty" })).toBeVisible();
+  await page.getByRole("button", { name: "Open a backup" }).click();
+  await page.getByLabel("Backup file").setInputFiles(await download.path());
   await page.getByRole("radio", { name: /^Restore it as it was/ }).check();
-  await page.getByRole("button", { name: "Take it in" }).click();
+  await page.getByRole("button", { name: "Restore" }).click();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
 });

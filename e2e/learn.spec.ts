@@ -5,19 +5,19 @@ test("learn: what the log shows, places and forecasts by tabs; lies ranked with 
   page,
 }) => {
   await loadDemo(page, "/learn");
-  await page.getByRole("tab", { name: "Places" }).click();
-  await expect(page.getByText(/fish in .* h at places that were read/)).toBeVisible();
+  await page.getByRole("tab", { name: "Spots" }).click();
+  await expect(page.getByText(/fish in .* h at modelled spots/)).toBeVisible();
   await expect(page.getByTestId("likings").getByRole("row").nth(1)).toBeVisible();
   await noFaults(page);
-  await page.getByRole("button", { name: "Rank lies with it" }).click();
+  await page.getByRole("button", { name: "Rank lies by your fish too" }).click();
   await walk(page, "Reach");
-  await expect(page.getByText(/as your own fish have it/)).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByText(/your own fish/)).toBeVisible({ timeout: 120_000 });
   await walk(page, "Learn");
-  await page.getByRole("tab", { name: "Places" }).click();
+  await page.getByRole("tab", { name: "Spots" }).click();
   await page.getByRole("button", { name: /switch off/ }).click();
-  await page.getByRole("button", { name: "Begin anew from today" }).click();
-  await expect(page.getByText(/^0 fish in 0 h at places that were read/)).toBeVisible();
-  await page.getByRole("button", { name: "Learn from the whole log again" }).click();
+  await page.getByRole("button", { name: "Restart learning today" }).click();
+  await expect(page.getByText(/^0 fish in 0 h at modelled spots/)).toBeVisible();
+  await page.getByRole("button", { name: "Learn from the whole log" }).click();
   await expect(page.getByText(/^0 fish in 0 h/)).toBeHidden();
 
   await page.getByRole("tab", { name: "Forecasts" }).click();
@@ -39,7 +39,7 @@ test("drills: a water marked by keys, held against the field; a question missed 
     for (const key of keys) await page.keyboard.press(key);
     await page.keyboard.press("Enter");
   }
-  await page.getByRole("button", { name: "Hold it against the field" }).click();
+  await page.getByRole("button", { name: "Check answer" }).click();
   await expect(page.getByText(/^Mark 3\. /)).toBeVisible();
   await expect(page.getByText(/^The seam:|^No seam/)).toBeVisible();
   const total = /(\d+) of 100/.exec(await page.locator("#station").innerText())![1]!;
@@ -59,11 +59,11 @@ test("drills: a water marked by keys, held against the field; a question missed 
 
 test("help: how a day goes, what the models know, and the words of the trade by what is typed", async ({ page }) => {
   await page.goto("/help");
-  await expect(page.getByRole("heading", { name: "What each model knows, and what it does not" })).toBeVisible();
-  await page.getByLabel("Look for").fill("foam");
+  await expect(page.getByRole("heading", { name: "What each model knows and doesn’t know" })).toBeVisible();
+  await page.getByLabel("Search").fill("foam");
   await expect(page.getByText("Foam line", { exact: true })).toBeVisible();
   await expect(page.getByText("Spate", { exact: true })).toBeHidden();
-  await page.getByLabel("Look for").fill("zzz");
-  await expect(page.getByText("No word here has “zzz” in it.")).toBeVisible();
+  await page.getByLabel("Search").fill("zzz");
+  await expect(page.getByText("No term contains “zzz”.")).toBeVisible();
   await noFaults(page);
 });

@@ -23,7 +23,7 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   await expect(words.getByText(/The split stone, .* slack for [\d.]+ m below/)).toBeVisible();
 
   // The fish's year: asked for by name, winter lies are slower ones than usual.
-  const season = page.getByLabel("Time of its year");
+  const season = page.getByLabel("Season");
   await season.click();
   await page.getByRole("option", { name: "winter" }).click();
   await expect(page.getByText(/Cold water: slow, deep places/)).toBeVisible();
@@ -33,7 +33,7 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   await expect(page.getByText(/Leave spawning fish in peace; local close seasons stand/)).toBeVisible();
   await expect(page.getByText(/Shown is where they are, so as to keep off/)).toBeVisible();
   await season.click();
-  await page.getByRole("option", { name: "as in the rest of the year" }).click();
+  await page.getByRole("option", { name: "normal" }).click();
   await expect(page.getByText(/× season/)).toBeHidden();
 
   // Where to stand, the casts, the boat, the time.
@@ -48,10 +48,10 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
     .getByText(/land [\d.]+ m up-current/)
     .first()
     .textContent();
-  await approach.getByLabel("It sinks like").click();
+  await approach.getByLabel("Sinks like").click();
   await page.getByRole("option", { name: "a lightly shot bait" }).click();
   await expect(approach.getByText(landed!, { exact: true })).toBeHidden();
-  await approach.getByLabel("The reach runs towards").click();
+  await approach.getByLabel("River flows towards").click();
   await page.getByRole("option", { name: /not known/ }).click();
   await expect(approach.getByText(/shadow/i)).toHaveCount(1);
   await approach.getByRole("button", { name: "From a boat" }).click();
@@ -77,7 +77,7 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   await expect(page.getByRole("button", { name: label })).toBeHidden();
   await page.getByRole("button", { name: "Undo" }).last().click();
   await expect(page.getByRole("button", { name: label })).toBeVisible();
-  const verdict = page.getByText(/fish with a place lay, on average, above \d+ % of the water/);
+  const verdict = page.getByText(/fish with a position held, on average, in better water than \d+ % of the water/);
   await expect(verdict).toBeVisible({ timeout: 120_000 });
   await expect(page.getByText(/came from a lie; [\d.]+ would by chance/)).toBeVisible();
 });
@@ -92,28 +92,28 @@ test("a fish of one's own: copied, refused where it makes no sense, kept through
   await page.getByLabel("Fish", { exact: true }).click();
   await page.getByRole("option", { name: "Smallmouth bass" }).click();
   await expect(page.getByText(/Lies for smallmouth bass|No place stands out/)).toBeVisible();
-  await page.getByRole("button", { name: "copy and change this fish" }).click();
+  await page.getByRole("button", { name: "Customise this species" }).click();
   const dialog = page.getByRole("dialog");
   await dialog.getByLabel("Name", { exact: true }).fill("Creek bass");
-  await dialog.getByLabel("Depth in warm water, m").fill("0.2 0.5, 0.1 1");
-  await dialog.getByLabel("Least depth it holds in, m").fill("thin");
-  await dialog.getByRole("button", { name: "Keep" }).click();
-  await expect(dialog.getByText("“thin” does not start with a number.")).toBeVisible();
-  await dialog.getByLabel("Least depth it holds in, m").fill("8 in");
-  await dialog.getByRole("button", { name: "Keep" }).click();
+  await dialog.getByLabel("Depth, warm water, m").fill("0.2 0.5, 0.1 1");
+  await dialog.getByLabel("Minimum depth, m").fill("thin");
+  await dialog.getByRole("button", { name: "Save" }).click();
+  await expect(dialog.getByText("“thin” doesn’t start with a number.")).toBeVisible();
+  await dialog.getByLabel("Minimum depth, m").fill("8 in");
+  await dialog.getByRole("button", { name: "Save" }).click();
   await expect(dialog.getByText("must ascend")).toBeVisible();
-  await dialog.getByLabel("Depth in warm water, m").fill("0.2 0.5, 0.4 1");
+  await dialog.getByLabel("Depth, warm water, m").fill("0.2 0.5, 0.4 1");
   await noFaults(page);
-  await dialog.getByRole("button", { name: "Keep" }).click();
+  await dialog.getByRole("button", { name: "Save" }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByRole("heading", { name: "Lies for creek bass" })).toBeVisible();
   await page.reload();
   await settled(page);
   await expect(page.getByRole("heading", { name: "Lies for creek bass" })).toBeVisible();
-  await page.getByRole("button", { name: "change this fish" }).click();
-  await expect(dialog.getByLabel("Depth in warm water, m")).toHaveValue("0.2 0.5, 0.4 1");
-  await expect(dialog.getByLabel("Least depth it holds in, m")).toHaveValue("0.2032");
-  await dialog.getByRole("button", { name: "Remove this profile" }).click();
+  await page.getByRole("button", { name: "Edit this species" }).click();
+  await expect(dialog.getByLabel("Depth, warm water, m")).toHaveValue("0.2 0.5, 0.4 1");
+  await expect(dialog.getByLabel("Minimum depth, m")).toHaveValue("0.2032");
+  await dialog.getByRole("button", { name: "Delete this profile" }).click();
   await expect(page.getByRole("heading", { name: "Lies for smallmouth bass" })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("heading", { name: "Lies for creek bass" })).toBeVisible();

@@ -49,8 +49,8 @@ test("from a gauge file to the chart: water, reach, lie, rig, catch, rates", asy
   const row = page.getByRole("row", { name: /^discharge/ });
   await expect(row).toContainText(told.series[0]!.count.toLocaleString("en-GB"));
   await expect(row).toContainText(told.series[0]!.gaps.count === 0 ? "none" : String(told.series[0]!.gaps.count));
-  await page.getByLabel("Name of the gauge").fill("Test beck");
-  await page.getByRole("button", { name: "Keep this record" }).click();
+  await page.getByLabel("Gauge name").fill("Test beck");
+  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByRole("heading", { name: "Test beck" })).toBeVisible();
   const now = page.getByRole("region", { name: "The river now" });
   await expect(now).toContainText(told.now.discharge.toFixed(told.now.discharge < 1 ? 2 : 1));
@@ -82,15 +82,15 @@ test("from a gauge file to the chart: water, reach, lie, rig, catch, rates", asy
   await page.getByLabel("Length, cm").fill("14 in");
   await page.getByLabel("Length, cm").press("Enter");
   await expect(page.getByRole("heading", { name: /36 cm/ })).toBeVisible();
-  await page.getByRole("button", { name: "Everything about it" }).click();
+  await page.getByRole("button", { name: "All details" }).click();
   await expect(page.getByRole("dialog")).toContainText("From the gauge:");
   await page.keyboard.press("Escape");
   await release(page);
   await endSession(page);
   await page.getByRole("link", { name: "Log" }).click();
   // A blank, already over: it must count as hours.
-  await page.getByRole("button", { name: "Add one already over" }).click();
-  await page.getByRole("button", { name: "Keep this session" }).click();
+  await page.getByRole("button", { name: "Log a past session" }).click();
+  await page.getByRole("button", { name: "Save session" }).click();
 
   await page.getByRole("link", { name: "Learn" }).click();
   await expect(page.getByText("2 rod-hours, 1 fish", { exact: false })).toBeVisible();

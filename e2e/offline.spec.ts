@@ -6,7 +6,7 @@ test.use({ serviceWorkers: "allow" });
 /** One visit: the application is kept whole, and the page stands under its worker. */
 async function visit(page: Page): Promise<void> {
   await page.goto("/");
-  await page.getByRole("button", { name: "Load the made-up river" }).click();
+  await page.getByRole("button", { name: "Load the demo river" }).click();
   await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
   await page.evaluate(() => navigator.serviceWorker.ready);
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
@@ -51,7 +51,7 @@ test("after one visit a whole day is fished with no network, from a cold start: 
   await step.getByRole("button", { name: "Done" }).click();
   await expect(page.getByText(/changed: /)).toBeVisible();
   await page.getByRole("button", { name: "Bite", exact: true }).click();
-  await expect(step).toContainText("The same cast again, at once.");
+  await expect(step).toContainText("Repeat the cast now.");
   await landFish(page);
   await page.getByLabel("Length, cm").fill("24");
   await page.getByLabel("Length, cm").press("Enter");
@@ -59,18 +59,18 @@ test("after one visit a whole day is fished with no network, from a cold start: 
   await page.getByRole("button", { name: "Smooth" }).click();
   await noFaults(page);
   await release(page);
-  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "More actions", exact: true }).click();
   await page.waitForTimeout(600);
   await page.getByRole("button", { name: "Something to eat" }).click();
   await expect(page.getByText(/The clock stands for 0 min: something to eat/)).toBeVisible();
   await page.waitForTimeout(600);
-  await page.getByRole("button", { name: "Go on fishing" }).click();
+  await page.getByRole("button", { name: "Resume fishing" }).click();
   await endSession(page);
 
   // Closed and opened again: still no network, and all of it there.
   await page.goto("/log");
   await page.getByRole("tab", { name: "Fish" }).click();
-  await page.getByRole("searchbox").or(page.getByLabel("Look for")).first().fill("trout worm");
+  await page.getByRole("searchbox").or(page.getByLabel("Search")).first().fill("trout worm");
   await expect(page.getByTestId("fish-table").getByRole("row").nth(1)).toContainText("24 cm");
   const [file] = await Promise.all([
     page.waitForEvent("download"),

@@ -22,15 +22,15 @@ export function gaugeText(): string {
   return `${[header, ...moved].join("\n")}\n`;
 }
 
-/** What a browser holds once the made-up river is loaded, and once its reach is solved too (demo.setup.ts). */
+/** What a browser holds once the demo river is loaded, and once its reach is solved too (demo.setup.ts). */
 export const DEMO_STATE = { loaded: "test-results/demo-loaded.json", solved: "test-results/demo-solved.json" };
 
 const riverShown = (page: Page) => expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
 
-/** Loads the made-up river as an angler does. */
+/** Loads the demo river as an angler does. */
 export async function loadDemoByHand(page: Page): Promise<void> {
   await page.goto("/");
-  await page.getByRole("button", { name: "Load the made-up river" }).click();
+  await page.getByRole("button", { name: "Load the demo river" }).click();
   await riverShown(page);
 }
 
@@ -39,7 +39,7 @@ interface Held {
 }
 
 /**
- * Opens a station with the made-up river as it was loaded once for all: half of a test would go by with loading it.
+ * Opens a station with the demo river as it was loaded once for all: half of a test would go by with loading it.
  * Its reach is solved, unless asked otherwise; nothing is worked out ahead, unless asked for.
  */
 export async function loadDemo(
@@ -74,18 +74,18 @@ export async function chooseGauge(page: Page, name: string, content: string | Bu
 
 /** Makes a small reach from the template, so that it is solved quickly. */
 export async function makeSmallReach(page: Page, name: string): Promise<void> {
-  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByRole("button", { name: "Add a reach" }).click();
   await page.getByLabel("Name", { exact: true }).fill(name);
   await page.getByLabel("Length", { exact: true }).fill("60 m");
-  await page.getByLabel("Width of the channel").fill("33 ft");
-  await page.getByRole("button", { name: "Make it" }).click();
+  await page.getByLabel("Channel width").fill("33 ft");
+  await page.getByRole("button", { name: "Add reach" }).click();
   await expect(page.getByRole("dialog")).toBeHidden();
 }
 
 export const settled = async (page: Page) => {
-  await expect(page.getByText(/^(Settled|Not settled)/)).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByText(/^(Steady|Not steady)/)).toBeVisible({ timeout: 120_000 });
   // And read: the lies of the field before may stand for a moment longer.
-  await expect(page.getByText(/Seams and lies are still those of/)).toBeHidden({ timeout: 30_000 });
+  await expect(page.getByText(/Seams and lies are still for/)).toBeHidden({ timeout: 30_000 });
 };
 
 /**
@@ -103,7 +103,7 @@ export async function noFaults(page: Page, where = ""): Promise<void> {
 
 /** Looks at another flow than the one that is shown, by keys; what was said of the first. */
 export async function otherFlow(page: Page): Promise<string> {
-  const field = page.getByLabel("Look at", { exact: true });
+  const field = page.getByLabel("Flow to show", { exact: true });
   const first = await field.inputValue();
   for (let press = 0; press < 4; press++) await page.keyboard.press("]");
   await expect(field).not.toHaveValue(first);
@@ -129,13 +129,13 @@ export async function landFish(page: Page): Promise<void> {
 /** Lets the fish go, and goes on. */
 export async function release(page: Page): Promise<void> {
   await page.waitForTimeout(600);
-  await page.getByRole("button", { name: "Released, same cast again" }).click();
+  await page.getByRole("button", { name: "Released, repeat the cast" }).click();
   await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
 }
 
 export async function endSession(page: Page): Promise<void> {
-  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "More actions", exact: true }).click();
   await page.waitForTimeout(600);
   await page.getByRole("button", { name: "End the session" }).click();
-  await expect(page.getByRole("heading", { name: "Nobody is fishing" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "No session running" })).toBeVisible();
 }

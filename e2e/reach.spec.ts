@@ -1,11 +1,11 @@
 import { expect, test, type Worker } from "@playwright/test";
 import { loadDemo, makeSmallReach, noFaults, settled, otherFlow, walk } from "./parts";
 
-test("a reach from soundings: a bad file is told, a made-up boat's log shown with what stands out, laid the other way round, and made", async ({
+test("a reach from soundings: a bad file is told, a demo boat's log shown with what stands out, laid the other way round, and made", async ({
   page,
 }) => {
   await page.goto("/");
-  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByRole("button", { name: "Add a reach" }).click();
   await page.getByRole("button", { name: "From soundings" }).click();
   const dialog = page.getByRole("dialog", { name: "A reach from soundings" });
   await dialog
@@ -17,16 +17,16 @@ test("a reach from soundings: a bad file is told, a made-up boat's log shown wit
   await expect(dialog.getByRole("alert")).toBeHidden();
   await expect(dialog.getByText(/lost the bottom/)).toBeVisible();
   await expect(dialog.getByText(/laid along 20\d°/)).toBeVisible();
-  await dialog.getByRole("button", { name: "Turn it round" }).click();
+  await dialog.getByRole("button", { name: "Reverse" }).click();
   await expect(dialog.getByText(/laid along 2\d°/)).toBeVisible();
   await dialog.getByLabel(/River runs to/).fill("200");
   await expect(dialog.getByText("laid along 200°")).toBeVisible();
   await dialog.getByLabel(/Fall of the water/).fill("none");
-  await expect(dialog.getByRole("button", { name: "Make this reach" })).toBeDisabled();
+  await expect(dialog.getByRole("button", { name: "Add this reach" })).toBeDisabled();
   await dialog.getByLabel(/Fall of the water/).fill("2.8");
   await dialog.getByLabel("Name", { exact: true }).fill("Sounded glide");
   await noFaults(page);
-  await dialog.getByRole("button", { name: "Make this reach" }).click();
+  await dialog.getByRole("button", { name: "Add this reach" }).click();
   await expect(dialog).toBeHidden();
   await walk(page, "Reach");
   await settled(page);
@@ -43,7 +43,7 @@ test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section 
   const plan = page.getByRole("group", { name: /^The reach from above/ });
   const wide = () => plan.evaluate((element) => element.scrollWidth / element.clientWidth);
   expect(await wide()).toBeLessThan(1.02);
-  await page.getByRole("button", { name: "Nearer" }).click();
+  await page.getByRole("button", { name: "Zoom in" }).click();
   await expect.poll(wide).toBeCloseTo(1.5, 1);
   await plan.focus();
   await page.keyboard.press("+");
@@ -67,7 +67,7 @@ test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section 
 
   await page.getByRole("button", { name: "Depths" }).click();
   await expect(plan.getByText("1 m", { exact: true })).toBeAttached();
-  await page.getByRole("button", { name: "lay a line of my own" }).click();
+  await page.getByRole("button", { name: "Draw a section" }).click();
   const crossed = page.getByText(/cross it, of/);
   await expect(crossed).toBeVisible();
   const [through, river] = (await crossed.textContent())!.match(/[\d.]+/g)!.map(Number) as [number, number];
@@ -106,25 +106,25 @@ test("readings in the water: put down at the probe, fitted, taken and undone", a
   const read = async (steps: number, depth: string) => {
     await plan.focus();
     for (let k = 0; k < steps; k++) await page.keyboard.press("Shift+ArrowRight");
-    await page.getByRole("button", { name: "put down a reading taken here" }).click();
+    await page.getByRole("button", { name: "add a reading here" }).click();
     await page.getByLabel("Depth", { exact: true }).fill(depth);
-    await page.getByRole("button", { name: "Keep it" }).click();
+    await page.getByRole("button", { name: "Save" }).click();
     await expect(page.getByRole("dialog")).toBeHidden();
   };
   await read(1, "1.35 m");
-  await page.getByRole("button", { name: "Shape the bed" }).click();
-  await page.getByRole("button", { name: "Fit the bed to them" }).click();
+  await page.getByRole("button", { name: "Edit the bed" }).click();
+  await page.getByRole("button", { name: "Fit the bed to the readings" }).click();
   await expect(page.getByText(/One reading cannot tell/)).toBeVisible({ timeout: 60_000 });
-  await page.getByRole("button", { name: "Shape the bed" }).click();
+  await page.getByRole("button", { name: "Edit the bed" }).click();
   await read(3, "4 ft");
-  await page.getByRole("button", { name: "Shape the bed" }).click();
+  await page.getByRole("button", { name: "Edit the bed" }).click();
   await expect(page.getByRole("row", { name: /2\. Depth/ })).toContainText("1.22 m");
-  await page.getByRole("button", { name: "Fit the bed to them" }).click();
+  await page.getByRole("button", { name: "Fit the bed to the readings" }).click();
   await expect(page.getByText(/of their own errors off/)).toBeVisible({ timeout: 120_000 });
   await noFaults(page);
   await page.getByRole("button", { name: "Take out reading 2" }).click();
   await expect(page.getByRole("row", { name: /2\. Depth/ })).toBeHidden();
-  await page.getByRole("region", { name: "Shape the bed" }).getByRole("button", { name: "Undo" }).click();
+  await page.getByRole("region", { name: "Edit the bed" }).getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("row", { name: /2\. Depth/ })).toBeVisible();
 });
 
@@ -133,27 +133,27 @@ test("a new angler shapes a reach with three stones and a wall, by handles and m
 }) => {
   const start = Date.now();
   await page.goto("/");
-  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByRole("button", { name: "Add a reach" }).click();
   await page.getByLabel("Length", { exact: true }).fill("80 m");
-  await page.getByLabel("Width of the channel").fill("16 m");
+  await page.getByLabel("Channel width").fill("16 m");
   await page.getByLabel("Log jam").click();
   await page.getByRole("option", { name: "None" }).click();
-  await page.getByRole("button", { name: "Make it" }).click();
+  await page.getByRole("button", { name: "Add reach" }).click();
   await expect(page.getByRole("dialog")).toBeHidden();
   await walk(page, "Reach");
-  await page.getByRole("button", { name: "Shape the bed" }).click();
+  await page.getByRole("button", { name: "Edit the bed" }).click();
   await expect(page.getByRole("button", { name: "stone 3", exact: true })).toBeVisible();
-  await page.getByLabel("Put in", { exact: true }).click();
+  await page.getByLabel("Add", { exact: true }).click();
   await page.getByRole("option", { name: "Wall" }).click();
-  await page.getByRole("button", { name: "Put it in" }).click();
+  await page.getByRole("button", { name: "Add" }).click();
   await expect(page.getByRole("button", { name: "Wall", exact: true })).toBeVisible();
-  const width = page.getByRole("button", { name: /^Width of the channel/ });
+  const width = page.getByRole("button", { name: /^Channel width/ });
   await expect(width).toHaveAttribute("aria-label", /16\.0 m/);
   await width.focus();
   await page.keyboard.press("ArrowDown");
   await expect(width).toHaveAttribute("aria-label", /17\.0 m/);
-  await expect(page.getByLabel("Width of the channel", { exact: true })).toHaveValue("17.0 m");
-  await page.getByRole("button", { name: "Shape the bed" }).click();
+  await expect(page.getByLabel("Channel width", { exact: true })).toHaveValue("17.0 m");
+  await page.getByRole("button", { name: "Edit the bed" }).click();
   const seams = new Set<string>();
   for (let flow = 0; flow < 3; flow++) {
     await settled(page);
@@ -196,9 +196,9 @@ test("worked out ahead: how sure each lie is, and other flows, before anybody as
   await expect.poll(count, { timeout: 120_000 }).toBeGreaterThan(before + 1);
   await expect(page.getByText(/^Fishes .*, best about .*m³\/s\.$/)).toBeVisible({ timeout: 90_000 });
 
-  await page.getByRole("button", { name: "Book and settings" }).click();
-  await page.getByRole("combobox", { name: "Worked out before you ask" }).click();
-  await page.getByRole("option", { name: "Nothing: saves the battery" }).click();
+  await page.getByRole("button", { name: "Settings and backup" }).click();
+  await page.getByRole("combobox", { name: "Work out ahead of time" }).click();
+  await page.getByRole("option", { name: "Nothing (saves battery)" }).click();
   await page.keyboard.press("Escape");
   await expect(page.getByText("Not worked out, to save the battery", { exact: false })).toBeVisible();
   await expect(page.getByText(/holds in \d+ of 10/)).toHaveCount(0);

@@ -42,7 +42,7 @@ test("the command line and the screens give the same lies, stand and rig for the
   expect(below).toBeDefined();
 
   await page.goto("/");
-  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByRole("button", { name: "Add a reach" }).click();
   await page.getByLabel("Reach file").setInputFiles(file);
   await expect(page.getByText("Compared run is in the book.").first()).toBeVisible();
   rmSync(folder, { recursive: true });
@@ -91,13 +91,13 @@ test("a key is held on a stone in one tab while it is renamed in another: both a
   writeFileSync(file, JSON.stringify(REACH));
   const [one, other] = [await context.newPage(), await context.newPage()];
   await one.goto("/");
-  await one.getByRole("button", { name: "Make a reach" }).click();
+  await one.getByRole("button", { name: "Add a reach" }).click();
   await one.getByLabel("Reach file").setInputFiles(file);
   await expect(one.getByText("Compared run is in the book.").first()).toBeVisible();
   rmSync(folder, { recursive: true });
   await walk(one, "Reach");
   await other.goto("/reach");
-  for (const page of [one, other]) await page.getByRole("button", { name: "Shape the bed" }).click();
+  for (const page of [one, other]) await page.getByRole("button", { name: "Edit the bed" }).click();
   const stone = one.getByRole("button", { name: /^Stone, .* down the reach/ });
   await one.bringToFront();
   await stone.focus();
@@ -143,10 +143,10 @@ test("a screen that cannot be drawn is told in its place, and the other stations
   );
   await page.goto("/log");
   await expect(page.getByRole("alert").filter({ hasText: "Log could not be shown" })).toBeVisible();
-  await expect(page.getByRole("button", { name: "Try again" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Retry" })).toBeVisible();
   // The book can be saved from there, and what of it could not come in again is told.
   const saving = page.waitForEvent("download");
-  await page.getByRole("button", { name: "Save the book to a file" }).click();
+  await page.getByRole("button", { name: "Save a backup" }).click();
   expect((await saving).suggestedFilename()).toMatch(/^low-heron-.*\.zip$/);
   await expect(page.getByText(/1 record of it cannot be taken in again\. sessions\.jsonl, line 1/)).toBeVisible();
   await page.getByRole("link", { name: "Learn", exact: true }).click();
@@ -170,19 +170,19 @@ test("a write that fails is told, nothing is lost of what was typed, and it can 
   await full(true);
   await page.getByRole("button", { name: "Start a session" }).click();
   await expect(page.getByRole("alert").filter({ hasText: /disk|room/ })).toBeVisible();
-  await expect(page.getByRole("heading", { name: "Nobody is fishing" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "No session running" })).toBeVisible();
   await full(false);
   await page.getByRole("button", { name: "Start a session" }).click();
   await landFish(page);
-  await page.getByRole("button", { name: "Everything about it" }).click();
+  await page.getByRole("button", { name: "All details" }).click();
   const dialog = page.getByRole("dialog");
   await dialog.getByLabel("Lure or bait").fill("grey nymph");
   await full(true);
-  await dialog.getByRole("button", { name: "Keep", exact: true }).click();
+  await dialog.getByRole("button", { name: "Save", exact: true }).click();
   await expect(dialog.getByRole("alert")).toBeVisible();
   await expect(dialog.getByLabel("Lure or bait")).toHaveValue("grey nymph");
   await full(false);
-  await dialog.getByRole("button", { name: "Keep", exact: true }).click();
+  await dialog.getByRole("button", { name: "Save", exact: true }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByText(/grey nymph/).first()).toBeVisible();
 });
@@ -195,6 +195,6 @@ test("a book that cannot be opened is told, and not taken for an empty one", asy
   });
   await page.goto("/water");
   await expect(page.getByRole("alert").filter({ hasText: "The book could not be opened" })).toBeVisible();
-  await expect(page.getByRole("button", { name: "Try again" })).toBeVisible();
-  await expect(page.getByText("The book is empty")).toBeHidden();
+  await expect(page.getByRole("button", { name: "Retry" })).toBeVisible();
+  await expect(page.getByText("The log is empty")).toBeHidden();
 });

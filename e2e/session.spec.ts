@@ -10,14 +10,14 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
   test.setTimeout(300_000);
   await page.setViewportSize({ width: 390, height: 844 });
   await loadDemo(page, "/session");
-  await page.getByLabel("Partners, by name").fill("Ana, Ben");
+  await page.getByLabel("Partners’ names").fill("Ana, Ben");
   // Begun before the lies are known: where one is can be said afterwards.
   await page.getByRole("button", { name: "Start a session" }).click();
   await page.getByRole("button", { name: "Say where you are" }).click({ timeout: 120_000 });
   await page.waitForTimeout(600);
   await page.getByRole("dialog").getByRole("button", { name: /^1\. / }).click();
   await expect(page.getByText(/^0 of \d+ minutes$/)).toBeVisible({ timeout: 120_000 });
-  for (const name of ["Bite", "Follow", "More", "Cast", "Fish on"]) {
+  for (const name of ["Bite", "Follow", "More actions", "Cast", "Fish on"]) {
     const box = (await page.getByRole("button", { name, exact: true }).boundingBox())!;
     expect(Math.min(box.width, box.height), name).toBeGreaterThanOrEqual(48);
   }
@@ -48,23 +48,23 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
   await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
 
   // Rods and partners: each rod its own.
-  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "More actions", exact: true }).click();
   await page.waitForTimeout(600);
   await page.getByRole("button", { name: "Rods and partners" }).click();
   await page.waitForTimeout(600);
-  await page.getByRole("button", { name: "Another rod" }).click();
+  await page.getByRole("button", { name: "Add a rod" }).click();
   const second = page.getByRole("listitem").filter({ hasText: "Rod 2:" });
-  await second.getByLabel("Whose it is").click();
+  await second.getByLabel("Angler").click();
   await page.getByRole("option", { name: "Ana" }).click();
-  await expect(second.getByLabel("Whose it is")).toContainText("Ana");
+  await expect(second.getByLabel("Angler")).toContainText("Ana");
   await noFaults(page);
   await page.keyboard.press("Escape");
   await expect(page.getByRole("group", { name: "Rods" })).toContainText("Rod 2, Ana");
 
   // On to the next lie, the first is rested or not, and back by undo.
-  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByRole("button", { name: "More actions", exact: true }).click();
   await page.waitForTimeout(600);
-  await page.getByRole("button", { name: "Move on" }).click();
+  await page.getByRole("button", { name: "Move spots" }).click();
   await page.waitForTimeout(600);
   await page.getByRole("dialog").getByRole("button", { name: /^2\. / }).click();
   await expect(page.getByText(/ on to /)).toBeVisible();
@@ -79,24 +79,24 @@ test("what is noted, the sounder, a photo without its place; the table put right
   await loadDemo(page, "/session");
   await beginSession(page);
   const more = async (name: string) => {
-    await page.getByRole("button", { name: "More", exact: true }).click();
+    await page.getByRole("button", { name: "More actions", exact: true }).click();
     await page.waitForTimeout(600);
     await page.getByRole("button", { name }).click();
     await page.waitForTimeout(600);
   };
-  await more("Note something");
+  await more("Add a note");
   await page.getByRole("combobox", { name: "What" }).click();
   await page.getByRole("option", { name: "What others caught" }).click();
-  await page.getByLabel("Boats or anglers met").fill("4");
-  await page.getByLabel("Of them with fish").fill("1");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
-  await expect(page.getByText("It is noted.").first()).toBeVisible();
+  await page.getByLabel("Boats or anglers seen").fill("4");
+  await page.getByLabel("With fish").fill("1");
+  await page.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByText("Note saved.").first()).toBeVisible();
 
   await more("Sounder");
   await page.getByRole("button", { name: "Listen" }).click();
   await expect(page.getByText(/^\d+\.\d\d m$/)).toBeVisible();
   await page.getByRole("button", { name: "Mark this place" }).click();
-  await page.getByRole("combobox", { name: "A line to" }).click();
+  await page.getByRole("combobox", { name: "Course to" }).click();
   await page.getByRole("option", { name: /^Mark 1/ }).click();
   await expect(page.getByText(/^On it|line\.$/)).toBeVisible();
   await noFaults(page);
@@ -114,19 +114,19 @@ test("what is noted, the sounder, a photo without its place; the table put right
   const written = { orientation: 6, taken: "2026:05:14 09:30:00", latitude: 53, longitude: -7 };
   const file = { name: "fish.jpg", mimeType: "image/jpeg", buffer: withExif(Buffer.from(picture), written) };
   expect(file.buffer.includes("Exif")).toBe(true);
-  await page.getByLabel("Put a photo in").setInputFiles(file);
+  await page.getByLabel("Add a photo").setInputFiles(file);
   const photos = page.getByRole("img", { name: /^Photo of the fish, taken .*14 May.*09:30/ });
   await expect(photos).toHaveCount(1);
   // Upright, small, and nothing of the camera's left in it.
   expect(await photos.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.naturalHeight])).toEqual([853, 1280]);
-  await page.getByLabel("keep where it was taken").check();
-  await page.getByLabel("Put a photo in").setInputFiles(file);
+  await page.getByLabel("keep its location").check();
+  await page.getByLabel("Add a photo").setInputFiles(file);
   await expect(photos).toHaveCount(2);
   const kept = await photosKept(page);
   expect(kept.map(({ place }) => place)).toEqual([null, { latitude: 53, longitude: -7 }]);
   for (const { data } of kept) expect(Buffer.from(data, "base64").includes("Exif")).toBe(false);
   await page
-    .getByLabel("Put a photo in")
+    .getByLabel("Add a photo")
     .setInputFiles({ name: "x.jpg", mimeType: "image/jpeg", buffer: Buffer.from("no") });
   await expect(page.getByRole("alert").filter({ hasText: "no picture" })).toBeVisible();
   await release(page);
@@ -141,7 +141,7 @@ test("what is noted, the sounder, a photo without its place; the table put right
   await table.getByRole("checkbox").nth(1).check();
   await page.getByRole("button", { name: "Put 2 fish right" }).click();
   await page.getByLabel("Lure or bait").fill("bulk nymph");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(table.getByText("bulk nymph")).toHaveCount(2);
   await page.getByRole("button", { name: "Undo" }).last().click();
   await expect(table.getByText("bulk nymph")).toHaveCount(0);
@@ -162,12 +162,12 @@ test("what is noted, the sounder, a photo without its place; the table put right
   await expect(table.getByRole("row")).toHaveCount(before + 2);
 
   await page.getByRole("tab", { name: "Rules" }).click();
-  await page.getByRole("button", { name: "Enter a rule" }).click();
+  await page.getByRole("button", { name: "Add a rule" }).click();
   await page.getByLabel("Protected from").fill("40 cm");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
-  await expect(page.getByText("Both ends, or neither.")).toBeVisible();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByText("Enter both or neither.")).toBeVisible();
   await page.getByLabel("Protected to").fill("60 cm");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByText("40 cm to 60 cm protected")).toBeVisible();
   await noFaults(page);
 });

@@ -15,7 +15,7 @@ test("bad gauge files get a located error, and nothing is changed", async ({ pag
   ] as const) {
     await chooseGauge(page, "bad.csv", content as string);
     await expect(page.getByRole("dialog").getByRole("alert")).toContainText(said);
-    await expect(page.getByRole("button", { name: "Keep this record" })).toBeHidden();
+    await expect(page.getByRole("button", { name: "Save" })).toBeHidden();
   }
   // Some bad lines: told by number, the rest kept.
   await chooseGauge(
@@ -26,12 +26,12 @@ test("bad gauge files get a located error, and nothing is changed", async ({ pag
   await expect(page.getByText("line 3: discharge “three” is not a number")).toBeVisible();
   await expect(page.getByText("Ice × 1")).toBeVisible();
   await page.getByRole("button", { name: "Close" }).click();
-  await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "The log is empty" })).toBeVisible();
 });
 
 test("a reach without an outlet is refused by name, and nothing is changed", async ({ page }) => {
   await page.goto("/");
-  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByRole("button", { name: "Add a reach" }).click();
   await page.getByLabel("Reach file").setInputFiles({
     name: "r.json",
     mimeType: "application/json",
@@ -46,16 +46,16 @@ test("a reach without an outlet is refused by name, and nothing is changed", asy
     ),
   });
   await expect(page.getByRole("dialog").getByRole("alert")).toContainText("no outlet");
-  await page.getByLabel("Width of the channel").fill("wide");
-  await page.getByRole("button", { name: "Make it" }).click();
-  await expect(page.getByRole("dialog").getByText("“wide” does not start with a number.")).toBeVisible();
+  await page.getByLabel("Channel width").fill("wide");
+  await page.getByRole("button", { name: "Add reach" }).click();
+  await expect(page.getByRole("dialog").getByText("“wide” doesn’t start with a number.")).toBeVisible();
   await page.getByRole("button", { name: "Close" }).click();
-  await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "The log is empty" })).toBeVisible();
 });
 
-test("the made-up river: labelled, looked at in both units and by keys, removed and brought back", async ({ page }) => {
+test("the demo river: labelled, looked at in both units and by keys, removed and brought back", async ({ page }) => {
   await loadDemo(page);
-  await expect(page.getByTestId("made-up")).toContainText("made-up river, its own hour");
+  await expect(page.getByTestId("made-up")).toContainText("demo river, its own hour");
   const strip = page.getByRole("banner");
   await expect(strip).toContainText("m³/s");
   await page.keyboard.press("u");
@@ -65,29 +65,29 @@ test("the made-up river: labelled, looked at in both units and by keys, removed 
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "Book and settings" }).click();
-  await page.getByRole("button", { name: "Remove the made-up river" }).click();
-  await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
+  await page.getByRole("button", { name: "Settings and backup" }).click();
+  await page.getByRole("button", { name: "Remove the demo river" }).click();
+  await expect(page.getByRole("heading", { name: "The log is empty" })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("heading", { name: /Fish an hour/ })).toBeVisible();
 });
 
 test("an archive goes out and comes back in after everything was removed", async ({ page }) => {
   await loadDemo(page);
-  await page.getByRole("button", { name: "Book and settings" }).click();
+  await page.getByRole("button", { name: "Settings and backup" }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "Save archive" }).click(),
+    page.getByRole("button", { name: "Save a backup" }).click(),
   ]);
   const path = await download.path();
-  await page.getByRole("button", { name: "Remove the made-up river" }).click();
-  await expect(page.getByRole("heading", { name: "The book is empty" })).toBeVisible();
-  await page.getByRole("button", { name: "Book and settings" }).click();
-  await page.getByLabel("Archive file").setInputFiles(path);
+  await page.getByRole("button", { name: "Remove the demo river" }).click();
+  await expect(page.getByRole("heading", { name: "The log is empty" })).toBeVisible();
+  await page.getByRole("button", { name: "Settings and backup" }).click();
+  await page.getByLabel("Backup file").setInputFiles(path);
   await expect(page.getByText(/^Nothing by itself/)).toBeVisible();
   // What was removed since stays removed, unless it is wanted back.
   await page.getByRole("radio", { name: /^Restore it as it was/ }).check();
-  await page.getByRole("button", { name: "Take it in" }).click();
+  await page.getByRole("button", { name: "Restore" }).click();
   await page.getByRole("button", { name: "Close" }).click();
   await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
 });
@@ -119,11 +119,11 @@ test("the flow slider: a new flow is solved, the old one stays solved, and solvi
   await expect(page.getByText(/^Solving/)).toBeVisible();
   await expect(page.getByText(/the nearest solved/)).toBeVisible();
   // Pressed at once: a small machine may be done before a slow pointer arrives.
-  await page.getByRole("button", { name: "stop" }).dispatchEvent("click");
+  await page.getByRole("button", { name: "Stop" }).dispatchEvent("click");
   await expect(page.getByRole("button", { name: /^Stopped/ })).toBeVisible();
   await page.getByRole("button", { name: /^back to now/ }).click();
   await settled(page);
-  await expect(page.getByLabel("Look at", { exact: true })).toHaveValue(first);
+  await expect(page.getByLabel("Flow to show", { exact: true })).toHaveValue(first);
 });
 
 test("the stand-in gauge answers the same for the same hours, and refuses bad questions", async ({ request }) => {
@@ -200,11 +200,11 @@ test("on the bank, by thumb: a session on a phone, a blank, undo, and figures in
   await page.getByRole("button", { name: "Landed", exact: true }).click();
   await expect(page.getByRole("region", { name: "The fish", exact: true })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
-  await page.getByRole("button", { name: "It was no fish" }).click();
+  await page.getByRole("button", { name: "False alarm" }).click();
   await expect(page.getByText("0 fish")).toBeVisible();
   await endSession(page);
   await expect(page.getByText("A blank is in the book", { exact: false }).first()).toBeVisible();
-  await page.getByRole("button", { name: "Book and settings" }).click();
+  await page.getByRole("button", { name: "Settings and backup" }).click();
   await page.getByRole("combobox", { name: "Units" }).click();
   await page.getByRole("option", { name: "US customary" }).click();
   await page.getByRole("button", { name: "Close" }).click();
@@ -217,13 +217,13 @@ test("a session and a reach taken out come back by undo; a reach goes out as a f
   page,
 }) => {
   await loadDemo(page, "/log");
-  const first = page.getByRole("button", { name: /^Remove the session/ }).first();
+  const first = page.getByRole("button", { name: /^Delete the session/ }).first();
   const name = (await first.getAttribute("aria-label"))!;
   await first.click();
   await expect(page.getByRole("button", { name })).toHaveCount(0);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("button", { name })).toHaveCount(1);
-  await page.getByRole("button", { name: "Book and settings" }).click();
+  await page.getByRole("button", { name: "Settings and backup" }).click();
   const [download] = await Promise.all([
     page.waitForEvent("download"),
     page.getByRole("button", { name: "Save Alder Bend as a reach file" }).click(),
@@ -232,7 +232,7 @@ test("a session and a reach taken out come back by undo; a reach goes out as a f
   await expect(page.getByRole("button", { name: "Remove Alder Bend" })).toBeHidden();
   await page.getByRole("button", { name: "Close" }).click();
   await walk(page, "Reach");
-  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByRole("button", { name: "Add a reach" }).click();
   await page.getByLabel("Reach file").setInputFiles(await download.path());
   await expect(page.getByText("Alder Bend is in the book.").first()).toBeVisible();
   await expect(page.getByRole("combobox", { name: "Reach", exact: true })).toContainText("Alder Bend");
@@ -243,7 +243,7 @@ test("the tackle box: filled, used, lost from, mended, saved and taken in again;
 }, { outputDir }) => {
   await loadDemo(page, "/rig");
   await expect(page.getByTestId("setting")).toBeVisible({ timeout: 120_000 });
-  await page.getByRole("button", { name: "Fill with a usual box for brown trout" }).click();
+  await page.getByRole("button", { name: "Add a typical box for brown trout" }).click();
   const lose = page.getByRole("button", { name: /^Lost one: BB/ });
   await expect(page.getByText("20 left").first()).toBeVisible();
   await lose.click();
@@ -251,13 +251,13 @@ test("the tackle box: filled, used, lost from, mended, saved and taken in again;
   await page.getByRole("button", { name: "Undo" }).last().click();
   await expect(page.getByText("19 left")).toBeHidden();
   // A piece of one's own, in any unit; a fault is told at its field.
-  await page.getByRole("button", { name: "Put in" }).click();
-  await page.getByLabel("Its name").fill("old faithful");
+  await page.getByRole("button", { name: "Add" }).click();
+  await page.getByLabel("Name").fill("old faithful");
   await page.getByLabel("Weight", { exact: true }).fill("heavy");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
-  await expect(page.getByText("“heavy” does not start with a number.")).toBeVisible();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByText("“heavy” doesn’t start with a number.")).toBeVisible();
   await page.getByLabel("Weight", { exact: true }).fill("3/16 oz");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("dialog")).toBeHidden();
   await expect(page.getByText("5.3 g (3/16 oz), tin", { exact: false })).toBeVisible();
   // Out as a file, and in again beside what is there: all or nothing of each line, and what is refused is told.
@@ -269,7 +269,7 @@ test("the tackle box: filled, used, lost from, mended, saved and taken in again;
   await download.saveAs(path);
   const text = await readFile(path, "utf8");
   expect(text).toContain("head,old faithful,1,");
-  await page.getByLabel("A tackle box as CSV").setInputFiles({
+  await page.getByLabel("Import a tackle box (CSV)").setInputFiles({
     name: "mixed.csv",
     mimeType: "text/csv",
     buffer: Buffer.from("kind,name,grams\nhead,minnow head,1/8 oz\nhead,nothing,\nkite,blue,2\n"),
@@ -325,17 +325,17 @@ test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged,
   page,
 }) => {
   await page.goto("/reach");
-  await page.getByRole("button", { name: "Make a reach" }).click();
+  await page.getByRole("button", { name: "Add a reach" }).click();
   await page.getByLabel("Name", { exact: true }).fill("Stony");
   await page.getByRole("combobox", { name: "Kind of water" }).click();
   await page.getByRole("option", { name: "Sand bar with stumps" }).click();
   await page.getByLabel("Length", { exact: true }).fill("50 m");
-  await page.getByLabel("Width of the channel").fill("10 m");
+  await page.getByLabel("Channel width").fill("10 m");
   await page.getByRole("combobox", { name: "Stones" }).click();
   await page.getByRole("option", { name: "0", exact: true }).click();
   await page.getByRole("combobox", { name: "Log jam" }).click();
   await page.getByRole("option", { name: "None" }).click();
-  await page.getByRole("button", { name: "Make it" }).click();
+  await page.getByRole("button", { name: "Add reach" }).click();
   await expect(page.getByRole("dialog")).toBeHidden();
   const plan = page.getByRole("group", { name: /^The reach from above/ });
   await expect(plan).toBeVisible({ timeout: 60_000 });
@@ -346,9 +346,9 @@ test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged,
   );
   await page.keyboard.press("Escape");
   await expect(page.getByText(/^Probe, /)).toBeHidden();
-  await page.getByRole("button", { name: "Shape the bed" }).click();
-  await expect(page.getByText("Nothing stands in this water yet.")).toBeVisible({ timeout: 60_000 });
-  await page.getByRole("button", { name: "Put it in" }).click();
+  await page.getByRole("button", { name: "Edit the bed" }).click();
+  await expect(page.getByText("No objects here yet.")).toBeVisible({ timeout: 60_000 });
+  await page.getByRole("button", { name: "Add" }).click();
   const stone = page.getByRole("button", { name: /^Stone, .* down the reach/ });
   await expect(stone).toHaveAttribute("aria-label", /^Stone, 25\.0 m down the reach/);
   await stone.focus();
@@ -365,19 +365,19 @@ test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged,
   // And leaves it when the bed is changed by other means, or a handle is only pressed.
   await stone.focus();
   await page.keyboard.press("ArrowDown");
-  await page.getByRole("button", { name: /^Width of the channel/ }).click({ force: true });
+  await page.getByRole("button", { name: /^Channel width/ }).click({ force: true });
   await expect(page.getByText(/^Solving|^First picture|^Settled/).first()).toBeVisible();
   await expect(page.getByText(/^Under your hand/)).toBeHidden();
   await expect(stone).not.toHaveAttribute("aria-label", /^Stone, 27\.0 m/);
   await page.getByLabel("Across", { exact: true }).fill("small");
   await page.getByLabel("Across", { exact: true }).press("Enter");
-  await expect(page.getByText("“small” does not start with a number.")).toBeVisible();
+  await expect(page.getByText("“small” doesn’t start with a number.")).toBeVisible();
   await page.getByLabel("Across", { exact: true }).fill("8 ft");
   await page.getByLabel("Across", { exact: true }).press("Enter");
   await expect(page.getByLabel("Across", { exact: true })).toHaveValue("2.44 m");
   await stone.focus();
   await page.keyboard.press("Delete");
-  await expect(page.getByText("Nothing stands in this water yet.")).toBeVisible();
+  await expect(page.getByText("No objects here yet.")).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).first().click();
   await expect(stone).toBeVisible();
   await settled(page);

@@ -8,11 +8,11 @@ const MINUTES = 60_000;
 test("a new user on a clean profile: a gauge, a reach, and the first plan, within two minutes", async ({ page }) => {
   const began = Date.now();
   await page.goto("/");
-  await page.getByRole("link", { name: "Begin" }).click();
+  await page.getByRole("link", { name: "Start" }).click();
   await expect(page.getByRole("heading", { name: "Two steps to a first plan" })).toBeVisible();
   await page.getByRole("button", { name: "Open a gauge file" }).click();
   await chooseGauge(page, "gauge.csv", gaugeText());
-  await page.getByRole("button", { name: "Keep this record" }).click();
+  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByRole("dialog")).toBeHidden();
   await makeSmallReach(page, "Test pool");
   await expect(page.getByRole("heading", { level: 1, name: /^Test pool, (today|tomorrow)/ })).toBeVisible({
@@ -39,7 +39,7 @@ test("where and when, why, what would change it; other days, another fish, how f
   await noFaults(page);
 
   // How far: with its minutes the hour to leave is told; beyond the limit it is left out by name.
-  await page.getByRole("button", { name: "Minutes from home" }).click();
+  await page.getByRole("button", { name: "Travel times" }).click();
   await page.getByRole("textbox", { name: reach! }).fill("50");
   await page.keyboard.press("Escape");
   const from = /today (\d\d):(\d\d)/.exec(await answer.innerText())!;
@@ -62,12 +62,12 @@ test("where and when, why, what would change it; other days, another fish, how f
   const clock = new Intl.DateTimeFormat("en-GB", { timeZone: "Europe/Dublin", timeStyle: "short" });
   expect(clock.format(event.startDate.toJSDate())).toBe(`${from[1]}:${from[2]}`);
 
-  await page.getByRole("combobox", { name: "How far from home" }).click();
+  await page.getByRole("combobox", { name: "Travel limit" }).click();
   await page.getByRole("option", { name: "45 min" }).click();
-  await expect(page.getByText(`${reach} is left out: farther than you will drive.`)).toBeVisible();
+  await expect(page.getByText(`${reach} is left out: farther than you want to drive.`)).toBeVisible();
   await expect(answer).not.toHaveText(new RegExp(`^${reach}`));
 
-  await page.getByRole("combobox", { name: "When" }).click();
+  await page.getByRole("combobox", { name: "Days" }).click();
   await page.getByRole("option", { name: "The next five days" }).click();
   await expect(windows.getByRole("row")).toHaveCount(6, { timeout: 60_000 });
   await page.getByRole("combobox", { name: "Fish" }).click();
@@ -98,8 +98,8 @@ test("weather: the stand-in's forecast on the answer; what is expected goes befo
   };
   await windExpected("strong wind");
   await page.keyboard.press("Escape");
-  await expect(page.getByRole("heading", { name: "Nowhere, in these hours" })).toBeVisible();
-  await expect(page.getByText("Kiln Glide is left out: a wind of white caps.")).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Nowhere to go in these hours" })).toBeVisible();
+  await expect(page.getByText("Kiln Glide is left out: wind strong enough for white caps.")).toBeVisible();
   await page.getByRole("button", { name: "Weather" }).click();
   await windExpected("fresh breeze");
   await page.keyboard.press("Escape");

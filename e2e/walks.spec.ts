@@ -10,7 +10,7 @@ test("a plan is carried whole: its place, hours and flow on Reach, Rig and Sessi
   page,
 }) => {
   await loadDemo(page, "/today");
-  await page.getByRole("combobox", { name: "When" }).click();
+  await page.getByRole("combobox", { name: "Days" }).click();
   await page.getByRole("option", { name: "Tomorrow", exact: true }).click();
   await expect(page.getByRole("heading", { level: 1 })).toHaveText(/, tomorrow \d\d:\d\d to \d\d:\d\d$/);
   await expect(page.getByText("their water is being solved", { exact: false })).toBeHidden({ timeout: 120_000 });
@@ -86,14 +86,14 @@ async function somewhere(browser: Browser, timezoneId: string, now: number): Pro
   const page = await context.newPage();
   await page.clock.install({ time: now });
   await page.goto("/");
-  await page.getByRole("link", { name: "Begin" }).click();
+  await page.getByRole("link", { name: "Start" }).click();
   await page.waitForTimeout(600);
   await page.getByRole("button", { name: "Open a gauge file" }).click();
-  await page.getByLabel("Zone of clock times without an offset").fill("Europe/Dublin");
+  await page.getByLabel("Time zone for times without an offset").fill("Europe/Dublin");
   await page
     .getByLabel("File", { exact: true })
     .setInputFiles({ name: "home.csv", mimeType: "text/csv", buffer: gaugeUntil(Math.floor(now / HOUR) * HOUR) });
-  await page.getByRole("button", { name: "Keep this record" }).click();
+  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByRole("dialog")).toBeHidden();
   await makeSmallReach(page, "Home pool");
   return page;
@@ -122,7 +122,7 @@ for (const [name, zone, start, began, ended] of NIGHTS)
       .click();
     await expect(page.getByRole("dialog").getByLabel("To", { exact: true })).toHaveValue(new RegExp(`T?${ended}`));
     // Kept as it is, nothing moves.
-    await page.getByRole("dialog").getByRole("button", { name: "Keep" }).click();
+    await page.getByRole("dialog").getByRole("button", { name: "Save" }).click();
     await expect(page.getByRole("dialog")).toBeHidden();
     await expect(row).toContainText("1.0 h");
     await page.context().close();

@@ -8,14 +8,14 @@ test("the days ahead: when it is down to a flow, how far to believe it, and the 
   await loadDemo(page);
   await expect(page.getByRole("heading", { name: "The days ahead" })).toBeVisible();
   await expect(page.getByRole("rowheader", { name: "24 h" })).toBeVisible({ timeout: 30_000 });
-  const level = page.getByLabel("At or under");
+  const level = page.getByLabel("Flow at or below");
   await level.fill("9000 m3/s");
   await expect(page.getByText("It is there now.")).toBeVisible();
   await level.fill("0.1 cfs");
-  await expect(page.getByText(/^Not within five days/)).toBeVisible();
+  await expect(page.getByText(/^Not expected within five days/)).toBeVisible();
   await level.fill("much");
-  await expect(page.getByText("“much” does not start with a number.")).toBeVisible();
-  await page.getByText("The same as a table").click();
+  await expect(page.getByText("“much” doesn’t start with a number.")).toBeVisible();
+  await page.getByText("Show as a table").click();
   await expect(page.getByRole("rowheader", { name: /, forecast$/ }).first()).toBeVisible();
   await expect(page.getByRole("cell", { name: /^about .* m³\/s$/ }).first()).toBeVisible();
 });
@@ -45,13 +45,13 @@ test("readings of one's own: a body mark in one press with undo, and a discharge
   const count = async () => Number(/by (\d+) readings/.exec((await fitted.textContent())!)![1]);
   const before = await count();
   expect(before).toBeGreaterThan(2);
-  await page.getByRole("button", { name: "How deep is the bed seen?" }).click();
+  await page.getByRole("button", { name: "How deep can you see?" }).click();
   await page.getByRole("button", { name: /^thigh/ }).click();
-  await expect(page.getByText("seen to the thigh", { exact: false }).last()).toBeVisible();
+  await expect(page.getByText("visible to the thigh", { exact: false }).last()).toBeVisible();
   await expect.poll(count).toBe(before + 1);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect.poll(count).toBe(before);
-  await page.getByRole("button", { name: "Measure the flow with a float" }).click();
+  await page.getByRole("button", { name: "Measure flow with a float" }).click();
   const dialog = page.getByRole("dialog", { name: "Flow at Kiln Glide" });
   await dialog.getByLabel("Wet width").fill("8 m");
   for (const [k, [distance, depth, run, seconds]] of [
@@ -65,11 +65,11 @@ test("readings of one's own: a body mark in one press with undo, and a discharge
     await dialog.getByLabel("Seconds, each pass").nth(k).fill(seconds!);
   }
   await expect(dialog.getByRole("alert")).toContainText(
-    "Place 3: the distance from the edge must lie within the river's width.",
+    "Place 3: the distance from the edge must be within the river's width.",
   );
   await dialog.getByLabel("3. From the edge").fill("6.5");
   await expect(dialog.getByText(/within about ±\d+ %/)).toBeVisible();
-  await dialog.getByRole("button", { name: "Keep this reading" }).click();
+  await dialog.getByRole("button", { name: "Save reading" }).click();
   await expect(page.getByText(/at Kiln Glide: in the book\./).first()).toBeVisible();
 });
 
@@ -78,16 +78,16 @@ test("this water: a dam is a caution, a band is judged, the tide is told; bad en
 }) => {
   await loadDemo(page);
   await page.getByRole("button", { name: "This water" }).click();
-  await page.getByLabel("Dam above: what it does").fill("siren, then a metre in ten minutes");
-  await page.getByLabel("Tide: constituents, a line each").fill("M2 lots 3");
-  await page.getByRole("button", { name: "Keep this" }).click();
+  await page.getByLabel("Dam upstream: how it releases").fill("siren, then a metre in ten minutes");
+  await page.getByLabel("Tide: constituents, one a line").fill("M2 lots 3");
+  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByRole("dialog").getByRole("alert")).toContainText("Line 1: give a constituent's name");
-  await page.getByLabel("Tide: constituents, a line each").fill("M2 1.2 145\nS2 0.4 190");
+  await page.getByLabel("Tide: constituents, one a line").fill("M2 1.2 145\nS2 0.4 190");
   await page.getByLabel("Spot").fill("Back eddy");
   await page.getByLabel("From", { exact: true }).fill("0.1");
   await page.getByLabel("To", { exact: true }).fill("0.2 m3/s");
   await page.getByRole("button", { name: "Add", exact: true }).click();
-  await page.getByRole("button", { name: "Keep this" }).click();
+  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByText(/Dam above: siren, then a metre in ten minutes/)).toBeVisible();
   await expect(page.getByText(/^Tide: (flooding|ebbing|slack)/)).toBeVisible();
   await expect(page.getByRole("listitem").filter({ hasText: "Back eddy" })).toContainText("too high");
@@ -108,7 +108,7 @@ test("columns matched by hand are remembered; several files join into one gauge;
   await page.getByRole("option", { name: "Time", exact: true }).click();
   await page.getByRole("combobox", { name: "What Pegel cm holds" }).click();
   await page.getByRole("option", { name: "Stage", exact: true }).click();
-  await page.getByRole("button", { name: "Read it so" }).click();
+  await page.getByRole("button", { name: "Apply" }).click();
   await expect(page.getByRole("rowheader", { name: "stage" })).toBeVisible();
   await page
     .getByLabel("File", { exact: true })
@@ -116,17 +116,17 @@ test("columns matched by hand are remembered; several files join into one gauge;
       [100, 60].map((from, k) => ({ name: `odd-${k}.csv`, mimeType: "text/csv", buffer: Buffer.from(odd(from)) })),
     );
   await expect(page.getByRole("row", { name: /^stage 100 none 0\.60 m 0\.66 m$/ })).toBeVisible();
-  await page.getByRole("button", { name: "Keep this record" }).click();
-  await expect(page.getByText(/on the gauge and .*; it gives no discharge/).first()).toBeVisible();
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText(/on the gauge and .*; no discharge/).first()).toBeVisible();
   await expect(page.getByRole("img", { name: /^Stage against time/ })).toBeVisible();
-  await page.getByText("The same as a table").click();
+  await page.getByText("Show as a table").click();
   await expect(page.getByRole("columnheader", { name: "Stage" })).toBeVisible();
   await page.getByRole("button", { name: "This water" }).click();
   await page.getByLabel("Latitude of the gauge").fill("53.2");
   await page.getByLabel("Longitude", { exact: true }).fill("-7.4");
   await page.getByLabel("Rating: measured pairs").fill("0.3, 0.5\n0.5, 2.1\n0.8, 6.2\n1.1, 12");
   await expect(page.getByText(/^Q = .*4 pairs/)).toBeVisible();
-  await page.getByRole("button", { name: "Keep this" }).click();
+  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByText(/worked out by your rating from stage/)).toBeVisible();
   await expect(page.getByRole("rowheader", { name: "Today" })).toBeVisible();
 });
@@ -142,6 +142,6 @@ test("WaterML 2.0 comes in as other files do", async ({ page }) => {
   await page.getByRole("button", { name: "Open a gauge file" }).first().click();
   await chooseGauge(page, "weir.xml", xml);
   await expect(page.getByRole("row", { name: new RegExp(`^discharge ${rows.length} none `) })).toBeVisible();
-  await page.getByRole("button", { name: "Keep this record" }).click();
+  await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByRole("heading", { name: "Made up weir" })).toBeVisible();
 });

@@ -1,4 +1,4 @@
-/** `npm run demo`: installs what is missing, builds, and starts Low Heron with the made-up river. Plain Node. */
+/** `npm run demo`: installs what is missing, builds, and starts Low Heron with the demo river. Plain Node. */
 import { spawn } from "node:child_process";
 import { createServer } from "node:net";
 import { ensureBuild, ensurePackages, root } from "./ensure.mjs";
@@ -27,9 +27,7 @@ const server = spawn("npx", ["next", "start", "-p", String(port)], {
 });
 server.stdout.on("data", (text) => {
   if (String(text).includes("Ready"))
-    process.stdout.write(
-      `\nLow Heron runs with the made-up river at  http://localhost:${port}\nStop it with Ctrl+C.\n`,
-    );
+    process.stdout.write(`\nLow Heron runs with the demo river at  http://localhost:${port}\nStop it with Ctrl+C.\n`);
 });
 for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
 server.on("exit", (code) => process.exit(code ?? 0));

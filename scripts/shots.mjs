@@ -71,7 +71,7 @@ const views = [
         await water.click({ position: { x: width * x, y: height * y } });
         await page.waitForTimeout(600);
       }
-      await page.getByRole("button", { name: "Hold it against the field" }).click();
+      await page.getByRole("button", { name: "Check answer" }).click();
       await page.getByRole("button", { name: "On", exact: true }).waitFor();
       await page.waitForTimeout(800);
     },
@@ -89,7 +89,7 @@ const views = [
     sizes: ["desk"],
     ready: async (page) => {
       await settled(page);
-      await page.getByRole("button", { name: "Shape the bed" }).click();
+      await page.getByRole("button", { name: "Edit the bed" }).click();
       await page.getByRole("button", { name: "split stone", exact: true }).click();
       await page.waitForTimeout(500);
     },
@@ -99,10 +99,10 @@ const views = [
     path: "/reach",
     sizes: ["desk"],
     ready: async (page) => {
-      await page.getByRole("button", { name: "Make a reach" }).click();
+      await page.getByRole("button", { name: "Add a reach" }).click();
       await page.getByRole("button", { name: "From soundings" }).click();
       await page.getByRole("button", { name: /made-up boat/ }).click();
-      const make = page.getByRole("button", { name: "Make this reach" });
+      const make = page.getByRole("button", { name: "Add this reach" });
       await make.waitFor();
       await make.scrollIntoViewIfNeeded();
       await page.waitForTimeout(800);
@@ -145,7 +145,7 @@ const views = [
     sizes: ["bank"],
     ready: async (page) => {
       const start = page.getByRole("button", { name: "Start a session" });
-      await page.getByText("The whole card").waitFor({ timeout: 180_000 });
+      await page.getByText("Full rig card").waitFor({ timeout: 180_000 });
       await start.click();
       await page.getByText(/^0 of \d+ minutes$/).waitFor({ timeout: 60_000 });
       for (let cast = 0; cast < 7; cast++) {
@@ -188,7 +188,7 @@ const faults = [];
 page.on("console", (message) => message.type() === "error" && faults.push(message.text()));
 page.on("pageerror", (error) => faults.push(String(error)));
 await page.goto(base);
-const load = page.getByRole("button", { name: "Load the made-up river" });
+const load = page.getByRole("button", { name: "Load the demo river" });
 await Promise.race([load.waitFor(), page.waitForURL("**/water")]);
 if (await load.isVisible()) {
   if (!only || only === "welcome") await page.screenshot({ path: join(out, "welcome-desk.png") });

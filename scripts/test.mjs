@@ -45,6 +45,7 @@ await Promise.all([
   (async () => {
     await beside("format", "npx", ["prettier", "--check", "--log-level", "warn", "."]);
     await beside("arrows", "node", ["scripts/arrows.mjs"]);
+    await beside("text", "node", ["scripts/lint/text.mjs"]);
     await beside("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "1500"]);
   })(),
 ]);

@@ -140,7 +140,11 @@ export function correct(model: BankModel, start: number, end: number): void {
 export function correctPlace(model: BankModel, rod: number, from: number, to: number, lie: string): void {
   model.spans = model.spans.flatMap((span) => {
     if (span.rod !== rod || span.from > from || span.to < to) return [span];
-    const parts = [{ ...span, to: from }, { ...span, from, to, lie }, { ...span, from: to }];
+    const parts = [
+      { ...span, to: from },
+      { ...span, from, to, lie },
+      { ...span, from: to },
+    ];
     return parts.filter((part, k) => k === 1 || part.to > part.from);
   });
 }

@@ -84,7 +84,7 @@ async function openBrowser(folder: string): Promise<{ context: BrowserContext; p
 async function toCasting(page: Page): Promise<void> {
   const cast = page.getByRole("button", { name: "Cast", exact: true });
   const landed = page.getByRole("button", { name: "Landed", exact: true });
-  const released = page.getByRole("button", { name: "Released, same cast again" });
+  const released = page.getByRole("button", { name: "Released, repeat the cast" });
   await cast.or(landed).or(released).first().waitFor();
   if (await landed.isVisible()) await press(landed);
   await cast.or(released).first().waitFor();
@@ -155,7 +155,7 @@ export async function kill(times: number, random: Random): Promise<Kills> {
           await page.getByLabel(/^Length/).press("Enter");
           await page.getByRole("heading", { name: new RegExp(`, ${Math.floor(length / 10)}`) }).waitFor();
           done({ lengths: [...sure.lengths, length] });
-          await press(page.getByRole("button", { name: "Released, same cast again" }));
+          await press(page.getByRole("button", { name: "Released, repeat the cast" }));
           await page.getByRole("button", { name: "Cast", exact: true }).waitFor();
         } catch {
           alive = false;
@@ -171,10 +171,10 @@ export async function kill(times: number, random: Random): Promise<Kills> {
   }
 }
 
-/** A made-up river to log on, with a session running. */
+/** A demo river to log on, with a session running. */
 async function begin(page: Page): Promise<void> {
   await page.goto(BASE);
-  await page.getByRole("button", { name: "Load the made-up river" }).click();
+  await page.getByRole("button", { name: "Load the demo river" }).click();
   await page.getByRole("heading", { name: "Ostrel at Corbel Bridge" }).waitFor();
   await page.goto(`${BASE}/session`);
   await page.getByRole("button", { name: "Start a session" }).click();

@@ -252,7 +252,7 @@ function demoReadings(
           kind: "clarity",
           value: Math.round(39 * reading ** -0.7) / 10,
           error: null,
-          how: "depth at which the bed was lost",
+          how: "depth where you lost sight of the bottom",
         },
       ];
     });

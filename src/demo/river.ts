@@ -1,7 +1,7 @@
 import type { Reach } from "../core/flow/reach-schema";
 import { DEMO_STATION } from "./station";
 
-/** The two reaches of the made-up river Ostrel. Nothing here is a real water. */
+/** The two reaches of the demo river Ostrel. Nothing here is a real water. */
 export const DEMO_REACHES: readonly Reach[] = [
   {
     schema: "low-heron/reach@1",

@@ -7,7 +7,7 @@ const HEADING = 200;
 const LEVEL = 0.5;
 export const DEMO_SOUNDING = { name: "made-up boat.nmea", waterSurfaceSlope: 0.0028, transducerDraft: SOUNDER_DRAFT };
 
-/** The log of a made-up boat's sounder on the made-up river's first reach, the morning before `now`: NMEA 0183. */
+/** The log of a demo boat's sounder on the demo river's first reach, the morning before `now`: NMEA 0183. */
 export function demoSounding(now: number): string {
   const before = new Date(now - 86_400_000);
   const nine = Date.UTC(before.getUTCFullYear(), before.getUTCMonth(), before.getUTCDate(), 9);

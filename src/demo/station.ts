@@ -1,4 +1,4 @@
-/** The made-up river Ostrel, gauged at Corbel Bridge, with two reaches. Nothing here is a real water. */
+/** The demo river Ostrel, gauged at Corbel Bridge, with two reaches. Nothing here is a real water. */
 export const DEMO_STATION = {
   id: "demo-ostrel-corbel",
   name: "Ostrel at Corbel Bridge",

@@ -3,7 +3,7 @@ import { lieAt, numberLies, type NumberedPlace, SAME_LIE } from "./lie-identity"
 
 const at = (x: number, y: number) => ({ x, y });
 
-test("with nothing known the numbers are the ranks", () => {
+test("with no data the numbers are the ranks", () => {
   const { lies, known } = numberLies([at(10, 2), at(20, 4), at(30, 6)], []);
   expect(lies.map((one) => one.number)).toEqual([1, 2, 3]);
   expect(known).toEqual(lies);

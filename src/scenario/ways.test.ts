@@ -14,7 +14,7 @@ import { solveField } from "./solve";
 import { rigRequest } from "./rig";
 import { castsFrom, type WaysRequest, waysKey } from "./ways";
 
-/** The made-up river at its hour, about 6.8 m3/s, on cells of a metre. */
+/** The demo river at its hour, about 6.8 m3/s, on cells of a metre. */
 const conditions = {
   ...conditionsOf(undefined, undefined, undefined, { discharge: 6.8, light: "day" }),
   visibleDepth: 0.9,
@@ -75,7 +75,7 @@ test.each([0, 1])(
     let slack = 0;
     for (const { float, lie } of lies) {
       if (!float) continue;
-      // In slack a float stays wherever it lands, for as long as it is looked at.
+      // In slack a float stays wherever it lands, for as long as it is shown.
       if (float.cast.atLie > 30) slack++;
       else expect(float.cast.seconds).toBeGreaterThanOrEqual(2 * float.cast.atLie);
       expect(float.cast.seconds).toBeGreaterThan(0.5);

@@ -4,7 +4,7 @@ import { hash01, smoothNoise } from "../core/quantity/seeded";
 import { rainAt, yearFraction } from "./gauge";
 
 /**
- * A made-up weather service over the made-up river: its rain is the rain that its gauge answers to. Seeded; a forecast
+ * A made-up weather service over the demo river: its rain is the rain that its gauge answers to. Seeded; a forecast
  * is the truth with errors that grow with how far ahead it looks, as forecasts are.
  */
 const SEED = 211;
@@ -16,7 +16,7 @@ const ERRORS = { wind: 0.004, cloud: 0.003, air: 0.02, windFrom: 0.35, rain: 0.0
 const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));
 
-/** What the air did, or will do. */
+/** What the air did, or away. */
 function trueHour(time: number) {
   const hour = time / HOUR;
   const season = yearFraction(time);

@@ -10,7 +10,7 @@ const textOf = (error: unknown) => unkept(error, () => Promise.resolve()).text;
 test("work that fails is told as a fault that stays", async () => {
   act(() => Promise.reject(new InputError("record-gone")));
   await waitFor(() => expect(said()).toHaveLength(1));
-  expect(said()[0]).toMatchObject({ fault: true, text: expect.stringContaining("no longer in the book") as string });
+  expect(said()[0]).toMatchObject({ fault: true, text: expect.stringContaining("no longer in the log") as string });
 });
 
 test("work that throws before it begins is told too", async () => {
@@ -22,9 +22,9 @@ test("work that throws before it begins is told too", async () => {
 
 test("a full disk is told in plain words, wherever the browser hides its name", () => {
   const full = new DOMException("no", "QuotaExceededError");
-  expect(textOf(full)).toMatch(/disk .* full/);
-  expect(textOf(Object.assign(new Error("abort"), { name: "AbortError", inner: full }))).toMatch(/disk .* full/);
-  expect(textOf(new Error("strange"))).toMatch(/could not keep this: strange/);
+  expect(textOf(full)).toMatch(/storage is full/);
+  expect(textOf(Object.assign(new Error("abort"), { name: "AbortError", inner: full }))).toMatch(/storage is full/);
+  expect(textOf(new Error("strange"))).toMatch(/couldn’t save this: strange/);
 });
 
 test("a command that is done is said with its undo; undoing runs it, and its failure is told", async () => {

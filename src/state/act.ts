@@ -24,8 +24,8 @@ function sayFault(error: unknown, again: () => Promise<unknown>): void {
   const { text, inMemory } = unkept(error, again);
   const notices = useNotices.getState();
   if (!mayBeRepeated(error)) return notices.say(text, undefined, true);
-  const memory = inMemory && { label: "Go on in memory", run: inMemory };
-  notices.wait(text, { label: "Try again", run: () => act(again) }, memory);
+  const memory = inMemory && { label: "Use a temporary log", run: inMemory };
+  notices.wait(text, { label: "Retry", run: () => act(again) }, memory);
 }
 
 /** Tells of a failure that costs only time: what is worked out anew when it is next wanted. */

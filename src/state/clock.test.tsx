@@ -10,12 +10,12 @@ beforeEach(() => {
 });
 afterEach(() => jest.useRealTimers());
 
-test("without the made-up river the clock is the device's", () => {
+test("without the demo river the clock is the device's", () => {
   expect(clockNow()).toBe(LOADED + 90_000);
   expect(renderHook(() => useDemoClock()).result.current).toBe(false);
 });
 
-test("the made-up river has its own hour, whatever the wall clock says, and runs on from there", () => {
+test("the demo river has its own hour, whatever the wall clock says, and runs on from there", () => {
   useSettings.setState({ demo: { loadedAt: LOADED, reaches: ["a"] }, reach: "a" });
   expect(clockNow()).toBe(DEMO_HOUR + 90_000);
   const { result } = renderHook(() => useMinute());

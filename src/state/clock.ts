@@ -4,7 +4,7 @@ import { DEMO_HOUR } from "../demo/hour";
 import { useSettings } from "./settings";
 
 /**
- * The one clock of the application. While the made-up river is looked at it is the demo's: its hour when it was loaded,
+ * The one clock of the application. While the demo river is looked at it is the demo's: its hour when it was loaded,
  * running on from there; otherwise it is this device's.
  */
 export function clockNow(): number {

@@ -14,9 +14,9 @@ import { clockNow } from "./clock";
 import { say } from "./notices";
 import { useSettings } from "./settings";
 
-// The made-up river and readers of files come when they are asked for.
+// The demo river and readers of files come when they are asked for.
 
-/** Puts the made-up river in the book, one transaction, and sets the clock to its hour. */
+/** Puts the demo river in the book, one transaction, and sets the clock to its hour. */
 export async function loadDemo(): Promise<void> {
   const { demoBook } = await fetched(import("../demo/book"));
   const book = demoBook(DEMO_HOUR);
@@ -33,7 +33,7 @@ export async function loadDemo(): Promise<void> {
   act(refreshStandIn);
 }
 
-/** A made-up river that came in by an archive has its own hour too. */
+/** A demo river that came in by an archive has its own hour too. */
 export async function recogniseDemo(): Promise<void> {
   const { demo, set } = useSettings.getState();
   const reaches = (await database().reaches.toArray()).filter((one) => one.demo && !one.deleted).map((one) => one.id);
@@ -47,7 +47,7 @@ export async function sendDemoAway(): Promise<void> {
   const forecast = await dropForecast(database(), DEMO_STATION.id);
   const { set } = useSettings.getState();
   set({ demo: null, demoRemoved: true, reach: null, flow: null, lie: null });
-  say("The made-up river is gone, with its sessions and catches.", {
+  say("Demo river removed, with its sessions and catches.", {
     label: "Undo",
     run: () =>
       act(async () => {
@@ -58,7 +58,7 @@ export async function sendDemoAway(): Promise<void> {
   });
 }
 
-/** Brings the stand-ins of the made-up river up to the hour. Without a network what is kept stays as it is. */
+/** Brings the stand-ins of the demo river up to the hour. Without a network what is kept stays as it is. */
 export async function refreshStandIn(): Promise<void> {
   const now = clockNow();
   await refreshGauge(now);
@@ -93,7 +93,7 @@ async function refreshGauge(now: number): Promise<void> {
 
 async function refreshWeather(now: number): Promise<void> {
   const kept = await forecastFor(database(), DEMO_STATION.id);
-  // The made-up river's clock goes back when it is loaded anew; a forecast of one's own stays.
+  // The demo river's clock goes back when it is loaded anew; a forecast of one's own stays.
   if (kept && (kept.source === "file" || Math.abs(now - kept.issued) < 2 * HOUR)) return;
   const text = await askStandIn("weather", { at: new Date(now).toISOString() });
   if (text === undefined) return;

@@ -80,5 +80,5 @@ export async function remindOfCopy(): Promise<void> {
   const count = await changedSince(savedAt ?? 0);
   if (count < MANY && (count === 0 || savedAt === null || now - savedAt < LONG)) return;
   set({ remindedAt: now });
-  say(`${count} of your records are in no saved file yet.`, { label: "Save a copy", run: () => act(saveBook) });
+  say(`${count} of your records are not backed up yet.`, { label: "Save a backup", run: () => act(saveBook) });
 }

@@ -35,7 +35,7 @@ export async function saveBook(): Promise<void> {
   useSettings.getState().set({ savedAt: Date.parse(at) });
   const { setAside } = await readArchive(bytes, sha256);
   const [first] = setAside;
-  if (!first) return say("The archive is saved; read back, all of it is there.");
-  const text = `The archive is saved, but ${count(setAside.length, "record")} of it cannot be taken in again.`;
+  if (!first) return say("Backup saved and checked.");
+  const text = `Backup saved, but ${count(setAside.length, "record")} can’t be restored from it.`;
   useNotices.getState().say(`${text} ${setAsideWords(first)}`, undefined, true);
 }

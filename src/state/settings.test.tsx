@@ -51,6 +51,6 @@ test("where the browser keeps no settings they hold for the page, and that is sa
   keep.mockRestore();
   expect(useSettings.getState()).toMatchObject({ system: "us", species: "walleye" });
   expect(useNotices.getState().list.map((one) => one.text)).toEqual([
-    expect.stringMatching(/does not keep your settings/) as string,
+    expect.stringMatching(/doesn’t save settings/) as string,
   ]);
 });

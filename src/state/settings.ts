@@ -70,7 +70,7 @@ const FIELDS = {
   /** How a lure is let down, and how shot is spread. */
   letDown: oneOf(["slack", "semi-slack", "tight"], "semi-slack"),
   shotting: oneOf(["auto", ...SHOTTINGS], "auto"),
-  /** Time of the fish's year: by temperature and date, as in the rest of the year, or as the angler says. */
+  /** Time of the fish's year: by temperature and date, normal, or as the angler says. */
   season: oneOf(["auto", "usual", ...PHASES], "auto"),
   /** What is worked out before anybody asks: other flows and how sure each lie is; or nothing, to save the battery. */
   ahead: oneOf(["all", "none"], "all"),
@@ -90,14 +90,14 @@ const FIELDS = {
     isObject(kept) && Object.values(kept).every((one) => Array.isArray(one) && one.every(isObject))
       ? (kept as Record<string, ColumnMatch[]>)
       : {},
-  /** The made-up river in the book: when it was loaded, by this device's clock, and its reaches. */
+  /** The demo river in the book: when it was loaded, by this device's clock, and its reaches. */
   demo: (kept: unknown): { loadedAt: number; reaches: string[] } | null => {
     if (!isObject(kept)) return null;
     const [loadedAt, { reaches }] = [numberOrNone(kept.loadedAt), kept];
     const sound = Array.isArray(reaches) && reaches.every((one): one is string => typeof one === "string");
     return loadedAt !== null && sound ? { loadedAt, reaches } : null;
   },
-  /** The made-up river was sent away: do not bring it back by itself. */
+  /** The demo river was sent away: do not bring it back by itself. */
   demoRemoved: flag,
   /** When the book was last saved to a file, and when a copy was reminded of, ms of this device. */
   savedAt: numberOrNone,
@@ -148,7 +148,7 @@ const OWN_TO_TAB: readonly (keyof Kept)[] = ["reach", "station", "species", "lig
 
 const keeping = sharedSettings(
   () => localStorage,
-  () => say("This browser does not keep your settings: they hold until this page is closed."),
+  () => say("This browser doesn’t save settings. They last until you close this page."),
 );
 
 export const useSettings = create<Settings>()(

@@ -32,7 +32,7 @@ export function Toasts() {
           >
             {notice.fault && <span aria-hidden>▲ </span>}
             {notice.text}
-            {notice.waiting > 1 && ` ${notice.waiting} entries wait to be kept.`}
+            {notice.waiting > 1 && ` ${notice.waiting} entries are waiting to be saved.`}
           </Toast.Description>
           {[notice.action, notice.other].map(
             (way) =>
@@ -51,7 +51,7 @@ export function Toasts() {
                 </Toast.Action>
               ),
           )}
-          <Toast.Close aria-label="Put this notice away" className="ml-auto grid size-11 place-items-center rounded-md">
+          <Toast.Close aria-label="Dismiss notice" className="ml-auto grid size-11 place-items-center rounded-md">
             <X size={18} aria-hidden />
           </Toast.Close>
         </Toast.Root>

@@ -24,7 +24,7 @@ test("what cannot be saved keeps the dialog open with its fault, until it can", 
   const { result } = renderHook(() => useSave(() => closed++));
   await act(() => result.current.save(() => Promise.reject(new InputError("record-gone")), "Kept."));
   expect(closed).toBe(0);
-  expect(result.current.fault?.text).toMatch(/no longer in the book/);
+  expect(result.current.fault?.text).toMatch(/no longer in the log/);
   // It would be wrong in memory as well.
   expect(result.current.fault?.inMemory).toBeUndefined();
   expect(useNotices.getState().list).toEqual([]);

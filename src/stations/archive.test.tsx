@@ -36,7 +36,7 @@ beforeEach(async () => {
 const live = async () => (await database().sessions.toArray()).filter((one) => !one.deleted).length;
 const give = async (file: File) => {
   const user = userEvent.setup();
-  await user.upload(screen.getByLabelText("Archive file"), file);
+  await user.upload(screen.getByLabelText("Backup file"), file);
   return user;
 };
 
@@ -45,12 +45,12 @@ test("an archive is shown before it is taken in; left, nothing is changed; taken
   render(<Archive />);
   const user = await give(file);
   expect(await screen.findByText(`sessions: ${book.sessions.length} new`)).toBeInTheDocument();
-  await user.click(screen.getByRole("button", { name: "Leave it" }));
+  await user.click(screen.getByRole("button", { name: "Cancel" }));
   expect(await live()).toBe(0);
   await give(file);
-  await user.click(await screen.findByRole("button", { name: "Take it in" }));
+  await user.click(await screen.findByRole("button", { name: "Restore" }));
   await waitFor(async () => expect(await live()).toBe(book.sessions.length));
-  // The made-up river has its own hour again.
+  // The demo river has its own hour again.
   await waitFor(() =>
     expect(useSettings.getState().demo?.reaches.toSorted()).toEqual(book.reaches.map((one) => one.id).sort()),
   );
@@ -62,21 +62,21 @@ test("what was removed here since stays removed, unless it is wanted back", asyn
   await removeDemo(database());
   render(<Archive />);
   let user = await give(file);
-  await user.click(await screen.findByRole("button", { name: "Take it in" }));
-  await waitFor(() => expect(screen.queryByRole("button", { name: "Take it in" })).toBeNull());
+  await user.click(await screen.findByRole("button", { name: "Restore" }));
+  await waitFor(() => expect(screen.queryByRole("button", { name: "Restore" })).toBeNull());
   expect(await live()).toBe(0);
   user = await give(file);
-  expect(await screen.findByRole("radio", { name: /^Merge: the newest/ })).toBeChecked();
-  await user.click(screen.getByRole("radio", { name: /^Restore it as it was: \d+ records removed since come back$/ }));
-  await user.click(screen.getByRole("button", { name: "Take it in" }));
+  expect(await screen.findByRole("radio", { name: /^Merge: keep the newest/ })).toBeChecked();
+  await user.click(screen.getByRole("radio", { name: /^Restore it exactly: \d+ records deleted since come back$/ }));
+  await user.click(screen.getByRole("button", { name: "Restore" }));
   await waitFor(async () => expect(await live()).toBe(book.sessions.length));
 });
 
 test("what is no archive is told, and nothing is changed", async () => {
   render(<Archive />);
   await give(await fileOf(new TextEncoder().encode("not a zip")));
-  expect(await screen.findByRole("alert")).toHaveTextContent("Nothing was changed.");
-  expect(screen.queryByRole("button", { name: "Take it in" })).toBeNull();
+  expect(await screen.findByRole("alert")).toHaveTextContent("Nothing changed.");
+  expect(screen.queryByRole("button", { name: "Restore" })).toBeNull();
 });
 
 test("what joins, what was removed there and what cannot be taken is said before; of what stays nothing", async () => {
@@ -111,14 +111,16 @@ test("what joins, what was removed there and what cannot be taken is said before
   files["manifest.json"] = strToU8(JSON.stringify(manifest));
   render(<Archive />);
   const user = await give(await fileOf(zipSync(files)));
-  expect(await screen.findByText(`series: 1 joined with yours, ${others.length} left as they are`)).toBeInTheDocument();
+  expect(await screen.findByText(`series: 1 merged with yours, ${others.length} unchanged`)).toBeInTheDocument();
   expect(
-    screen.getByText(`sessions: 1 removed there since, ${book.sessions.length - 1} left as they are`),
+    screen.getByText(`sessions: 1 deleted there since, ${book.sessions.length - 1} unchanged`),
   ).toBeInTheDocument();
   expect(screen.queryByText(/^catches:/)).toBeNull();
-  expect(screen.getByText(/^catches\.jsonl, line 1: length: .* was read, and it must be under 4$/)).toBeInTheDocument();
+  expect(
+    screen.getByText(/^catches\.jsonl, line 1: length: .* was found, but it must be under 4$/),
+  ).toBeInTheDocument();
   const before = (await database().series.get(series!.id))!.times.length;
-  await user.click(screen.getByRole("button", { name: "Take it in" }));
+  await user.click(screen.getByRole("button", { name: "Restore" }));
   await waitFor(async () => expect((await database().series.get(series!.id))!.times.length).toBe(before + 1));
   expect(await live()).toBe(book.sessions.length - 1);
 });

@@ -41,18 +41,19 @@ export function Archive() {
 
   return (
     <section>
-      <h3 className="mb-1">Archive</h3>
+      <h3 className="mb-1">Backup</h3>
       <p className="mb-2 text-soft">
-        Everything in one file. Taking one in merges it: the later of two records stands, gauge records join.
+        Everything in one file. Restoring merges it into this log: the newer of two records is kept and gauge records
+        are joined.
       </p>
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => act(saveBook)}>
           <Download size={18} aria-hidden />
-          Save archive
+          Save a backup
         </Button>
-        <PickFile label="Archive file" accept=".zip" onFile={(file) => act(() => take(file))}>
+        <PickFile label="Backup file" accept=".zip" onFile={(file) => act(() => take(file))}>
           <Upload size={18} aria-hidden />
-          Take in archive
+          Open a backup
         </PickFile>
       </div>
       {fault && (
@@ -75,9 +76,9 @@ function PartLine({ part, counts }: { part: string; counts: Counts }) {
   const said: readonly (readonly [number, string])[] = [
     [added, "new"],
     [replaced, "newer than yours"],
-    [joined, "joined with yours"],
-    [gone, "removed there since"],
-    [kept, "left as they are"],
+    [joined, "merged with yours"],
+    [gone, "deleted there since"],
+    [kept, "unchanged"],
   ];
   return (
     <li>
@@ -98,7 +99,7 @@ function SetAsideList({ of }: { of: readonly SetAside[] }) {
   if (of.length === 0) return null;
   return (
     <div className="my-2" role="note">
-      <p className="font-semibold">{count(of.length, "record")} of it cannot be taken, and stay out:</p>
+      <p className="font-semibold">{count(of.length, "record")} records can’t be imported:</p>
       <ul className="text-soft">
         {of.slice(0, MOST_TOLD).map((one, index) => (
           <li key={index} className="break-words">
@@ -114,10 +115,10 @@ function SetAsideList({ of }: { of: readonly SetAside[] }) {
 /** What a restore would do beyond a merge. */
 function restoreWords(removed: number, older: number): string {
   const parts = [
-    removed > 0 && `${count(removed, "record")} removed since ${removed === 1 ? "comes" : "come"} back`,
+    removed > 0 && `${count(removed, "record")} deleted since ${removed === 1 ? "comes" : "come"} back`,
     older > 0 && `${count(older, "record")} changed since ${older === 1 ? "is" : "are"} as there`,
   ].filter(Boolean);
-  return `Restore it as it was: ${parts.join(", ")}`;
+  return `Restore it exactly: ${parts.join(", ")}`;
 }
 
 /** What taking an archive in would do. */
@@ -150,12 +151,12 @@ function Plan({
     } catch (error) {
       return onFault(unkept(error, merge));
     }
-    say(`${name} is in the book.`);
+    say(`${name} saved.`);
     onDone();
   };
   return (
     <div className="mt-3 rounded-md border border-line p-3">
-      <p className="font-semibold">{name} would do this:</p>
+      <p className="font-semibold">{name} would:</p>
       <ul className="my-2">
         {Object.entries(plan.parts).map(([part, counts]) => (
           <PartLine key={part} part={part} counts={counts} />
@@ -163,18 +164,18 @@ function Plan({
         {Object.values(plan.parts).every((counts) => !changes(counts)) && (
           <li>
             {removed > 0
-              ? "Nothing by itself: what it holds is here, or was removed here since."
-              : "Nothing: all of it is here already."}
+              ? "Change nothing: its records are already here, or you deleted them since."
+              : "Change nothing: it is all here already."}
           </li>
         )}
       </ul>
       <SetAsideList of={setAside} />
       {removed + older > 0 && (
         <fieldset className="mb-2">
-          <legend className="font-semibold">Of what was removed or changed here since:</legend>
+          <legend className="font-semibold">Records deleted or changed here since the backup:</legend>
           {(
             [
-              ["merge", "Merge: the newest of each record stands"],
+              ["merge", "Merge: keep the newest of each record"],
               ["restore", restoreWords(removed, older)],
             ] as const
           ).map(([value, words]) => (
@@ -199,14 +200,14 @@ function Plan({
             checked={alsoSettings}
             onChange={({ target }) => setAlsoSettings(target.checked)}
           />
-          Use the backup’s settings too: units, style, columns
+          Also restore settings: units, style, columns
         </label>
       )}
       <div className="flex gap-2">
         <Button tone="next" onClick={() => act(merge)}>
-          Take it in
+          Restore
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={onDone}>Cancel</Button>
       </div>
     </div>
   );

@@ -21,15 +21,15 @@ import { Holdings } from "./holdings";
 const LOOKS = [
   { value: "day", label: "Day" },
   { value: "dusk", label: "Dusk" },
-  { value: "glare", label: "Glare: strongest contrast" },
+  { value: "glare", label: "Glare: high contrast" },
 ];
 
 const AHEAD = [
-  { value: "all", label: "Other flows, and how sure each lie is" },
-  { value: "none", label: "Nothing: saves the battery" },
+  { value: "all", label: "Other flows and uncertainty" },
+  { value: "none", label: "Nothing (saves battery)" },
 ];
 
-/** The book as a whole: units, look, archive out and in, the made-up river. */
+/** The book as a whole: units, look, archive out and in, the demo river. */
 export function BookDialog({
   open,
   onOpenChange,
@@ -48,7 +48,7 @@ export function BookDialog({
   const hasDemo = river.reaches.some((one) => one.demo) || river.stations.some((one) => one.demo);
 
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="Book and settings">
+    <Dialog open={open} onOpenChange={onOpenChange} title="Settings and backup">
       <div className="grid gap-5">
         <div className="grid grid-cols-2 gap-3">
           <Select
@@ -61,14 +61,14 @@ export function BookDialog({
             ]}
           />
           <Select
-            label="Look"
+            label="Theme"
             value={LOOKS.find((one) => one.value === theme)?.value ?? "day"}
             onChange={setTheme}
             choices={LOOKS}
           />
           <div className="col-span-2">
             <Select
-              label="Worked out before you ask"
+              label="Work out ahead of time"
               value={ahead}
               onChange={(value) => set({ ahead: value as typeof ahead })}
               choices={AHEAD}
@@ -78,15 +78,13 @@ export function BookDialog({
         <Archive />
         <Holdings river={river} />
         <section>
-          <h3 className="mb-1">Made-up river</h3>
+          <h3 className="mb-1">Demo river</h3>
           {hasDemo ? (
             <Button onClick={() => act(() => sendDemoAway().then(() => onOpenChange(false)))}>
-              Remove the made-up river
+              Remove the demo river
             </Button>
           ) : (
-            <Button onClick={() => act(() => loadDemo().then(() => onOpenChange(false)))}>
-              Load the made-up river
-            </Button>
+            <Button onClick={() => act(() => loadDemo().then(() => onOpenChange(false)))}>Load the demo river</Button>
           )}
         </section>
         <p>
@@ -95,38 +93,38 @@ export function BookDialog({
             className="inline-flex min-h-11 items-center underline"
             onClick={() => onOpenChange(false)}
           >
-            Help: words of the trade, and what the models know
+            Help: glossary and what the models know
           </Link>
         </p>
         {holds && <EmptyBook onDone={() => onOpenChange(false)} />}
-        <section aria-label="How it is kept" className="grid gap-1 text-sm text-soft">
+        <section aria-label="Storage" className="grid gap-1 text-sm text-soft">
           {unsaved !== undefined && (
             <p>
               {unsaved === 0
-                ? "All of your own records are in a saved file."
-                : `${count(unsaved, "own record")} in no saved file yet`}
-              {unsaved > 0 && (savedAt === null ? "." : `: the last one is of ${dayAndTime(savedAt)}.`)}
+                ? "All your records are in a backup."
+                : `${count(unsaved, "own record")} not backed up yet`}
+              {unsaved > 0 && (savedAt === null ? "." : `; last backup ${dayAndTime(savedAt)}.`)}
             </p>
           )}
           {keeping && (
             <p>
               {keeping.promised
-                ? "This browser has promised to keep the book."
-                : "This browser may clear the book when the disk is full, and a private window forgets it when it is closed: save an archive now and then."}
+                ? "This browser will keep your log."
+                : "This browser may delete your log when the disk is full. A private window deletes it on closing. Save backups regularly."}
             </p>
           )}
           {keeping?.left !== undefined && keeping.left < LITTLE_SPACE && (
             <p className="font-semibold text-ink">
-              ▲ Little room is left in this browser: {Math.max(0, Math.round(keeping.left / 1e6))} MB. Save an archive,
-              and make room.
+              ▲ This browser is low on space: {Math.max(0, Math.round(keeping.left / 1e6))} MB. Save a backup and free
+              some space.
             </p>
           )}
           <p>
             {ready
-              ? "It starts without a network, whole."
+              ? "Ready to work offline."
               : refused
-                ? "This browser does not keep it for days without a network."
-                : "It is being kept for days without a network …"}
+                ? "This browser can’t run it offline."
+                : "Preparing offline use …"}
           </p>
         </section>
       </div>

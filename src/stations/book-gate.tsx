@@ -16,21 +16,21 @@ export function BookGate({ children }: { children: ReactNode }) {
     <main id="station" tabIndex={-1} className="px-4 pt-4 pb-24 outline-none lg:px-6">
       {opened.fault ? (
         <div className="mx-auto grid max-w-2xl gap-3 py-6">
-          <h1 className="text-2xl">The book stays closed</h1>
+          <h1 className="text-2xl">The log couldn’t be opened</h1>
           <FaultNote
             message={tellFault(opened.fault)}
-            todo="What is in the book stays there, untouched. You can go on for a day with a book in memory: it is gone with this page, so save it to a file before you leave. Take that file in when the book opens again."
+            todo="Your log is safe and unchanged. You can use a temporary log for now. It is lost when this page closes, so save a backup first and restore it later."
           />
           <div className="flex flex-wrap gap-3">
             <Button tone="next" onClick={opened.retry}>
-              Try again
+              Retry
             </Button>
-            <Button onClick={() => act(() => goOnInMemory())}>Go on in memory</Button>
+            <Button onClick={() => act(() => goOnInMemory())}>Use a temporary log</Button>
           </div>
         </div>
       ) : (
         <p role="status" className="p-6 text-soft">
-          Opening the book …
+          Opening the log …
         </p>
       )}
     </main>

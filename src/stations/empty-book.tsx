@@ -22,27 +22,27 @@ export function EmptyBook({ onDone }: { onDone: () => void }) {
       await emptyTheBook(database());
       set({ demo: null, demoRemoved: true, reach: null, station: null, flow: null, lie: null });
       return () => putBack(database(), alive);
-    }, "The book is empty. The copy that was saved first restores it.");
+    }, "The log is empty. Restore the backup to get it back.");
     if (done) onDone();
   };
   return (
     <section>
-      <h3 className="mb-1">Empty the book</h3>
+      <h3 className="mb-1">Delete everything</h3>
       {asked ? (
         <div className="rounded-md border-2 border-clay p-3">
           <p>
-            Everything goes: reaches, gauges, sessions, fish, profiles. A copy is saved as a file first; taking it in
-            and choosing to restore brings all of it back.
+            This deletes all reaches, gauges, sessions, fish and profiles. A backup is saved first. Restore it to get
+            everything back.
           </p>
           <div className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={() => act(empty)}>Save a copy, then empty the book</Button>
+            <Button onClick={() => act(empty)}>Save a backup, then delete everything</Button>
             <Button tone="ink" onClick={() => setAsked(false)}>
-              Keep it
+              Cancel
             </Button>
           </div>
         </div>
       ) : (
-        <Button onClick={() => setAsked(true)}>Empty the book …</Button>
+        <Button onClick={() => setAsked(true)}>Delete everything …</Button>
       )}
     </section>
   );

@@ -35,7 +35,7 @@ test("a reach goes out as a file that can be read again, is taken out, and comes
   expect(readReach(text as string)).toEqual(reach);
   await user.click(screen.getByRole("button", { name: `Remove ${reach.name}` }));
   await waitFor(async () => expect((await database().reaches.get(id))!.deleted).toBe(true));
-  expect(useNotices.getState().list.at(-1)!.text).toMatch(/its sessions stay/);
+  expect(useNotices.getState().list.at(-1)!.text).toMatch(/Its sessions stay/);
   expect((await database().sessions.toArray()).every((one) => !one.deleted)).toBe(true);
   await undo();
   await waitFor(async () => expect((await database().reaches.get(id))!.deleted).toBeUndefined());
@@ -68,7 +68,7 @@ test("reaches and gauges can be named anew, with undo; no name at all is refused
     const field = screen.getByRole("textbox", { name: `Name of ${name}` });
     await user.clear(field);
     await user.keyboard("{Enter}");
-    expect(screen.getByRole("alert")).toHaveTextContent("Give it a name.");
+    expect(screen.getByRole("alert")).toHaveTextContent("Enter a name.");
     await user.type(field, "  Mill run {Enter}");
     await waitFor(async () => expect(await now()).toBe("Mill run"));
     expect(useNotices.getState().list.at(-1)!.text).toBe(`${name} is Mill run now.`);

@@ -43,7 +43,7 @@ export function Holdings({ river }: { river: River }) {
             <Remove
               label={`Remove ${reaches[k]}`}
               command={() => removeReach(database(), record.id)}
-              done={`${record.reach.name} is out of the book; its sessions stay.`}
+              done={`${record.reach.name} deleted. Its sessions stay in the log.`}
             />
           </Row>
         ))}
@@ -52,13 +52,13 @@ export function Holdings({ river }: { river: River }) {
             key={station.id}
             name={station.name}
             shown={gauges[k]!}
-            about={station.source === "stand-in" ? "made-up gauge" : "gauge"}
+            about={station.source === "stand-in" ? "demo gauge" : "gauge"}
             onName={(name) => renameGauge(database(), station.id, name)}
           >
             <Remove
               label={`Remove the gauge ${gauges[k]}`}
               command={() => removeGauge(database(), station.id)}
-              done={`The gauge ${station.name} is out of the book.`}
+              done={`The gauge ${station.name} deleted.`}
             />
           </Row>
         ))}
@@ -95,7 +95,7 @@ function Row({
           maxLength={120}
           shown={name}
           read={(text) =>
-            text.trim() === "" ? { ok: false, fault: "Give it a name." } : { ok: true, value: text.trim() }
+            text.trim() === "" ? { ok: false, fault: "Enter a name." } : { ok: true, value: text.trim() }
           }
           onKeep={rename}
         />

@@ -9,33 +9,33 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
       ["L", "log a fish"],
       ["U", "metric or US units"],
       ["?", "this list"],
-      ["Tab, Enter", "to the next thing, and press it"],
-      ["Escape", "closes what is open"],
+      ["Tab, Enter", "move to the next control, press it"],
+      ["Escape", "close a dialog or list"],
     ],
   ],
   [
     "On Session",
     [
-      ["B", "a bite that was missed"],
-      ["N", "take the next change"],
+      ["B", "log a missed bite"],
+      ["N", "accept the next change"],
     ],
   ],
   [
     "On Reach",
     [
-      ["[ and ]", "flow down and up by a tenth"],
+      ["[ and ]", "lower or raise the flow by 10 %"],
       ["Arrows, on the plan", "move the probe"],
-      ["+ and −, on the plan", "nearer and farther"],
+      ["+ and −, on the plan", "zoom in and out"],
       ["0, on the plan", "the whole reach"],
-      ["Arrows, on an object", "move it a little, with Shift four times as far"],
-      ["Delete, on an object", "takes it off"],
+      ["Arrows, on an object", "move it; with Shift, four times as far"],
+      ["Delete, on an object", "delete it"],
     ],
   ],
 ];
 
 export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="Keys">
+    <Dialog open={open} onOpenChange={onOpenChange} title="Keyboard shortcuts">
       {KEYS.map(([where, keys]) => (
         <section key={where} className="mb-4">
           <h3 className="mb-1">{where}</h3>

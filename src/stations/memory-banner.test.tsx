@@ -14,12 +14,12 @@ test("what is unsaved is reminded of every twenty minutes, once at a time, and n
   act(() => jest.advanceTimersByTime(19 * MINUTE));
   expect(said()).toEqual([]);
   act(() => jest.advanceTimersByTime(61 * MINUTE));
-  expect(said()).toMatchObject([{ fault: true, waiting: 0, action: { label: "Save a file" } }]);
+  expect(said()).toMatchObject([{ fault: true, waiting: 0, action: { label: "Save a backup" } }]);
   act(() => useMemoryDay.setState({ unsaved: false }));
   expect(said()).toEqual([]);
   act(() => jest.advanceTimersByTime(60 * MINUTE));
   expect(said()).toEqual([]);
-  expect(screen.getByRole("region", { name: "Book in memory" })).toHaveTextContent("What it holds is saved");
+  expect(screen.getByRole("region", { name: "Temporary log" })).toHaveTextContent("It is backed up so far");
   unmount();
   jest.useRealTimers();
 });

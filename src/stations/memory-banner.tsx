@@ -8,7 +8,7 @@ import { Button } from "../widgets/button";
 
 /** What has not been saved for so long is reminded of, ms. */
 const REMIND = 20 * 60_000;
-const REMINDER = "What you entered is in memory alone.";
+const REMINDER = "What you entered is only in the temporary log.";
 
 /** On a day in memory: that nothing is kept, and the way to keep it. */
 export function MemoryBanner() {
@@ -18,7 +18,7 @@ export function MemoryBanner() {
     const hold = (event: BeforeUnloadEvent) => event.preventDefault();
     window.addEventListener("beforeunload", hold);
     const timer = setInterval(
-      () => useNotices.getState().say(REMINDER, { label: "Save a file", run: () => act(saveBook) }, true),
+      () => useNotices.getState().say(REMINDER, { label: "Save a backup", run: () => act(saveBook) }, true),
       REMIND,
     );
     return () => {
@@ -31,21 +31,21 @@ export function MemoryBanner() {
   if (!inMemory) return null;
   return (
     <section
-      aria-label="Book in memory"
+      aria-label="Temporary log"
       className="mx-4 mt-4 flex flex-wrap items-center gap-3 rounded-md border-2 border-clay p-3 lg:mx-6"
     >
       <p className="min-w-60 flex-1">
         <span className="font-semibold">
           <span aria-hidden>▲ </span>
-          This book is in memory alone.
+          This log is temporary.
         </span>{" "}
         {unsaved
-          ? "It is gone with this page: save it to a file before you leave."
-          : "What it holds is saved; what you enter from here on is gone with this page until you save it again."}
-        {!copied && " Your own book could not be read: it stays as it is, and is not shown here."}
+          ? "It is lost when this page closes. Save a backup before you leave."
+          : "It is backed up so far. Save again after new entries, or they are lost when this page closes."}
+        {!copied && " Your own log couldn’t be read. It is unchanged and not shown here."}
       </p>
       <Button tone={unsaved ? "next" : "plain"} onClick={() => act(saveBook)}>
-        Save the book to a file
+        Save a backup
       </Button>
     </section>
   );

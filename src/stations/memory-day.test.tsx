@@ -56,18 +56,18 @@ test("the worker tells a full disk as one, and keeps what was opened for another
 
 test("a write that fails is told with its ways on: tried again it is done; told once, every entry waits", async () => {
   fillDisk();
-  expect(await perform(session, "The session is in the book.")).toBe(false);
-  expect(await perform(session, "The session is in the book.")).toBe(false);
+  expect(await perform(session, "Session saved.")).toBe(false);
+  expect(await perform(session, "Session saved.")).toBe(false);
   expect(said()).toHaveLength(1);
   expect(said()[0]).toMatchObject({
     fault: true,
     waiting: 2,
-    action: { label: "Try again" },
-    other: { label: "Go on in memory" },
+    action: { label: "Retry" },
+    other: { label: "Use a temporary log" },
   });
   makeRoom();
   said()[0]!.action!.run();
-  await waitFor(() => expect(said().at(-1)!.text).toBe("The session is in the book."));
+  await waitFor(() => expect(said().at(-1)!.text).toBe("Session saved."));
   await waitFor(async () => expect(await database().sessions.count()).toBe(2));
 });
 
@@ -75,7 +75,7 @@ test("an entry that failed waits, however much is said after it", () => {
   useNotices.setState({ list: [] });
   const { say, wait } = useNotices.getState();
   const run = jest.fn();
-  wait("The disk is full.", { label: "Try again", run });
+  wait("The disk is full.", { label: "Retry", run });
   for (let k = 0; k < 6; k++) say(`Said ${k}`);
   say("Another fault", undefined, true);
   expect(said().map((one) => one.text)).toEqual(["The disk is full.", "Said 4", "Said 5", "Another fault"]);
@@ -94,13 +94,13 @@ test("in memory the book goes on with all that was there, says so, and says when
   const disk = database();
   useNotices.setState({ list: [] });
   render(<MemoryBanner />);
-  expect(screen.queryByRole("region", { name: "Book in memory" })).not.toBeInTheDocument();
+  expect(screen.queryByRole("region", { name: "Temporary log" })).not.toBeInTheDocument();
   fillDisk();
   act(session);
   await waitFor(() => expect(said()).toHaveLength(1));
   makeRoom();
   // Another entry waits, of another fault, and a dialog's is tried: the change is made once, and all three are kept.
-  useNotices.getState().wait("Another fault", { label: "Try again", run: () => act(session) });
+  useNotices.getState().wait("Another fault", { label: "Retry", run: () => act(session) });
   const [failed] = said();
   useNotices.getState().drop(failed!.id);
   failed!.other!.run();
@@ -112,7 +112,9 @@ test("in memory the book goes on with all that was there, says so, and says when
   expect(await disk.sessions.count()).toBe(2);
   expect(useMemoryDay.getState()).toMatchObject({ copied: true, turn: 1 });
 
-  expect(await screen.findByRole("region", { name: "Book in memory" })).toHaveTextContent("It is gone with this page");
+  expect(await screen.findByRole("region", { name: "Temporary log" })).toHaveTextContent(
+    "It is lost when this page closes",
+  );
   const leaving = () => {
     const event = new Event("beforeunload", { cancelable: true });
     window.dispatchEvent(event);
@@ -120,8 +122,8 @@ test("in memory the book goes on with all that was there, says so, and says when
   };
   expect(leaving()).toBe(true);
   setUnsaved(false);
-  await waitFor(() => expect(screen.getByRole("region")).toHaveTextContent("What it holds is saved"));
+  await waitFor(() => expect(screen.getByRole("region")).toHaveTextContent("It is backed up so far"));
   expect(leaving()).toBe(false);
   await session();
-  await waitFor(() => expect(screen.getByRole("region")).toHaveTextContent("It is gone with this page"));
+  await waitFor(() => expect(screen.getByRole("region")).toHaveTextContent("It is lost when this page closes"));
 });

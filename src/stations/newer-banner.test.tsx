@@ -4,7 +4,7 @@ import userEvent from "@testing-library/user-event";
 import { useOffline, useServiceWorker } from "../state/offline";
 import { NewerBanner } from "./newer-banner";
 
-/** A browser's registration with its workers, as far as it is looked at. */
+/** A browser's registration with its workers, as far as it is shown. */
 class Registration extends EventTarget {
   installing: EventTarget | null = null;
   waiting: (EventTarget & { postMessage: (what: string) => void }) | null = null;
@@ -43,11 +43,9 @@ test("the first worker takes over unsaid; a newer one waits and is told, later o
   own.installing = null;
   own.waiting = newer;
   act(() => void newer.dispatchEvent(new Event("statechange")));
-  expect(await screen.findByRole("region", { name: "Newer version" })).toHaveTextContent(
-    "Nothing that you have entered",
-  );
+  expect(await screen.findByRole("region", { name: "Newer version" })).toHaveTextContent("Your log is safe");
   expect(said).toEqual([]);
-  await userEvent.click(screen.getByRole("button", { name: "Take it now" }));
+  await userEvent.click(screen.getByRole("button", { name: "Update now" }));
   expect(said).toEqual(["take-over"]);
   await userEvent.click(screen.getByRole("button", { name: "Later" }));
   expect(screen.queryByRole("region")).toBeNull();

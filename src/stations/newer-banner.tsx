@@ -13,9 +13,9 @@ export function NewerBanner() {
       aria-label="Newer version"
       className="mx-4 mt-4 flex flex-wrap items-center gap-3 rounded-md border border-edge p-3 lg:mx-6"
     >
-      <p className="min-w-60 flex-1">A newer Low Heron is ready. Nothing that you have entered is touched.</p>
+      <p className="min-w-60 flex-1">A new version of Low Heron is ready. Your log is safe.</p>
       <Button tone="ink" onClick={takeNewer}>
-        Take it now
+        Update now
       </Button>
       <Button onClick={() => setLater(true)}>Later</Button>
     </section>

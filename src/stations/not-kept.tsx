@@ -6,11 +6,7 @@ import { FaultNote } from "../widgets/fault-note";
 export const NotKept = ({ fault: { text, inMemory } }: { fault: Unkept }) => (
   <FaultNote
     message={text}
-    todo={
-      inMemory
-        ? "What you entered is still here: try again, or go on in memory and save a file."
-        : "Nothing was changed."
-    }
-    other={inMemory && { label: "Go on in memory", run: inMemory }}
+    todo={inMemory ? "Your entry is still here. Retry, or use a temporary log and save a backup." : "Nothing changed."}
+    other={inMemory && { label: "Use a temporary log", run: inMemory }}
   />
 );

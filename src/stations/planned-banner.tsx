@@ -12,8 +12,8 @@ export function PlannedBanner({ now }: { now: number }) {
   return (
     <p role="status" className="mb-2 flex flex-wrap items-center gap-x-4 border-l-4 border-ochre pl-3 print:hidden">
       <span>
-        Your plan: {moment(from, now)} to {clock(to)}, {showText(discharge, "discharge", settings.system)}. Everything
-        here is for that hour and flow.
+        Your plan: {moment(from, now)} to {clock(to)}, {showText(discharge, "discharge", settings.system)}. This page
+        shows that time and flow.
       </span>
       <button
         type="button"

@@ -42,7 +42,7 @@ export function RiverStrip({ river }: { river: River }) {
     <header className="sticky top-0 z-20 flex items-center border-b border-line bg-paper pl-3 low:static sm:gap-2 sm:pr-2 sm:pl-4 lg:px-6 print:hidden">
       <Link
         href="/water"
-        aria-label={`${name}${now ? `: ${stripWords(now, river.stale, system)}` : ""}${made ? "; made-up river" : ""}. Opens Water.`}
+        aria-label={`${name}${now ? `: ${stripWords(now, river.stale, system)}` : ""}${made ? "; demo river" : ""}. Opens Water.`}
         className="min-w-0 flex-1 overflow-hidden py-1.5 whitespace-nowrap"
       >
         <span className="flex items-center gap-x-2 sm:gap-x-7 lg:gap-x-10">
@@ -51,7 +51,7 @@ export function RiverStrip({ river }: { river: River }) {
             main={name}
             sub={
               <>
-                {made && <span className="sm:hidden">made-up river</span>}
+                {made && <span className="sm:hidden">demo river</span>}
                 <span className={made ? "hidden sm:inline" : ""}>
                   {reach && station ? station.name : "the river now"}
                 </span>
@@ -68,10 +68,10 @@ export function RiverStrip({ river }: { river: River }) {
           data-testid="made-up"
           className="hidden shrink-0 rounded border border-dashed border-soft px-2 py-1 text-sm text-soft md:block"
         >
-          made-up river
+          demo river
           {ownHour && (
             <span className={`hidden ${session ? "2xl:inline" : "xl:inline"}`}>
-              , its own hour: {dayAndTime(river.minute)}
+              , demo time: {dayAndTime(river.minute)}
             </span>
           )}
         </span>
@@ -88,7 +88,7 @@ export function RiverStrip({ river }: { river: River }) {
       </button>
       <button
         type="button"
-        aria-label="Book and settings"
+        aria-label="Settings and backup"
         onClick={() => setBookOpen(true)}
         className="grid size-11 shrink-0 place-items-center rounded-md hover:bg-deep"
       >
@@ -106,7 +106,7 @@ function RunningSession({ session, minute }: { session: Session; minute: number 
       href="/session"
       className="grid min-h-11 shrink-0 content-center rounded-md border-2 border-ochre px-2 text-center text-sm leading-tight font-semibold"
     >
-      {session.on ? "Fish on" : session.paused ? "Clock stands" : "Fishing"}
+      {session.on ? "Fish on" : session.paused ? "Timer paused" : "Fishing"}
       <span className="font-normal tabular-nums">{spanWords(minute - Date.parse(session.start))}</span>
     </Link>
   );
@@ -184,7 +184,7 @@ function lightOf({ station, minute }: River): { main: string; sub: string; left?
   if (left <= 0) return { main: "Dark", sub: `dusk was ${clock(dusk.getTime())}` };
   const minutes = Math.floor(left / 60_000);
   return {
-    main: `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, "0")} of light`,
+    main: `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, "0")} of daylight left`,
     sub: `dusk ${clock(dusk.getTime())}`,
     left,
   };

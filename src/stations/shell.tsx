@@ -73,7 +73,7 @@ export function Shell({ children }: { children: ReactNode }) {
         href="#station"
         className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:bg-paper focus:p-3"
       >
-        To the station
+        Skip to content
       </a>
       <nav
         aria-label="Stations"
@@ -107,7 +107,7 @@ export function Shell({ children }: { children: ReactNode }) {
           className="mx-auto mt-4 hidden min-h-11 items-center gap-1 rounded-md px-2 text-sm text-soft hover:bg-deep rail:flex low:hidden"
         >
           <Keyboard size={18} aria-hidden />
-          Keys
+          Shortcuts
         </button>
         <Link
           href="/help"
@@ -134,7 +134,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
     act(keepUp);
     act(adoptOldSettings);
     const timer = setInterval(() => act(keepUp), 15 * 60_000);
-    // What a first write needs is fetched while the network is surely there, after all that is looked at.
+    // What a first write needs is fetched while the network is surely there, after all that is shown.
     const ready = setTimeout(warmGate, 3000);
     const remind = setTimeout(() => act(remindOfCopy), 5000);
     return () => {
@@ -146,7 +146,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
 
   useHeadingFocus(path);
   const empty = river.reaches.length === 0 && river.stations.length === 0;
-  // The made-up river is on its way: the welcome brings it.
+  // The demo river is on its way: the welcome brings it.
   const wanted = useDemoWanted();
   const removed = useSettings((settings) => settings.demoRemoved);
   const comes = wanted && !removed;
@@ -165,7 +165,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
       <main id="station" tabIndex={-1} className="px-4 pt-2 pb-24 outline-none lg:px-6 rail:pb-8">
         {!river.ready ? (
           <p role="status" className="p-6 text-soft">
-            Opening the book …
+            Opening the log …
           </p>
         ) : empty && (comes || !SHOWN_EMPTY.includes(path)) ? (
           <Welcome />

@@ -16,7 +16,7 @@ async function refusal(ground: Ground, patience?: number): Promise<string> {
   expect(error).toBeInstanceOf(InputError);
   const { fault } = error as InputError;
   expect(fault.code).toBe("book-not-opened");
-  expect(tellFault(fault)).toMatch(/^The book could not be opened\. [A-Z][^.]*\./);
+  expect(tellFault(fault)).toMatch(/^The log couldn’t be opened\. [A-Z][^.]*\./);
   return String(fault.values.reason);
 }
 

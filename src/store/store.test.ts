@@ -72,7 +72,7 @@ test("merging: newer wins, older is left alone, and the plan says so before anyt
   expect((await db.sessions.get(b!.id))!.notes).toBe("");
 });
 
-test("the made-up river goes, with what was logged on it, own records stay, and undo brings it back", async () => {
+test("the demo river goes, with what was logged on it, own records stay, and undo brings it back", async () => {
   await writeBook(db, book);
   await keepGauge(db, readGaugeCsv("time,discharge (m3/s)\n2026-09-01T00:00Z,5\n"), {
     name: "Mine",

@@ -20,13 +20,13 @@ test("a part that cannot be drawn is told by its name and fault, and can be trie
     </FaultBoundary>,
   );
   expect(screen.getByRole("alert")).toHaveTextContent(
-    "Log could not be shown. It is no longer in the book: it was taken out elsewhere.",
+    "Log couldn’t be shown. It is no longer in the log. It was deleted in another tab or place.",
   );
   broken = undefined;
   const user = userEvent.setup();
-  await user.click(screen.getByRole("button", { name: "Save the book to a file" }));
+  await user.click(screen.getByRole("button", { name: "Save a backup" }));
   expect(saved).toHaveBeenCalledTimes(1);
-  await user.click(screen.getByRole("button", { name: "Try again" }));
+  await user.click(screen.getByRole("button", { name: "Retry" }));
   expect(screen.getByText("all is well")).toBeInTheDocument();
   expect(screen.queryByRole("alert")).toBeNull();
   quiet.mockRestore();

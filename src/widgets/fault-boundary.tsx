@@ -21,15 +21,15 @@ export function NotShown({
   return (
     <div className="mx-auto grid max-w-2xl gap-3 py-6">
       <FaultNote
-        message={`${name} could not be shown. ${tell(asFault(error))}`}
-        todo="Nothing was changed in the book. Try again, or load the page anew."
+        message={`${name} couldn’t be shown. ${tell(asFault(error))}`}
+        todo="Your log is unchanged. Retry, or reload the page."
       />
       <div className="flex flex-wrap gap-3">
         <Button tone="next" onClick={onRetry}>
-          Try again
+          Retry
         </Button>
-        <Button onClick={() => window.location.reload()}>Load the page anew</Button>
-        <Button onClick={onSave}>Save the book to a file</Button>
+        <Button onClick={() => window.location.reload()}>Reload the page</Button>
+        <Button onClick={onSave}>Save a backup</Button>
       </div>
     </div>
   );

@@ -13,7 +13,7 @@ export function FaultNote({
   /** Another way on. */
   other?: { label: string; run: () => void };
 }) {
-  const ways = [onRetry && { label: "Try again", run: onRetry }, other];
+  const ways = [onRetry && { label: "Retry", run: onRetry }, other];
   return (
     <div role="alert" className="rounded-md border-2 border-clay p-3">
       <p className="font-semibold">

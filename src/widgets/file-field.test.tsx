@@ -24,9 +24,9 @@ test("refused lines are told with their reasons; of very many the first, and how
   const rejected = (n: number) => Array.from({ length: n }, (_, k) => ({ line: k + 2, reason: message("no-place") }));
   const lines = (refused: number) => ({ read: 10, gaps: 2, rejected: refused });
   const { rerender } = render(<Refused rejected={[]} lines={lines(0)} system="metric" />);
-  expect(screen.getByText("Of 12 data lines 10 read, 2 without a reading, 0 refused.")).toBeInTheDocument();
+  expect(screen.getByText("Of 12 data lines 10 read, 2 without a reading, 0 rejected.")).toBeInTheDocument();
   rerender(<Refused rejected={rejected(1)} lines={lines(1)} system="metric" />);
-  expect(screen.getByText("Of 13 data lines 10 read, 2 without a reading, 1 refused.")).toBeInTheDocument();
+  expect(screen.getByText("Of 13 data lines 10 read, 2 without a reading, 1 rejected.")).toBeInTheDocument();
   expect(screen.getByRole("listitem")).toHaveTextContent(`line 2: ${tell(message("no-place"))}`);
   rerender(<Refused rejected={rejected(203)} lines={lines(203)} system="metric" />);
   expect(screen.getAllByRole("listitem")).toHaveLength(200);

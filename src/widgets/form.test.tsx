@@ -24,7 +24,7 @@ function Form({ onKeep }: { onKeep: (values: z.output<typeof schema>) => void })
     >
       <FormField form={form} name="depth" label="Depth" />
       <FormField form={form} name="count" label="Count" />
-      <button type="submit">Keep</button>
+      <button type="submit">Save</button>
     </form>
   );
 }
@@ -35,7 +35,7 @@ test("a form hands on values in SI, or says beside the field what is wrong with 
   render(<Form onKeep={(values) => kept.push(values)} />);
   const depth = screen.getByLabelText("Depth");
   await user.type(depth, "1,200");
-  await user.click(screen.getByRole("button", { name: "Keep" }));
+  await user.click(screen.getByRole("button", { name: "Save" }));
   expect(await screen.findByRole("alert")).toHaveTextContent("1,200");
   expect(depth).toBeInvalid();
   expect(kept).toEqual([]);
@@ -44,7 +44,7 @@ test("a form hands on values in SI, or says beside the field what is wrong with 
   expect(await screen.findByText("From 0 to 5 m.")).toBeInTheDocument();
   await user.clear(depth);
   await user.type(depth, "3'6\"");
-  await user.click(screen.getByRole("button", { name: "Keep" }));
+  await user.click(screen.getByRole("button", { name: "Save" }));
   expect(kept).toEqual([{ depth: expect.closeTo(1.0668, 6) as number, count: null }]);
   expect(screen.queryByRole("alert")).toBeNull();
 });

@@ -18,12 +18,12 @@ test("a part that cannot be fetched is told, and comes when it is tried again", 
     </FaultBoundary>,
   );
   expect(screen.getByText("Coming …")).toBeInTheDocument();
-  expect(await screen.findByRole("alert")).toHaveTextContent(/could not be fetched/);
+  expect(await screen.findByRole("alert")).toHaveTextContent(/could not be loaded/);
   // Still no network: told once more, and not in silence.
-  await user.click(screen.getByRole("button", { name: "Try again" }));
-  expect(await screen.findByRole("alert")).toHaveTextContent(/could not be fetched/);
+  await user.click(screen.getByRole("button", { name: "Retry" }));
+  expect(await screen.findByRole("alert")).toHaveTextContent(/could not be loaded/);
   network = true;
-  await user.click(screen.getByRole("button", { name: "Try again" }));
+  await user.click(screen.getByRole("button", { name: "Retry" }));
   expect(await screen.findByText("Here it is")).toBeInTheDocument();
   jest.restoreAllMocks();
 });

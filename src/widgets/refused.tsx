@@ -18,7 +18,7 @@ export function Refused({
   system: UnitSystem;
 }) {
   const all = lines.read + lines.gaps + lines.rejected;
-  const sum = `Of ${count(all, "data line")} ${lines.read} read, ${lines.gaps} without a reading, ${lines.rejected} refused.`;
+  const sum = `Of ${count(all, "data line")} ${lines.read} read, ${lines.gaps} without a reading, ${lines.rejected} rejected.`;
   if (rejected.length === 0) return <p className="text-soft">{sum}</p>;
   return (
     <details className="rounded-md border border-clay p-3" open={rejected.length <= 5}>

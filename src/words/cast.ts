@@ -15,7 +15,7 @@ export function setWords({ advice, school }: Pick<Way, "advice" | "school">, sys
   const weight = (grams: number) => weightText(grams, system);
   switch (advice.method) {
     case "float":
-      return `${showText(advice.setting, "depth", system)}, ${advice.holdBack > 0 ? `held back ${figureText(100 * advice.holdBack, 0)} %` : "run free"}`;
+      return `${showText(advice.setting, "depth", system)}, ${advice.holdBack > 0 ? `held back ${figureText(100 * advice.holdBack, 0)} %` : "running free"}`;
     case "drift":
       return `${advice.pieces} × ${weight(advice.piece)}, ${showText(advice.hookDistance, "smallLength", system)} up`;
     case "sinker":
@@ -26,7 +26,7 @@ export function setWords({ advice, school }: Pick<Way, "advice" | "school">, sys
     case "spoon":
       return `${weight(advice.head.grams)}, count ${figureText(advice.countdown, 0)}`;
     case "plug":
-      return `${showText(advice.lineOut, "distance", system)} of line${advice.touches ? "" : ", not touching"}`;
+      return `${showText(advice.lineOut, "distance", system)} of line${advice.touches ? "" : ", off the bottom"}`;
     case "spinner": {
       const { turns } = advice[school === "from-below" ? "up" : "down"];
       return turns < 0.05 ? "held" : `${figureText(turns, 1)} turns a second`;
@@ -47,10 +47,10 @@ export function castLines(
   const stand = whereabouts && whereaboutsWords(whereabouts, system);
   return [
     `From ${school === "from-below" ? "below" : "above"}${stand ? `, ${stand}` : ""}: cast ${far}, ${landingWords(landing, fish, system)}. ${handWords(way)}`,
-    `${figureText(seconds, 1)} seconds near the fish; ${figureText(robust, 1)} in water a fifth faster or slower.`,
+    `${figureText(seconds, 1)} seconds near the fish, or ${figureText(robust, 1)} if the water is a fifth faster or slower.`,
     ...(faster
       ? [
-          `Faster water (${showText(faster.speed, "speed", system)}) lies under the line ${showText(faster.at, "distance", system)} out: lift it over${mends > 0 ? "" : " at once"}.`,
+          `Faster water (${showText(faster.speed, "speed", system)}) is under the line ${showText(faster.at, "distance", system)} out. Mend over it${mends > 0 ? "" : " at once"}.`,
         ]
       : []),
   ];
@@ -65,15 +65,15 @@ function handWords({ advice, cast, school }: Way): string {
     case "sinker":
     case "drop-shot":
     case "dead-bait":
-      return "Tighten to it and let it lie.";
+      return "Tighten up and leave it.";
     case "jig":
     case "spoon":
-      return "Let it down, then lift and drop it towards you.";
+      return "Let it sink, then lift and drop it towards you.";
     case "plug":
       return `${figureText(advice.turns, 1)} turns a second.`;
     case "spinner": {
       const { turns } = advice[school === "from-below" ? "up" : "down"];
-      return turns < 0.05 ? "Hold it: it swings round." : `${figureText(turns, 1)} turns a second.`;
+      return turns < 0.05 ? "Hold it and let it swing round." : `${figureText(turns, 1)} turns a second.`;
     }
   }
 }
@@ -94,7 +94,7 @@ export function landingWords(
   const right = dx * uy - dy * ux;
   const text = (metres: number) => showText(Math.abs(metres), "distance", system);
   const parts = [
-    Math.abs(up) < 0.25 ? undefined : `${text(up)} ${up > 0 ? "up-current of it" : "below it"}`,
+    Math.abs(up) < 0.25 ? undefined : `${text(up)} ${up > 0 ? "upstream of it" : "below it"}`,
     Math.abs(right) < 0.25 ? undefined : `${text(right)} to the ${right > 0 ? "right" : "left"}`,
   ].filter((part) => part !== undefined);
   return parts.length ? parts.join(", ") : "right on it";

@@ -39,7 +39,7 @@ export function cautionWords(caution: Caution, system: UnitSystem): string {
     case "dark":
       return "Dark: don’t wade where you haven’t waded by day. Carry a light and a staff, and tell someone where you are.";
     case "heat":
-      return `Water ${showText(caution.temperature, "temperature", system)}: too warm for ${speciesName(caution.fish).toLowerCase()}. Leave them until it cools. Local rules stand.`;
+      return `Water ${showText(caution.temperature, "temperature", system)}: too warm for ${speciesName(caution.fish).toLowerCase()}. Leave them until it cools. Local rules come first.`;
     case "storm":
       return "Thunder is forecast for this hour: stay off the water.";
     case "wind":

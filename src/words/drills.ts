@@ -7,8 +7,8 @@ export const GRADE_NAMES: Record<Grade, string> = {
   1: "One stone in plain water",
   2: "A pool with two stones and a jam",
   3: "A bend",
-  4: "A garden of stones",
-  5: "Two channels and a mess, at rising water",
+  4: "A boulder garden",
+  5: "Two channels and wood, water rising",
 };
 
 export const QUESTION_NAMES: Record<Question["kind"], string> = {
@@ -18,9 +18,9 @@ export const QUESTION_NAMES: Record<Question["kind"], string> = {
 };
 
 export const FLOAT_ANSWERS: Record<FloatState, string> = {
-  off: "Off the bottom: deepen by a float’s length",
-  dragging: "It drags: a hand shallower, unless dragging is wanted",
-  rise: "The bottom rises there: leave the depth, lift over it",
+  off: "It’s off the bottom: go a float’s length deeper",
+  dragging: "It drags: go a hand shallower, unless you want it to drag",
+  rise: "The bottom rises there: keep the depth and lift over it",
 };
 
 /** What is asked. */
@@ -28,12 +28,12 @@ export function questionWords(question: Question, system: UnitSystem): string {
   switch (question.kind) {
     case "float":
       return question.dips
-        ? "The float stands so, and on every drift it dips in the same place. What is it?"
+        ? "The float looks like this and dips in the same place on every drift. What is it?"
         : "The float runs like this, drift after drift. What is it?";
     case "clarity":
-      return `An angler of ${showText(question.height, "depth", system)} wades in, and loses sight of the bed at the ${question.mark}. What is the water called?`;
+      return `An angler of ${showText(question.height, "depth", system)} wades in and loses sight of the bottom at the ${question.mark}. What do you call this clarity?`;
     case "sounder":
-      return `Look at the shadow first, then at the mark. The transducer is ${showText(question.above, "depth", system)} over the bed, the mark ${showText(question.range, "depth", system)} away along it, and its shadow ${showText(question.shadow, "depth", system)} long. How high over the bed does it reach?`;
+      return `Look at the shadow first, then the mark. The transducer is ${showText(question.above, "depth", system)} above the bottom, the mark is ${showText(question.range, "depth", system)} away, and its shadow is ${showText(question.shadow, "depth", system)} long. How high off the bottom does it reach?`;
   }
 }
 
@@ -52,11 +52,11 @@ export function optionWords(question: Question, index: number, system: UnitSyste
 export function answerWords(question: Question, system: UnitSystem): string {
   switch (question.kind) {
     case "float":
-      return `Set at ${showText(question.setting, "depth", system)} over ${showText(question.depth, "depth", system)} of water. Upright or tipped up-current it is off the bottom; tipped down-current it drags; dipping in one place each time it meets the bottom there.`;
+      return `Set at ${showText(question.setting, "depth", system)} over ${showText(question.depth, "depth", system)} of water. Upright or tipped upstream: it is off the bottom. Tipped downstream: it drags. Dipping in one place each time: it hits the bottom there.`;
     case "clarity":
-      return "By body marks: muddy under the shin, coloured to the knee and a little over, green to the waist and a little over, clear to twice that. The marks go with your height.";
+      return "By body marks: muddy below the shin, coloured to just over the knee, green to just over the waist, clear to twice that. Your height sets the marks.";
     case "sounder":
-      return "The mark alone does not say whether it lies on the bed. Two triangles are alike: height is to the transducer’s height as the shadow is to range and shadow together. A shadow that begins away from its mark is a fish off the bottom.";
+      return "Height ÷ transducer height = shadow ÷ (range + shadow). A shadow that starts away from its mark is a fish off the bottom.";
   }
 }
 
@@ -71,18 +71,18 @@ export function markWords({ is, lie, distance, depth, speed, percentile, points 
     case "near":
       return `Close: ${water}, ${better}.${near} ${points} points.`;
     case "again":
-      return `On the same lie as a mark before: it counts once.`;
+      return `Same lie as an earlier mark: it counts once.`;
     case "good":
-      return `Good water without a lie: ${water}, ${better}.${near} ${points} points.`;
+      return `Good water, but no lie: ${water}, ${better}.${near} ${points} points.`;
     case "dry":
-      return `That is dry ground.${near}`;
+      return `That’s dry ground.${near}`;
     case "thin":
-      return `Too thin: ${water}.${near}`;
+      return `Too shallow: ${water}.${near}`;
     case "fast":
       return `Too fast to hold in: ${water}.${near}`;
     case "still":
-      return `Still water: nothing is brought there; ${water}.${near}`;
+      return `Still water brings no food; ${water}.${near}`;
     case "poor":
-      return `Neither food nor shelter to speak of: ${water}, ${better}.${near}`;
+      return `Little food and little shelter: ${water}, ${better}.${near}`;
   }
 }

@@ -28,7 +28,7 @@ describe("a quantity", () => {
   test("an ambiguous comma is asked about, another kind of unit refused", () => {
     expect(said(depth.safeParse("1,200 m"))).toMatch(/could be/);
     expect(said(depth.safeParse("3 kg"))).toBeTruthy();
-    expect(said(depth.safeParse("deep"))).toBe("“deep” does not start with a number.");
+    expect(said(depth.safeParse("deep"))).toBe("“deep” doesn’t start with a number.");
     expect(said(depth.safeParse(""))).toBeTruthy();
   });
 });

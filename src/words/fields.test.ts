@@ -40,18 +40,10 @@ test("what a reach file holds wrong is told by field, what was read and what is 
     if (found.ok) throw new Error("it was taken");
     return tellFault(found.fault);
   };
-  expect(told({ slope: NaN })).toBe(
-    "The slope of the bed is not as it should be: NaN was read, and a number is wanted.",
-  );
-  expect(told({ width: "wide" })).toBe(
-    "The width of the bed is not as it should be: “wide” was read, and a number is wanted.",
-  );
-  expect(told({ slope: undefined })).toBe(
-    "The slope of the bed is not as it should be: nothing is given, and a number is wanted.",
-  );
-  expect(told({ length: -4 })).toMatch(
-    /^The length of the bed is not as it should be: −?-?4 was read, and it must be /,
-  );
+  expect(told({ slope: NaN })).toBe("The slope of the bed is not valid: NaN was found, but a number is needed.");
+  expect(told({ width: "wide" })).toBe("The width of the bed is not valid: “wide” was found, but a number is needed.");
+  expect(told({ slope: undefined })).toBe("The slope of the bed is not valid: nothing is there; a number is needed.");
+  expect(told({ length: -4 })).toMatch(/^The length of the bed is not valid: −?-?4 was found, but it must be /);
   for (const words of [told({ slope: NaN }), told({ width: [] })]) expect(words).not.toMatch(/expected|received|bed\./);
 });
 
@@ -64,5 +56,5 @@ test("a profile too", () => {
         issue: { code: "wrong-type", values: { expected: "number", read: "x" } },
       }).fault,
     ),
-  ).toBe("The depth of the water is not as it should be: “x” was read, and a number is wanted.");
+  ).toBe("The depth of the water is not valid: “x” was found, but a number is needed.");
 });

@@ -8,7 +8,7 @@ export const LOST_WORDS: Record<LostCause, string> = {
   frayed: "line frayed through",
   snagged: "lost in a snag",
   "at-the-net": "lost at the net",
-  unknown: "lost, nobody knows why",
+  unknown: "lost, cause unknown",
 };
 export const LENGTH_WORDS: Record<LengthKind, string> = {
   total: "to the tips of the tail",
@@ -18,7 +18,7 @@ export const LENGTH_WORDS: Record<LengthKind, string> = {
 export const FIN_WORDS: Record<(typeof FINS)[number], string> = {
   whole: "whole",
   clipped: "clipped",
-  partial: "clipped in part",
+  partial: "partly clipped",
 };
 export const CONDITION_WORDS: Record<(typeof CONDITIONS)[number], string> = {
   fat: "fat",

@@ -1,48 +1,45 @@
 /** The trade's words as this program uses them, and what each of its models knows and does not know. */
 
 export const TERMS: readonly (readonly [term: string, meaning: string])[] = [
-  ["Adipose fin", "The small fin before the tail; clipped off in many hatcheries, so that rules can tell fish apart."],
-  ["Ambush", "Waiting in slow water beside fast, as bass, walleye and catfish do."],
-  ["Bank-full", "A river up to the edge of its banks."],
-  ["Blank", "Hours without a fish. They count as much as fish do: without them there is no rate."],
+  [
+    "Adipose fin",
+    "The small fin in front of the tail. Many hatcheries clip it so anglers can tell their fish from wild ones.",
+  ],
+  ["Ambush", "Waiting in slow water beside fast water, as bass, walleye and catfish do."],
+  ["Bank-full", "A river up to the top of its banks."],
+  ["Blank", "Hours without a fish. Log them too: catch rates need them."],
   [
     "Break",
-    "Anything that stops the current: a stone, wood, a wall, a bar. Fish hold in its lee, some in the cushion above.",
+    "Anything that breaks the current: a stone, wood, a wall, a bar. Fish hold behind it, some in the cushion in front.",
   ],
-  [
-    "Cast and mend",
-    "A mend lifts the bow of line that faster water has bellied, so that the float drifts freely again.",
-  ],
-  [
-    "Clarity",
-    "How deep the bed is seen: muddy, coloured, green, clear, gin-clear; told by the marks of a wader’s body.",
-  ],
-  ["Cushion", "The soft water in front of a stone, where the current splits."],
-  ["Drop shot", "A hook on the line above the weight, so that the bait stays off the bottom."],
-  ["Eddy", "Water that turns back behind a large break; food collects in it."],
-  ["Exceeded so often", "The share of a season’s record at or above a flow: a low figure is a high river."],
-  ["Feeding, resting, prime lie", "Food with some effort; shelter with little food; both."],
-  ["Foam line", "Where drifting foam gathers, and drifting food with it."],
-  ["Glass", "The barometer."],
-  ["Head and tail of a pool", "Where the fast water drops in, and where it shallows again."],
-  ["Held back", "A float checked a little, so that the bait runs ahead of it and is not dragged."],
-  ["Ledge", "A step in the bed."],
+  ["Cast and mend", "A mend lifts a belly of line upstream, so the float drifts freely again."],
+  ["Clarity", "How deep you can see the bottom: muddy, coloured, green, clear or gin-clear, by marks on your body."],
+  ["Cushion", "Soft water in front of a stone, where the current splits."],
+  ["Drop shot", "A hook tied above the weight, so the bait stays off the bottom."],
+  ["Eddy", "Water that turns back behind a large break. Food collects in it."],
+  ["Exceedance", "How often the river is at or above a flow at this season. A low figure means a high river."],
+  ["Feeding, resting, prime lie", "Feeding: food for some effort. Resting: shelter with little food. Prime: both."],
+  ["Foam line", "A line of drifting foam. Drifting food collects in it too."],
+  ["Barometer", "Air pressure and its trend."],
+  ["Head and tail of a pool", "Head: where fast water drops in. Tail: where it gets shallow again."],
+  ["Held back", "Slowing the float a little so the bait leads and isn’t dragged."],
+  ["Ledge", "A step in the bottom."],
   ["Lie", "A place where a fish would hold at this flow."],
-  ["Limb", "Rising or falling: which side of a spate the river is on."],
-  ["Prime", "The level coming down, and some colour still in. Neither alone is it."],
-  ["Rest a spot", "Leave it alone for a while, so that fish there settle."],
-  ["Riffle, run, pool", "Fast and thin; even and deeper; slow and deepest."],
-  ["Rod-hour", "One rod fished for an hour: what rates are counted by."],
-  ["Seam", "The line where fast water meets slow. Fish sit on its slow side and take from the fast."],
-  ["Shot", "Small weights on the line; their grams decide, since names differ between countries."],
-  ["Slot", "The deep water just below a riffle; as a rule: lengths between two limits that are protected."],
+  ["Rising or falling limb", "Which side of a spate the river is on."],
+  ["Prime", "The level is falling and some colour is left. You need both."],
+  ["Rest a spot", "Leave it for a while so the fish settle."],
+  ["Riffle, run, pool", "Riffle: fast and shallow. Run: even and deeper. Pool: slow and deepest."],
+  ["Rod-hour", "One rod fished for one hour. Catch rates are per rod-hour."],
+  ["Seam", "Where fast water meets slow. Fish hold on the slow side and feed from the fast."],
+  ["Shot", "Small weights on the line. Go by grams, as size names differ between countries."],
+  ["Slot", "Deep water just below a riffle. In rules: a protected range of lengths."],
   ["Spate", "A rise after rain."],
   ["Spent", "Thin after spawning."],
   ["Stage", "The height of the water on the gauge."],
-  ["Strike zone", "The water in which a fish takes what passes."],
-  ["Tapering shot", "Heavier below the float, lighter to the hook: the bait runs ahead into the fish’s mouth."],
-  ["Thread and knot", "A line of casts across the water before you, and one landing place on it."],
-  ["Way", "One way to fish a lie: float, bottom drift, jig, plug and so on, each worked out and played."],
+  ["Strike zone", "The water where a fish will take a passing lure."],
+  ["Tapering shot", "Heavier near the float, lighter near the hook, so the bait leads."],
+  ["Line and target", "A line of casts across the water, and one place to land on it."],
+  ["Method", "One way to fish a lie: float, bottom drift, jig, plug and so on."],
 ];
 
 export const MODELS: readonly {
@@ -51,49 +48,46 @@ export const MODELS: readonly {
   unknown: string;
 }[] = [
   {
-    name: "The river to come",
-    knows:
-      "What this river did from states like the present one, rain and all, over its own record; and how often such forecasts held.",
-    unknown: "Tomorrow’s rain, a dam’s gates, ice, wood that moves. A record under half a year gives the fall alone.",
+    name: "River forecast",
+    knows: "What this river did from states like today’s over its record, and how often such forecasts were right.",
+    unknown:
+      "Tomorrow’s rain, dam gates, ice, or moving wood. With under half a year of record it only forecasts the fall.",
   },
   {
     name: "The flow of a reach",
-    knows:
-      "Depth and mean speed over the bed that was entered, at any flow, with eddies behind what stands in the water.",
+    knows: "Depth and average speed over the bed you entered, at any flow, with eddies behind obstacles.",
     unknown:
-      "What was not entered: stones, wood, a bed that has moved since. Speeds are means over the depth; eddies are less sure than depths.",
+      "Stones, wood or bed changes you didn’t enter. Speeds are averages over the depth. Eddies are less certain than depths.",
   },
   {
     name: "Where they hold",
-    knows: "What the water offers a fish of that kind: food drifting by, effort, shelter, depth, light and warmth.",
-    unknown:
-      "Whether a fish is there, how it was fished yesterday, and what this river’s own fish prefer until your log says so.",
+    knows: "What the water offers that fish: drifting food, effort, shelter, depth, light and temperature.",
+    unknown: "Whether a fish is there, or how hard the spot was fished. It learns your river’s fish from your log.",
   },
   {
     name: "The rig in the water",
-    knows: "How weights, lines and baits sink, drift and drag in that water, with the tackle that you own.",
-    unknown: "Wind in gusts, weed on the hook, a line that is older than it looks.",
+    knows: "How weights, lines and baits sink, drift and drag in that water, with your tackle.",
+    unknown: "Gusts of wind, weed on the hook, or a worn line.",
   },
   {
     name: "Wading",
-    knows: "Depth times speed against the hydrographers’ limits, on the bed that was entered.",
-    unknown: "Holes, slime, your footing, and what the river will do in an hour. Your eyes and a staff stand above it.",
+    knows: "Depth times speed against hydrographers’ wading limits, on the bed you entered.",
+    unknown: "Holes, slime, your footing, or the river in an hour. Trust your eyes and a wading staff first.",
   },
   {
-    name: "Fish an hour",
-    knows: "Your hours and fish, blanks included, with intervals that know that fish come in bunches.",
-    unknown: "Why. What else was different on those days is in the figures too; hours that were not kept are not.",
+    name: "Fish per hour",
+    knows: "Your hours and fish, blanks included. Ranges allow for fish coming in bunches.",
+    unknown: "Why. Anything else that differed on those days is in the figures too. Hours you didn’t log are not.",
   },
   {
     name: "Where to go",
     knows:
-      "The river’s forecast, the light, the weather where a forecast of it is kept or you say what you expect, your rules and bands, the lies at such flows, and your log there; rules of the trade as weights that can be seen.",
-    unknown:
-      "What rain that has not fallen will do to the river, who fishes there already, the road. Its scores hold places against each other; they are no chances.",
+      "The river forecast, light, weather, your rules and flow bands, the lies at that flow, and your log there. You can see every weight.",
+    unknown: "Future rain, other anglers, or the road. Scores compare places; they aren’t chances of a fish.",
   },
   {
     name: "Keep or release",
-    knows: "The rules that you entered, and when.",
-    unknown: "The law. The local authority’s rules and your licence stand above all of this.",
+    knows: "The rules you entered, and when.",
+    unknown: "The law. Local rules and your licence come first.",
   },
 ];

@@ -43,12 +43,12 @@ const LEAST_HOURS = 2;
 export function signalWords(signal: Signal, best: string | undefined): string {
   const { verdict, p, hours, wanted } = signal;
   if (verdict === "supported")
-    return `${best}: ${figureText(signal.best!.times, 1)} times the rate of the rest. As much comes of chance ${chanceWords(p!)}.`;
-  if (verdict === "no-sign") return `No sign of it in ${hoursText(hours)}, which would have shown a doubling.`;
-  if (hours === 0) return "Nothing is known of it yet.";
-  if (wanted === null) return `${hoursText(hours)} without a fish: nothing to share out yet.`;
-  if (hours >= wanted) return `${hoursText(hours)}, but hardly any of it on more than one side.`;
-  return `${hoursText(hours)} of about ${hoursText(wanted)} that would show a doubling.`;
+    return `${best}: ${figureText(signal.best!.times, 1)} times the rate of the rest. Chance alone gives that much ${chanceWords(p!)}.`;
+  if (verdict === "no-sign") return `No effect in ${hoursText(hours)}, enough to show a doubling.`;
+  if (hours === 0) return "No data yet.";
+  if (wanted === null) return `${hoursText(hours)} without a fish: nothing to compare yet.`;
+  if (hours >= wanted) return `${hoursText(hours)}, but almost all in one class.`;
+  return `${hoursText(hours)} of about ${hoursText(wanted)} needed to show a doubling.`;
 }
 
 /** "one time in 40". */
@@ -60,8 +60,8 @@ export function comparisonWords({ chance }: Comparison, one: string, other: stri
   const [better, sure] = chance >= 0.5 ? [one, chance] : [other, 1 - chance];
   const text = `${figureText(100 * Math.min(sure, 0.999), sure > 0.99 ? 1 : 0)} %`;
   return sure < SURE
-    ? `Nothing to choose between them yet: ${better} is ahead with a chance of ${text}.`
-    : `${better} gives more, with a chance of ${text}.`;
+    ? `No clear difference yet: ${better} is ahead (${text} sure).`
+    : `${better} is better (${text} sure).`;
 }
 
 /** Below this a difference is not told as one: nine in ten. Common practice, no source. */
@@ -81,8 +81,8 @@ export function likingName(key: string, system: UnitSystem): string {
 
 /** Whether what was learnt ranks better on sessions that it has not seen. */
 export function trialWords(trial: Trial | null): string {
-  if (trial === null) return "Too few sessions with a fished and a blank place to try it on.";
+  if (trial === null) return "Too few sessions with both a productive and a blank spot to test it.";
   const [before, after] = [trial.before, trial.after].map((share) => `${figureText(100 * share, 0)} %`);
-  const tried = `Tried on sessions left out: of ${count(trial.pairs, "pair")} of places the model alone puts ${before} in the right order, with your fish ${after}.`;
-  return `${tried} ${trial.better ? "It ranks better." : "That is no more than chance would: leave it off for now."}`;
+  const tried = `Tested on sessions left out: of ${count(trial.pairs, "pair")} of spots the model alone puts ${before} in the right order; with your fish, ${after}.`;
+  return `${tried} ${trial.better ? "That is better." : "That could be chance. Leave it off for now."}`;
 }

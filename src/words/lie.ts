@@ -10,7 +10,7 @@ export function flowBandWords({ low, high, best, openBelow, openAbove }: FlowBan
   const text = (value: number) => showText(value, "discharge", system);
   const range =
     openBelow && openAbove
-      ? "at every flow looked at"
+      ? "at every flow modelled"
       : openBelow
         ? `up to ${text(high)}`
         : openAbove
@@ -21,22 +21,22 @@ export function flowBandWords({ low, high, best, openBelow, openAbove }: FlowBan
 
 const FACTORS: Readonly<Record<string, string>> = {
   ambush: "slow beside fast",
-  lane: "way up",
-  rest: "rest before effort",
-  liking: "as your own fish have it",
+  lane: "migration route",
+  rest: "rest before hard water",
+  liking: "your own fish",
 };
 
 /** What the score of a lie is made of. */
 export function scoreWords({ score, factors }: Pick<Lie, "score" | "factors">): string {
   const parts = Object.entries(factors).map(([name, value]) =>
     name === "netEnergy"
-      ? `what feeding brings ${figureText(value * 1000, 0)}`
+      ? `food gained ${figureText(value * 1000, 0)}`
       : `${FACTORS[name] ?? name} ${figureText(value, 2)}`,
   );
   if (!(score > 0))
-    return "It scores nothing to feed at now. Scores compare places on this day; they are no chance of a fish.";
+    return "Score 0: not worth feeding here now. Scores compare spots today; they aren’t the chance of a fish.";
   const scaled = factors.netEnergy === undefined ? " × 1000" : "";
-  return `Score ${figureText(score * 1000, 0)} = ${parts.join(" × ")}${scaled}. It compares places on this day; it is no chance of a fish.`;
+  return `Score ${figureText(score * 1000, 0)} = ${parts.join(" × ")}${scaled}. Scores compare spots today; they aren’t the chance of a fish.`;
 }
 
 /** What kind of place a lie is. */
@@ -48,13 +48,13 @@ const ORDINALS = ["First", "Second", "Third"];
 export function othersWords({ x, y, others }: Pick<Lie, "x" | "y" | "others">, system: UnitSystem): string | undefined {
   if (others.length === 0) return undefined;
   const far = Math.max(...others.map((one) => Math.hypot(one.x - x, one.y - y)));
-  return `Fish are spread through it: ${count(others.length, "more place")} to hold within ${showText(far, "distance", system)}, the rings on the plan.`;
+  return `Fish spread through it: ${count(others.length, "more place")} to hold within ${showText(far, "distance", system)}, ringed on the plan.`;
 }
 
 /** A lie among those of its hold. */
 export const holdWords = ({ place, of }: Hold): string =>
   `${ORDINALS[place - 1]} of ${of} lies close together: ${
     place === 1
-      ? "the best fish has it; when it is gone the next one moves up."
-      : "the next fish has it. Fish them from the nearer to the farther."
+      ? "the best fish holds here. Catch it and the next one moves up."
+      : "the next fish holds here. Fish them from near to far."
   }`;

@@ -30,7 +30,7 @@ test("no sentence shows a value that was not handed in: every name in a sentence
 test("a reason within a fault is told too, with its line", () => {
   const reason = message("not-a-reading", { parameter: "stage", text: "abc" });
   const { fault } = new InputError("no-readings", { line: 4, reason }, { line: 4 });
-  expect(tellFault(fault)).toBe("The file holds no usable reading: line 4, stage “abc” is not a number. (line 4)");
+  expect(tellFault(fault)).toBe("The file has no usable readings: line 4, stage “abc” is not a number. (line 4)");
 });
 
 test("quantities in messages follow the units asked for", () => {

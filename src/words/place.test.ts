@@ -10,7 +10,7 @@ test("places by the break or the piece of structure they belong to", () => {
   expect(placeWords({ kind: "above", break: stone })).toBe("Cushion above the split stone");
   expect(placeWords({ kind: "below", break: stone })).toBe("Slack below the split stone");
   expect(placeWords({ kind: "slot" })).toBe("Slot below the riffle");
-  expect(placeWords({ kind: "seam-edge", side: "left" })).toBe("Edge of the quick water, slack on the left");
+  expect(placeWords({ kind: "seam-edge", side: "left" })).toBe("Edge of the fast water, slack on the left");
   expect(placeWords({ kind: "seam-off", break: { kind: "stone", name: "split stone" } })).toBe(
     "Seam off the split stone",
   );

@@ -31,7 +31,7 @@ export function placeWords(place: LiePlace): string {
     case "beside":
       return `Beside ${breakName(place.break)}`;
     case "seam-edge":
-      return `Edge of the quick water, slack on the ${place.side}`;
+      return `Edge of the fast water, slack on the ${place.side}`;
     case "seam-off":
       return `Seam off ${breakName(place.break)}`;
     case "bank-edge":

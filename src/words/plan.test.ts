@@ -29,18 +29,18 @@ const told = (what: Parameters<typeof factorWords>[0]["what"], is: string, syste
 test("each reason has its sentence, with the figure that it follows from, in either system", () => {
   expect(told("river", "prime")).toBe("6.8 m³/s, coming down with colour still in");
   expect(told("river", "rising", "us")).toBe("240 cfs, rising slowly");
-  expect(told("clarity", "green")).toBe("Green, the bed seen to the thigh");
-  expect(told("warmth", "good")).toBe("Water 11.8 °C, where they feed freely");
-  expect(told("warmth", "good", "us")).toBe("Water 53 °F, where they feed freely");
-  expect(told("light", "cold-sun")).toBe("In cold water they bite when the sun is on it");
-  expect(told("tide", "slack")).toBe("Slack of the tide, which is slow");
+  expect(told("clarity", "green")).toBe("Green, bottom visible to the thigh");
+  expect(told("warmth", "good")).toBe("Water 11.8 °C, ideal for feeding");
+  expect(told("warmth", "good", "us")).toBe("Water 53 °F, ideal for feeding");
+  expect(told("light", "cold-sun")).toBe("Cold water, but sun is on it and they bite");
+  expect(told("tide", "slack")).toBe("Slack tide, which is slow");
   expect(told("tide", "flooding")).toBe("Tide flooding");
   expect(told("log", "more")).toBe(
-    "Your log at such flows: 9 fish in 9.0 h, 1.00 an hour counted; 80 % range 0.50 to 1.40 (likely 0.94)",
+    "Your log at this flow: 9 fish in 9.0 h, 1.00 an hour counted; 80 % range 0.50 to 1.40 (likely 0.94)",
   );
   expect(told("known", "known")).toMatch(/learn the bite at deep of the pool/);
-  expect(told("relief", "shade")).toBe("Warm water, and there is shade here");
-  expect(told("band", "out")).toBe("Outside every band that you noted for it");
+  expect(told("relief", "shade")).toBe("Warm water, but there is shade here");
+  expect(told("band", "out")).toBe("Outside your flow bands");
 });
 
 test.each(["cold-day", "cold-twilight", "cold-night", "edge", "day", "bright", "night", "shy-night"])(
@@ -55,7 +55,7 @@ test.each(["large-cooling", "small-cooling", "large-warming", "small-warming"])(
 });
 
 test("the state in one breath; without a clarity it is not spoken of", () => {
-  expect(stateWords(window, "falling", "metric")).toBe("6.8 m³/s and falling, green, seen to the thigh");
+  expect(stateWords(window, "falling", "metric")).toBe("6.8 m³/s and falling, green, visible to the thigh");
   expect(stateWords({ ...window, visibleDepth: null }, "steady", "metric")).toBe("6.8 m³/s and steady");
 });
 
@@ -68,9 +68,9 @@ test("what would change it names the other water, or that there is none; why one
   expect(changeWords({ ...change, path: "low", then: null }, () => "", "metric", now)).toBe(
     "If it drops faster, at 12.4 m³/s: nowhere.",
   );
-  expect(removedWords("too-warm")).toMatch(/leave these fish alone/);
+  expect(removedWords("too-warm")).toMatch(/too warm for these fish/);
   expect(logWords({ low: 1, high: 2, hours: 12, events: 3, rate: 0.25, interval: [0.1, 0.5] })).toBe(
-    "Your log at such flows: 3 fish in 12 h, 0.25 an hour counted; 80 % range 0.10 to 0.50 (likely 0.25)",
+    "Your log at this flow: 3 fish in 12 h, 0.25 an hour counted; 80 % range 0.10 to 0.50 (likely 0.25)",
   );
 });
 
@@ -78,13 +78,13 @@ test("wind and sky: from where, how strong, in lee of which trees; what rain and
   const air = { ...window, weather: west };
   const factor = (is: string) => factorWords({ what: "wind", is, factor: 1 }, air, "metric");
   expect(factor("open")).toBe(
-    "Fresh breeze, 8.2 m/s from the west: light heads are hardly felt, and a boat drifts off",
+    "Fresh breeze, 8.2 m/s from the west: you can hardly feel light heads, and a boat drifts off",
   );
-  expect(factor("lee-right")).toBe("Fresh breeze, 8.2 m/s from the west: the trees on the right bank give lee");
+  expect(factor("lee-right")).toBe("Fresh breeze, 8.2 m/s from the west: the right-bank trees give shelter");
   expect(airWords(west, "us")).toBe("fresh breeze, 18 mph from the west, overcast");
   expect(airWords({ ...west, windFrom: null, cloud: 0 }, "metric")).toBe("fresh breeze, 8.2 m/s, clear sky");
   expect(airWords(null, "us")).toBe("");
-  expect(factorWords({ what: "bait", is: "left", factor: 1 }, air, "metric")).toMatch(/stood on the left bank/);
+  expect(factorWords({ what: "bait", is: "left", factor: 1 }, air, "metric")).toMatch(/blown on the left bank/);
   expect(rainWords(14.2, "metric")).toMatch(/^14 mm of rain is forecast before then/);
   expect(rainWords(25.4, "us")).toMatch(/^1\.0 in of rain/);
   expect(changeWords({ path: "wind", wind: 8, then: null }, () => "", "us", 0)).toBe(

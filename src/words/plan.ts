@@ -19,41 +19,41 @@ const RIVER: Readonly<Record<string, string>> = {
 };
 
 const WARMTH: Readonly<Record<string, string>> = {
-  "very-cold": "so cold that they hardly feed",
+  "very-cold": "very cold: they hardly feed",
   slow: "cold: they feed slowly",
   cool: "on the cool side",
-  good: "where they feed freely",
-  warm: "warm: current, oxygen and shade",
+  good: "ideal for feeding",
+  warm: "warm: look for current, oxygen and shade",
 };
 
 const LIGHT: Readonly<Record<string, string>> = {
-  "cold-sun": "in cold water they bite when the sun is on it",
-  "cold-day": "cold water without the sun on it",
-  "cold-twilight": "cold water in low light is slow",
-  "cold-night": "cold water in the dark is slow",
-  edge: "low light, when they move",
+  "cold-sun": "cold water, but sun is on it and they bite",
+  "cold-day": "cold water without sun",
+  "cold-twilight": "cold water and low light: slow",
+  "cold-night": "cold water in the dark: slow",
+  edge: "low light, when they feed",
   day: "full daylight",
-  dull: "an overcast sky over clear water: they come up and in",
-  bright: "high sun on clear water: under shade, if at all",
+  dull: "overcast over clear water: they come up and in",
+  bright: "high sun on clear water: fish the shade, if at all",
   night: "dark",
-  "shy-night": "dark, when these feed",
+  "shy-night": "dark, when they feed",
 };
 
 const LEE: Readonly<Record<string, string>> = {
-  "lee-left": "the trees on the left bank give lee",
-  "lee-right": "the trees on the right bank give lee",
+  "lee-left": "the left-bank trees give shelter",
+  "lee-right": "the right-bank trees give shelter",
 };
 
 const SIZE: Readonly<Record<string, string>> = {
-  "large-cooling": "it is cooling: the larger water holds steadier",
-  "small-cooling": "it is cooling, and small water cools first",
-  "large-warming": "it is warming, and large water warms last",
-  "small-warming": "it is warming: small water warms first",
+  "large-cooling": "it is cooling; big water stays steadier",
+  "small-cooling": "it is cooling; small water cools first",
+  "large-warming": "it is warming; big water warms last",
+  "small-warming": "it is warming; small water warms first",
 };
 
 /** "Your log: 0.9 fish an hour at such flows (9 h; 0.5 to 1.4)". */
 export const logWords = ({ rate, hours, events, interval }: LogRate): string =>
-  `Your log at such flows: ${countedWords({ events, hours })}; 80 % range ${figureText(interval[0], 2)} to ${figureText(interval[1], 2)} (likely ${figureText(rate, 2)})`;
+  `Your log at this flow: ${countedWords({ events, hours })}; 80 % range ${figureText(interval[0], 2)} to ${figureText(interval[1], 2)} (likely ${figureText(rate, 2)})`;
 
 /** One reason, with the figure that it follows from. */
 export const factorWords = (factor: Factor, told: Told, system: UnitSystem, height?: number): string =>
@@ -64,31 +64,31 @@ function wordsOf({ what, is }: Factor, told: Told, system: UnitSystem, height?: 
     case "river":
       return `${showText(told.discharge, "discharge", system)}, ${RIVER[is]}`;
     case "clarity":
-      return `${is}, the bed ${seenTo(told.visibleDepth!, height)}`;
+      return `${is}, bottom ${seenTo(told.visibleDepth!, height)}`;
     case "warmth":
       return `Water ${showText(told.temperature!, "temperature", system)}, ${WARMTH[is]}`;
     case "light":
       return LIGHT[is]!;
     case "tide":
-      return is === "slack" ? "Slack of the tide, which is slow" : `Tide ${is}`;
+      return is === "slack" ? "Slack tide, which is slow" : `Tide ${is}`;
     case "season":
-      return "Very high for the season: edges and slack alone";
+      return "Very high for the season: fish only the edges and slack";
     case "log":
       return told.log ? logWords(told.log) : "";
     case "lies":
-      return is === "good" ? "Its lies fish well at such a flow" : "Fewer or poorer lies at such a flow";
+      return is === "good" ? "Its lies fish well at this flow" : "Fewer or poorer lies at this flow";
     case "band":
-      return is === "in" ? "Within the band that you noted for it" : "Outside every band that you noted for it";
+      return is === "in" ? "Within your flow band" : "Outside your flow bands";
     case "size":
       return SIZE[is]!;
     case "relief":
-      return is === "inflow" ? "Warm water, and cooler comes in here" : "Warm water, and there is shade here";
+      return is === "inflow" ? "Warm water, but cooler water comes in here" : "Warm water, but there is shade here";
     case "wind":
-      return `${capital(windWords(told.weather, system))}: ${LEE[is] ?? "light heads are hardly felt, and a boat drifts off"}`;
+      return `${capital(windWords(told.weather, system))}: ${LEE[is] ?? "you can hardly feel light heads, and a boat drifts off"}`;
     case "bait":
-      return `The wind has stood on the ${is} bank for two days: bait gathers there`;
+      return `The wind has blown on the ${is} bank for two days: bait gathers there`;
     case "known":
-      return `You are new to these now: learn the bite at ${told.known!.toLowerCase()}, where fish are known to be`;
+      return `You’re new to this fish: learn the bite at ${told.known!.toLowerCase()}, where you know there are fish`;
   }
 }
 
@@ -102,15 +102,15 @@ export function stateWords(window: PlanWindow, limb: Limb, system: UnitSystem, h
 }
 
 const REMOVED: Record<RemovedReason, string> = {
-  closed: "closed season by the rules that you entered",
-  "rising-fast": "the river rises fast",
-  "too-warm": "the water is too warm: leave these fish alone",
+  closed: "closed season by your rules",
+  "rising-fast": "the river is rising fast",
+  "too-warm": "the water is too warm for these fish",
   thunder: "thunder is forecast",
-  "white-caps": "a wind of white caps",
-  "too-far": "farther than you will drive",
-  "no-gauge": "no gauge says what it does",
-  "no-forecast": "its record is too short, or ended too long ago, for a forecast",
-  past: "those hours are over",
+  "white-caps": "wind strong enough for white caps",
+  "too-far": "farther than you want to drive",
+  "no-gauge": "it has no gauge",
+  "no-forecast": "its gauge record is too short or too old for a forecast",
+  past: "those hours have passed",
 };
 export const removedWords = (reason: RemovedReason): string => REMOVED[reason];
 
@@ -131,4 +131,4 @@ export function changeWords(
 
 /** What rain before a window means for it. */
 export const rainWords = (rain: number, system: UnitSystem): string =>
-  `${showText(rain, "rain", system)} of rain is forecast before then: look at the gauge once more before you leave.`;
+  `${showText(rain, "rain", system)} of rain is forecast before then. Check the gauge again before you leave.`;

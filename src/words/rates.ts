@@ -33,14 +33,14 @@ export const RATE_KIND_NAMES: Record<RateKind, string> = {
   pool: "level below full pool",
   moon: "moon",
   season: "time of year",
-  kind: "sort of place",
+  kind: "kind of spot",
   rank: "rank of the lie",
   lie: "place",
   lure: "lure",
   colour: "colour",
-  piece: "piece of bait",
+  piece: "bait piece",
   depth: "depth fished",
-  method: "way of fishing",
+  method: "method",
 };
 
 /** Sorts of places. */
@@ -50,7 +50,7 @@ export const LIE_KIND_NAMES: Record<LieKind, string> = {
   behind: "behind a break",
   beside: "beside a break",
   "seam-off": "seam off a break",
-  "seam-edge": "edge of quick water",
+  "seam-edge": "edge of fast water",
   "bank-edge": "soft edge by the bank",
   corner: "corner facing the current",
   slot: "slot below a riffle",

@@ -23,50 +23,50 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
     case "seam":
       return `${reason.distance < 0.3 ? "On a seam" : `A seam ${text(reason.distance, "distance")} away`}, ${text(reason.difference, "speed")} across it${reason.side ? `; the lie is on its ${reason.side} side` : ""}.`;
     case "noSeam":
-      return "No seam near: the place lives off its own current.";
+      return "No seam nearby. Food comes on its own current.";
     case "drift":
       return `${driftWords(Number(reason.share.toFixed(1)))}: ${figureText(reason.share, 1)} × what enters the reach.`;
     case "energy":
       return reason.net > 0
-        ? `Feeding pays here after the effort of holding: ${figureText(reason.timesMedian, 1)} × what typical water gives.`
-        : "Holding here costs more than the food that comes: shelter, no feeding place now.";
+        ? `Feeding pays here: after effort, ${figureText(reason.timesMedian, 1)} × what typical water gives.`
+        : "Holding here costs more than the food brings. It is shelter, not a feeding spot.";
     case "depth":
       return reason.depth >= reason.visibleDepth
-        ? `${text(reason.depth, "depth")} deep, out of sight below ${text(reason.visibleDepth, "depth")}.`
-        : `${text(reason.depth, "depth")} deep, and the bed can be seen to ${text(reason.visibleDepth, "depth")}: keep low.`;
+        ? `${text(reason.depth, "depth")} deep; you can see the bottom down to ${text(reason.visibleDepth, "depth")}.`
+        : `${text(reason.depth, "depth")} deep, and you can see the bottom down to ${text(reason.visibleDepth, "depth")}: keep low.`;
     case "break":
       return `${capital(breakName(reason.break))} ${reason.distance < 0.2 ? "right beside it" : `${text(reason.distance, "distance")} off`} for shelter.`;
     case "brokenSurface":
       return "Broken surface hides it.";
     case "overhead":
-      return "A roof over it: cut bank or overhanging branches.";
+      return "Cover overhead: a cut bank or branches.";
     case "refuge":
       return reason.share > 0.6
-        ? `Somewhere to bolt to within ${text(REFUGE_WITHIN, "distance")}.`
-        : "Little to bolt to near by.";
+        ? `Cover to bolt to within ${text(REFUGE_WITHIN, "distance")}.`
+        : "No cover to bolt to nearby.";
     case "exposed":
-      return "Little cover: it will leave at the first shadow.";
+      return "Little cover: your shadow will spook it.";
     case "ambush":
       return reason.fast - reason.slow > 0.1
         ? `Slow beside fast: ${text(reason.fast, "speed")} within ${text(reason.reach, "distance")}.`
-        : `No faster water within ${text(reason.reach, "distance")}: little comes by to be caught.`;
+        : `No faster water within ${text(reason.reach, "distance")}, so little food passes.`;
     case "ledge":
-      return `A step of the bed, ${text(reason.step, "depth")} or more, right beside it.`;
+      return `A step in the bottom, ${text(reason.step, "depth")} or more, right beside it.`;
     case "edge":
-      return "Hard bottom meets soft here: a stop on the way to winter water.";
+      return "Hard bottom meets soft: a stop on the way to winter water.";
     case "bright":
-      return "Bright for it at this depth and clarity: better in low light.";
+      return "Too bright at this depth and clarity. Better in low light.";
     case "bottom":
-      return `Over ${reason.substrate}, which it likes less.`;
+      return `Over ${reason.substrate}, which it avoids.`;
     case "lane":
       return reason.dearer < 0.005
-        ? "On the cheapest way up the reach."
-        : `The way through here costs ${figureText(reason.dearer * 100, 1)} % more than the cheapest.`;
+        ? "On the easiest route upstream."
+        : `This route upstream costs ${figureText(reason.dearer * 100, 1)} % more effort than the easiest.`;
     case "rest":
       return reason.share > 1.05
-        ? `The next ${text(AHEAD, "distance")} cost ${figureText(reason.share, 1)} times as much to swim: a place to stop before them.`
-        : "No dearer water ahead: what stops it here is the depth, the pace and what hides it.";
+        ? `The next ${text(AHEAD, "distance")} cost ${figureText(reason.share, 1)} times as much effort to swim. Fish rest here first.`
+        : "No harder water ahead. It stops here for depth, pace and cover.";
     case "heldUp":
-      return `The way up is nowhere ${text(reason.passage, "depth")} deep, or too fast: fish wait for water in the deepest part.`;
+      return `No route upstream is ${text(reason.passage, "depth")} deep and slow enough. Fish wait in the deepest part.`;
   }
 }

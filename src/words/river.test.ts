@@ -20,12 +20,12 @@ const now: GaugeNow = {
 
 test("trend and clarity in plain words, and what is not known says so", () => {
   expect(trendWords(now)).toBe("falling 31 h");
-  expect(trendWords({ ...now, trendHours: 0.3 })).toBe("just turned to falling");
+  expect(trendWords({ ...now, trendHours: 0.3 })).toBe("just started falling");
   expect(trendWords({ ...now, trendHours: 100 })).toBe("falling 4 days");
   expect(trendWords({ ...now, trend: "steady", trendHours: null })).toBe("steady");
-  expect(trendWords({ ...now, trend: null })).toBe("trend not known");
-  expect(clarityWords(now)).toEqual({ word: "Clear", seen: "seen to the waist" });
-  expect(clarityWords({ ...now, clarity: null, visibleDepth: null }).word).toBe("Not known");
+  expect(trendWords({ ...now, trend: null })).toBe("trend unknown");
+  expect(clarityWords(now)).toEqual({ word: "Clear", seen: "visible to the waist" });
+  expect(clarityWords({ ...now, clarity: null, visibleDepth: null }).word).toBe("Unknown");
 });
 
 test("colours long and short", () => {
@@ -61,10 +61,10 @@ test("both conventions in one sentence: exceeded 5 % of the time is very high, 9
 
 test("how deep the bed is seen, by the marks of the angler's own body (common practice, no source)", () => {
   expect([0.05, 0.5, 0.75, 2].map((depth) => seenTo(depth))).toEqual([
-    "not seen to the ankle",
-    "seen to the knee",
-    "seen to the thigh",
-    "seen past the waist",
+    "bottom not visible at the ankle",
+    "visible to the knee",
+    "visible to the thigh",
+    "visible past the waist",
   ]);
-  expect(seenTo(0.75, 1.5)).toBe("seen to the thigh");
+  expect(seenTo(0.75, 1.5)).toBe("visible to the thigh");
 });

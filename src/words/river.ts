@@ -7,30 +7,30 @@ import { dayAfter, localMinute } from "../core/quantity/local-time";
 import { clockZone } from "./clock-zone";
 import { type GaugeNow, usualExceedance } from "../core/gauge/summary";
 
-/** "seen to the knee" of an angler of that height, m. */
+/** "visible to the knee" of an angler of that height, m. */
 export function seenTo(visibleDepth: number, height?: number): string {
   const mark = bodyMarkAt(visibleDepth, height);
-  if (mark === null) return "not seen to the ankle";
-  return mark === "over" ? "seen past the waist" : `seen to the ${mark}`;
+  if (mark === null) return "bottom not visible at the ankle";
+  return mark === "over" ? "visible past the waist" : `visible to the ${mark}`;
 }
 
 /** Plain words for the state of the river. */
 export const ARROW = { rising: "↗", falling: "↘", steady: "→" } as const;
 
 export function trendWords(now: GaugeNow): string {
-  if (!now.trend) return "trend not known";
+  if (!now.trend) return "trend unknown";
   if (now.trend === "steady" || now.trendHours === null) return now.trend;
   const hours = Math.round(now.trendHours);
   return hours < 1
-    ? `just turned to ${now.trend}`
+    ? `just started ${now.trend}`
     : hours < 72
       ? `${now.trend} ${hours} h`
       : `${now.trend} ${Math.round(hours / 24)} days`;
 }
 
-/** "Green", "seen to the knee" of an angler of that height, m. */
+/** "Green", "visible to the knee" of an angler of that height, m. */
 export function clarityWords(now: GaugeNow, height?: number): { word: string; seen: string } {
-  if (now.clarity === null || now.visibleDepth === null) return { word: "Not known", seen: "no turbidity reading" };
+  if (now.clarity === null || now.visibleDepth === null) return { word: "Unknown", seen: "no turbidity reading" };
   return { word: now.clarity.charAt(0).toUpperCase() + now.clarity.slice(1), seen: seenTo(now.visibleDepth, height) };
 }
 
@@ -125,7 +125,7 @@ export function stripWords(now: GaugeNow, stale: boolean, system: UnitSystem): s
   const flow =
     now.discharge === null ? showText(now.stage, "stage", system) : showText(now.discharge, "discharge", system);
   return `${stale ? `as last read ${dayOnly(now.at)}, ` : ""}${flow}, ${trendWords(now)}; ${
-    now.clarity === null ? "clarity not known" : `${clarity.word.toLowerCase()}, ${clarity.seen}`
+    now.clarity === null ? "clarity unknown" : `${clarity.word.toLowerCase()}, ${clarity.seen}`
   }`;
 }
 
@@ -138,7 +138,7 @@ export function nowWords(
     now.discharge === null
       ? now.stage === null
         ? "No discharge reading"
-        : `${showText(now.stage, "stage", system)} on the gauge and ${trendWords(now)}; it gives no discharge`
+        : `${showText(now.stage, "stage", system)} on the gauge and ${trendWords(now)}; no discharge`
       : `${showText(now.discharge, "discharge", system)} and ${trendWords(now)}`,
   ];
   const season = seasonWords(now);
@@ -146,7 +146,7 @@ export function nowWords(
   const clarity = clarityWords(now, height);
   if (now.clarity) parts.push(`${clarity.word.toLowerCase()}, ${clarity.seen}`);
   if (now.waterTemperature !== null) parts.push(`water ${showText(now.waterTemperature, "temperature", system)}`);
-  return `${stale ? `As last read, ${dayAndTime(now.at)}: ` : ""}${parts.join("; ")}.`;
+  return `${stale ? `At the last reading, ${dayAndTime(now.at)}: ` : ""}${parts.join("; ")}.`;
 }
 
 /** "1 h 20", "12 min". */

@@ -6,15 +6,14 @@ export const holdsWords = ({ found, of }: Holds): string => `holds in ${found} o
 /** What the number says, and by what it was found. */
 export const doubtWords = ({ found, of }: Holds): string =>
   `${
-    found === of ? "It is there in all of" : found === 0 ? "It is there in none of" : `It is there in ${found} of`
-  } ${of} tries with the bed’s roughness, the flow, the level at its foot and the cells moved within what is not known.`;
+    found === of ? "It holds in all" : found === 0 ? "It holds in none of" : `It holds in ${found} of`
+  } ${of} model runs, varying roughness, flow, outlet level and cell size within their uncertainty.`;
 
 /** Two lies that change places too often to be ranked. */
-export const tieWords = (better: number): string => `About as good as lie ${better}: their order turns round.`;
+export const tieWords = (better: number): string => `About as good as lie ${better}; their order can swap.`;
 
 /** Said where nothing is worked out ahead. */
-export const NOT_AHEAD =
-  "Not worked out, to save the battery: how sure each lie is, and at which other flows it fishes. “Book and settings” changes that.";
+export const NOT_AHEAD = "To save battery, uncertainty and other flows aren’t worked out. Change that in Settings.";
 
 /** What the marks of the plan and the list mean by it. */
-export const HOLDS_KEY = "Faint on the plan: seldom there when what is not known is moved; the list says how often.";
+export const HOLDS_KEY = "Faint lies on the plan hold in few model runs. The list says how many.";

@@ -5,12 +5,12 @@ import { formatDate } from "./date-format";
 import { showText, type UnitSystem } from "./quantity";
 import { count } from "./text";
 
-const STANDS = "The local authority's rules stand above what is entered here.";
+const STANDS = "Local rules come first.";
 
 /** Keep or release, with the rule that decides, in words. */
 /** A season that is closed, with its days. */
 export const closedWords = (fish: string, open: { from: string; to: string }): string =>
-  `${fish}: closed season here. By your rules it is ${seasonWords(open)}.`;
+  `${fish}: closed season here. Your rules say ${seasonWords(open)}.`;
 
 export function ruleWords(
   { answer, rule, index }: RuleAnswer,
@@ -18,9 +18,8 @@ export function ruleWords(
   measured: boolean,
   system: UnitSystem,
 ): string {
-  if (answer === "no-rule")
-    return `No rule is entered for this fish on this water: look it up before you keep it. ${STANDS}`;
-  if (answer === "keep") return `It may be kept by the rules that are entered. ${STANDS}`;
+  if (answer === "no-rule") return `You have no rule for this fish here. Check before you keep it. ${STANDS}`;
+  if (answer === "keep") return `Your rules let you keep it. ${STANDS}`;
   const deciding = index === null ? undefined : rules[index];
   return `Release it: ${deciding && rule ? because(deciding, rule, measured, system) : "a rule says so"}. ${STANDS}`;
 }
@@ -31,14 +30,14 @@ export function judgedWords(
   measured: boolean,
   system: UnitSystem,
 ): { decision: string; standing: string } {
-  const old = stale ? " What is entered is more than a year old, or has run out: look it up again." : "";
+  const old = stale ? " This rule is over a year old or has expired. Check it again." : "";
   const standing = `${STANDS}${old}`;
   if (answer === "no-rule")
     return {
-      decision: "No rule is entered for this fish here.",
-      standing: `Look it up before you keep it. ${standing}`,
+      decision: "You have no rule for this fish here.",
+      standing: `Check before you keep it. ${standing}`,
     };
-  if (answer === "keep") return { decision: "It may be kept by the rules that are entered.", standing };
+  if (answer === "keep") return { decision: "Your rules let you keep it.", standing };
   const why = by && rule ? because(by, rule, measured, system) : "a rule says so";
   return { decision: `Release it: ${why}.`, standing };
 }
@@ -66,20 +65,20 @@ function because(
 ): string {
   const long = (metres: number | undefined) => showText(metres, "fishLength", system);
   if (!measured && (rule === "minLength" || rule === "maxLength" || rule === "slot"))
-    return "there is a limit of length, and it was not measured";
+    return "there is a length limit and it wasn’t measured";
   switch (rule) {
     case "open":
       return `the season is closed (${seasonWords(deciding.open!)})`;
     case "clippedOnly":
-      return "only fish with a clipped fin may be kept, and one clipped in part counts as whole";
+      return "you may keep only fin-clipped fish, and a partly clipped fin counts as unclipped";
     case "minLength":
-      return `it is under the least length of ${long(deciding.minLength)}`;
+      return `it is under the minimum length of ${long(deciding.minLength)}`;
     case "maxLength":
-      return `it is over the greatest length of ${long(deciding.maxLength)}`;
+      return `it is over the maximum length of ${long(deciding.maxLength)}`;
     case "slot":
       return `fish from ${long(deciding.slot!.from)} to ${long(deciding.slot!.to)} are protected`;
     case "bag":
-      return `the bag of ${deciding.bag} a day is full`;
+      return `the bag limit of ${deciding.bag} a day is reached`;
   }
 }
 
@@ -91,9 +90,9 @@ export function rulePartsWords(rule: RuleRecord, system: UnitSystem): string[] {
     rule.minLength !== undefined && `at least ${long(rule.minLength)}`,
     rule.maxLength !== undefined && `at most ${long(rule.maxLength)}`,
     rule.slot && `${long(rule.slot.from)} to ${long(rule.slot.to)} protected`,
-    rule.bag !== undefined && `bag of ${rule.bag} a day`,
+    rule.bag !== undefined && `bag limit ${rule.bag} a day`,
     rule.possession !== undefined && `${rule.possession} in possession`,
-    rule.clippedOnly && "only clipped fish may be kept",
+    rule.clippedOnly && "keep clipped fish only",
     rule.rods !== undefined && `${count(rule.rods, "rod")} at most`,
     rule.hooks && `hooks: ${rule.hooks}`,
     rule.bait && `bait: ${rule.bait}`,

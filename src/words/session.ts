@@ -13,7 +13,7 @@ export const ZONE_WORDS: Record<CastZone, string> = { near: "near", middle: "mid
 
 export const LINE_WORDS = {
   lie: "through the lie",
-  seam: "nearer seam, slow side",
+  seam: "near seam, slow side",
   lane: "lane beside it",
   bait: "the bait",
 } as const;
@@ -30,13 +30,13 @@ export const OBSERVATION_WORDS: Record<ObservationKind, string> = {
   change: "change",
   rest: "resting",
   primed: "fed",
-  line: "line run through the fingers",
+  line: "line checked",
 };
 
 export const PAUSES = [
   { value: "camera", label: "Camera" },
   { value: "lunch", label: "Something to eat" },
-  { value: "marker", label: "Spreading a marker" },
+  { value: "marker", label: "Dropping a marker" },
   { value: "walk", label: "Walking" },
   { value: "other", label: "Something else" },
 ] as const;
@@ -48,16 +48,16 @@ export const pauseWords = (why: string): string =>
 export const pullWords = (wood: NearWood | undefined): string =>
   wood
     ? `Side pressure, away from the ${wood.kind === "log" ? "log" : "log jam"}.`
-    : "Steady pressure from the side; let it run, then turn it.";
+    : "Steady side pressure. Let it run, then turn it.";
 
 /** Where to land it from here. */
 export function landWords(
   landing: (LandingPlace & { whereabouts: Whereabouts }) | null | undefined,
   system: UnitSystem,
 ): string {
-  if (landing === undefined) return "Look for slack, shelving water clear of wood, rather below you than above.";
+  if (landing === undefined) return "Look for slack, shelving water clear of wood, ideally downstream of you.";
   if (landing === null)
-    return "No slack, shelving place within a walk from this stand: play it where you stand, and net it in the slowest water beside you.";
+    return "No slack, shelving spot within a walk. Play it where you stand and net it in the slowest water beside you.";
   const way =
     landing.walk < 1.5
       ? "Land it where you stand"
@@ -70,10 +70,10 @@ export function observationWords(one: Observation): string {
   const parts = [
     OBSERVATION_WORDS[one.kind],
     one.kind === "pause" && one.what ? pauseWords(one.what) : null,
-    one.kind === "line" ? (one.what === "smooth" ? "smooth" : "frayed, tied anew") : null,
+    one.kind === "line" ? (one.what === "smooth" ? "smooth" : "frayed, retied") : null,
     one.kind === "change" ? (one.accepted ? "taken" : "overruled") : null,
     one.kind === "others"
-      ? `${one.count ?? "?"} met, ${one.withFish ?? "?"} with fish`
+      ? `${one.count ?? "?"} hooked, ${one.withFish ?? "?"} with fish`
       : one.count !== undefined && (one.kind === "seen" || one.kind === "bait-fish")
         ? String(one.count)
         : null,

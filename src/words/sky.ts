@@ -20,7 +20,7 @@ export const WIND_NAMES: Record<Wind, string> = {
   strong: "strong wind",
 };
 
-const NOT_SAID = { value: UNSAID, label: "not said" };
+const NOT_SAID = { value: UNSAID, label: "not given" };
 export const CLOUD_CHOICES = [NOT_SAID, ...CLOUDS.map((value) => ({ value, label: CLOUD_NAMES[value] }))];
 export const WIND_CHOICES = [NOT_SAID, ...WINDS.map((value) => ({ value, label: WIND_NAMES[value] }))];
 

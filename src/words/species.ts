@@ -34,37 +34,38 @@ export const PHASE_NAMES: Record<Phase, string> = {
 /** How each fish lives at the times of its year. */
 const WAYS: Readonly<Record<string, Partial<Record<Phase, string>>>> = {
   "brown-trout": {
-    spawn: "Spawning on gravel at the tails of pools: keep off the gravel.",
-    winter: "Cold water: slow, deep places; a bite is soft and late.",
-    summer: "Warm water: shade, oxygen and current count for more than food.",
+    spawn: "Spawning on gravel at pool tails. Keep off the gravel.",
+    winter: "Cold water: slow, deep spots. Bites are soft and late.",
+    summer: "Warm water: shade, oxygen and current matter more than food.",
   },
   "rainbow-trout": {
-    spawn: "Spawning on gravel at the tails of pools: keep off the gravel.",
-    winter: "Cold water: slow, deep places; a bite is soft and late.",
-    summer: "Warm water: shade, oxygen and current count for more than food.",
+    spawn: "Spawning on gravel at pool tails. Keep off the gravel.",
+    winter: "Cold water: slow, deep spots. Bites are soft and late.",
+    summer: "Warm water: shade, oxygen and current matter more than food.",
   },
   steelhead: {
-    spawn: "Spawning on gravel: keep off it.",
-    winter: "Held up by the cold: slow water below the quick, near the bottom.",
+    spawn: "Spawning on gravel. Keep off it.",
+    winter: "Cold stops them: slow water below fast, near the bottom.",
   },
   "king-salmon": {
-    spawn: "On the gravel: leave them in peace; local close seasons stand.",
+    spawn: "On the gravel: leave them alone, and follow local closed seasons.",
   },
   "smallmouth-bass": {
-    spawn: "On nests in slack shallows beside stone or wood.",
-    after: "After the nest: back to the breaks in the current, hungry.",
+    spawn: "On nests in slack shallows near stone or wood.",
+    after: "After nesting: hungry, and back behind breaks in the current.",
     summer: "Hot water: shade, current and depth.",
-    staging: "On the way to winter water: grouped in six to eight feet, where hard bottom meets soft or drops off.",
-    winter: "Wintering holes: deep, slow, out of the current; single soft bites.",
+    staging:
+      "On the way to winter water: in groups at 1.8 to 2.4 m (6 to 8 ft), where hard bottom meets soft or drops off.",
+    winter: "In winter they seek deep, slow holes out of the current. Bites are soft and single.",
   },
   walleye: {
     spawn: "Spawning over stones in shallow current.",
-    summer: "Warm, bright water: deeper along the edge as the day warms.",
-    winter: "Deep, slow water near the summer's edges.",
+    summer: "Warm, bright water: they go deeper along the edge as the day warms.",
+    winter: "Deep, slow water near their summer edges.",
   },
   zander: {
     spawn: "On nests in slack shallows.",
-    summer: "Warm, bright water: deeper along the edge as the day warms.",
+    summer: "Warm, bright water: they go deeper along the edge as the day warms.",
     winter: "Deep, slow water.",
   },
   "channel-catfish": {
@@ -73,12 +74,12 @@ const WAYS: Readonly<Record<string, Partial<Record<Phase, string>>>> = {
   },
   "flathead-catfish": {
     spawn: "In holes and under wood, on the nest.",
-    after: "Off the nest, beaten up and hungry: out from the wood at night, along the ledges.",
-    winter: "Still, in the deepest holes: hardly to be had.",
+    after: "Off the nest and hungry: out from the wood at night, along the ledges.",
+    winter: "Still, in the deepest holes. They hardly bite.",
   },
   "yellow-perch": {
     spawn: "Spawning over weed and wood in the shallows.",
-    winter: "In close shoals in deep slack.",
+    winter: "In tight shoals in deep slack water.",
   },
   "black-crappie": {
     spawn: "Shallow, in wood and weed out of the current.",
@@ -86,16 +87,16 @@ const WAYS: Readonly<Record<string, Partial<Record<Phase, string>>>> = {
   },
   "striped-bass": {
     spawn: "Spawning in the current of the main stem.",
-    summer: "Hot water: the coolest, deepest current; played fish die of it.",
+    summer: "Hot water: in the coolest, deepest current. Playing them can kill them.",
   },
   barbel: {
     spawn: "On gravel shallows.",
-    summer: "Gravel where the pool shallows, in the quick water.",
+    summer: "Gravel in fast water where the pool gets shallow.",
     winter: "A little deeper and slower, beside cover.",
   },
   chub: {
     spawn: "On gravel shallows.",
-    winter: "Under hanging trees and rafts, a little deeper and slower.",
+    winter: "Under overhanging trees and rafts, a little deeper and slower.",
   },
   "largemouth-bass": {
     spawn: "On nests in still shallows.",
@@ -104,12 +105,12 @@ const WAYS: Readonly<Record<string, Partial<Record<Phase, string>>>> = {
   },
 };
 
-const PEACE = "Leave spawning fish in peace; local close seasons stand.";
+const PEACE = "Leave spawning fish alone, and follow local closed seasons.";
 
 /** What a time of the fish's year means; `base` is the id of the fish that ships. */
 export function wayWords(base: string, way: SeasonalWay): string {
   // Profiles of older books carry the words that they were copied with.
   const known = WAYS[base]?.[way.phase];
   if (known === undefined) return way.words ?? "";
-  return way.phase === "spawn" && !known.includes("in peace") ? `${known} ${PEACE}` : known;
+  return way.phase === "spawn" && !known.includes("alone") ? `${known} ${PEACE}` : known;
 }

@@ -27,11 +27,11 @@ export function tellStructure(
   return [
     ...foam.map((one): Told => ({
       kind: "foam line",
-      words: `${from(one.points)}: ${figureText(one.gathers, 1)} times as much floats by on it as would if it were spread evenly.`,
+      words: `${from(one.points)}: ${figureText(one.gathers, 1)} times the average drift passes along it.`,
     })),
     ...wakes.map((one): Told => ({
       kind: "break",
-      words: `${capital(breakName(one))}, ${at(one)}: ${fast(one.free)} of water meets it; slack for ${far(one.length)} below, down to ${fast(one.least)}.`,
+      words: `${capital(breakName(one))}, ${at(one)}: ${fast(one.free)} of current hits it; slack for ${far(one.length)} below, down to ${fast(one.least)}.`,
     })),
     ...ledges.map((one): Told => ({
       kind: "ledge",
@@ -39,12 +39,12 @@ export function tellStructure(
     })),
     ...corners.map((one): Told => ({
       kind: "corner",
-      words: `${capital(at(one))}: ${deep(one.depth)} deep, rising into ${fast(one.speed)} of current, its nose ${far(2 * one.radius)} across.`,
+      words: `${capital(at(one))}: ${deep(one.depth)} deep, rising into ${fast(one.speed)} of current, its tip ${far(2 * one.radius)} across.`,
     })),
     ...pools.flatMap((one): Told[] => [
       {
         kind: "pool",
-        words: `Head ${at(one.head)}; deepest ${at(one.deep)}, with ${deep(one.deep.depth)}; tail ${at(one.tail)}; ${far(one.length)} long, ${deep(one.residual)} deep under the crest that holds it up.`,
+        words: `Head ${at(one.head)}; deepest ${at(one.deep)}, with ${deep(one.deep.depth)}; tail ${at(one.tail)}; ${far(one.length)} long, ${deep(one.residual)} deep below its downstream crest.`,
       },
       ...(one.slot
         ? [

@@ -10,11 +10,9 @@ test("air pressure in the words of the shipping forecast", () => {
 
 test("how a series was worked out, and that it is a guess far beyond its pairs", () => {
   const rating = { by: "rating", from: "stage", pairs: 4, standardError: 0.06, guessAbove: 12 } as const;
-  expect(derivedWords(rating, 5)).toBe("worked out by your rating from stage (4 pairs, ±6 %)");
+  expect(derivedWords(rating, 5)).toBe("from stage by your rating (4 pairs, ±6 %)");
   expect(derivedWords(rating, 13)).toMatch(/^a guess: far beyond the pairs/);
-  expect(derivedWords({ ...rating, pairs: 1, standardError: null }, null)).toBe(
-    "worked out by your rating from stage (1 pair)",
-  );
-  expect(derivedWords({ by: "transfer", pairs: 0 }, 1)).toMatch(/catchments/);
+  expect(derivedWords({ ...rating, pairs: 1, standardError: null }, null)).toBe("from stage by your rating (1 pair)");
+  expect(derivedWords({ by: "transfer", pairs: 0 }, 1)).toMatch(/catchment area/);
   expect(derivedWords({ by: "transfer", pairs: 2 }, 1)).toMatch(/2 readings of yours/);
 });

@@ -42,9 +42,9 @@ export const barometerWords = ({ tendency, change }: Pick<Barometer, "tendency" 
 export function derivedWords(derived: Derived, discharge: number | null): string {
   if (derived.by === "transfer")
     return derived.pairs > 0
-      ? `taken from the gauge to the reach, by ${count(derived.pairs, "reading")} of yours`
-      : "taken from the gauge to the reach, by the ratio of the catchments";
+      ? `moved from the gauge to the reach by ${count(derived.pairs, "reading")} of yours`
+      : "moved from the gauge to the reach by catchment area";
   const error = derived.standardError === null ? "" : `, ±${Math.round(derived.standardError * 100)} %`;
-  const words = `worked out by your rating from ${derived.from} (${count(derived.pairs, "pair")}${error})`;
+  const words = `from ${derived.from} by your rating (${count(derived.pairs, "pair")}${error})`;
   return discharge !== null && discharge > derived.guessAbove ? `a guess: far beyond the pairs it is ${words}` : words;
 }

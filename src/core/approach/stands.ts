@@ -55,7 +55,7 @@ export interface Approach {
   visibleDepth: number;
   /** The angler's height, m. */
   height: number;
-  /** Height over the bed at which the lure should come, m, its fall, m/s, all casts, and how it is worked. */
+  /** Height above the bottom at which the lure should come, m, its fall, m/s, all casts, and how it is worked. */
   lureHeight?: number;
   fall?: number;
   casts?: number;

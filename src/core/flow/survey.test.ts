@@ -161,7 +161,7 @@ describe("a survey", () => {
     expect(sample(grid.z, grid.nx, grid.ny, 1, 44, grid.ny / 2)).toBeGreaterThan(2);
   });
 
-  test("a made-up boat's log gives the reach back: bed within a hand, and its flow", () => {
+  test("a demo boat's log gives the reach back: bed within a hand, and its flow", () => {
     const reach = { ...DEMO_REACHES[0]!, features: [] };
     const fall = 0.0028;
     const log = sounderLog(reach, { ...DEMO_STATION, heading: 200 }, Date.UTC(2026, 5, 1, 9), fall, 0.5);

@@ -86,7 +86,7 @@ test("WaterML 2.0: several series, units, offsets, nil values and qualifiers as 
     { line: 12, reason: "“yesterday” is not an ISO 8601 time" },
   ]);
   expect(file.notes.map((note) => tell(note))).toEqual([
-    "Series “Chlorophyll” was left out: it measures nothing known here.",
+    "Series “Chlorophyll” was skipped: Low Heron doesn’t know what it measures.",
   ]);
 });
 
@@ -97,7 +97,7 @@ test("one observation alone, a monitoring point in place, other prefixes, and cl
   expect(new Date(file.series[0]!.times[0]!).toISOString()).toBe("2026-07-01T11:00:00.000Z");
   expect(file.series[0]!.values[0]).toBeCloseTo(0.6096, 12);
   expect(readGaugeWaterML2(lone).notes.map((note) => tell(note))).toEqual([
-    "1 times have no offset and no zone was stated: they were read as UTC. State the zone if that is wrong.",
+    "1 times have no time zone, so they were read as UTC. Set the zone if that’s wrong.",
   ]);
 });
 
@@ -111,7 +111,7 @@ test.each([
   ["broken XML", collection(FLOW).replace("</wml2:time>", ""), "not-xml", undefined],
   ["XML of another kind", `<?xml version="1.0"?><gpx/>`, "not-waterml2", undefined],
   [
-    "nothing known in it",
+    "no data in it",
     collection(
       observation(`xlink:title="Chlorophyll"`, `<wml2:uom code="ug/L"/>`, point("2026-05-01T04:00:00Z", value(3))),
     ),

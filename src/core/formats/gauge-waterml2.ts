@@ -78,7 +78,7 @@ function reasonOf(value: unknown, pair: unknown): string {
 }
 
 /**
- * Reads WaterML 2.0. Points that cannot be are refused with their line; series that say nothing known here become
+ * Reads WaterML 2.0. Points that cannot be are refused with their line; series that say no data here become
  * notes.
  */
 export function readGaugeWaterML2(source: string, options: { zone?: string; file?: string } = {}): GaugeFile {

@@ -90,7 +90,7 @@ describe("soundings of other files", () => {
     expect(soundings).toEqual([{ a: -7.4, b: 53.2, value: 3.5 * 0.3048, time: Date.UTC(2026, 5, 1, 10), line: 2 }]);
     expect(told(rejected)).toEqual([
       { line: 3, reason: "it has no depth" },
-      { line: 4, reason: "it has no place" },
+      { line: 4, reason: "it has no position" },
     ]);
   });
 

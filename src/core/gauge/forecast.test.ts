@@ -142,7 +142,7 @@ test("spate and base: at the peak most is runoff, at the end of a long fall hard
   ).toEqual([NaN, 5, 5]);
 });
 
-test("clearing: the fit finds both limbs of a river that is twice as dirty on the rise; a departure fades; forecast follows the flow", () => {
+test("clearing: the fit finds both limbs of a river that is twice as dirty when rising; a departure fades; forecast follows the flow", () => {
   const limb = (hour: number) => (spates(hour) > spates(hour - 6) * 1.05 ? 2 : 1);
   const hours = 192 * 60 + 12 + 48;
   const discharge = hourly(spates, hours);

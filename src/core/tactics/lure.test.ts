@@ -127,7 +127,7 @@ test("no input is ignored: varying any of them changes the choice or its reasons
     for (const value of values) expect(told({ ...all, [name]: value })).not.toBe(told(all));
 });
 
-test("in dirty water both schools: dark first, or bright straight away; in clear water neither changes the order", () => {
+test("in dirty water both schools: dark first, or bright first; in clear water neither changes the order", () => {
   const dirty = (school: "dark-first" | "bright-first") => chooseLure(water({ visibleDepth: 0.2, school })).colours;
   expect(dirty("dark-first")[0]).toBe("black");
   expect(dirty("bright-first")[0]).toBe("chartreuse");

@@ -61,7 +61,7 @@ export function chooseLure(asked: LureWater): LureChoice {
   const matched = prey === "bait-fish" && FISH_LIKE.includes(category) ? water.preyLength : undefined;
   const { size, body } = sizeOf(category, family, sizeStep(water, warmth), matched);
   const plain = colourOrder({ category, family, clarity, light: water.light, prey, school });
-  // A hard day: darker first, and the loudest one last, for when nothing else has moved them.
+  // Tough day: darker first, and the loudest one last, for when nothing else has moved them.
   const colours = tough ? toughOrder(plain) : plain;
   const { hookStyle, reasons: hookReasons } = hookFor(category, water);
   return {

@@ -13,45 +13,45 @@ export function HelpStation() {
   return (
     <div className="mx-auto max-w-4xl">
       <h1 className="text-2xl">Help</h1>
-      <Panel title="A day with it" className="mt-4">
+      <Panel title="How a day goes" className="mt-4">
         <ol className="grid list-decimal gap-1 pl-6">
           <Place to="/today" name="Today">
-            where to go, when, and why; with an empty book, the two steps to a first plan
+            where to go, when and why; with an empty log, the first two steps
           </Place>
           <Place to="/water" name="Water">
-            what the river does and will do; your own readings
+            what the river is doing and will do; your own readings
           </Place>
           <Place to="/reach" name="Reach">
-            the reach at this flow or another: seams, lies, wading, where to stand; shape its bed
+            the reach at any flow: seams, lies, wading, where to stand; edit its bed
           </Place>
           <Place to="/rig" name="Rig">
-            how deep, how heavy, what to tie on, and whether it will get there
+            how deep, how heavy, what to tie on, and whether it gets there
           </Place>
           <Place to="/session" name="Session">
-            on the bank: casts, the next change, a fish in two taps; works without a network
+            on the bank: casts, the next change, a fish in two taps; works offline
           </Place>
           <Place to="/log" name="Log">
-            everything kept, put right, taken out and in
+            everything you logged: edit, import, export, back up
           </Place>
           <Place to="/learn" name="Learn">
-            what your hours have taught, how sure that is, and drills
+            what your hours show, how sure that is, and drills
           </Place>
         </ol>
       </Panel>
-      <Panel title="What each model knows, and what it does not" className="mt-6">
+      <Panel title="What each model knows and doesn’t know" className="mt-6">
         <dl className="grid gap-3">
           {MODELS.map(({ name, knows, unknown }) => (
             <div key={name}>
               <dt className="font-semibold">{name}</dt>
               <dd>{knows}</dd>
-              <dd className="text-soft">Does not know: {unknown}</dd>
+              <dd className="text-soft">Doesn’t know: {unknown}</dd>
             </div>
           ))}
         </dl>
       </Panel>
-      <Panel title="Words of the trade" className="mt-6">
+      <Panel title="Glossary" className="mt-6">
         <TextField
-          label="Look for"
+          label="Search"
           value={wanted}
           maxLength={40}
           onChange={(event) => setWanted(event.target.value)}
@@ -65,7 +65,7 @@ export function HelpStation() {
             </div>
           ))}
         </dl>
-        {found.length === 0 && <p className="text-soft">No word here has “{wanted}” in it.</p>}
+        {found.length === 0 && <p className="text-soft">No term contains “{wanted}”.</p>}
       </Panel>
     </div>
   );

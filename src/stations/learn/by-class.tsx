@@ -27,12 +27,12 @@ const columnsIn = (first: string): ColumnDef<RateRow>[] => [
   { id: "fish", header: "Fish", cell: ({ row }) => figureText(row.original.events, 0) },
   {
     id: "counted",
-    header: "Counted an hour",
+    header: "Counted per hour",
     cell: ({ row }) => countedText(row.original),
   },
   {
     id: "rate",
-    header: "Likely an hour",
+    header: "Likely per hour",
     cell: ({ row: { original } }) => figureText(original.rate, 2),
   },
   {
@@ -63,18 +63,18 @@ export function ByClass({ learning, made }: { learning: Learning; made: boolean 
     <>
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
         <div className="min-w-[min(16rem,100%)] flex-1">
-          <h2 className="text-2xl">Fish an hour, by {RATE_KIND_NAMES[kind]}</h2>
+          <h2 className="text-2xl">Fish per hour by {RATE_KIND_NAMES[kind]}</h2>
           {rates.value && (
             <p className="text-soft">
               {figureText(rates.value.total.hours, 0)} rod-hours, {rates.value.total.events} fish
-              {made ? "; made-up sessions are among them" : ""}.
+              {made ? "; includes demo sessions" : ""}.
               {best &&
-                ` Most so far: ${best.label}, ${rateWords({ ...best, rate: best.rate!, interval: best.interval! })}.`}
+                ` Best so far: ${best.label}, ${rateWords({ ...best, rate: best.rate!, interval: best.interval! })}.`}
             </p>
           )}
         </div>
         <Select
-          label="By"
+          label="Group by"
           className="w-full sm:w-56"
           value={kind}
           onChange={(value) => setKind(value as RateKind)}
@@ -84,21 +84,19 @@ export function ByClass({ learning, made }: { learning: Learning; made: boolean 
       {rates.fault && <FaultNote message={tellFault(rates.fault, system)} onRetry={rates.retry} />}
       {rates.value && !known && (
         <p className="rounded-md border border-line p-4">
-          Of {RATE_KIND_NAMES[kind]} nothing is known in this log yet: it comes with sessions kept on Session, or with
-          what is entered of the water.
+          No data on {RATE_KIND_NAMES[kind]} yet. Log sessions on Session, or fill in water settings.
         </p>
       )}
       <div className="h-[340px]">
         <RateChart classes={classes} labels={rows.map((one) => one.label)} />
       </div>
       <p className="mt-2 text-sm text-soft">
-        Bar: fish an hour, drawn towards the rate of your other hours as by {PRIOR_HOURS} more hours at it, so that one
-        lucky fish does not shout. Ring: as counted. Whisker: the truth lies in it four times in five, with fish that
-        come in bunches by session taken into it. Where little was fished the whisker is long; where nobody fished there
-        is nothing.
+        Bar: fish per hour, pulled towards your other hours as if by {PRIOR_HOURS} more hours at that rate, so one lucky
+        fish doesn’t dominate. Ring: as counted. Whisker: 80 % range, allowing for fish that come in bunches. Few hours
+        make it long.
       </p>
-      <Panel title="The same in figures" className="mt-5">
-        <DataTable columns={columns} rows={rows} testId="rates" label="Fish an hour" />
+      <Panel title="Show figures" className="mt-5">
+        <DataTable columns={columns} rows={rows} testId="rates" label="Fish per hour" />
       </Panel>
     </>
   );

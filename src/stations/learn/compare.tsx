@@ -27,14 +27,14 @@ export function Compare({ learning }: { learning: Learning }) {
   const both = [...one, ...other].every(({ key }) => key !== "");
   return (
     <>
-      <h2 className="text-2xl">Which gives more?</h2>
+      <h2 className="text-2xl">Compare two filters</h2>
       <div className="mt-3 grid grid-cols-1 gap-x-10 gap-y-4 sm:grid-cols-2">
-        <SideOf title="This" learning={learning} side={one} onChange={setOne} />
-        <SideOf title="Or this" learning={learning} side={other} onChange={setOther} />
+        <SideOf title="First filter" learning={learning} side={one} onChange={setOne} />
+        <SideOf title="Second filter" learning={learning} side={other} onChange={setOther} />
       </div>
       <div className="mt-6" role="status">
         {found.fault && <FaultNote message={tellFault(found.fault, system)} onRetry={found.retry} />}
-        {both && found.value === null && <p>One of the two was never fished: nothing to compare.</p>}
+        {both && found.value === null && <p>One of them was never fished, so there is nothing to compare.</p>}
         {both && found.value && names[0] && names[1] && (
           <>
             <p className="text-lg font-semibold">{capital(comparisonWords(found.value, names[0], names[1]))}</p>
@@ -45,8 +45,8 @@ export function Compare({ learning }: { learning: Learning }) {
               {capital(names[1])}: {rateWords(found.value.other)}.
             </p>
             <p className="mt-2 text-sm text-soft">
-              Each by its own sessions alone, neither drawn towards the other, with the same bunching of fish for both.
-              It says what your hours gave, not why: what else was different on those days is in it too.
+              Each uses only its own sessions, with the same bunching for both. It shows what your hours gave, not why.
+              Other things differed on those days too.
             </p>
           </>
         )}
@@ -98,11 +98,11 @@ function SideOf({
       ))}
       {side.length < MOST ? (
         <Button className="justify-self-start" onClick={() => onChange([...side, { kind: "clarity", key: "" }])}>
-          And also …
+          Add a condition
         </Button>
       ) : (
         <Button className="justify-self-start" onClick={() => onChange(side.slice(0, 1))}>
-          Without the second
+          Remove the second condition
         </Button>
       )}
     </fieldset>
@@ -126,15 +126,15 @@ function ConditionOf({
   return (
     <div className="grid grid-cols-2 gap-3">
       <Select
-        label={and ? "And by" : "By"}
+        label={and ? "And property" : "Property"}
         value={condition.kind}
         onChange={(kind) => onChange({ kind: kind as RateKind, key: "" })}
         choices={RATE_KINDS.map((value) => ({ value, label: RATE_KIND_NAMES[value] }))}
       />
       <Select
-        label="Which"
+        label="Value"
         value={condition.key}
-        placeholder={classes.length > 0 ? "choose" : "nothing known"}
+        placeholder={classes.length > 0 ? "choose" : "no data"}
         onChange={(key) => onChange({ ...condition, key })}
         choices={choicesOf(
           classes,

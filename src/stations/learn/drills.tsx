@@ -56,10 +56,10 @@ function LearnTheBite() {
   const reach = known && river.reaches.find((one) => one.id === known.reach)?.reach.name;
   return (
     <p className="mt-2 max-w-3xl">
-      New to the season, or to {name}? Learn the bite where fish are known to be, then take it to quiet water.{" "}
+      New to the season, or to {name}? Learn the bite where you know there are fish, then go to quiet water.{" "}
       {known && reach
-        ? `In your log that is ${known.lie.toLowerCase()}, ${reach}: ${count(known.landed, "fish", "fish")}${known.others > 0 ? `, and ${count(known.others, "other")} with fish` : ""}.`
-        : "Your log knows no such place yet: go where others catch them, and note them on Session."}
+        ? `In your log that’s ${known.lie.toLowerCase()}, ${reach}: ${count(known.landed, "fish", "fish")}${known.others > 0 ? `, and ${count(known.others, "other")} with fish` : ""}.`
+        : "Your log has no such place yet. Go where others catch them, and note it on Session."}
     </p>
   );
 }
@@ -86,14 +86,14 @@ export function Drills() {
     <>
       <h2 className="text-2xl">Drills</h2>
       <p className="max-w-3xl text-soft">
-        A made-up water is solved, and you mark where they hold; the field answers. What was missed comes back in ten
-        minutes, what was right later each time.
+        You mark where fish hold on a practice river, and the flow model marks you. What you miss comes back in ten
+        minutes; what you get right comes back later.
       </p>
       <LearnTheBite />
       <Button tone="next" className="mt-4" onClick={() => setOpen(next)}>
         Next: {nameOf(next)}
       </Button>
-      <Panel title="All of them" className="mt-6">
+      <Panel title="All drills" className="mt-6">
         <ul className="divide-y divide-line border-y border-line">
           {ORDER.map((id) => {
             const card = drills[id];
@@ -102,11 +102,14 @@ export function Drills() {
                 <span className="min-w-0 flex-1 basis-56 font-semibold">{nameOf(id)}</span>
                 <span className="text-soft tabular-nums">
                   {card
-                    ? `best ${figureText(card.best, 0)} of 100${card.best >= PASSED ? "" : ", missed"}; ${card.due <= now ? "due now" : `again ${moment(card.due, now)}`}`
+                    ? `best ${figureText(card.best, 0)} of 100${card.best >= PASSED ? "" : ", missed"}; ${card.due <= now ? "due now" : `next ${moment(card.due, now)}`}`
                     : "not tried yet"}
                 </span>
-                <Button onClick={() => setOpen(id)} aria-label={`${card ? "Again" : "Try"}: ${nameOf(id)}`}>
-                  {card ? "Again" : "Try"}
+                <Button
+                  onClick={() => setOpen(id)}
+                  aria-label={`${card ? "Repeat drill" : "Try drill"}: ${nameOf(id)}`}
+                >
+                  {card ? "Repeat drill" : "Try drill"}
                 </Button>
               </li>
             );

@@ -66,8 +66,8 @@ test("the table holds the rates of the book, class by class, and says which is b
   const best = told.classes
     .filter((one) => one.rate !== null && one.hours >= 2)
     .reduce((a, b) => (b.rate! > a.rate! ? b : a));
-  expect(screen.getByText(/Most so far/)).toHaveTextContent(`${best.rate!.toFixed(2)} an hour`);
-  expect(screen.getByText(/made-up sessions are among them/)).toBeInTheDocument();
+  expect(screen.getByText(/Best so far/)).toHaveTextContent(`${best.rate!.toFixed(2)} an hour`);
+  expect(screen.getByText(/includes demo sessions/)).toBeInTheDocument();
 });
 
 test("by another measure, and for one reach alone, the hours still add up", async () => {
@@ -82,9 +82,9 @@ test("by another measure, and for one reach alone, the hours still add up", asyn
       .reduce((sum, row) => sum + Number(within(row).getAllByRole("cell")[0]!.textContent), 0);
   await waitFor(() => expect(hours()).toBeGreaterThan(0));
   const all = hours();
-  await user.click(screen.getByRole("combobox", { name: "By" }));
+  await user.click(screen.getByRole("combobox", { name: "Group by" }));
   await user.click(await screen.findByRole("option", { name: "clarity" }));
-  expect(await screen.findByRole("heading", { name: "Fish an hour, by clarity" })).toBeInTheDocument();
+  expect(await screen.findByRole("heading", { name: "Fish per hour by clarity" })).toBeInTheDocument();
   // Rounded to a tenth in each row.
   await waitFor(() => expect(Math.abs(hours() - all)).toBeLessThan(0.6));
   await user.click(screen.getByRole("combobox", { name: "Reach" }));
@@ -96,7 +96,7 @@ test("by another measure, and for one reach alone, the hours still add up", asyn
 test("an empty book has nothing to teach, and says what to do", async () => {
   await writeBook(database(), { ...book, sessions: [], catches: [] });
   show();
-  expect(await screen.findByText(/Nothing to learn from yet/)).toBeInTheDocument();
+  expect(await screen.findByText(/No data yet. Log a session/)).toBeInTheDocument();
 });
 
 test("along the flow, what the log shows and which of two gives more: each follows from the same hours", async () => {
@@ -105,20 +105,20 @@ test("along the flow, what the log shows and which of two gives more: each follo
   show();
   await screen.findByTestId("rates");
   const efforts = effortOf(book.sessions, book.catches, 0, undefined, book.stretches);
-  await user.click(screen.getByRole("tab", { name: "Along the flow" }));
+  await user.click(screen.getByRole("tab", { name: "By flow curve" }));
   const peak = smoothRate(efforts, stream(1))
     .filter((one) => one.rate !== null)
     .reduce((a, b) => (b.rate! > a.rate! ? b : a));
-  expect(await screen.findByText(/Most about/)).toHaveTextContent(`${peak.rate!.toFixed(2)} an hour`);
-  await user.click(screen.getByRole("tab", { name: "What it shows" }));
-  expect(await screen.findByRole("heading", { name: "Too few hours to say" })).toBeInTheDocument();
+  expect(await screen.findByText(/Best at about/)).toHaveTextContent(`${peak.rate!.toFixed(2)} an hour`);
+  await user.click(screen.getByRole("tab", { name: "Patterns" }));
+  expect(await screen.findByRole("heading", { name: "Not enough hours" })).toBeInTheDocument();
   // Nobody said anything of the tide in the made-up book.
   const tide = (await screen.findByText("Tide")).nextElementSibling;
-  expect(tide).toHaveTextContent("Nothing is known of it yet.");
+  expect(tide).toHaveTextContent("No data yet.");
   await user.click(screen.getByRole("tab", { name: "Compare" }));
   const [falling, steady] = ["falling", "steady"].map((trend) => efforts.filter((one) => one.river?.trend === trend));
   const { chance, one } = compareRates(falling!, steady!)!;
-  const told = await screen.findByText(/with a chance of/);
+  const told = await screen.findByText(/% sure\)/);
   expect(told).toHaveTextContent(`${Math.round(100 * Math.max(chance, 1 - chance))} %`);
   expect(screen.getByText(/^Falling:/)).toHaveTextContent(`${one.events} fish in ${one.hours.toFixed(0)} h`);
 });

@@ -20,14 +20,14 @@ import { dayOnly } from "../../words/river";
 import { capital } from "../../words/text";
 
 const columnsIn = (system: UnitSystem): ColumnDef<Liking>[] => [
-  { id: "place", header: "Places", cell: ({ row }) => capital(likingName(row.original.key, system)) },
+  { id: "place", header: "Spots", cell: ({ row }) => capital(likingName(row.original.key, system)) },
   { id: "fish", header: "Fish", cell: ({ row }) => figureText(row.original.fish, 0) },
   {
     id: "expected",
-    header: "As the model has it",
+    header: "Model",
     cell: ({ row }) => figureText(row.original.expected, 1),
   },
-  { id: "factor", header: "Moved to", cell: ({ row }) => `× ${figureText(row.original.factor, 2)}` },
+  { id: "factor", header: "Adjusted to", cell: ({ row }) => `× ${figureText(row.original.factor, 2)}` },
 ];
 
 /** Where this river's fish differ from the model, whether that helps, and the switch. */
@@ -50,48 +50,42 @@ export function Liked({ station }: { station: string | null }) {
   );
   return (
     <>
-      <h2 className="text-2xl">Where {fish.name.toLowerCase()} here differ from the model</h2>
+      <h2 className="text-2xl">Where {fish.name.toLowerCase()} on this reach differ from the model</h2>
       <p className="max-w-3xl text-soft">
-        Every place that was fished, blank or not, is held against what its score let expect then; sorts of places,
-        depths and speeds are moved by what came. The model counts as {figureText(PRIOR_FISH.value, 0)} fish in each
-        class, so that two of yours are no law.
+        Each spot you fished, blank or not, is compared with what its score predicted. Kinds of spots, depths and speeds
+        are adjusted. The model counts as {figureText(PRIOR_FISH.value, 0)} fish in each class, so two of yours don’t
+        overrule it.
       </p>
       {learnt.fault && <FaultNote message={tellFault(learnt.fault, system)} onRetry={learnt.retry} />}
       {found && (
         <p className="mt-3" role="status">
-          {figureText(found.preference.fish, 0)} fish in {figureText(found.preference.hours, 0)} h at places that were
-          read
+          {figureText(found.preference.fish, 0)} fish in {figureText(found.preference.hours, 0)} h at modelled spots
           {from ? ` since ${dayOnly(from)}` : ""}. {trialWords(found.trial)}
         </p>
       )}
       <div className="mt-3 flex flex-wrap gap-3">
         <Button aria-pressed={on} tone={on ? "ink" : "plain"} onClick={() => set({ on: !on })}>
-          {on ? "Lies are ranked with it: switch off" : "Rank lies with it"}
+          {on ? "Rank lies by the model only" : "Rank lies by your fish too"}
         </Button>
         {from === null ? (
           <Button
             onClick={() => set({ from: new Date(clockNow()).toISOString() })}
             disabled={!found || found.preference.hours === 0}
           >
-            Begin anew from today
+            Restart learning today
           </Button>
         ) : (
-          <Button onClick={() => set({ from: null })}>Learn from the whole log again</Button>
+          <Button onClick={() => set({ from: null })}>Learn from the whole log</Button>
         )}
       </div>
       {found && rows.length === 0 && (
         <p className="mt-4 rounded-md border border-line p-4">
-          No place was fished yet that had been read: begin sessions at a lie on Session.
+          No modelled spot fished yet. Start sessions at a lie on Session.
         </p>
       )}
       {rows.length > 0 && (
         <Panel title="Before and after" className="mt-6">
-          <DataTable
-            columns={columns}
-            rows={rows}
-            testId="likings"
-            label="What the model has, and what your fish make of it"
-          />
+          <DataTable columns={columns} rows={rows} testId="likings" label="The model and your fish" />
         </Panel>
       )}
     </>

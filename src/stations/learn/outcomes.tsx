@@ -21,7 +21,7 @@ import { countedText } from "../../words/learn";
 import { dayAndTime } from "../../words/river";
 import { capital, count } from "../../words/text";
 
-/** What was said, and what came: the river's forecast, and the lies that the model put first. */
+/** Forecasts and results: the river's forecast, and the lies that the model put first. */
 export function Outcomes({ river }: { river: River }) {
   const { reach, gauge } = river;
   const { system } = useSettings();
@@ -38,17 +38,17 @@ export function Outcomes({ river }: { river: River }) {
   const fault = skill.fault ?? past.fault ?? ranks.fault;
   return (
     <>
-      <h2 className="text-2xl">What was said, and what came</h2>
-      <p className="text-soft">{reach ? `On ${reach.reach.name}.` : "No reach is chosen."}</p>
+      <h2 className="text-2xl">Forecasts and results</h2>
+      <p className="text-soft">{reach ? `On ${reach.reach.name}.` : "No reach chosen."}</p>
       {fault && <FaultNote message={tellFault(fault, system)} onRetry={past.retry} />}
-      <Panel title="The days that you fished, a day before" className="mt-5">
+      <Panel title="Forecast a day before your sessions" className="mt-5">
         {past.value && <Past past={past.value} system={system} />}
       </Panel>
-      <Panel title="The forecast on the last year of the record" className="mt-6">
-        {skill.pending && !skill.value && <p className="text-soft">Trying it …</p>}
+      <Panel title="Forecast tested on the last year" className="mt-6">
+        {skill.pending && !skill.value && <p className="text-soft">Testing …</p>}
         {skill.value && <Calibration skill={skill.value} />}
       </Panel>
-      <Panel title="The lies that the model put first" className="mt-6">
+      <Panel title="The model’s first lies" className="mt-6">
         {ranks.value && <Ranks classes={ranks.value.classes} system={system} />}
       </Panel>
     </>
@@ -58,14 +58,14 @@ export function Outcomes({ river }: { river: River }) {
 const pastColumns = (system: UnitSystem): ColumnDef<Hindcast>[] => {
   const flow = (value: number) => showText(value, "discharge", system);
   return [
-    { id: "at", header: "Session began", cell: ({ row }) => dayAndTime(row.original.at) },
-    { id: "said", header: "Said", cell: ({ row }) => flow(row.original.median) },
+    { id: "at", header: "Session", cell: ({ row }) => dayAndTime(row.original.at) },
+    { id: "said", header: "Forecast", cell: ({ row }) => flow(row.original.median) },
     {
       id: "band",
-      header: "Four in five between",
+      header: "80 % range",
       cell: ({ row: { original } }) => `${flow(original.low)} and ${flow(original.high)}`,
     },
-    { id: "came", header: "Came", cell: ({ row }) => flow(row.original.came) },
+    { id: "came", header: "Observed", cell: ({ row }) => flow(row.original.came) },
   ];
 };
 
@@ -73,21 +73,21 @@ const within = ({ low, high, came }: Hindcast): boolean => came >= low && came <
 
 function Past({ past, system }: { past: Hindcast[]; system: UnitSystem }) {
   const columns = useMemo(() => pastColumns(system), [system]);
-  if (past.length === 0) return <p className="text-soft">No session of this reach had a forecast a day before.</p>;
+  if (past.length === 0) return <p className="text-soft">No session on this reach had a forecast the day before.</p>;
   return (
     <>
       <p className="mb-2">
-        {count(past.filter(within).length, "time")} of {past.length} the river was within what was said; four in five
-        would be honest.
+        {count(past.filter(within).length, "time")} of {past.length} the river was in the 80 % range. An honest forecast
+        hits four in five.
       </p>
-      <DataTable columns={columns} rows={past} testId="outcomes" label="Said and came" />
+      <DataTable columns={columns} rows={past} testId="outcomes" label="Show sessions" />
     </>
   );
 }
 
 /** Shares of the truths by tenths of what was said possible: level bars are an honest band. */
 function Calibration({ skill }: { skill: readonly ForecastSkill[] }) {
-  if (skill.length === 0) return <p className="text-soft">The record is too short to try a forecast on.</p>;
+  if (skill.length === 0) return <p className="text-soft">The record is too short to test the forecast.</p>;
   return (
     <div className="grid grid-cols-1 gap-6 sm:grid-cols-3">
       {skill.map(({ hours, tenths, cases, coverage80, medianError }) => {
@@ -97,7 +97,7 @@ function Calibration({ skill }: { skill: readonly ForecastSkill[] }) {
             <svg
               viewBox="0 0 100 50"
               role="img"
-              aria-label={`${hours} h ahead, by tenths of what was said possible: ${tenths.map((one) => `${figureText((100 * one) / cases, 0)} %`).join(", ")}`}
+              aria-label={`${hours} h ahead, by tenths of the forecast range: ${tenths.map((one) => `${figureText((100 * one) / cases, 0)} %`).join(", ")}`}
               className="w-full"
             >
               {tenths.map((one, k) => {
@@ -126,8 +126,8 @@ function Calibration({ skill }: { skill: readonly ForecastSkill[] }) {
               <line x1={0} x2={100} y1={46} y2={46} stroke="var(--edge)" strokeWidth={0.6} />
             </svg>
             <figcaption className="text-sm text-soft">
-              {hours} h ahead: {figureText(100 * coverage80, 0)} % of {figureText(cases, 0)} times within the band; off
-              by {figureText(100 * medianError, 1)} % in the middle. Dashed: what an honest forecast gives.
+              {hours} h ahead: {figureText(100 * coverage80, 0)} % of {figureText(cases, 0)} times in the band; error{" "}
+              {figureText(100 * medianError, 1)} % (median). Dashed: an honest forecast.
             </figcaption>
           </figure>
         );
@@ -140,16 +140,17 @@ const rankColumns = (system: UnitSystem): ColumnDef<RateClass>[] => [
   {
     id: "rank",
     header: "Lies",
-    cell: ({ row }) => (row.original.key === "unknown" ? "not read" : capital(rateLabel(row.original, "rank", system))),
+    cell: ({ row }) =>
+      row.original.key === "unknown" ? "not modelled" : capital(rateLabel(row.original, "rank", system)),
   },
   { id: "hours", header: "Hours", cell: ({ row }) => figureText(row.original.hours, 1) },
   { id: "fish", header: "Fish", cell: ({ row }) => figureText(row.original.events, 0) },
   {
     id: "counted",
-    header: "Counted an hour",
+    header: "Counted per hour",
     cell: ({ row }) => countedText(row.original),
   },
-  { id: "rate", header: "Likely an hour", cell: ({ row }) => figureText(row.original.rate, 2) },
+  { id: "rate", header: "Likely per hour", cell: ({ row }) => figureText(row.original.rate, 2) },
   {
     id: "interval",
     header: "80 % interval",
@@ -163,6 +164,6 @@ const rankColumns = (system: UnitSystem): ColumnDef<RateClass>[] => [
 function Ranks({ classes, system }: { classes: RateClass[]; system: UnitSystem }) {
   const columns = useMemo(() => rankColumns(system), [system]);
   if (classes.every((one) => one.key === "unknown" || one.hours === 0))
-    return <p className="text-soft">No session was begun at a lie of a reading yet.</p>;
-  return <DataTable columns={columns} rows={classes} testId="ranks" label="Fish an hour by rank of the lie" />;
+    return <p className="text-soft">No session was started at a modelled lie yet.</p>;
+  return <DataTable columns={columns} rows={classes} testId="ranks" label="Fish per hour by lie rank" />;
 }

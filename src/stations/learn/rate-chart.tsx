@@ -129,7 +129,7 @@ export function RateChart({ classes, labels }: { classes: readonly RateClass[]; 
       data={data}
       options={options}
       plugins={PLUGINS}
-      aria-label="Catches per rod-hour; the table below says the same"
+      aria-label="Catches per rod-hour; the table below has the same data"
       role="img"
     />
   );

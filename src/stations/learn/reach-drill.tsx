@@ -79,7 +79,7 @@ export function ReachDrill({
       ? `Mark lie ${marks.lies.length + 1} of ${LIES}: where would a trout hold?`
       : marks.seam
         ? "All marked."
-        : "And one point of the seam: where fast water meets slow.";
+        : "Now mark one point on the seam, where fast water meets slow.";
   return (
     <section aria-label={GRADE_NAMES[grade]}>
       <h2 className="text-2xl">{GRADE_NAMES[grade]}</h2>
@@ -87,8 +87,8 @@ export function ReachDrill({
         {told
           ? `${figureText(told.told.total, 0)} of 100.`
           : field.value
-            ? `${asked} The current runs from left to right, ${showText(water.discharge, "discharge", system)}${water.risenFrom === null ? "" : `, risen from ${showText(water.risenFrom, "discharge", system)} since yesterday`}.`
-            : "Solving the water …"}
+            ? `${asked} Current from left to right, ${showText(water.discharge, "discharge", system)}${water.risenFrom === null ? "" : `, up from ${showText(water.risenFrom, "discharge", system)} since yesterday`}.`
+            : "Working out the flow …"}
       </p>
       {field.fault && <FaultNote message={tellFault(field.fault, system)} onRetry={field.retry} />}
       {field.value && <Plan field={field.value} marks={marks} told={told} onPut={put} />}
@@ -100,7 +100,7 @@ export function ReachDrill({
               disabled={marks.lies.length < LIES || !marks.seam}
               onClick={answer}
             >
-              Hold it against the field
+              Check answer
             </Button>
             <Button
               disabled={marks.lies.length === 0}
@@ -108,12 +108,12 @@ export function ReachDrill({
                 setMarks(({ lies, seam }) => (seam ? { lies, seam: null } : { lies: lies.slice(0, -1), seam: null }))
               }
             >
-              Take the last mark back
+              Undo last mark
             </Button>
           </>
         )}
         <Button tone={told ? "next" : "plain"} onClick={onClose}>
-          {told ? "On" : "Leave it"}
+          {told ? "Next drill" : "Cancel"}
         </Button>
       </div>
       {told && (
@@ -125,8 +125,8 @@ export function ReachDrill({
           ))}
           <li>
             {told.told.seam
-              ? `The seam: ${showText(told.told.seam.distance, "distance", system)} off the nearest; ${told.told.seam.points} points.`
-              : "No seam runs here."}
+              ? `The seam: ${showText(told.told.seam.distance, "distance", system)} from the nearest; ${told.told.seam.points} points.`
+              : "There is no seam here."}
           </li>
         </ol>
       )}

@@ -12,8 +12,8 @@ import { capital } from "../../words/text";
 
 const HEADINGS: readonly (readonly [Verdict, string])[] = [
   ["supported", "Your log supports"],
-  ["no-sign", "Looked for, and not there"],
-  ["too-few", "Too few hours to say"],
+  ["no-sign", "No effect found"],
+  ["too-few", "Not enough hours"],
 ];
 
 /** Which properties the log supports, and what it would take to know of the others. */
@@ -24,12 +24,11 @@ export function Signals({ learning }: { learning: Learning }) {
     <>
       <h2 className="text-2xl">What the log shows</h2>
       <p className="max-w-3xl text-soft">
-        Each property is held against your own sessions shuffled: two fish are not a pattern. Of what is told as
-        supported, one in {figureText(1 / FALSE_SHARE, 0)} is chance, on average. Air pressure and moon start from
-        nothing, as all do.
+        Each factor is tested against your own sessions shuffled. Of those listed as supported, on average one in{" "}
+        {figureText(1 / FALSE_SHARE, 0)} is chance. Air pressure and moon are tested like the rest.
       </p>
       {signals.fault && <FaultNote message={tellFault(signals.fault, system)} onRetry={signals.retry} />}
-      {signals.pending && !signals.value && <p className="mt-4 text-soft">Shuffling …</p>}
+      {signals.pending && !signals.value && <p className="mt-4 text-soft">Testing …</p>}
       {signals.value &&
         HEADINGS.map(([verdict, title]) => {
           const own = signals.value!.filter((one) => one.verdict === verdict);

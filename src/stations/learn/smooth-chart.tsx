@@ -102,7 +102,7 @@ export function SmoothChart({ points }: { points: readonly SmoothPoint[] }) {
       options={options}
       plugins={PLUGINS}
       role="img"
-      aria-label="Fish per rod-hour along the flow, with its band; the sentence above says where most are"
+      aria-label="Fish per rod-hour against flow, with its 80 % band. The sentence above gives the best flow"
     />
   );
 }

@@ -16,26 +16,25 @@ export function Smooth({ learning }: { learning: Learning }) {
   const peak = [...told].sort((a, b) => b.rate! - a.rate!)[0];
   return (
     <>
-      <h2 className="text-2xl">Fish an hour, along the flow</h2>
+      <h2 className="text-2xl">Fish per hour against flow</h2>
       {smooth.fault && <FaultNote message={tellFault(smooth.fault, system)} onRetry={smooth.retry} />}
       {smooth.value && !peak && (
         <p className="mt-3 rounded-md border border-line p-4">
-          Too few hours at known flows to draw a line through: two sessions at different flows are the least.
+          Not enough hours at known flows. You need at least two sessions at different flows.
         </p>
       )}
       {peak && (
         <>
           <p className="text-soft">
-            Most about {showText(peak.discharge, "discharge", system)}: {figureText(peak.rate!, 2)} an hour, four in
-            five redrawn logs between {figureText(peak.low!, 2)} and {figureText(peak.high!, 2)}.
+            Best at about {showText(peak.discharge, "discharge", system)}: {figureText(peak.rate!, 2)} an hour; 80 % of
+            resampled logs between {figureText(peak.low!, 2)} and {figureText(peak.high!, 2)}.
           </p>
           <div className="mt-3 h-[360px]">
             <SmoothChart points={smooth.value!} />
           </div>
           <p className="mt-2 text-sm text-soft">
-            Line: fish over hours, each weighed by how near its flow was. Band: the same from sessions drawn anew out of
-            your own, again and again; one good day widens it. Below: where you fished. Where hardly anybody did,
-            nothing is drawn.
+            Line: fish per hour, weighted by closeness in flow. Band: your sessions resampled; one good day widens it.
+            Below: flows you fished. Nothing is drawn where you hardly fished.
           </p>
         </>
       )}

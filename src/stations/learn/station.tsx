@@ -18,11 +18,11 @@ const Drills = later(() => import("./drills").then((one) => one.Drills));
 const Compare = later(() => import("./compare").then((one) => one.Compare));
 
 const TABS = [
-  ["classes", "By class"],
-  ["flow", "Along the flow"],
-  ["signals", "What it shows"],
+  ["classes", "By condition"],
+  ["flow", "By flow curve"],
+  ["signals", "Patterns"],
   ["compare", "Compare"],
-  ["places", "Places"],
+  ["places", "Spots"],
   ["forecasts", "Forecasts"],
   ["drills", "Drills"],
 ] as const;
@@ -41,10 +41,10 @@ export function LearnStation() {
   const none = book.ready && book.sessions.length === 0;
   return (
     <div className="mx-auto max-w-5xl">
-      <h1 className="sr-only">What the log has taught</h1>
+      <h1 className="sr-only">What your log shows</h1>
       <Tabs.Root value={tab} onValueChange={(value) => setTab(value as Tab)}>
         <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
-          <TabList label="What is learnt" tabs={TABS} />
+          <TabList label="Reach" tabs={TABS} />
           {SCOPED.includes(tab) && (
             <Select
               label="Reach"
@@ -65,8 +65,7 @@ export function LearnStation() {
         <Tabs.Content value="classes" className="outline-none">
           {none ? (
             <p className="rounded-md border border-line p-4">
-              Nothing to learn from yet: log a session, blank or not, and its hours and fish appear here by flow. Until
-              then there are the drills.
+              No data yet. Log a session, blank or not, to see fish per hour by flow here. Meanwhile try the drills.
             </p>
           ) : (
             <ByClass learning={learning} made={book.sessions.some((session) => session.demo)} />

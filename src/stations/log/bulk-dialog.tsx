@@ -30,22 +30,22 @@ export function BulkDialog({ ids, onClose }: { ids: readonly string[]; onClose: 
           ...(lure && { lure }),
           ...(angler && { angler }),
         }),
-      `${many} put right.`,
+      `${many} updated.`,
     ),
   );
   return (
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title={`Put ${many} right`}
-      about="What is left empty stays as it is."
+      title={`Edit ${many} together`}
+      about="Empty fields stay unchanged."
     >
       <EntryForm
         onSubmit={keep}
         fault={fault}
-        keep="Keep"
+        keep="Save"
         more={
-          <Button onClick={() => act(() => save(() => removeCatches(database(), ids), `${many} out of the book.`))}>
+          <Button onClick={() => act(() => save(() => removeCatches(database(), ids), `${many} deleted.`))}>
             Remove {many}
           </Button>
         }
@@ -56,13 +56,13 @@ export function BulkDialog({ ids, onClose }: { ids: readonly string[]; onClose: 
             name="species"
             label="Fish"
             choices={[
-              { value: AS_IT_IS, label: "as they are" },
+              { value: AS_IT_IS, label: "unchanged" },
               ...list.map((one) => ({ value: one.id, label: one.name })),
             ]}
           />
-          <FormField form={form} name="lie" label="Where they took" maxLength={120} />
+          <FormField form={form} name="lie" label="Spot" maxLength={120} />
           <FormField form={form} name="lure" label="Lure or bait" maxLength={120} />
-          <FormField form={form} name="angler" label="Whose they are" maxLength={60} />
+          <FormField form={form} name="angler" label="Angler" maxLength={60} />
         </div>
       </EntryForm>
     </Dialog>

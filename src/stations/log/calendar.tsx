@@ -22,7 +22,7 @@ export function Calendar({ book, now, onDay }: { book: BookView; now: number; on
       <div className="mb-2 flex items-center justify-between">
         <button
           type="button"
-          aria-label="A month earlier"
+          aria-label="Previous month"
           className="grid size-11 place-items-center"
           onClick={() => setMonth(addMonths(month, -1))}
         >
@@ -33,7 +33,7 @@ export function Calendar({ book, now, onDay }: { book: BookView; now: number; on
         </h2>
         <button
           type="button"
-          aria-label="A month later"
+          aria-label="Next month"
           className="grid size-11 place-items-center"
           onClick={() => setMonth(addMonths(month, 1))}
         >

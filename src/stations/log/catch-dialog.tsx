@@ -34,7 +34,7 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
     if (session && isOutside(fields.at, session) && outside !== fields.at) return setOutside(fields.at);
     return save(
       () => patchCatch(database(), fish, differing(schema.parse(catchEntries(fish, system)), fields)),
-      "The fish is kept.",
+      "Fish saved.",
     );
   });
   return (
@@ -47,12 +47,10 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
       <EntryForm
         onSubmit={keep}
         fault={fault}
-        keep={outside === undefined ? "Keep" : "Save anyway"}
+        keep={outside === undefined ? "Save" : "Save anyway"}
         more={
-          <Button
-            onClick={() => act(() => save(() => removeCatch(database(), fish.id), "The fish is out of the book."))}
-          >
-            Remove this fish
+          <Button onClick={() => act(() => save(() => removeCatch(database(), fish.id), "Fish deleted."))}>
+            Delete this fish
           </Button>
         }
       >
@@ -60,23 +58,23 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
         <div className="grid gap-3 sm:grid-cols-2">
           <FormField form={form} name="length" label="Length" hint={`Such as ${system === "us" ? "14 in" : "36 cm"}`} />
           <FormField form={form} name="lure" label="Lure or bait" maxLength={120} />
-          <FormField form={form} name="colour" label="Its colour" maxLength={40} />
-          <FormField form={form} name="piece" label="Which piece of bait" maxLength={60} />
-          <FormField form={form} name="lie" label="Where it took" maxLength={120} />
-          <FormField form={form} name="depth" label="How deep it was fished" />
-          <FormField form={form} name="cast" label="On which cast" inputMode="numeric" />
-          <FormField form={form} name="angle" label="Cast, degrees from straight up" inputMode="numeric" />
-          <FormField form={form} name="angler" label="Whose fish" hint="Empty: your own" maxLength={60} />
+          <FormField form={form} name="colour" label="Colour" maxLength={40} />
+          <FormField form={form} name="piece" label="Bait piece" maxLength={60} />
+          <FormField form={form} name="lie" label="Spot" maxLength={120} />
+          <FormField form={form} name="depth" label="Depth fished" />
+          <FormField form={form} name="cast" label="Cast number" inputMode="numeric" />
+          <FormField form={form} name="angle" label="Cast angle, degrees from upstream" inputMode="numeric" />
+          <FormField form={form} name="angler" label="Angler" hint="Leave empty for yourself" maxLength={60} />
           <FormField form={form} name="weight" label="Weight" />
           <FormSelect
             form={form}
             name="weighed"
-            label="The weight is"
+            label="Weight was"
             choices={["weighed", "guessed"].map((value) => ({ value, label: value }))}
           />
           <FormField form={form} name="guess" label="Guessed before weighing" />
           <FormField form={form} name="girth" label="Girth" />
-          <FormSelect form={form} name="outcome" label="What became of it" choices={OUTCOMES} />
+          <FormSelect form={form} name="outcome" label="Outcome" choices={OUTCOMES} />
           {CATCH_CHOICES.map(({ name, label, choices }) => (
             <FormSelect key={name} form={form} name={name} label={label} choices={choices} />
           ))}
@@ -86,7 +84,7 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
             label="Fish"
             choices={list.map((one) => ({ value: one.id, label: one.name }))}
           />
-          <FormField form={form} name="at" label="When" type="datetime-local" />
+          <FormField form={form} name="at" label="Time" type="datetime-local" />
           <FormField form={form} name="notes" label="Notes" maxLength={2000} className="sm:col-span-2" />
         </div>
         <Weights form={form} schema={schema} baseOf={(id) => of(id ?? fish.species).base} system={system} />
@@ -119,7 +117,7 @@ function Weights({
 
 /** How it stands to a fish of its kind, and what length and girth make of it. */
 function weightWords(fish: CatchDetails, base: string, system: UnitSystem): string {
-  if (!fish.length) return "With a length: what a fish of its kind weighs.";
+  if (!fish.length) return "Enter a length to see its standard weight.";
   const { standardWeight, relativeWeight, girthWeight } = fishWeights({
     species: base,
     length: fish.length,
@@ -129,11 +127,11 @@ function weightWords(fish: CatchDetails, base: string, system: UnitSystem): stri
   });
   const parts = [
     standardWeight === null
-      ? "No standard weight is published for this kind."
-      : `A fish of its kind weighs ${showText(standardWeight, "fishMass", system)} at this length.`,
+      ? "There is no published standard weight for this species."
+      : `Standard weight at this length: ${showText(standardWeight, "fishMass", system)}.`,
     relativeWeight === null
       ? undefined
-      : `This one is at ${figureText(relativeWeight, 0)} % of that${fish.weighed ? "" : ", by the guess"}.`,
+      : `This one is ${figureText(relativeWeight, 0)} % of it${fish.weighed ? "" : ", by your guess"}.`,
     fish.guess && fish.weight && fish.weighed ? guessWords(fish.guess, fish.weight) : undefined,
     girthWeight === null ? undefined : `By length and girth: ${showText(girthWeight, "fishMass", system)}.`,
   ];
@@ -144,6 +142,6 @@ function weightWords(fish: CatchDetails, base: string, system: UnitSystem): stri
 const guessWords = (guess: number, weight: number): string => {
   const off = Math.round((guess / weight - 1) * 100);
   return off === 0
-    ? "The guess was right."
-    : `The guess was ${Math.abs(off)} % ${off > 0 ? "over" : "under"} the scale.`;
+    ? "Your guess was right."
+    : `Your guess was ${Math.abs(off)} % ${off > 0 ? "over" : "under"} the scale.`;
 };

@@ -20,7 +20,7 @@ import { localMoment } from "../../words/river";
 export const UNSAID = "unsaid";
 export const LANDED = "landed";
 
-const choicesOf = <T extends string>(words: Record<T, string>, unsaid = "not said") => [
+const choicesOf = <T extends string>(words: Record<T, string>, unsaid = "not given") => [
   { value: UNSAID, label: unsaid },
   ...(Object.entries(words) as [T, string][]).map(([value, label]) => ({ value: value as string, label })),
 ];
@@ -35,9 +35,9 @@ export const CATCH_CHOICES = [
   { name: "side", label: "Side of the seam", choices: choicesOf(SIDE_WORDS) },
   {
     name: "kept",
-    label: "Afterwards",
+    label: "Released or kept",
     choices: [
-      { value: UNSAID, label: "not said" },
+      { value: UNSAID, label: "not given" },
       { value: "released", label: "released" },
       { value: "kept", label: "kept" },
     ],
@@ -88,8 +88,8 @@ export const catchSchemaFor = (system: UnitSystem, near?: number) => {
       side: said(SEAM_SIDES),
       guess: mass,
       depth: sizeEntry("depth", "length", 59, system),
-      cast: optional(numberEntry({ low: 1, high: 99_999, beyond: "From 1 to 99 999." })),
-      angle: optional(numberEntry({ low: 0, high: 180, beyond: "From 0° straight up to 180° straight down." })),
+      cast: optional(numberEntry({ low: 1, high: 99_999, beyond: "Enter 1 to 99 999." })),
+      angle: optional(numberEntry({ low: 0, high: 180, beyond: "Enter 0° (upstream) to 180° (downstream)." })),
       colour: textEntry(40),
       piece: textEntry(60),
       angler: textEntry(60),

@@ -47,13 +47,10 @@ export function Files({ book, river }: { book: BookView; river: River }) {
       const observations = await database().observations.toArray();
       const found = spotsOf(book.catches, observations, book.sessions, river.reaches);
       if (found.spots.length === 0)
-        return say(
-          "No fish or mark has a place on the earth: say where the reach lies and which way it runs, or listen to a sounder.",
-        );
+        return say("No fish or mark has coordinates. Set the reach’s position and direction, or connect a sounder.");
       if (kind === "gpx") saveFile("places.gpx", writeGpx(found.spots), "application/gpx+xml");
       else saveFile("places.geojson", writeGeoJson(found.spots), "application/geo+json");
-      if (found.placeless > 0)
-        say(`${count(found.placeless, "fish", "fish")} without a place on the earth are not in the file.`);
+      if (found.placeless > 0) say(`${count(found.placeless, "fish", "fish")} without coordinates aren’t in the file.`);
     });
   const open = async (file: File) => {
     setFault(undefined);
@@ -67,7 +64,7 @@ export function Files({ book, river }: { book: BookView; river: River }) {
   };
   return (
     <section aria-label="Files" className="mt-8 border-t border-line pt-4">
-      <h2 className="mb-2 text-xl">In and out</h2>
+      <h2 className="mb-2 text-xl">Import and export</h2>
       <div className="flex flex-wrap items-end gap-2">
         <Select
           label="Units of the files"
@@ -79,15 +76,15 @@ export function Files({ book, river }: { book: BookView; river: River }) {
             { value: "si", label: "SI (m, kg, m³/s)" },
           ]}
         />
-        <Button onClick={catches}>Fish as CSV</Button>
-        <Button onClick={effort}>Hours as CSV</Button>
-        <Button onClick={() => spots("gpx")}>Places as GPX</Button>
-        <Button onClick={() => spots("geojson")}>Places as GeoJSON</Button>
-        <PickFile label="Fish as CSV" accept=".csv,.txt,text/csv" onFile={(file) => act(() => open(file))}>
-          Fish from CSV
+        <Button onClick={catches}>Export fish (CSV)</Button>
+        <Button onClick={effort}>Export hours (CSV)</Button>
+        <Button onClick={() => spots("gpx")}>Export spots (GPX)</Button>
+        <Button onClick={() => spots("geojson")}>Export spots (GeoJSON)</Button>
+        <PickFile label="Fish file (CSV)" accept=".csv,.txt,text/csv" onFile={(file) => act(() => open(file))}>
+          Import fish (CSV)
         </PickFile>
       </div>
-      {fault && <FaultNote message={fault} todo="Nothing was changed." />}
+      {fault && <FaultNote message={fault} todo="Nothing changed." />}
       {opened && (
         <ImportFish
           key={opened.name}

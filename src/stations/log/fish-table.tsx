@@ -23,13 +23,13 @@ const HEADERS: Record<Column, string> = {
   fish: "Fish",
   length: "Length",
   weight: "Weight",
-  lie: "Where",
+  lie: "Spot",
   lure: "Took",
   flow: "Flow",
-  clarity: "Seen to",
+  clarity: "Visible to",
   water: "Water",
   reach: "Reach",
-  angler: "Whose",
+  angler: "Angler",
 };
 
 /** Every fish that passes, sorted by any column, many put right at once. */
@@ -70,14 +70,12 @@ export function FishTable({
             className="min-h-11 underline"
             onClick={() => setChosen(ids.length === rows.length ? new Set() : new Set(rows.map(({ fish }) => fish.id)))}
           >
-            {ids.length === rows.length ? "choose none" : "choose all"}
+            {ids.length === rows.length ? "clear selection" : "select all"}
           </button>
         )}
-        {ids.length > 0 && (
-          <Button onClick={() => setEditing(true)}>Put {count(ids.length, "fish", "fish")} right</Button>
-        )}
+        {ids.length > 0 && <Button onClick={() => setEditing(true)}>Edit {count(ids.length, "fish", "fish")}</Button>}
         <details className="relative ml-auto">
-          <summary className="min-h-11 cursor-pointer content-center underline">columns</summary>
+          <summary className="min-h-11 cursor-pointer content-center underline">Show columns</summary>
           <div className="absolute right-0 z-10 grid w-44 gap-1 rounded-md border border-line bg-paper p-3 shadow-lg">
             {COLUMNS.map((one) => (
               <label key={one} className="flex min-h-9 items-center gap-2">
@@ -96,7 +94,7 @@ export function FishTable({
         </details>
       </div>
       {rows.length === 0 ? (
-        <p className="rounded-md border border-line p-4">No fish passes: look for less, or log one on Session.</p>
+        <p className="rounded-md border border-line p-4">No fish match. Change the filters, or log one on Session.</p>
       ) : (
         <DataTable columns={columns} rows={rows} label="Fish" testId="fish-table" className="max-h-[60vh]" />
       )}
@@ -168,7 +166,7 @@ function columnsFor(
   return [
     {
       id: "at",
-      header: "When",
+      header: "Time",
       accessorFn: ({ fish }) => Date.parse(fish.at),
       enableSorting: true,
       cell: ({ row: { original } }) => (
@@ -176,7 +174,7 @@ function columnsFor(
           <input
             type="checkbox"
             className="size-5"
-            aria-label={`Choose the fish of ${dayAndTime(original.fish.at)}`}
+            aria-label={`Select the fish of ${dayAndTime(original.fish.at)}`}
             checked={chosen.has(original.fish.id)}
             onChange={() => onChoose(toggled(original.fish.id))}
           />

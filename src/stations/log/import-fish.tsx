@@ -33,21 +33,21 @@ import { speciesMatcher } from "../../words/species-text";
 import { choicesOf, count } from "../../words/text";
 
 const NAMES: Record<CatchColumn, string> = {
-  at: "When",
+  at: "Time",
   time: "Clock time",
   water: "Water",
   species: "Fish",
   length: "Length",
   weight: "Weight",
   girth: "Girth",
-  lie: "Where",
+  lie: "Spot",
   lure: "Lure or bait",
   colour: "Colour",
   piece: "Piece of bait",
   fin: "Fin",
   lost: "Lost",
   kept: "Kept",
-  angler: "Whose",
+  angler: "Angler",
   notes: "Notes",
 };
 const NONE = "none";
@@ -105,7 +105,7 @@ export function ImportFish({
   const twice = found?.drafts.filter((one) => sameFish(one, known)) ?? [];
   const drafts = again ? (found?.drafts ?? []) : (found?.drafts ?? []).filter((one) => !twice.includes(one));
   const dates = useMemo(() => match && datesOf(text, match, name), [text, name, match]);
-  if ("fault" in start) return <FaultNote message={start.fault} todo="Nothing was changed." />;
+  if ("fault" in start) return <FaultNote message={start.fault} todo="Nothing changed." />;
   return (
     <Dialog
       open
@@ -141,12 +141,12 @@ export function ImportFish({
         <Select
           label={`Its dates, such as ${dates.sample}, have`}
           className="mt-3"
-          placeholder="say which comes first"
+          placeholder="choose day or month first"
           value={order ?? ""}
           onChange={(value) => setOrder(DATE_ORDERS.find((one) => one === value))}
           choices={[
-            { value: "dmy", label: "the day first" },
-            { value: "mdy", label: "the month first" },
+            { value: "dmy", label: "day first" },
+            { value: "mdy", label: "month first" },
           ]}
         />
       )}
@@ -163,8 +163,8 @@ export function ImportFish({
                 checked={again}
                 onChange={({ target }) => setAgain(target.checked)}
               />
-              {count(twice.length, "fish", "fish")} {twice.length === 1 ? "is" : "are"} in your log already: same kind,
-              size and minute. Import {twice.length === 1 ? "it" : "them"} again
+              {count(twice.length, "fish", "fish")} {twice.length === 1 ? "is" : "are"} already in your log: same
+              species, size and minute. Import {twice.length === 1 ? "it" : "them"} again
             </label>
           )}
           {found.rejected.length > 0 && <Refused rejected={found.rejected} lines={found.lines} system={system} />}

@@ -76,7 +76,7 @@ test("a session of before shows its fish in order of time whatever their zones, 
   const fishes = screen.getAllByRole("button", { name: /fly/ }).map((one) => one.textContent);
   expect(fishes[0]).toMatch(/early fly/);
   expect(screen.getByText(/cfs/)).toBeInTheDocument();
-  await user.click(screen.getByRole("button", { name: /^Remove the session/ }));
+  await user.click(screen.getByRole("button", { name: /^Delete the session/ }));
   await waitFor(async () => expect((await database().sessions.get(session.id))!.deleted).toBe(true));
   await undo();
   await waitFor(async () => expect((await database().sessions.get(session.id))!.deleted).toBeUndefined());
@@ -90,13 +90,13 @@ test("a catch is filled in later: a wrong length is told, what is right is kept,
   render(<CatchDialog fish={fish} onClose={closed} />);
   const length = screen.getByLabelText("Length");
   await user.type(length, "14 kg");
-  await user.click(screen.getByRole("button", { name: "Keep" }));
+  await user.click(screen.getByRole("button", { name: "Save" }));
   expect(await screen.findByRole("alert")).toBeInTheDocument();
   expect(closed).not.toHaveBeenCalled();
   await user.clear(length);
   await user.type(length, "14 in");
   await user.type(screen.getByLabelText("Lure or bait"), " grey nymph ");
-  await user.click(screen.getByRole("button", { name: "Keep" }));
+  await user.click(screen.getByRole("button", { name: "Save" }));
   await waitFor(() => expect(closed).toHaveBeenCalled());
   expect(await database().catches.get(fish.id)).toMatchObject({
     length: expect.closeTo(0.3556, 9) as number,
@@ -126,13 +126,13 @@ test("everything of a fish is put right; only what was touched is written, and i
   await writeBook(database(), { ...book, catches: [fish] });
   const closed = jest.fn();
   render(<CatchDialog fish={fish} onClose={closed} />);
-  expect(screen.getByRole("status")).toHaveTextContent("A fish of its kind weighs 0.46 kg at this length.");
+  expect(screen.getByRole("status")).toHaveTextContent("Standard weight at this length: 0.46 kg.");
   await user.type(screen.getByLabelText("Weight"), "500 g");
   await user.type(screen.getByLabelText("Girth"), "18 cm");
-  await waitFor(() => expect(screen.getByRole("status")).toHaveTextContent(/at 10\d % of that, by the guess/));
+  await waitFor(() => expect(screen.getByRole("status")).toHaveTextContent(/10\d % of it, by your guess/));
   // Another hand says the lure meanwhile.
   await patchCatch(database(), fish, { lure: "grey nymph" });
-  await user.click(screen.getByRole("button", { name: "Keep" }));
+  await user.click(screen.getByRole("button", { name: "Save" }));
   await waitFor(() => expect(closed).toHaveBeenCalled());
   const kept = (await database().catches.get(fish.id))!;
   expect(kept).toMatchObject({ weight: 0.5, weighed: false, girth: 0.18, lure: "grey nymph", length: 0.35 });
@@ -147,11 +147,11 @@ test("a session is put right: rods and hours; a fish is added to it; moved in ti
   const { unmount } = render(<SessionDialog session={session} onClose={closed} />);
   await user.clear(screen.getByLabelText("Rods"));
   await user.type(screen.getByLabelText("Rods"), "9");
-  await user.click(screen.getByRole("button", { name: "Keep" }));
-  expect(await screen.findByText("From 1 to 6 rods.")).toBeInTheDocument();
+  await user.click(screen.getByRole("button", { name: "Save" }));
+  expect(await screen.findByText("Enter 1 to 6 rods.")).toBeInTheDocument();
   await user.clear(screen.getByLabelText("Rods"));
   await user.type(screen.getByLabelText("Rods"), "2");
-  await user.click(screen.getByRole("button", { name: "Keep" }));
+  await user.click(screen.getByRole("button", { name: "Save" }));
   await waitFor(() => expect(closed).toHaveBeenCalled());
   const kept = (await database().sessions.get(session.id))!;
   expect(kept).toMatchObject({ rods: 2, start: session.start, end: session.end, river: session.river });
@@ -162,7 +162,7 @@ test("a session is put right: rods and hours; a fish is added to it; moved in ti
   expect(Date.parse(moved.river!.at)).toBeLessThanOrEqual(earlier + 3_600_000);
   expect(moved.river!.discharge).not.toBe(session.river!.discharge);
   render(<SessionDialog session={moved} onClose={closed} />);
-  await user.click(screen.getByRole("button", { name: "Add a fish to it" }));
+  await user.click(screen.getByRole("button", { name: "Add a fish" }));
   await waitFor(async () => expect(await database().catches.count()).toBe(1));
   expect((await database().catches.toArray())[0]).toMatchObject({ session: session.id, at: session.end });
 }, 20_000);
@@ -177,7 +177,7 @@ test("a session already over must end after it began, by now, and not last for d
     await user.clear(field);
     await user.type(field, text);
   };
-  const keep = () => user.click(dialog.getByRole("button", { name: "Keep this session" }));
+  const keep = () => user.click(dialog.getByRole("button", { name: "Save session" }));
   for (const [start, end, said] of [
     ["2026-05-13T10:00", "2026-05-13T09:00", "The end must come after the start."],
     ["2026-05-13T10:00", "2031-05-13T12:00", "The end is in the future."],

@@ -32,7 +32,7 @@ const schema = z
     if (wrong) issues.push({ code: "custom", message: wrong, path: ["end"], input: value });
   });
 
-/** A session already over, with its true times: a blank counts as much as a fish. */
+/** Log a past session, with its true times: a blank counts as much as a fish. */
 export function PastSession({ river, onClose }: { river: River; onClose: () => void }) {
   const species = useSettings((settings) => settings.species);
   const now = clockNow();
@@ -48,19 +48,16 @@ export function PastSession({ river, onClose }: { river: River; onClose: () => v
     const of = `${start} ${end}`;
     if (other && clash?.of !== of)
       return setClash({ of, text: `This overlaps your session of ${dayAndTime(other.start)}. Save it anyway?` });
-    return save(
-      () => addPastSession(database(), { reach, species, rods: 1, notes: "", start, end }),
-      "The session is in the book.",
-    );
+    return save(() => addPastSession(database(), { reach, species, rods: 1, notes: "", start, end }), "Session saved.");
   });
   return (
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title="A session already over"
-      about="Its flow, trend, clarity and temperature come from the gauge."
+      title="Log a past session"
+      about="Flow, trend, clarity and temperature come from the gauge."
     >
-      <EntryForm onSubmit={keep} fault={fault} keep={clash ? "Save anyway" : "Keep this session"}>
+      <EntryForm onSubmit={keep} fault={fault} keep={clash ? "Save anyway" : "Save session"}>
         {clash && <Ask text={clash.text} />}
         <div className="grid gap-3 sm:grid-cols-2">
           <FormField form={form} name="start" label="From" type="datetime-local" />

@@ -24,7 +24,7 @@ export function Photos({ fish }: { fish: string }) {
       (async () => {
         for (const file of list) {
           const shot = await shrinkPhoto(file, withPlace);
-          await perform(() => addPhoto(database(), fish, shot), "The photo is kept.");
+          await perform(() => addPhoto(database(), fish, shot), "Photo saved.");
         }
       })().finally(() => setBusy(false)),
     );
@@ -45,7 +45,7 @@ export function Photos({ fish }: { fish: string }) {
             <button
               type="button"
               className="min-h-11 text-sm underline"
-              onClick={() => act(() => perform(() => removePhoto(database(), one.id), "The photo is out of the book."))}
+              onClick={() => act(() => perform(() => removePhoto(database(), one.id), "Photo deleted."))}
             >
               remove
             </button>
@@ -57,7 +57,7 @@ export function Photos({ fish }: { fish: string }) {
           htmlFor={input}
           className="inline-flex min-h-11 cursor-pointer items-center rounded-md border border-edge px-4 font-semibold focus-within:outline-2 hover:bg-deep"
         >
-          {busy ? "Shrinking it …" : "Put a photo in"}
+          {busy ? "Shrinking photo …" : "Add a photo"}
           <input
             id={input}
             type="file"
@@ -76,7 +76,7 @@ export function Photos({ fish }: { fish: string }) {
             checked={withPlace}
             onChange={(event) => setWithPlace(event.target.checked)}
           />
-          keep where it was taken
+          keep its location
         </label>
       </div>
     </section>

@@ -8,7 +8,7 @@ import { figureText } from "../../words/quantity";
 import { dayOnly } from "../../words/river";
 
 const COLUMNS: ColumnDef<PlaceGiven>[] = [
-  { id: "lie", header: "Place", accessorKey: "lie", enableSorting: true },
+  { id: "lie", header: "Spot", accessorKey: "lie", enableSorting: true },
   { id: "landed", header: "Landed", accessorKey: "landed", enableSorting: true },
   { id: "lost", header: "Lost", accessorKey: "lost", enableSorting: true },
   {
@@ -38,11 +38,11 @@ export function Places({ book, river }: { book: BookView; river: River }) {
     [book, river.reaches, river.minute],
   );
   const known = lists.filter(({ places }) => places.length > 0);
-  if (known.length === 0) return <p className="rounded-md border border-line p-4">No place has been named yet.</p>;
+  if (known.length === 0) return <p className="rounded-md border border-line p-4">No named spots yet.</p>;
   return known.map(({ reach, places }) => (
     <section key={reach.id} className="mb-6">
       <h2 className="mb-1 text-xl">{reach.reach.name}</h2>
-      <DataTable columns={COLUMNS} rows={places} label={`Places of ${reach.reach.name}`} />
+      <DataTable columns={COLUMNS} rows={places} label={`Spots on ${reach.reach.name}`} />
     </section>
   ));
 }

@@ -27,7 +27,7 @@ const DAY = /^(\d{4}-)?(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 const dayEntry = z
   .string()
   .trim()
-  .refine((text) => text === "" || DAY.test(text), "A day such as 04-15, or 2026-04-15.");
+  .refine((text) => text === "" || DAY.test(text), "Enter a date such as 04-15 or 2026-04-15.");
 
 const schemaFor = (system: UnitSystem) => {
   const length = sizeEntry("fishLength", "length", 3.99, system);
@@ -55,7 +55,7 @@ const schemaFor = (system: UnitSystem) => {
     .check(({ value, issues }) => {
       const pair = (a: unknown, b: unknown, path: string) => {
         if (Boolean(a) !== Boolean(b))
-          issues.push({ code: "custom", message: "Both ends, or neither.", path: [path], input: value });
+          issues.push({ code: "custom", message: "Enter both or neither.", path: [path], input: value });
       };
       pair(value.openFrom, value.openTo, "openTo");
       pair(value.slotFrom, value.slotTo, "slotTo");
@@ -132,28 +132,23 @@ export function RuleDialog({
   const { save, fault } = useSave(onClose);
   const keep = form.handleSubmit((draft) => {
     const whole = { ...draft, entered: new Date(clockNow()).toISOString() };
-    return save(
-      () => (rule ? changeRule(database(), rule, whole) : addRule(database(), whole)),
-      "The rule is in the book.",
-    );
+    return save(() => (rule ? changeRule(database(), rule, whole) : addRule(database(), whole)), "Rule saved.");
   });
   return (
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title={rule ? "Change a rule" : "Enter a rule"}
-      about="From the notice or the licence of the water. What is left empty is not held against a fish."
+      title={rule ? "Edit rule" : "Add a rule"}
+      about="Copy it from the notice or licence. Empty fields aren’t checked."
     >
       <EntryForm
         onSubmit={keep}
         fault={fault}
-        keep="Keep"
+        keep="Save"
         more={
           rule && (
-            <Button
-              onClick={() => act(() => save(() => removeRule(database(), rule.id), "The rule is out of the book."))}
-            >
-              Remove it
+            <Button onClick={() => act(() => save(() => removeRule(database(), rule.id), "Rule deleted."))}>
+              Delete
             </Button>
           )
         }
@@ -164,7 +159,7 @@ export function RuleDialog({
             name="reach"
             label="Water"
             choices={[
-              { value: EVERY_WATER, label: "every water" },
+              { value: EVERY_WATER, label: "all waters" },
               ...choicesOf(
                 river.reaches,
                 (one) => one.id,
@@ -183,21 +178,21 @@ export function RuleDialog({
             name="species"
             label="Fish"
             choices={[
-              { value: EVERY_FISH, label: "every fish" },
+              { value: EVERY_FISH, label: "all fish" },
               ...list.map((one) => ({ value: one.id, label: one.name })),
             ]}
           />
-          <FormSelect form={form} name="clippedOnly" label="Only clipped fish may be kept" choices={YES_NO} />
+          <FormSelect form={form} name="clippedOnly" label="Keep clipped fish only" choices={YES_NO} />
           <FormField form={form} name="openFrom" label="Season from" hint="Such as 03-15" />
           <FormField form={form} name="openTo" label="Season to" hint="Such as 10-31" />
-          <FormField form={form} name="minLength" label="Least length" />
-          <FormField form={form} name="maxLength" label="Greatest length" />
+          <FormField form={form} name="minLength" label="Minimum length" />
+          <FormField form={form} name="maxLength" label="Maximum length" />
           <FormField form={form} name="slotFrom" label="Protected from" />
           <FormField form={form} name="slotTo" label="Protected to" />
-          <FormField form={form} name="bag" label="Bag, a day" inputMode="numeric" />
-          <FormField form={form} name="possession" label="In possession" inputMode="numeric" />
-          <FormField form={form} name="rods" label="Rods at most" inputMode="numeric" />
-          <FormField form={form} name="expires" label="Holds until" type="date" />
+          <FormField form={form} name="bag" label="Daily bag limit" inputMode="numeric" />
+          <FormField form={form} name="possession" label="Possession limit" inputMode="numeric" />
+          <FormField form={form} name="rods" label="Maximum rods" inputMode="numeric" />
+          <FormField form={form} name="expires" label="Valid until" type="date" />
           <FormField form={form} name="hooks" label="Hooks" maxLength={200} />
           <FormField form={form} name="bait" label="Bait" maxLength={200} />
         </div>

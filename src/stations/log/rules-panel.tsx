@@ -19,24 +19,22 @@ export function RulesPanel({ river }: { river: River }) {
   const [open, setOpen] = useState<RuleRecord | "new" | undefined>();
   const rules = useLiveAnswer(async () => (await database().rules.toArray()).filter((one) => !one.deleted), []);
   const nameOfReach = (id: string | null) =>
-    id === null
-      ? "Every water"
-      : (river.reaches.find((one) => one.id === id)?.reach.name ?? "a reach no longer in the book");
+    id === null ? "All waters" : (river.reaches.find((one) => one.id === id)?.reach.name ?? "a deleted reach");
   return (
     <section aria-label="Local rules">
       <p className="mb-3 text-soft">
-        What you enter from the notice of a water is held against each fish that is landed there. It reminds: the local
-        authority’s own rules, and the licence, stand above it.
+        Each fish you land is checked against the rules you add here. They are a reminder: local rules and your licence
+        come first.
       </p>
       <Button tone="ink" onClick={() => setOpen("new")}>
-        Enter a rule
+        Add a rule
       </Button>
-      {rules?.length === 0 && <p className="mt-3 rounded-md border border-line p-4">No rule is entered yet.</p>}
+      {rules?.length === 0 && <p className="mt-3 rounded-md border border-line p-4">No rules yet.</p>}
       <ul className="mt-3 grid gap-3 sm:grid-cols-2">
         {rules?.map((rule) => (
           <li key={rule.id} className="rounded-md border border-line p-4">
             <h2 className="text-lg">
-              {rule.species === EVERY_FISH ? "Every fish" : nameOf(rule.species)} · {nameOfReach(rule.reach)}
+              {rule.species === EVERY_FISH ? "All fish" : nameOf(rule.species)} · {nameOfReach(rule.reach)}
               {rule.bank === "both" ? "" : `, ${rule.bank} bank`}
             </h2>
             <ul className="my-1">
@@ -45,11 +43,11 @@ export function RulesPanel({ river }: { river: River }) {
               ))}
             </ul>
             <p className={isStale(rule, river.minute) ? "font-semibold" : "text-soft"}>
-              {isStale(rule, river.minute) ? "▲ Look it up again: " : ""}entered {dayOnly(rule.entered)}
+              {isStale(rule, river.minute) ? "▲ Check again: " : ""}entered {dayOnly(rule.entered)}
               {rule.expires ? `, until ${rule.expires}` : ""}
             </p>
             <button type="button" className="min-h-11 underline" onClick={() => setOpen(rule)}>
-              change
+              edit
             </button>
           </li>
         ))}

@@ -24,7 +24,7 @@ const schemaOf = (start: number, end: number) =>
       start: momentEntry(start),
       end: momentEntry(end),
       species: z.string(),
-      rods: numberEntry({ low: 1, high: 6, beyond: "From 1 to 6 rods." }),
+      rods: numberEntry({ low: 1, high: 6, beyond: "Enter 1 to 6 rods." }),
       notes: textEntry(2000),
       cloud: z.string(),
       wind: z.string(),
@@ -33,13 +33,13 @@ const schemaOf = (start: number, end: number) =>
     .check(({ value, issues }) => {
       const wrong =
         value.end < value.start
-          ? "The end must not come before the start."
+          ? "The end must not be before the start."
           : value.end > clockNow()
             ? "The end is in the future."
             : undefined;
       if (wrong) issues.push({ code: "custom", message: wrong, path: ["end"], input: value });
       if (!Number.isInteger(value.rods))
-        issues.push({ code: "custom", message: "A whole number of rods.", path: ["rods"], input: value });
+        issues.push({ code: "custom", message: "Enter a whole number of rods.", path: ["rods"], input: value });
     });
 
 /** Everything of a past session, put right; one that was forgotten is closed where it ended. */
@@ -79,24 +79,24 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose:
       open
       onOpenChange={(open) => !open && onClose()}
       title={`Session of ${dayAndTime(session.start)}`}
-      about="Moved in time it takes its flow, trend, clarity and temperature from the gauge of its own hour."
+      about="If you change the times, flow, trend, clarity and temperature are taken from the gauge again."
     >
       <EntryForm
         onSubmit={keep}
         fault={fault}
-        keep="Keep"
+        keep="Save"
         more={
           <Button
             onClick={() =>
               act(() =>
                 save(
                   async () => (await logCatch(database(), session, {}, end)).undo,
-                  "A fish is in the session: press it to say the rest.",
+                  "Fish added. Press it to add details.",
                 ),
               )
             }
           >
-            Add a fish to it
+            Add a fish
           </Button>
         }
       >

@@ -41,8 +41,8 @@ export function SessionList({
     return (
       <p className="rounded-md border border-line p-4">
         {sieve === EVERYTHING || book.sessions.length === 0
-          ? "No session yet. Start one on Session when you begin to fish; end it when you stop. A blank counts: without hours there is no rate."
-          : "No session passes: look for less."}
+          ? "No sessions yet. Start one on Session when you begin to fish, and end it when you stop. Blanks count too."
+          : "No sessions match. Change the filters."}
       </p>
     );
   return (

@@ -35,8 +35,8 @@ export function SessionParts({ session }: { session: Session }) {
   return (
     <>
       {parts.stretches.length > 0 && (
-        <section aria-label="Stretches" className="mt-5">
-          <h3 className="mb-1">Stretch by stretch</h3>
+        <section aria-label="Spots fished" className="mt-5">
+          <h3 className="mb-1">Spot by spot</h3>
           <ul className="grid gap-3">
             {parts.stretches.map((one) => (
               <Line key={one.id} stretch={one} system={system} />
@@ -45,8 +45,8 @@ export function SessionParts({ session }: { session: Session }) {
         </section>
       )}
       {parts.observations.length > 0 && (
-        <section aria-label="Noted" className="mt-5">
-          <h3 className="mb-1">Noted</h3>
+        <section aria-label="Notes" className="mt-5">
+          <h3 className="mb-1">Notes</h3>
           <ul className="divide-y divide-line">
             {parts.observations.map((one) => (
               <Note key={one.id} observation={one} />
@@ -63,7 +63,7 @@ const byStart = (a: Stretch, b: Stretch): number => Date.parse(a.start) - Date.p
 function Line({ stretch, system }: { stretch: Stretch; system: UnitSystem }) {
   const casts = stretch.casts.reduce((sum, one) => sum + one.count, 0);
   const keep = (field: "lie" | "lure") => (value: string) =>
-    act(() => perform(() => patchStretch(database(), stretch.id, { [field]: value }), "The stretch is put right."));
+    act(() => perform(() => patchStretch(database(), stretch.id, { [field]: value }), "Spot updated."));
   const read = readWith(textEntry(120));
   return (
     <li className="rounded-md border border-line p-3">
@@ -79,7 +79,7 @@ function Line({ stretch, system }: { stretch: Stretch; system: UnitSystem }) {
           .join(" · ")}
       </p>
       <div className="mt-1 grid gap-2 sm:grid-cols-2">
-        <CommitField label="Where" maxLength={120} shown={stretch.lie} read={read} onKeep={keep("lie")} />
+        <CommitField label="Spot" maxLength={120} shown={stretch.lie} read={read} onKeep={keep("lie")} />
         <CommitField label="Lure or bait" maxLength={120} shown={stretch.lure} read={read} onKeep={keep("lure")} />
       </div>
     </li>
@@ -94,10 +94,8 @@ const Note = ({ observation }: { observation: Observation }) => (
     <button
       type="button"
       className="min-h-11 text-sm text-soft underline"
-      aria-label={`Remove the note of ${clock(Date.parse(observation.at))}`}
-      onClick={() =>
-        act(() => perform(() => removeObservation(database(), observation.id), "The note is out of the book."))
-      }
+      aria-label={`Delete the note of ${clock(Date.parse(observation.at))}`}
+      onClick={() => act(() => perform(() => removeObservation(database(), observation.id), "Note deleted."))}
     >
       remove
     </button>

@@ -31,14 +31,13 @@ export function SessionRow({
 }) {
   const state = session.river;
   const clarity = state?.visibleDepth == null ? null : clarityClass(state.visibleDepth);
-  const remove = () =>
-    act(() => perform(() => removeSession(database(), session.id), "The session is out of the book."));
+  const remove = () => act(() => perform(() => removeSession(database(), session.id), "Session deleted."));
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto] gap-x-4 gap-y-1 py-3 sm:grid-cols-[13rem_14rem_minmax(0,1fr)_auto]">
       <div>
         <p className="font-semibold">{dayAndTime(session.start)}</p>
         <p className="text-sm text-soft">
-          {river.reaches.find((one) => one.id === session.reach)?.reach.name ?? "reach gone"},{" "}
+          {river.reaches.find((one) => one.id === session.reach)?.reach.name ?? "deleted reach"},{" "}
           {session.hoursKnown === false
             ? "hours not counted"
             : `${figureText(rodHours(session, river.minute, stretches), 1)} h`}
@@ -81,15 +80,15 @@ export function SessionRow({
           type="button"
           onClick={() => onCorrect(session)}
           className="min-h-11 px-2 text-sm text-soft underline"
-          aria-label={`Correct the session of ${dayAndTime(session.start)}`}
+          aria-label={`Edit the session of ${dayAndTime(session.start)}`}
         >
-          correct
+          edit
         </button>
         <button
           type="button"
           onClick={remove}
           className="min-h-11 px-2 text-sm text-soft underline"
-          aria-label={`Remove the session of ${dayAndTime(session.start)}`}
+          aria-label={`Delete the session of ${dayAndTime(session.start)}`}
         >
           remove
         </button>

@@ -25,7 +25,7 @@ export function SieveBar({ sieve, onChange, river }: { sieve: Sieve; onChange: (
   return (
     <div role="search" className="mb-4 grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-6">
       <TextField
-        label="Look for"
+        label="Search"
         type="search"
         className="sm:col-span-1"
         value={sieve.text}
@@ -37,15 +37,15 @@ export function SieveBar({ sieve, onChange, river }: { sieve: Sieve; onChange: (
         className="min-h-11 self-end justify-self-start underline sm:hidden"
         onClick={() => setWide(!wide)}
       >
-        {wide ? "less" : "by water, kind, day"}
+        {wide ? "less" : "by reach, species, date"}
       </button>
       <Select
-        label="On"
+        label="Reach"
         className={rest}
         value={sieve.reach ?? "any"}
         onChange={(reach) => onChange({ ...sieve, reach: reach === "any" ? null : reach })}
         choices={[
-          { value: "any", label: "every reach" },
+          { value: "any", label: "all reaches" },
           ...choicesOf(
             river.reaches,
             (one) => one.id,
@@ -58,10 +58,10 @@ export function SieveBar({ sieve, onChange, river }: { sieve: Sieve; onChange: (
         className={rest}
         value={sieve.species ?? "any"}
         onChange={(species) => onChange({ ...sieve, species: species === "any" ? null : species })}
-        choices={[{ value: "any", label: "every kind" }, ...list.map((one) => ({ value: one.id, label: one.name }))]}
+        choices={[{ value: "any", label: "all species" }, ...list.map((one) => ({ value: one.id, label: one.name }))]}
       />
       <Select
-        label="That were"
+        label="Landed or lost"
         className={rest}
         value={sieve.outcome}
         onChange={(outcome) => onChange({ ...sieve, outcome: outcome as Sieve["outcome"] })}

@@ -25,7 +25,7 @@ const RulesPanel = later(() => import("./rules-panel").then((one) => one.RulesPa
 const Bin = later(() => import("./bin").then((one) => one.Bin));
 const Files = later(() => import("./files").then((one) => one.Files));
 
-const TABS = ["Sessions", "Fish", "Calendar", "Bests", "Places", "Rules", "Bin"] as const;
+const TABS = ["Sessions", "Fish", "Calendar", "Bests", "Spots", "Rules", "Bin"] as const;
 type Tab = (typeof TABS)[number];
 const TAB_LIST = TABS.map((name) => [name, name] as const);
 
@@ -45,17 +45,17 @@ export function LogStation() {
       <h1 className="sr-only">The log</h1>
       {book.ready && !river.reach && (
         <p className="mb-4 rounded-md border border-line p-4">
-          No reach in the book yet.{" "}
+          No reach yet.{" "}
           <Link href="/reach" className="underline">
-            Make one on Reach
+            Add one on Reach
           </Link>
           , then log sessions on it.
         </p>
       )}
       <Tabs.Root value={tab} onValueChange={(value) => setTab(value as Tab)}>
         <div className="mb-4 flex flex-wrap items-center justify-between gap-3">
-          <TabList label="The book" tabs={TAB_LIST} />
-          {river.reach && <Button onClick={() => setAdding(true)}>Add one already over</Button>}
+          <TabList label="Backup" tabs={TAB_LIST} />
+          {river.reach && <Button onClick={() => setAdding(true)}>Log a past session</Button>}
         </div>
         {sifted && <SieveBar sieve={sieve} onChange={setSieve} river={river} />}
         <Tabs.Content value="Sessions" className="outline-none">
@@ -84,7 +84,7 @@ export function LogStation() {
         <Tabs.Content value="Bests" className="outline-none">
           <Bests catches={book.catches} onOpen={setOpen} />
         </Tabs.Content>
-        <Tabs.Content value="Places" className="outline-none">
+        <Tabs.Content value="Spots" className="outline-none">
           <Places book={book} river={river} />
         </Tabs.Content>
         <Tabs.Content value="Rules" className="outline-none">

@@ -19,35 +19,34 @@ import type { Stage } from "../../state/query";
 const SCHOOLS = {
   "from-below": {
     name: "From below",
-    why: "Fish look up-current: come from behind, cast upstream, and let it come down to them.",
+    why: "Fish face upstream. Come from behind, cast upstream and let it drift down to them.",
   },
   "from-above": {
     name: "From above",
-    why: "Across and down: the current works the lure and holds it in front of the fish.",
+    why: "Cast across and down. The current works the lure in front of the fish.",
   },
   "from-boat": {
     name: "From a boat",
-    why: "Anchored up-current of it, the lie behind the boat, 45 degrees off at most; on a ledge, right on the step.",
+    why: "Anchor upstream with the lie behind the boat, at most 45° off. On a ledge, anchor right over the step.",
   },
 } as const;
 /** The same ways for fish that are not drifted to. */
 const OTHER_WHY: Record<Exclude<Drill, "drift">, Partial<Record<keyof typeof SCHOOLS, string>>> = {
   walk: {
-    "from-below":
-      "Cast up beyond it, let it reach the bottom, and bring it down along the bottom a little faster than the current.",
-    "from-above": "Cast across and down, and let it touch and lift along the bottom past the fish.",
+    "from-below": "Cast upstream past it, let it sink, then work it along the bottom slightly faster than the current.",
+    "from-above": "Cast across and down. Let it touch and lift along the bottom past the fish.",
   },
   soak: {
-    "from-below": "Cast up beyond it and let the sinker hold; keep the line tight to it.",
-    "from-above": "Cast down to it and let the sinker hold: the line lies straight in the current and shows each bite.",
+    "from-below": "Cast upstream past it and let the sinker hold. Keep the line tight.",
+    "from-above": "Cast down to it and let the sinker hold. The straight line shows each bite.",
   },
 };
 const NO_STAND: Record<NoStand, string> = {
   water:
-    "No place from which it can be reached this way: the water in range is too deep or too strong to stand in, or the banks too high.",
-  wood: "No place from which it can be reached this way: every line to it would run through wood.",
-  dry: "No place from which it can be reached this way: every line to it would lie over ground or stone that stands out of the water.",
-  "nearer-lie": "No place from which it can be reached this way but over a nearer lie: fish that one first.",
+    "You can’t reach it this way: the water in range is too deep or strong to stand in, or the banks are too high.",
+  wood: "You can’t reach it this way: every line to it runs through wood.",
+  dry: "You can’t reach it this way: every line to it crosses dry ground or stone.",
+  "nearer-lie": "You can only reach it over a nearer lie. Fish that one first.",
 };
 const FALL_NAMES: Record<Fall, string> = { light: "a lightly shot bait", jig: "a 1/16 oz jig", heavy: "a heavy head" };
 const COMPASS = ["north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"] as const;
@@ -76,7 +75,7 @@ export function ApproachPanel({
   return (
     <section aria-label={`Approach to lie ${lie}`} className="mt-5">
       <h2 className="mb-2 text-lg">Approach to lie {lie}</h2>
-      <div role="group" aria-label="School" className="mb-2 flex flex-wrap gap-2">
+      <div role="group" aria-label="Direction of approach" className="mb-2 flex flex-wrap gap-2">
         {(Object.keys(SCHOOLS) as (keyof typeof SCHOOLS)[]).map((one) => (
           <button
             key={one}
@@ -95,7 +94,7 @@ export function ApproachPanel({
       {approach.fault && <FaultNote message={tell(approach.fault, system)} onRetry={approach.retry} />}
       {!found && !approach.fault && (
         <p role="status" className="text-soft">
-          {approach.pending ? "Looking for a place …" : "When the flow is settled."}
+          {approach.pending ? "Looking for a place to stand …" : "Waiting for the flow."}
         </p>
       )}
       {found && !found.left && <p className="mt-2">{wadingWords(wading)}</p>}
@@ -103,17 +102,17 @@ export function ApproachPanel({
       {found && casts && <Casts casts={casts} drill={found.timing.drill} system={system} />}
       <div className="mt-3 grid gap-2 sm:grid-cols-2">
         <Select
-          label="It sinks like"
+          label="Sinks like"
           value={fall}
           onChange={(value) => set({ fall: value as Fall })}
           choices={(Object.keys(FALLS) as Fall[]).map((value) => ({ value, label: FALL_NAMES[value] }))}
         />
         <Select
-          label="The reach runs towards"
+          label="River flows towards"
           value={bearing === undefined ? UNKNOWN : String(Math.round(bearing / 45) % 8)}
           onChange={(value) => onBearing(value === UNKNOWN ? undefined : Number(value) * 45)}
           choices={[
-            { value: UNKNOWN, label: "not known: no shadows" },
+            { value: UNKNOWN, label: "unknown (no shadows)" },
             ...COMPASS.map((name, k) => ({
               value: String(k),
               label:
@@ -132,7 +131,7 @@ export function ApproachPanel({
 function wadingWords({ safe, caution, stayOut }: Pick<Wading, "safe" | "caution" | "stayOut">): string {
   const all = safe + caution + stayOut;
   const share = (area: number) => `${figureText((100 * area) / Math.max(all, 1e-9), 0)} %`;
-  return `Of this water ${share(safe)} is easy wading at this flow, ${share(caution)} is for care, and ${share(stayOut)} is to stay out of.`;
+  return `Of this water ${share(safe)} is easy wading at this flow, ${share(caution)} needs care, and ${share(stayOut)} is dangerous: stay out.`;
 }
 
 /** Where to stand or anchor; nobody is sent to a river that is to be left. */
@@ -147,9 +146,7 @@ function Found({
 }) {
   const { school, system } = useSettings();
   if (found.left)
-    return (
-      <p className="font-semibold">▲ The river is to be left now: no place to stand, to anchor or to wade is given.</p>
-    );
+    return <p className="font-semibold">▲ Leave the water now. No place to stand, anchor or wade is shown.</p>;
   if (school === "from-boat") return <BoatWords boat={found.boat} system={system} />;
   if (stand) return <StandWords stand={stand} sunKnown={sunKnown} system={system} />;
   return <p className="text-soft">{NO_STAND[found.none[school] ?? "water"]}</p>;
@@ -178,47 +175,47 @@ function StandWords({
       </li>
       <li>
         {stand.hidden
-          ? `Outside its window: upright, you are out of its sight from ${far(stand.hiddenFrom)} off${stand.distance < stand.hiddenFrom ? ", and nearer in water as coloured as this" : ""}.`
-          : `It can see you there: keep ${far(stand.hiddenFrom)} off, or crouch: then ${far(stand.crouchedFrom)} will do.`}{" "}
-        {stand.backed ? "The bank or trees behind hide your outline." : "You stand against the sky there."}
+          ? `It can’t see you: standing, you are hidden beyond ${far(stand.hiddenFrom)} away${stand.distance < stand.hiddenFrom ? ", closer in coloured water" : ""}.`
+          : `It can see you there. Keep ${far(stand.hiddenFrom)} away, or crouch and keep ${far(stand.crouchedFrom)} away.`}{" "}
+        {stand.backed ? "The bank or trees behind hide your outline." : "You stand out against the sky there."}
       </li>
       {stand.shadow && (
         <li>
           {stand.shadow.reaches
-            ? `▲ Your shadow, ${shadow} long, falls on the lie: keep low, or wait for cloud.`
-            : `Your shadow, ${shadow} long now, falls clear of it.`}
+            ? `▲ Your shadow, ${shadow} long, falls on the lie. Keep low, or wait for cloud.`
+            : `Your shadow, ${shadow} long, misses the lie.`}
         </li>
       )}
-      {!stand.shadow && sunKnown && <li className="text-soft">The sun is down: no shadow.</li>}
+      {!stand.shadow && sunKnown && <li className="text-soft">The sun is down, so no shadow.</li>}
       {stand.wadingDepth > 0 && (
         <li>
-          On the way depth × speed is {showText(stand.hazard, "unitDischarge", system)} at most
+          On the way, depth × speed is {showText(stand.hazard, "unitDischarge", system)} at most
           {stand.hazard >= WADING.value.strong
-            ? ": strong water, only with a staff and a way out"
+            ? ". Strong water: only with a staff and a way out"
             : stand.hazard >= WADING.value.careful
-              ? ": with care"
+              ? ". Take care"
               : ": easy"}
           .
         </li>
       )}
-      <li className="text-sm text-soft">Depth and speed are the model’s, and no promise of a safe wade.</li>
+      <li className="text-sm text-soft">Depth and speed are modelled. They don’t promise a safe wade.</li>
     </ul>
   );
 }
 
 const CASTS_HEADING: Record<Drill, string> = {
-  drift: "Casts, nearer fish first",
-  walk: "Lanes, nearer one first",
-  soak: "Where the bait lies",
+  drift: "Casts, nearest fish first",
+  walk: "Lines, nearest first",
+  soak: "Where to place the bait",
 };
 
 /** Where one target lies. */
 const targetWords = ({ line, name }: Target): string =>
   ({
-    seam: `${name} along the seam before the lie`,
+    seam: `${name} along the seam above the lie`,
     lie: `${name} in the current of the lie`,
     lane: `${name}, a step beside the lie`,
-    bait: "a step up-current of the lie",
+    bait: "a step upstream of the lie",
   })[line];
 
 /** The targets in the order in which they are fished. */
@@ -234,8 +231,8 @@ function Casts({ casts, drill, system }: { casts: readonly Target[]; drill: Dril
             <span className="font-semibold">{k + 1}.</span> {targetWords(cast)}: {count(cast.casts, each)},{" "}
             {cast.landing.swept < 0.3
               ? "land on it"
-              : `land ${far(cast.landing.swept)} up-current; down in ${figureText(cast.landing.seconds, 1)} s`}
-            {cast.landing.short ? " (it will come too high: take a heavier one)" : ""}.
+              : `land ${far(cast.landing.swept)} upstream; on the bottom in ${figureText(cast.landing.seconds, 1)} s`}
+            {cast.landing.short ? " (too high: use a heavier one)" : ""}.
           </li>
         ))}
       </ol>
@@ -245,7 +242,7 @@ function Casts({ casts, drill, system }: { casts: readonly Target[]; drill: Dril
             casts.reduce((sum, one) => sum + one.casts, 0),
             each,
           )}{" "}
-          in all. Then a step, and again.
+          in all. Then take a step and repeat.
         </p>
       )}
     </>
@@ -257,30 +254,30 @@ function BoatWords({ boat, system }: { boat: Approach["boat"]; system: UnitSyste
   if (!boat)
     return (
       <p className="mt-2">
-        No water in range that a boat could be anchored in for this lie: too thin, too still or too strong, or no line
-        from it is clear of wood and of nearer fish.
+        No place to anchor for this lie: the water is too shallow, still or strong, or wood or nearer fish are in the
+        way.
       </p>
     );
   return (
     <ul className="mt-2 grid gap-1">
       <li>
-        <strong>Boat {whereaboutsWords(boat.whereabouts, system)}</strong>: {far(boat.distance)} up-current of the lie,{" "}
+        <strong>Boat {whereaboutsWords(boat.whereabouts, system)}</strong>: {far(boat.distance)} upstream of the lie,{" "}
         {boat.off < 5 ? "straight behind the boat" : `${figureText(boat.off, 0)}° off straight behind it`}, in{" "}
         {showText(boat.depth, "depth", system)} of {showText(boat.speed, "speed", system)} water.
       </li>
-      {boat.onLedge && <li>Right on the step that it lies on: a few feet off it and nothing bites.</li>}
+      {boat.onLedge && <li>Anchor right over the step: a few feet off and nothing bites.</li>}
       <li>
-        Anchor {far(Math.hypot(boat.anchor[0] - boat.x, boat.anchor[1] - boat.y))} farther up, on {far(boat.rope)} of
-        rope.
+        Anchor {far(Math.hypot(boat.anchor[0] - boat.x, boat.anchor[1] - boat.y))} farther upstream, with{" "}
+        {far(boat.rope)} of rope.
       </li>
       <li>
         {boat.hidden
-          ? `Seated, you are outside its window (from ${far(boat.hiddenFrom)} off).`
-          : `It sees the boat there: keep ${far(boat.hiddenFrom)} off, sit low, stay quiet.`}
+          ? `Seated, it can’t see you (beyond ${far(boat.hiddenFrom)} away).`
+          : `It sees the boat there. Keep ${far(boat.hiddenFrom)} away, sit low and stay quiet.`}
       </li>
       <li className="text-sm text-soft">
-        Anchor from the bow, never from the stern in current; life jackets on, kill cord fixed; local rules on boats and
-        anchoring stand.
+        Anchor from the bow, never from the stern in current. Wear life jackets and the kill cord. Follow local boat
+        rules.
       </li>
     </ul>
   );

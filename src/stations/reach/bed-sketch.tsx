@@ -24,7 +24,7 @@ export function BedSketch({ reach }: { reach: Reach & { bed: Template } }) {
     <svg
       viewBox={`0 0 ${W} ${height}`}
       role="img"
-      aria-label="The bed from above, the river running to the right: dark is deep"
+      aria-label="The bed from above, flow to the right; dark is deep"
       className="w-full rounded-md border border-line bg-deep"
     >
       {shades.map((d, k) => (

@@ -43,32 +43,32 @@ export function FishPanel({
     <Panel
       title="Fish against the model"
       className="mt-6"
-      source="Every fish that has a place on the plan is held against the model at the flow, clarity, temperature and light of its own day. By chance alone a fish would lie above half of the water on average. Anglers fish where they believe in, so this cannot tell a good model from a good habit."
+      source="Each fish with a position is compared with the model for its own day. By chance the average is 50 %. Anglers fish where they expect fish, so a high score may show habit, not a good model."
     >
-      {catches.length === 0 && <p className="text-soft">No fish from this reach in the book yet.</p>}
+      {catches.length === 0 && <p className="text-soft">No fish logged on this reach yet.</p>}
       {catches.length > 0 && !agreement && (
         <p className="text-soft">
           {waiting > 0
             ? ahead
-              ? "Waiting for the flows of those days to be solved …"
-              : "The flows of those days are not solved, to save the battery: “Book and settings” changes that."
+              ? "Working out the flows of those days …"
+              : "To save battery, those days’ flows aren’t worked out. Change that in Settings."
             : beyond > 0
-              ? "Its fish with a place have no known flow, or one beyond those solved here."
-              : "None of its fish has a place yet: choose a lie, or put the probe where it took, and press “put”."}
+              ? "Fish with a position have no known flow, or a flow outside the range here."
+              : "No fish has a position yet. Choose a lie or move the probe to where it took, then add the fish there."}
         </p>
       )}
       {agreement && (
         <p>
           <strong>
-            {agreement.fish} fish with a place lay, on average, above {figureText(agreement.mean * 100, 0)} % of the
-            water
+            {agreement.fish} fish with a position held, on average, in better water than{" "}
+            {figureText(agreement.mean * 100, 0)} % of the water
           </strong>{" "}
-          as the model has it; by chance it would be 50 %
-          {agreement.pValue < 0.5 ? `, and chance does as well as this ${oneIn(agreement.pValue)}` : ""}.{" "}
-          {agreement.onLies} came from a lie; {figureText(agreement.expected, 1)} would by chance.
-          {waiting > 0 && <span className="text-soft"> {waiting} more wait for the flow of their day.</span>}
+          of the reach; chance gives 50 %
+          {agreement.pValue < 0.5 ? `; chance does this well ${oneIn(agreement.pValue)}` : ""}. {agreement.onLies} came
+          from a lie; {figureText(agreement.expected, 1)} expected by chance.
+          {waiting > 0 && <span className="text-soft"> {waiting} more are waiting for their day’s flow.</span>}
           {beyond > 0 && (
-            <span className="text-soft"> {beyond} have no known flow, or one beyond those solved here.</span>
+            <span className="text-soft"> {beyond} have no known flow, or a flow outside the range here.</span>
           )}
         </p>
       )}
@@ -85,28 +85,28 @@ export function FishPanel({
                     {fish.river?.discharge != null ? ` at ${showText(fish.river.discharge, "discharge", system)}` : ""}
                   </span>
                   <span className="block text-sm text-soft">
-                    {fish.lie || "place not said"}
+                    {fish.lie || "no position"}
                     {fish.place
                       ? known
-                        ? `: above ${figureText(known.percentile * 100, 0)} % of the water that day${known.rank ? ", on a lie" : ", on no lie"}`
+                        ? `: better than ${figureText(known.percentile * 100, 0)} % of the water that day${known.rank ? ", on a lie" : ", not on a lie"}`
                         : ""
-                      : "; not on the plan"}
+                      : "; no position"}
                   </span>
                 </span>
                 {fish.place ? (
                   <button
                     type="button"
                     className="min-h-11 text-sm underline"
-                    aria-label={`Take the fish of ${dayAndTime(fish.at)} off the plan`}
-                    onClick={() => put(fish, null, "off the plan")}
+                    aria-label={`Remove the fish of ${dayAndTime(fish.at)} from the plan`}
+                    onClick={() => put(fish, null, "removed from the plan")}
                   >
-                    take off
+                    remove
                   </button>
                 ) : (
                   <button
                     type="button"
                     className="min-h-11 text-sm underline"
-                    aria-label={`Put the fish of ${dayAndTime(fish.at)} ${probe ? "at the probe" : `on lie ${lie.number}`}`}
+                    aria-label={`Add the fish of ${dayAndTime(fish.at)} ${probe ? "at the probe" : `on lie ${lie.number}`}`}
                     onClick={() =>
                       put(
                         fish,
@@ -115,7 +115,7 @@ export function FishPanel({
                       )
                     }
                   >
-                    {probe ? "put at the probe" : `put on lie ${lie.number}`}
+                    {probe ? "add at the probe" : `add on lie ${lie.number}`}
                   </button>
                 )}
               </li>

@@ -75,7 +75,7 @@ export function FlowSlider({
       <div className="flex flex-wrap items-center gap-x-5">
         <CommitField
           key={system}
-          label="Look at"
+          label="Flow to show"
           className="flex flex-wrap items-center gap-x-2 [&_input]:w-32 [&_input]:text-lg [&_input]:font-semibold [&_label]:mb-0 [&_label]:text-base [&_label]:text-ink"
           shown={shown.text}
           read={(text) => typed(text, range, system)}
@@ -83,7 +83,7 @@ export function FlowSlider({
         />
         {now !== null && Math.abs(now / flow - 1) > 0.005 && (
           <button type="button" className="min-h-11 text-sm underline" onClick={onNow}>
-            back to now, {show(now, "discharge", system).text}
+            show the flow now, {show(now, "discharge", system).text}
           </button>
         )}
         {children}
@@ -92,7 +92,7 @@ export function FlowSlider({
           {[
             season,
             band && "shaded: usual",
-            `dots: solved${waiting ? ` (${precomputed.length - waiting} of ${precomputed.length})` : ""}`,
+            `dots: worked out${waiting ? ` (${precomputed.length - waiting} of ${precomputed.length})` : ""}`,
           ]
             .filter(Boolean)
             .join(" · ")}
@@ -120,7 +120,7 @@ export function FlowSlider({
         >
           <Slider.Track data-slid="track" className="relative h-[2px] w-full bg-ink" />
           <Slider.Thumb
-            aria-label="Flow looked at"
+            aria-label="Flow shown"
             aria-valuetext={shown.text}
             data-slid="thumb"
             className="tap relative z-10 block size-6 cursor-grab touch-none rounded-full border-4 border-paper bg-ochre shadow"

@@ -80,7 +80,7 @@ function Handle({
       tabIndex={0}
       aria-pressed={chosen}
       className="cursor-grab touch-none"
-      aria-label={`${objectName(feature)}, ${where([x, y])}; arrow keys move it, Delete takes it off`}
+      aria-label={`${objectName(feature)}, ${where([x, y])}; arrow keys move it, Delete removes it`}
       onKeyDown={onKey}
       onFocus={() => editor.choose(id)}
     >

@@ -37,11 +37,11 @@ test("a reach is made of what was entered, in any unit, its objects with ids; un
   await fill(user, "Name", "Test pool");
   await choose(user, "Kind of water", WATERS.bend);
   await fill(user, "Length", "60 m");
-  await fill(user, /^Width of the channel/, "33 ft");
+  await fill(user, /^Channel width/, "33 ft");
   await fill(user, "Gradient, m per km", "2,5");
   await choose(user, "Large stones", "2");
   await choose(user, "Log jam", "On the right bank");
-  await user.click(screen.getByRole("button", { name: "Make it" }));
+  await user.click(screen.getByRole("button", { name: "Add reach" }));
   await waitFor(() => expect(opened).toHaveBeenCalledWith(false));
   const [record] = await database().reaches.toArray();
   expect(record).toMatchObject({
@@ -58,20 +58,20 @@ test("a reach is made of what was entered, in any unit, its objects with ids; un
   expect(new Set(features.map((one) => one.id)).size).toBe(3);
   // What was looked at before belongs to another reach.
   expect(useSettings.getState()).toMatchObject({ reach: record!.id, flow: null, lie: null });
-  expect(useNotices.getState().list.at(-1)!.text).toBe("Test pool is in the book.");
+  expect(useNotices.getState().list.at(-1)!.text).toBe("Test pool saved.");
   await act(async () => useNotices.getState().list.at(-1)!.action!.run());
   await waitFor(async () => expect((await database().reaches.get(record!.id))!.deleted).toBe(true));
 });
 
 test.each([
-  [/^Width of the channel/, "wide", /does not start with a number/],
+  [/^Channel width/, "wide", /doesn’t start with a number/],
   ["Length", "1,200 m", /could be/],
-  ["Gradient, m per km", "0", /above 0, 50 at most/],
-  ["Gradient, m per km", "51", /above 0, 50 at most/],
+  ["Gradient, m per km", "0", /above 0, up to 50/],
+  ["Gradient, m per km", "51", /above 0, up to 50/],
 ])("%s of “%s” is told beside the field, and nothing is kept", async (label, text, words) => {
   const user = userEvent.setup();
   await fill(user, label, text);
-  await user.click(screen.getByRole("button", { name: "Make it" }));
+  await user.click(screen.getByRole("button", { name: "Add reach" }));
   expect(await screen.findByText(words)).toBeInTheDocument();
   expect(await database().reaches.count()).toBe(0);
   expect(opened).not.toHaveBeenCalled();
@@ -80,7 +80,7 @@ test.each([
 test("measures that no river has are refused by the reach itself, with what was typed still there", async () => {
   const user = userEvent.setup();
   await fill(user, "Length", "12 m");
-  await user.click(screen.getByRole("button", { name: "Make it" }));
+  await user.click(screen.getByRole("button", { name: "Add reach" }));
   expect(await screen.findByRole("alert")).toHaveTextContent(/length/);
   expect(screen.getByLabelText("Length")).toHaveValue("12 m");
   expect(await database().reaches.count()).toBe(0);

@@ -36,7 +36,7 @@ const schemaIn = (system: UnitSystem) => {
     width: distance,
     poolDepth: quantityEntry("length", entryUnit("depth", system)),
     wiggle: distance,
-    slope: numberEntry({ low: 0, open: true, high: 50, beyond: "A number above 0, 50 at most." }),
+    slope: numberEntry({ low: 0, open: true, high: 50, beyond: "Enter a number above 0, up to 50." }),
     stones: z.string().transform(Number),
     jam: z.enum([NONE, "left", "right"]),
     station: z.string(),
@@ -82,8 +82,8 @@ export function NewReach(props: NewReachProps) {
     <Dialog
       open={props.open}
       onOpenChange={props.onOpenChange}
-      title="Make a reach"
-      about="Start from a kind of water and a few measures, paced or guessed; stones, logs and walls are moved on the plan afterwards."
+      title="Add a reach"
+      about="Choose a kind of water and give a few measures. Add and move stones, logs and walls on the plan afterwards."
     >
       <Making {...props} />
     </Dialog>
@@ -116,7 +116,7 @@ function Making({ onOpenChange, stations, onSoundings }: NewReachProps) {
           await removeReach(database(), record.id);
         };
       },
-      () => `${name} is in the book.`,
+      () => `${name} saved.`,
     );
   };
   const submit = form.handleSubmit((entries) => keep(() => reachOf(entries), entries.station));
@@ -124,7 +124,7 @@ function Making({ onOpenChange, stations, onSoundings }: NewReachProps) {
     <EntryForm
       onSubmit={submit}
       fault={fault}
-      keep="Make it"
+      keep="Add reach"
       more={
         <span className="flex flex-1 flex-wrap gap-2">
           <PickFile

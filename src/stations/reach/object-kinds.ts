@@ -7,14 +7,14 @@ export const OBJECT_KINDS = {
   log: "Log",
   "log-jam": "Log jam",
   wall: "Wall",
-  patch: "Patch of bottom",
+  patch: "Bottom patch",
   undercut: "Cut bank",
   overhang: "Overhanging tree",
 } as const;
 export type ObjectKind = keyof typeof OBJECT_KINDS;
 
 export const objectName = (feature: Feature): string =>
-  feature.name ?? (feature.kind === "patch" ? `Patch of ${feature.substrate}` : OBJECT_KINDS[feature.kind]);
+  feature.name ?? (feature.kind === "patch" ? `Bottom: ${feature.substrate}` : OBJECT_KINDS[feature.kind]);
 
 /** A new object at a place, of a usual size for a channel of that breadth, m. Common practice, no source. */
 export function freshObject(kind: ObjectKind, x: number, y: number, breadth: number): Feature {

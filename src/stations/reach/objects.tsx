@@ -31,10 +31,10 @@ export function Objects({
   const [kind, setKind] = useState<ObjectKind>("boulder");
   const chosen = editor.features.find((one) => one.id === editor.chosen);
   return (
-    <section aria-label="Shape the bed" className="my-3 rounded-md border border-line p-4">
+    <section aria-label="Edit the bed" className="my-3 rounded-md border border-line p-4">
       <div className="flex flex-wrap items-end gap-2">
         <Select
-          label="Put in"
+          label="Add"
           className="w-48"
           value={kind}
           onChange={(value) => setKind(value as ObjectKind)}
@@ -42,14 +42,14 @@ export function Objects({
         />
         <Button onClick={() => editor.add(freshObject(kind, length / 2, breadth / 2, breadth))}>
           <Plus size={18} aria-hidden />
-          Put it in
+          Add
         </Button>
         <Button disabled={!editor.undo} onClick={editor.undo}>
           <Undo2 size={18} aria-hidden />
           Undo
         </Button>
         <p className="pb-2 text-sm text-soft">
-          Drag an object on the plan, or move it by arrow keys. The flow is solved anew from what is there.
+          Drag objects on the plan or move them with the arrow keys. The flow then updates.
         </p>
       </div>
       {editor.template && <TemplateMeasures template={editor.template} system={system} onChange={editor.reshape} />}
@@ -72,7 +72,7 @@ export function Objects({
           </li>
         ))}
       </ul>
-      {editor.features.length === 0 && <p className="mt-2 text-soft">Nothing stands in this water yet.</p>}
+      {editor.features.length === 0 && <p className="mt-2 text-soft">No objects here yet.</p>}
       {chosen && (
         <Measures
           key={chosen.id}
@@ -91,7 +91,7 @@ const SIZES: Readonly<Record<string, string>> = {
   diameter: "Across",
   length: "Length",
   width: "Width",
-  height: "Height over the bed",
+  height: "Height above the bottom",
   thickness: "Thickness",
   from: "From the left edge",
   to: "To",
@@ -116,7 +116,7 @@ function Measures({
   const size = quantityEntry("length", entryUnit("depth", system), {
     low: 0,
     open: true,
-    beyond: "Give a size above 0.",
+    beyond: "Enter a size above 0.",
   });
   const place = quantityEntry("length", entryUnit("depth", system));
   return (
@@ -143,7 +143,7 @@ function Measures({
         ))}
       {"angle" in feature && (
         <CommitField
-          label="Turned, degrees"
+          label="Rotation, degrees"
           className="w-32"
           shown={String(feature.angle)}
           read={readWith(numberEntry())}
@@ -163,7 +163,7 @@ function Measures({
       )}
       <Button onClick={onRemove}>
         <Trash2 size={18} aria-hidden />
-        Take it off
+        Remove
       </Button>
     </div>
   );

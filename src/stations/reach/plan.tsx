@@ -93,7 +93,7 @@ export function Plan({ view, shown, editor }: { view: ReachView; shown: Field; e
         tabIndex={0}
         role="group"
         onKeyDown={onKey}
-        aria-label={`The reach from above, ${showText(length, "distance", system)} long; the list of lies below says the same in words; arrow keys move a probe, plus and minus zoom`}
+        aria-label={`The reach from above, ${showText(length, "distance", system)} long. The list below has the same lies. Arrow keys move a probe, plus and minus zoom`}
       >
         {width > 0 && (
           <div className="relative" style={{ width: length * scale, height: breadth * scale }}>
@@ -107,10 +107,10 @@ export function Plan({ view, shown, editor }: { view: ReachView; shown: Field; e
         )}
       </div>
       <div className="absolute top-2 right-3 flex gap-1">
-        <ZoomButton label="Nearer" onPress={zoom.inward}>
+        <ZoomButton label="Zoom in" onPress={zoom.inward}>
           <Plus size={18} aria-hidden />
         </ZoomButton>
-        <ZoomButton label="Farther" onPress={zoom.outward}>
+        <ZoomButton label="Zoom out" onPress={zoom.outward}>
           <Minus size={18} aria-hidden />
         </ZoomButton>
         {zoom.factor > 1 && (

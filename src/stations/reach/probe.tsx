@@ -68,19 +68,19 @@ export function ProbeWords({
       ) : (
         <>
           <strong>{showText(probe.depth, "depth", system)} deep</strong>; {showText(probe.surface, "speed", system)} at
-          the surface, {showText(probe.mean, "speed", system)} by the mean, {showText(probe.nearBed, "speed", system)}{" "}
-          near the bed; {direction(probe.heading)}
+          the surface, {showText(probe.mean, "speed", system)} on average, {showText(probe.nearBed, "speed", system)}{" "}
+          near the bottom; {direction(probe.heading)}
           {probe.pulse > 0.05 && `, pulsing by ${showText(probe.pulse, "speed", system)}`}; Froude number{" "}
           {figureText(probe.froude, 2)}, Manning’s n {figureText(probe.roughness, 3)}.{" "}
         </>
       )}
       {onRead && (
         <button type="button" className="mr-3 min-h-11 text-sm underline" onClick={onRead}>
-          put down a reading taken here
+          add a reading here
         </button>
       )}
       <button type="button" className="min-h-11 text-sm underline" onClick={onLift}>
-        lift it
+        hide probe
       </button>
     </p>
   );
@@ -88,7 +88,7 @@ export function ProbeWords({
 
 function direction(heading: number): string {
   const away = Math.abs(heading);
-  if (away < 15) return "running down the reach";
-  if (away > 165) return "turning back up the reach";
-  return `${away > 90 ? "turning back" : "running down"} towards the ${heading > 0 ? "right" : "left"} bank`;
+  if (away < 15) return "flowing downstream";
+  if (away > 165) return "flowing back upstream";
+  return `${away > 90 ? "back upstream" : "downstream"} towards the ${heading > 0 ? "right" : "left"} bank`;
 }

@@ -31,13 +31,13 @@ test("a fish is copied and changed; what makes no sense is told beside its field
   render(<ProfileDialog fish={shipped} onClose={closed} />);
   expect(field("Name")).toHaveValue("Smallmouth bass, mine");
   await fill(user, "Name", "Creek bass");
-  await fill(user, "Length looked for, cm", "14 in");
-  await fill(user, "Least depth it holds in, m", "thin");
-  await user.click(screen.getByRole("button", { name: "Keep" }));
-  expect(await screen.findByText("“thin” does not start with a number.")).toBeInTheDocument();
+  await fill(user, "Fish length, cm", "14 in");
+  await fill(user, "Minimum depth, m", "thin");
+  await user.click(screen.getByRole("button", { name: "Save" }));
+  expect(await screen.findByText("“thin” doesn’t start with a number.")).toBeInTheDocument();
   expect(await database().profiles.count()).toBe(0);
-  await fill(user, "Least depth it holds in, m", "8 in");
-  await user.click(screen.getByRole("button", { name: "Keep" }));
+  await fill(user, "Minimum depth, m", "8 in");
+  await user.click(screen.getByRole("button", { name: "Save" }));
   await waitFor(() => expect(closed).toHaveBeenCalled());
   const [profile] = await database().profiles.toArray();
   expect(profile).toMatchObject({ base: species.id, species: { name: "Creek bass", model: "ambush" } });
@@ -67,7 +67,7 @@ test("a profile of one's own is changed as it stands, removed, and brought back"
       onClose={closed}
     />,
   );
-  await user.click(screen.getByRole("button", { name: "Remove this profile" }));
+  await user.click(screen.getByRole("button", { name: "Delete this profile" }));
   await waitFor(() => expect(closed).toHaveBeenCalled());
   expect((await database().profiles.get("mine"))!.deleted).toBe(true);
   expect(useSettings.getState().species).toBe(species.id);

@@ -20,7 +20,7 @@ export function ProfileDialog({ fish, onClose }: { fish: Fish; onClose: () => vo
   const entries = entriesOf(fish.species);
   const [id] = useState(() => fish.profile?.id ?? newId());
   const form = useEntryForm(
-    profileSchemaFor(fish.species, { id, source: `This angler’s own, after ${fish.name}` }, system),
+    profileSchemaFor(fish.species, { id, source: `Your own profile, based on ${fish.name}` }, system),
     Object.fromEntries(
       entries.map((entry) => [
         fieldName(entry),
@@ -40,7 +40,7 @@ export function ProfileDialog({ fish, onClose }: { fish: Fish; onClose: () => vo
         set({ species: id });
         return undo;
       },
-      `“${String((species as Fish["species"]).name)}” is in the book.`,
+      `“${String((species as Fish["species"]).name)}” saved.`,
       () => !fish.profile && set({ species: fish.base }),
     ),
   );
@@ -51,21 +51,21 @@ export function ProfileDialog({ fish, onClose }: { fish: Fish; onClose: () => vo
         set({ species: fish.base });
         return undo;
       },
-      `“${fish.name}” is out of the book.`,
+      `“${fish.name}” deleted.`,
       () => set({ species: id }),
     );
   return (
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title={fish.profile ? `Change “${fish.name}”` : `Copy ${fish.name.toLowerCase()} and change it`}
-      about={fish.profile ? "Your own profile." : "What ships is kept as it is."}
+      title={fish.profile ? `Edit “${fish.name}”` : `Copy ${fish.name.toLowerCase()} and change it`}
+      about={fish.profile ? "Your own profile." : "The built-in profile stays unchanged."}
     >
       <EntryForm
         onSubmit={keep}
         fault={fault}
-        keep="Keep"
-        more={fish.profile && <Button onClick={() => act(remove)}>Remove this profile</Button>}
+        keep="Save"
+        more={fish.profile && <Button onClick={() => act(remove)}>Delete this profile</Button>}
       >
         <p className="flex items-center gap-1 text-sm text-soft">
           Its figures <Source of="Its figures">{`${fish.species.source}.`}</Source>

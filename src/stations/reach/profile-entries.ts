@@ -49,43 +49,43 @@ const number = (path: string, label: string, measure?: Entry["measure"]): Entry 
 
 const COMMON: readonly Entry[] = [
   { path: "name", label: "Name", kind: "text" },
-  number("forkLength", "Length looked for", "cm"),
-  number("territory", "Keeps clear of the next", "m"),
-  number("leastDepth", "Least depth it holds in", "m"),
-  number("focalHeight", "Height over the bed", "m"),
-  number("restAbove", "Left alone above", "degC"),
+  number("forkLength", "Fish length", "cm"),
+  number("territory", "Distance to the next fish", "m"),
+  number("leastDepth", "Minimum depth", "m"),
+  number("focalHeight", "Height above the bottom", "m"),
+  number("restAbove", "Too warm above", "degC"),
 ];
 
 const curve = (path: string, label: string, measure: Measure): Entry => ({
   path,
   label,
   measure,
-  hint: "x worth, x worth, …; worth from 0 to 1",
+  hint: "value and suitability, separated by commas; suitability 0 to 1",
   kind: "curve",
 });
 
 const SUITS: readonly Entry[] = [
-  curve("suitability.depth.warm", "Depth in warm water", "m"),
-  curve("suitability.depth.cold", "Depth in cold water", "m"),
-  curve("suitability.speed.warm", "Speed at the fish in warm water", "mps"),
-  curve("suitability.speed.cold", "Speed at the fish in cold water", "mps"),
+  curve("suitability.depth.warm", "Depth, warm water", "m"),
+  curve("suitability.depth.cold", "Depth, cold water", "m"),
+  curve("suitability.speed.warm", "Speed at the fish, warm water", "mps"),
+  curve("suitability.speed.cold", "Speed at the fish, cold water", "mps"),
 ];
 
 const BY_MODEL: Record<Species["model"], readonly Entry[]> = {
-  drift: [number("preyLength", "Length of its food", "mm")],
+  drift: [number("preyLength", "Prey length", "mm")],
   ambush: [
     ...SUITS,
-    number("ambush.reach", "Fast water serves within", "m"),
-    number("ambush.weight", "How much hangs on fast water, 0 to 1"),
-    number("cover.stone", "How much hangs on stone, 0 to 1"),
-    number("cover.wood", "How much hangs on wood, 0 to 1"),
-    number("cover.ledge", "How much hangs on a ledge, 0 to 1"),
-    number("shy", "How much it shuns light, 0 to 1"),
+    number("ambush.reach", "Fast water counts within", "m"),
+    number("ambush.weight", "Weight of fast water, 0 to 1"),
+    number("cover.stone", "Weight of stone, 0 to 1"),
+    number("cover.wood", "Weight of wood, 0 to 1"),
+    number("cover.ledge", "Weight of a ledge, 0 to 1"),
+    number("shy", "Avoids light, 0 to 1"),
   ],
   travel: [
     ...SUITS,
-    number("passage.depth", "Least depth it passes", "m"),
-    number("passage.speed", "Greatest speed it passes", "mps"),
+    number("passage.depth", "Minimum depth to pass", "m"),
+    number("passage.speed", "Maximum speed to pass", "mps"),
   ],
 };
 
@@ -116,7 +116,7 @@ function valueOf(text: string, { kind, measure }: Entry, system: UnitSystem): Re
     const points = text.split(",").map((pair) => pair.trim().split(/\s+/).map(Number));
     return points.every((pair) => pair.length === 2 && pair.every(Number.isFinite))
       ? { ok: true, value: points.map(([x, y]) => [kept(x!), y]) }
-      : { ok: false, fault: "Pairs such as “0.4 0.2, 1 1”." };
+      : { ok: false, fault: "Enter pairs such as “0.4 0.2, 1 1”." };
   }
   if (!measure) {
     const plain = parseNumber(text);

@@ -128,7 +128,7 @@ describe("the water in words", () => {
     const user = userEvent.setup();
     render(<WaterWords reading={{ ...found.reading, seams: [], eddies: [] }} system="metric" where={() => ""} />);
     await user.click(screen.getByText(/0 seams, 0 eddies/));
-    expect(await screen.findByText("No seam stands out at this flow.")).toBeInTheDocument();
+    expect(await screen.findByText("No clear seam at this flow.")).toBeInTheDocument();
   });
 
   test("the wading key holds the areas of the reading", () => {
@@ -178,11 +178,11 @@ describe("the approach", () => {
     expect(left).toMatchObject({ left: true, stands: [] });
     expect(left.boat).toBeFalsy();
     render(panel(stage(left)));
-    expect(screen.getByText(/^▲ The river is to be left now/)).toBeInTheDocument();
+    expect(screen.getByText(/^▲ Leave the water now/)).toBeInTheDocument();
     expect(screen.queryByText(/^Stand /)).toBeNull();
     await userEvent.setup().click(screen.getByRole("button", { name: "From a boat" }));
     expect(screen.queryByText(/^Boat at/)).toBeNull();
-    expect(screen.queryByText(/Casts, nearer fish first/)).toBeNull();
+    expect(screen.queryByText(/Casts, nearest fish first/)).toBeNull();
   });
 
   test("waiting and failing are told in its place", async () => {
@@ -191,7 +191,7 @@ describe("the approach", () => {
     expect(screen.getByRole("status")).toHaveTextContent("Looking for a place");
     rerender(panel(stage<Approach>(undefined, { fault: message("worker-lost"), retry })));
     expect(screen.getByRole("alert")).toHaveTextContent(tell(message("worker-lost")));
-    await userEvent.setup().click(screen.getByRole("button", { name: "Try again" }));
+    await userEvent.setup().click(screen.getByRole("button", { name: "Retry" }));
     expect(retry).toHaveBeenCalledTimes(1);
   });
 
@@ -231,11 +231,11 @@ describe("what is being shown", () => {
 
   test("a settled field says so; one of the bed before, or of a flow near by, says that", () => {
     const { rerender } = render(<Status view={view(state({}))} />);
-    expect(screen.getByText(/^Settled/)).toBeInTheDocument();
+    expect(screen.getByText(/^Steady/)).toBeInTheDocument();
     rerender(<Status view={view(state({ shown: { key: "k", field, origin: "earlier-bed" }, settled: false }))} />);
-    expect(screen.getByText("Shown: the flow before the bed was changed.")).toBeInTheDocument();
+    expect(screen.getByText("Showing the flow before your edit.")).toBeInTheDocument();
     rerender(<Status view={view(state({ shown: { key: "k", field, origin: "nearest" }, settled: false }))} />);
-    expect(screen.getByText("Shown: 5.0 m³/s, the nearest solved.")).toBeInTheDocument();
+    expect(screen.getByText("Showing 5.0 m³/s, the nearest flow worked out.")).toBeInTheDocument();
   });
 
   test("an earlier reading is said to be that while the newer one is on its way", () => {
@@ -243,7 +243,7 @@ describe("what is being shown", () => {
     render(
       <Status view={view(state({}), { reading: reading as never, conditions: { ...conditions, discharge: 9 } })} />,
     );
-    expect(screen.getByText("Seams and lies are still those of 5.0 m³/s.")).toBeInTheDocument();
+    expect(screen.getByText("Seams and lies are still for 5.0 m³/s.")).toBeInTheDocument();
   });
 
   test("water that is unaccounted for is told; a lie that is none here any more, too", () => {
@@ -255,7 +255,7 @@ describe("what is being shown", () => {
       />,
     );
     expect(screen.getByText(/2\.1 % of the water is unaccounted for/)).toBeInTheDocument();
-    expect(screen.getByText(/The lie you had chosen is none at this flow/)).toBeInTheDocument();
+    expect(screen.getByText(/Your lie doesn’t hold fish at this flow/)).toBeInTheDocument();
   });
 
   test("solving shows how far it is and can be stopped; stopped, it can be taken up again", async () => {
@@ -263,7 +263,7 @@ describe("what is being shown", () => {
     const [cancel, retry] = [jest.fn(), jest.fn()];
     const { rerender } = render(<Status view={view(state({ settled: false, progress: 0.4, cancel }))} />);
     expect(screen.getByRole("progressbar", { name: "Solving" })).toHaveAttribute("value", "0.4");
-    await user.click(screen.getByRole("button", { name: "stop" }));
+    await user.click(screen.getByRole("button", { name: "Stop" }));
     expect(cancel).toHaveBeenCalledTimes(1);
     rerender(<Status view={view(state({ settled: false, cancelled: true, retry }))} />);
     await user.click(screen.getByRole("button", { name: /^Stopped\. Solve 5\.0 m³\/s/ }));
@@ -273,10 +273,10 @@ describe("what is being shown", () => {
   test("a fault stands where the picture would, with its place in the reach", () => {
     const fault = { ...message("no-outlet"), path: "features[0]" };
     const { rerender } = render(<Status view={view(state({ fault }))} />);
-    expect(screen.getByRole("alert")).toHaveTextContent("Look at features[0] of the reach");
+    expect(screen.getByRole("alert")).toHaveTextContent("Check features[0] of the reach");
     // A part that broke down is no fault of the reach or the flow.
     rerender(<Status view={view(state({ fault: message("worker-lost") }))} />);
-    expect(screen.getByRole("alert")).toHaveTextContent("try again");
+    expect(screen.getByRole("alert")).toHaveTextContent("Retry");
     expect(screen.getByRole("alert")).not.toHaveTextContent("another flow");
   });
 });
@@ -288,12 +288,12 @@ describe("the time of the fish's year", () => {
     const spawning = species.seasons!.find((one) => one.phase === "spawn")!;
     useSettings.setState({ season: "auto" });
     const { rerender } = render(<SeasonLine fish={fish} way={spawning} temperature={8} system="metric" />);
-    expect(screen.getByText(/Shown are the others/)).toBeInTheDocument();
+    expect(screen.getByText(/The list shows fish that/)).toBeInTheDocument();
     act(() => {
       useSettings.setState({ season: "spawn" });
     });
     rerender(<SeasonLine fish={fish} way={spawning} temperature={8} system="metric" />);
-    expect(screen.getByText(/so as to keep off/)).toBeInTheDocument();
+    expect(screen.getByText(/so you can keep off/)).toBeInTheDocument();
   });
 
   test("where no place has the water that the season seeks, that is said, over 300 random sets of lies", () => {
@@ -315,7 +315,7 @@ describe("the time of the fish's year", () => {
           // Wintering holes: deeper than a fish's deepest quarter of liking, and all but still.
           const holes = lies.some(({ depth, focalSpeed }) => depth >= 1.6 && focalSpeed <= 0.2);
           const pool = lies.some(({ depth, focalSpeed }) => depth > 1.4 && focalSpeed < 0.25);
-          const told = /No place here has such water/.test(container.textContent!);
+          const told = /This reach has no such water now/.test(container.textContent!);
           unmount();
           expect(told && holes).toBe(false);
           expect(!told && !pool).toBe(false);
@@ -327,7 +327,7 @@ describe("the time of the fish's year", () => {
 
   test("water too warm to play it is told in its own words and units", () => {
     render(<SeasonLine fish={fish} way={undefined} temperature={21} system="us" />);
-    expect(screen.getByText(/The water is 70 °F: too warm to play this fish/)).toBeInTheDocument();
+    expect(screen.getByText(/The water is 70 °F: too warm for this fish/)).toBeInTheDocument();
   });
 });
 
@@ -347,7 +347,7 @@ describe("the flow", () => {
         onNow={() => undefined}
       />,
     );
-    const field = screen.getByRole("textbox", { name: "Look at" });
+    const field = screen.getByRole("textbox", { name: "Flow to show" });
     const type = async (text: string) => {
       await user.clear(field);
       await user.type(field, `${text}{Enter}`);
@@ -358,7 +358,7 @@ describe("the flow", () => {
     expect(onChange).toHaveBeenLastCalledWith(4);
     for (const [text, said] of [
       ["9000", /^From .* to .* cfs\.$/],
-      ["plenty", /does not start with a number/],
+      ["plenty", /doesn’t start with a number/],
     ] as const) {
       await type(text);
       expect(screen.getByRole("alert")).toHaveTextContent(said);

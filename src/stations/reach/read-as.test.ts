@@ -13,12 +13,12 @@ const conditions = (clarityFrom: Conditions["clarityFrom"]): Conditions => ({
 test("another flow says how clear it is taken to be, on whose word, and that the warmth is today's", () => {
   const usual = { visibleDepth: 1.4, from: "turbidity", readings: 40, limb: "falling" } as const;
   expect(readWithWords(conditions({ kind: "record", usual }), "metric")).toBe(
-    "Read as clear, the bed seen to 1.40 m (the middle of 40 readings of the gauge at such a flow on the fall), at 12.0 °C, as today.",
+    "Assumes clear, visible to 1.40 m (median of 40 readings of the gauge at this flow when falling), at 12.0 °C, as today.",
   );
   const own = { ...usual, from: "reading", readings: 3, limb: null } as const;
   expect(readWithWords(conditions({ kind: "record", usual: own }), "us")).toMatch(
-    /seen to 4\.6 ft \(the middle of 3 readings of your own at such a flow\), at 54 °F, as today\./,
+    /visible to 4\.6 ft \(median of 3 readings of your own at this flow\), at 54 °F, as today\./,
   );
-  expect(readWithWords(conditions({ kind: "today" }), "metric")).toMatch(/\(as today: the record says too little/);
-  expect(readWithWords(conditions({ kind: "usual" }), "metric")).toMatch(/\(taken for granted/);
+  expect(readWithWords(conditions({ kind: "today" }), "metric")).toMatch(/\(as today; too little data/);
+  expect(readWithWords(conditions({ kind: "usual" }), "metric")).toMatch(/\(assumed; no reading/);
 });

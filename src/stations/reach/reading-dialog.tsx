@@ -9,7 +9,7 @@ import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
 import { capital } from "../../words/text";
 import type { Place } from "./probe";
 
-const ABOVE = { low: 0, open: true, beyond: "Give a figure above 0." };
+const ABOVE = { low: 0, open: true, beyond: "Enter a number above 0." };
 
 const schemaIn = (system: UnitSystem) =>
   z
@@ -24,7 +24,7 @@ const schemaIn = (system: UnitSystem) =>
       const wanted = value.kind === "depth" ? (["depth"] as const) : (["distance", "seconds"] as const);
       for (const name of wanted)
         if (value[name] === null)
-          issues.push({ code: "custom", message: "Give a figure above 0.", path: [name], input: value });
+          issues.push({ code: "custom", message: "Enter a number above 0.", path: [name], input: value });
     });
 
 /** A depth by stick or a timed float at the probe's place: what the model of the bed is fitted to. */
@@ -71,14 +71,14 @@ export function ReadingDialog({
       open
       onOpenChange={(open) => !open && onClose()}
       title="A reading in the water"
-      about={`${capital(where)}. Only where you can stand safely.`}
+      about={`${capital(where)}. Only wade where it is safe.`}
     >
-      <EntryForm onSubmit={keep} keep="Keep it">
+      <EntryForm onSubmit={keep} keep="Save">
         <div className="grid gap-3 sm:grid-cols-2">
           <FormSelect
             form={form}
             name="kind"
-            label="What was read"
+            label="Reading"
             className="sm:col-span-2"
             choices={[
               { value: "depth", label: "Depth, by stick or line" },
@@ -92,14 +92,14 @@ export function ReadingDialog({
               <FormField
                 form={form}
                 name="distance"
-                label="The float went"
+                label="Float distance"
                 inputMode="decimal"
-                hint="With the place in the middle of its way"
+                hint="Centred on the place"
               />
-              <FormField form={form} name="seconds" label="in seconds" inputMode="decimal" />
+              <FormField form={form} name="seconds" label="Seconds" inputMode="decimal" />
             </>
           )}
-          <FormField form={form} name="flow" label="Flow of the river then" />
+          <FormField form={form} name="flow" label="River flow at that time" />
         </div>
       </EntryForm>
     </Dialog>

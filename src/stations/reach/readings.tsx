@@ -51,8 +51,8 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
       <h2 className="text-base">Readings in the water</h2>
       {readings.length === 0 && (
         <p className="mt-1 text-soft">
-          None yet. Leave “Shape the bed”, put the probe where you stood, and put down a depth or a timed float: the
-          bed’s roughness and the level at its foot are then fitted to them.
+          No readings yet. Close “Edit the bed”, move the probe to where you stood, and add a depth or timed float.
+          Roughness and outlet level are then fitted to them.
         </p>
       )}
       {readings.length > 0 && (
@@ -60,9 +60,9 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
           <thead>
             <tr className="border-b border-line text-sm text-soft">
               <th className="py-1 font-normal">Reading</th>
-              <th className="font-normal">Where</th>
-              <th className="font-normal">At</th>
-              <th className="font-normal">Read</th>
+              <th className="font-normal">Position</th>
+              <th className="font-normal">Flow</th>
+              <th className="font-normal">Reading</th>
               {result && (
                 <>
                   <th className="font-normal">Model</th>
@@ -70,7 +70,7 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
                 </>
               )}
               <th>
-                <span className="sr-only">Take out</span>
+                <span className="sr-only">Delete</span>
               </th>
             </tr>
           </thead>
@@ -97,7 +97,7 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
                   <td className="text-right">
                     <button
                       type="button"
-                      aria-label={`Take out reading ${k + 1}`}
+                      aria-label={`Delete reading ${k + 1}`}
                       className="grid size-11 place-items-center rounded-md hover:bg-deep"
                       onClick={() => editor.removeReading(reading)}
                     >
@@ -112,19 +112,19 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
       )}
       {fault && (
         <div className="mt-2">
-          <FaultNote message={fault} todo="Nothing was changed." />
+          <FaultNote message={fault} todo="Nothing changed." />
         </div>
       )}
       {readings.length > 0 && (
         <div className="mt-3 flex flex-wrap items-center gap-3">
           {progress === undefined ? (
-            <Button onClick={() => act(fit)}>Fit the bed to them</Button>
+            <Button onClick={() => act(fit)}>Fit the bed to the readings</Button>
           ) : (
             <>
               <span role="status">Fitting …</span>
               <progress value={progress} max={1} aria-label="Fitting" className="h-2 w-32 accent-(--ochre)" />
               <button type="button" className="min-h-11 underline" onClick={() => abort.current?.abort()}>
-                stop
+                Stop
               </button>
             </>
           )}
@@ -151,26 +151,26 @@ function FitResult({ result, system, onTake }: { result: Calibration; system: Un
       {result.roughness && (
         <p>
           <strong>Manning’s n × {figureText(result.roughness.factor, 2)}</strong>
-          {typeof result.reach.roughness === "number" && `, now ${result.reach.roughness}`}; known to about ±{" "}
+          {typeof result.reach.roughness === "number" && `, now ${result.reach.roughness}`}; within about ±{" "}
           {Math.round((result.roughness.error - 1) * 100)} %.
         </p>
       )}
       {result.outlet && (
         <p>
           {result.outlet.unit === "m"
-            ? `Level at the foot moved by ${showText(result.outlet.change, "depth", system)}, ± ${showText(result.outlet.error, "depth", system)}.`
-            : `Slope of the water below the reach × ${figureText(Math.exp(result.outlet.change), 2)}, known to about ± ${Math.round((Math.exp(result.outlet.error) - 1) * 100)} %.`}
+            ? `Outlet level changed by ${showText(result.outlet.change, "depth", system)}, ± ${showText(result.outlet.error, "depth", system)}.`
+            : `Water slope below the reach × ${figureText(Math.exp(result.outlet.change), 2)}, within about ± ${Math.round((Math.exp(result.outlet.error) - 1) * 100)} %.`}
         </p>
       )}
       {result.why && <p>{tell(result.why, system)}</p>}
       <p className="text-soft">
-        The readings lay {figureText(result.misfit.before, 1)} of their own errors off before
-        {result.misfit.after < result.misfit.before && `, and ${figureText(result.misfit.after, 1)} after`}: about 1 is
-        as good as they are (a stick to ± {showText(0.05, "smallLength", system)}, a float to ± 8 %).
+        The readings were {figureText(result.misfit.before, 1)} times their own error out before
+        {result.misfit.after < result.misfit.before && `, and ${figureText(result.misfit.after, 1)} after`}. About 1 is
+        the best possible (a stick is good to ± {showText(0.05, "smallLength", system)}, a float to ± 8 %).
       </p>
       {result.fitted.length > 0 && (
         <Button tone="next" className="mt-1 justify-self-start" onClick={onTake}>
-          Take it
+          Apply
         </Button>
       )}
     </div>

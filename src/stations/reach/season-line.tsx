@@ -35,18 +35,15 @@ export function SeasonLine({
     <div className="mb-2">
       {phases.length > 0 && (
         <Select
-          label="Time of its year"
+          label="Season"
           value={value}
           onChange={(next) => set({ season: next as typeof season })}
           choices={[
             {
               value: "auto",
-              label:
-                season === "auto"
-                  ? `by water and date: ${way ? PHASE_NAMES[way.phase] : "nothing out of the usual"}`
-                  : "by water and date",
+              label: season === "auto" ? `automatic (${way ? PHASE_NAMES[way.phase] : "normal"}` : "automatic",
             },
-            { value: "usual", label: "as in the rest of the year" },
+            { value: "usual", label: "normal" },
             ...phases.map((phase) => ({ value: phase, label: PHASE_NAMES[phase] })),
           ]}
         />
@@ -55,15 +52,15 @@ export function SeasonLine({
         <p className={`mt-1 text-sm ${way.leaveAlone ? "font-semibold" : "text-soft"}`}>
           {way.leaveAlone && <span aria-hidden>▲ </span>}
           {wayWords(fish.base, way)}
-          {nowhere && " No place here has such water now: the list is the nearest to it."}
-          {way.leaveAlone && season === "auto" && " Shown are the others, as in the rest of the year."}
-          {way.leaveAlone && season !== "auto" && " Shown is where they are, so as to keep off."}
+          {nowhere && " This reach has no such water now. The list shows the closest match."}
+          {way.leaveAlone && season === "auto" && " The list shows fish that aren’t spawning."}
+          {way.leaveAlone && season !== "auto" && " The list shows where they are, so you can keep off."}
         </p>
       )}
       {hot && (
         <p className="mt-1 text-sm font-semibold">
-          <span aria-hidden>▲ </span>The water is {showText(temperature, "temperature", system)}: too warm to play this
-          fish; leave it until the water cools. Local rules stand.
+          <span aria-hidden>▲ </span>The water is {showText(temperature, "temperature", system)}: too warm for this
+          fish. Leave it alone until the water cools. Local rules come first.
         </p>
       )}
     </div>

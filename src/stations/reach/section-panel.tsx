@@ -35,7 +35,7 @@ export function SectionPanel({
       title={laid ? "Along the line" : `Across the river at lie ${lie.number}`}
       aside={
         <button type="button" className="-my-3 min-h-11 text-sm underline" onClick={toggle}>
-          {laid ? `at lie ${lie.number} again` : "lay a line of my own"}
+          {laid ? `at lie ${lie.number} again` : "Draw a section"}
         </button>
       }
     >
@@ -45,8 +45,8 @@ export function SectionPanel({
         <SectionAtLie field={field} lie={lie} visibleDepth={conditions.visibleDepth} system={system} />
       )}
       <p className="mt-1 text-sm text-soft">
-        {laid ? "Drag its ends on the plan, or move them by arrow keys. " : "Looking down-current. "}Dotted: seen to
-        here. Depth is drawn larger than width.
+        {laid ? "Drag its ends on the plan or use the arrow keys. " : "Looking downstream. "}Dotted: how deep you can
+        see. Depth is exaggerated.
       </p>
       <ApproachPanel
         lie={lie.number}

@@ -54,7 +54,7 @@ export function SectionOnLine({
   const section = useMemo(() => sectionAlong(field, line[0], line[1]), [field, line]);
   const deepest = section.points.reduce((most, point) => (point.depth > most.depth ? point : most));
   const quickest = section.points.reduce((most, point) => (point.speed > most.speed ? point : most));
-  if (section.wetted === 0) return <p className="text-soft">The line lies on dry ground.</p>;
+  if (section.wetted === 0) return <p className="text-soft">The line is on dry ground.</p>;
   return (
     <>
       <Section
@@ -70,7 +70,7 @@ export function SectionOnLine({
           {showText(section.area / section.wetted, "depth", system)} deep on average.
         </li>
         <li>
-          Deepest {showText(deepest.depth, "depth", system)}, {showText(deepest.s, "distance", system)} from A; quickest{" "}
+          Deepest {showText(deepest.depth, "depth", system)}, {showText(deepest.s, "distance", system)} from A; fastest{" "}
           {showText(quickest.speed, "speed", system)}, {showText(quickest.s, "distance", system)} from A.
         </li>
         <li>

@@ -64,19 +64,19 @@ test("soundings are shown with what stands out and what was refused, before they
   const user = await give("glide.csv", channel());
   expect(await screen.findByText(/189 soundings/)).toBeInTheDocument();
   expect(screen.getByLabelText("Name")).toHaveValue("glide");
-  expect(screen.getByRole("checkbox", { name: /Keep the 1 that stand out/ })).not.toBeChecked();
-  expect(screen.getByText(/^Of \d+ data lines .*, 1 refused\.$/)).toBeInTheDocument();
+  expect(screen.getByRole("checkbox", { name: /Keep 1 outlier / })).not.toBeChecked();
+  expect(screen.getByText(/^Of \d+ data lines .*, 1 rejected\.$/)).toBeInTheDocument();
   // While a field is being written the survey by the last good ones stays, and cannot be made a reach of.
   const slope = screen.getByLabelText("Gradient, m per km");
   await user.clear(slope);
   expect(screen.getByText(/189 soundings/)).toBeInTheDocument();
-  expect(screen.getByRole("button", { name: "Make this reach" })).toBeDisabled();
+  expect(screen.getByRole("button", { name: "Add this reach" })).toBeDisabled();
   await user.type(slope, "2,8");
   await user.clear(screen.getByLabelText("Name"));
   await user.type(screen.getByLabelText("Name"), "Sounded glide");
   expect(await database().reaches.count()).toBe(0);
-  await waitFor(() => expect(screen.getByRole("button", { name: "Make this reach" })).toBeEnabled());
-  await user.click(screen.getByRole("button", { name: "Make this reach" }));
+  await waitFor(() => expect(screen.getByRole("button", { name: "Add this reach" })).toBeEnabled());
+  await user.click(screen.getByRole("button", { name: "Add this reach" }));
   await waitFor(() => expect(closed).toHaveBeenCalledWith(false));
   const [record] = await database().reaches.toArray();
   expect(record!.reach).toMatchObject({
@@ -95,9 +95,9 @@ test("soundings are shown with what stands out and what was refused, before they
 
 test("kept on purpose, what stands out is part of the bed", async () => {
   const user = await give("glide.csv", channel());
-  await user.click(await screen.findByRole("checkbox", { name: /Keep the 1 that stand out/ }));
-  await waitFor(() => expect(screen.getByRole("button", { name: "Make this reach" })).toBeEnabled());
-  await user.click(screen.getByRole("button", { name: "Make this reach" }));
+  await user.click(await screen.findByRole("checkbox", { name: /Keep 1 outlier / }));
+  await waitFor(() => expect(screen.getByRole("button", { name: "Add this reach" })).toBeEnabled());
+  await user.click(screen.getByRole("button", { name: "Add this reach" }));
   await waitFor(() => expect(closed).toHaveBeenCalled());
   const [record] = await database().reaches.toArray();
   expect((record!.reach.bed as { points: unknown[] }).points).toHaveLength(189);
@@ -106,7 +106,7 @@ test("kept on purpose, what stands out is part of the bed", async () => {
 test("a file that gives no places is told, and another can be chosen", async () => {
   await give("bad.csv", "place,depth\nhere,1\n");
   expect(await screen.findByRole("alert")).toHaveTextContent(/No two columns give a place/);
-  expect(screen.queryByRole("button", { name: "Make this reach" })).toBeNull();
+  expect(screen.queryByRole("button", { name: "Add this reach" })).toBeNull();
   await give("glide.csv", channel());
   expect(await screen.findByText(/189 soundings/)).toBeInTheDocument();
   expect(screen.queryByRole("alert")).toBeNull();

@@ -32,7 +32,7 @@ import { fallLabel } from "./template-measures";
 const schemaIn = (system: UnitSystem) =>
   z.object({
     name: textEntry(120),
-    slope: numberEntry({ low: 0, open: true, high: 50, beyond: "A number above 0, 50 at most." }),
+    slope: numberEntry({ low: 0, open: true, high: 50, beyond: "Enter a number above 0, up to 50." }),
     draft: optional(
       quantityEntry("length", entryUnit("depth", system), {
         low: 0,
@@ -40,9 +40,13 @@ const schemaIn = (system: UnitSystem) =>
         beyond: rangeText(0, 5, "depth", system),
       }),
     ),
-    heading: optional(numberEntry({ low: 0, high: 360, beyond: "Degrees from north, 0 to 360." })),
+    heading: optional(numberEntry({ low: 0, high: 360, beyond: "Enter degrees from north, 0 to 360." })),
     edge: optional(
-      quantityEntry("length", entryUnit("distance", system), { low: 0, open: true, beyond: "A distance above 0." }),
+      quantityEntry("length", entryUnit("distance", system), {
+        low: 0,
+        open: true,
+        beyond: "Enter a distance above 0.",
+      }),
     ),
     station: z.string(),
   });
@@ -75,7 +79,7 @@ export function SoundingsDialog(props: SoundingsProps) {
       open={props.open}
       onOpenChange={props.onOpenChange}
       title="A reach from soundings"
-      about="A CSV, GPX or GeoJSON of places with depths, or the NMEA 0183 log of a sounder. Nothing is kept until you say so."
+      about="A CSV, GPX or GeoJSON file of positions with depths, or a sounder’s NMEA 0183 log. Nothing is saved until you confirm."
     >
       <Surveying {...props} />
     </Dialog>
@@ -126,7 +130,7 @@ function Surveying({ onOpenChange, stations }: SoundingsProps) {
       await addReach(database(), reach, station === NONE ? null : station);
       set({ reach: reach.id, station: null, flow: null, lie: null });
       return () => removeReach(database(), reach.id).then(() => undefined);
-    }, `${reach.name} is in the book.`);
+    }, `${reach.name} saved.`);
   });
 
   const told = fault ?? survey.fault;
@@ -146,14 +150,12 @@ function Surveying({ onOpenChange, stations }: SoundingsProps) {
             disabled={busy}
             onClick={() => act(madeUp)}
           >
-            or try the log of a made-up boat
+            Try a demo sounder log
           </button>
         )}
       </div>
       {busy && <p role="status">Reading …</p>}
-      {told && (
-        <FaultNote message={tellFault(told, system)} todo="Nothing was changed. Mend the file or choose another." />
-      )}
+      {told && <FaultNote message={tellFault(told, system)} todo="Nothing changed. Fix the file or choose another." />}
       {file && (
         <SurveyFields
           form={form}
@@ -174,7 +176,7 @@ function Surveying({ onOpenChange, stations }: SoundingsProps) {
           />
           {notKept && <NotKept fault={notKept} />}
           <Button tone="next" type="submit" disabled={survey.earlier || !options}>
-            Make this reach
+            Add this reach
           </Button>
         </>
       )}
@@ -207,20 +209,15 @@ function SurveyFields({
         inputMode="decimal"
         hint="1 lazy, 3 usual, 8 steep"
       />
-      <FormField
-        form={form}
-        name="draft"
-        label="Transducer under the surface"
-        hint="0 where depths are from the surface"
-      />
+      <FormField form={form} name="draft" label="Transducer depth" hint="0 if depths are from the surface" />
       {geographic && (
         <div>
           <FormField
             form={form}
             name="heading"
-            label="River runs to, degrees from north"
+            label="River flows towards, degrees from north"
             inputMode="decimal"
-            hint={heading === undefined ? undefined : `laid along ${figureText(heading, 0)}°`}
+            hint={heading === undefined ? undefined : `set to ${figureText(heading, 0)}°`}
           />
           {heading !== undefined && (
             <button
@@ -228,7 +225,7 @@ function SurveyFields({
               className="min-h-11 text-sm underline"
               onClick={() => form.setValue("heading", ((heading + 180) % 360).toFixed(0))}
             >
-              Turn it round
+              Reverse
             </button>
           )}
         </div>
@@ -237,7 +234,9 @@ function SurveyFields({
         form={form}
         name="edge"
         label="Join soundings up to"
-        hint={survey ? `${showText(survey.maximumEdge, "distance", system)}; longer sides bridge bends` : undefined}
+        hint={
+          survey ? `${showText(survey.maximumEdge, "distance", system)}; longer joins may cut across bends` : undefined
+        }
       />
       <FormSelect form={form} name="station" label="Gauge" choices={gaugeChoices(stations)} />
     </div>

@@ -66,7 +66,7 @@ export function ReachStation() {
         <Looked view={view} shaping={shaping} />
       ) : (
         <p className="rounded-md border border-line p-4">
-          No reach in the book yet. Make one from a template, or open a reach file.
+          No reach yet. Add one from a template, or open a reach file.
         </p>
       )}
       <NewReach
@@ -156,9 +156,9 @@ function Lies({ view }: { view: ReachView }) {
     return (
       <>
         <p className="mt-4 rounded-md border border-line p-4">
-          No place stands out for a {fish.name.toLowerCase()} at{" "}
-          {showText(roundFlow(reading.of.field.discharge), "discharge", system)}: the water is too thin, too fast, or
-          much the same everywhere.
+          No spot stands out for a {fish.name.toLowerCase()} at{" "}
+          {showText(roundFlow(reading.of.field.discharge), "discharge", system)}: the water is too shallow, too fast or
+          all much the same.
         </p>
         <WaterWords reading={reading} system={system} where={where} />
       </>
@@ -171,7 +171,7 @@ function Lies({ view }: { view: ReachView }) {
           title={`Lies for ${fish.name.toLowerCase()}`}
           aside={
             <button type="button" className="-my-3 min-h-11 text-sm underline" onClick={() => setChanging(true)}>
-              {fish.profile ? "change this fish" : "copy and change this fish"}
+              {fish.profile ? "Edit this species" : "Customise this species"}
             </button>
           }
         >

@@ -32,11 +32,9 @@ export function Status({ view }: { view: ScenarioView }) {
       <Solving field={field} flow={roundFlow(conditions.discharge)} system={system} />
       <span>{shownWords(field, system)}</span>
       {reading.earlier && reading.value && (
-        <span>
-          Seams and lies are still those of {showText(reading.value.of.field.discharge, "discharge", system)}.
-        </span>
+        <span>Seams and lies are still for {showText(reading.value.of.field.discharge, "discharge", system)}.</span>
       )}
-      {strayed && !reading.earlier && <span>The lie you had chosen is none at this flow: the first is shown.</span>}
+      {strayed && !reading.earlier && <span>Your lie doesn’t hold fish at this flow. The first lie is shown.</span>}
       {field.settled && shown && shown.massError > 0.005 && (
         <span className="font-semibold text-clay">
           ▲ {figureText(shown.massError * 100, 1)} % of the water is unaccounted for.
@@ -49,7 +47,7 @@ export function Status({ view }: { view: ScenarioView }) {
 /** What can be done; a part that broke down says itself that it can be tried again. */
 function todoOf({ code, path }: Fault): string | undefined {
   if (code === "worker-lost") return undefined;
-  return path ? `Look at ${path} of the reach, or pick another flow.` : "Pick another flow.";
+  return path ? `Check ${path} of the reach, or choose another flow.` : "Choose another flow.";
 }
 
 function Solving({ field, flow, system }: { field: FieldState; flow: number; system: UnitSystem }) {
@@ -62,7 +60,7 @@ function Solving({ field, flow, system }: { field: FieldState; flow: number; sys
         </span>
         <progress value={field.progress} max={1} aria-label="Solving" className="h-2 w-32 accent-(--ochre)" />
         <button type="button" className="min-h-11 underline" onClick={field.cancel}>
-          stop
+          Stop
         </button>
       </>
     );
@@ -84,18 +82,18 @@ function aboutSeconds(seconds: number): string {
 /** Which field stands on the plan. */
 function shownWords({ shown }: FieldState, system: UnitSystem): string {
   if (!shown) return "";
-  const cells = `${showText(shown.field.cell, "distance", system)} cells: edges are soft.`;
+  const cells = `${showText(shown.field.cell, "distance", system)} cells: edges are approximate.`;
   switch (shown.origin) {
     case "live":
-      return `Under your hand: quick pictures, ${cells}`;
+      return `Preview while you drag, ${cells}`;
     case "earlier-bed":
-      return "Shown: the flow before the bed was changed.";
+      return "Showing the flow before your edit.";
     case "between":
-      return `From the flows solved on both sides, ${cells}`;
+      return `Estimated from flows on both sides, ${cells}`;
     case "nearest":
-      return `Shown: ${showText(shown.field.discharge, "discharge", system)}, the nearest solved.`;
+      return `Showing ${showText(shown.field.discharge, "discharge", system)}, the nearest flow worked out.`;
     case "coarse":
-      return `First picture, ${cells}`;
+      return `Preview, ${cells}`;
     case "solved":
       return verdictWords(shown.field, system);
   }
@@ -103,16 +101,16 @@ function shownWords({ shown }: FieldState, system: UnitSystem): string {
 
 const UNSETTLED = {
   filling: "the reach was still filling",
-  emptying: "the reach was still running out",
-  pulsing: "its wakes pulse too long for a mean",
+  emptying: "the reach was still draining",
+  pulsing: "its eddies pulse too slowly to average",
 } as const;
 
 function verdictWords({ verdict, unsettled }: Field, system: UnitSystem): string {
   const soft = showText(1, "distance", system).replace(/\.0\b/, "");
-  if (verdict === "converged") return `Settled. Eddy outlines are soft by about ${soft}.`;
+  if (verdict === "converged") return `Steady. Eddy edges are uncertain by about ${soft}.`;
   return verdict === "shedding"
-    ? `Settled on average: seams shift by about ${soft}.`
-    : `Not settled${unsettled ? `: ${UNSETTLED[unsettled]}` : ""}. Take this as a rough picture.`;
+    ? `Steady on average; seams shift by about ${soft}.`
+    : `Not steady${unsettled ? `: ${UNSETTLED[unsettled]}` : ""}. Treat it as a rough picture.`;
 }
 
 /** What the wading marks mean, with their areas. */
@@ -122,12 +120,12 @@ export function WadingKey({ reading }: { reading: Pick<ReachReading, "wading"> }
   return (
     <div className="mb-2 border-l-4 border-double border-clay pl-3 text-sm">
       <p>
-        Clear: easy wading, {showText(safe, "area", system)}. Dotted: with care, {showText(caution, "area", system)},
+        Clear: easy wading, {showText(safe, "area", system)}. Dotted. Take care, {showText(caution, "area", system)},
         closer dots stronger. Hatched: stay out, {showText(stayOut, "area", system)}.
       </p>
       <p className="text-soft">
-        By depth × speed at this flow, over an even bed. A staff, a belt, a way out; never alone in cold or high water;
-        out at once when it rises.
+        By depth × speed at this flow, over an even bed. Take a staff, a belt and a way out. Never wade alone in cold or
+        high water. Get out at once if it rises.
       </p>
     </div>
   );

@@ -103,18 +103,18 @@ export function StructureKey({
   fish: boolean;
 }) {
   const marks = [
-    structure.foam.length > 0 && "strings of bubbles: foam lines, where food rides",
-    eddies.length > 0 && "curls in dotted outline: eddies",
-    structure.ledges.length > 0 && "a line with teeth: a ledge, teeth into the deep water",
+    structure.foam.length > 0 && "bubbles: foam lines, where food drifts",
+    eddies.length > 0 && "dotted curls: eddies",
+    structure.ledges.length > 0 && "a toothed line: a ledge, teeth towards deep water",
     structure.corners.length > 0 && "an arrowhead: a corner facing the current",
     structure.pools.length > 0 && "crosses: head, slot, deep and tail of a pool",
     structure.bottoms.length > 0 && "fine dots: where hard bottom meets soft",
-    fish && "small fish: where fish were had, full when the river ran as it is shown",
+    fish && "small fish: logged fish, solid if caught at about this flow",
   ].filter((one) => one !== false);
   return (
     <p className="mb-2 text-sm">
-      Stitches: seams, tighter where they are sharper{marks.map((mark) => `; ${mark}`).join("")}. The same in words is
-      under the section below.
+      Stitches: seams, closer where sharper{marks.map((mark) => `; ${mark}`).join("")}. The list under the section says
+      the same in words.
     </p>
   );
 }

@@ -17,7 +17,7 @@ export function SurveyPicture({ survey }: { survey: Survey }) {
     <svg
       viewBox={`0 0 ${W} ${height}`}
       role="img"
-      aria-label="The soundings from above, the river running to the right"
+      aria-label="The soundings from above, flow to the right"
       className="w-full rounded-md border border-line bg-deep"
     >
       <defs>

@@ -1,4 +1,5 @@
 "use client";
+import { count } from "../../words/text";
 import type { Survey } from "../../core/flow/survey";
 import type { SoundingsFile } from "../../core/formats/soundings-text";
 import { Refused } from "../../widgets/refused";
@@ -24,20 +25,19 @@ export function SurveyReport({
     <>
       <SurveyPicture survey={survey} />
       <p className="-mt-2 text-sm text-soft">
-        Flow runs to the right. Dark is deep; crossed ones stand out from their neighbours; hatched ground is not
-        sounded.
+        Flow is to the right. Dark is deep. Crosses are outliers. Hatching has no soundings.
       </p>
       <ul className="grid gap-1">
         <li>
           <strong>{figureText(survey.points.length, 0)} soundings</strong> over{" "}
           {showText(survey.length, "distance", system)} by {showText(survey.breadth, "distance", system)};{" "}
-          {showText(survey.spacing, "distance", system)} from one to the next by the median,{" "}
-          {figureText(survey.density, 1)} on {showText(100, "area", system)}.
+          {showText(survey.spacing, "distance", system)} apart (median), {figureText(survey.density, 1)} on{" "}
+          {showText(100, "area", system)}.
         </li>
         <li>
           {survey.gaps.share > 0.005
-            ? `${figureText(100 * survey.gaps.share, 0)} % of the ground between them is not sounded: the bed is a guess there.`
-            : "No gap wider than half the breadth."}
+            ? `${figureText(100 * survey.gaps.share, 0)} % of the area has no soundings, so the bed there is a guess.`
+            : "No gap is wider than half the river."}
         </li>
         <li>{levelWords(survey, file, system)}</li>
         {survey.outliers > 0 && (
@@ -49,7 +49,7 @@ export function SurveyReport({
                 checked={keepOutliers}
                 onChange={(event) => onKeepOutliers(event.target.checked)}
               />
-              Keep the {survey.outliers} that stand out (they may be stones)
+              Keep {count(survey.outliers, "outlier")} (they may be boulders)
             </label>
           </li>
         )}
@@ -67,9 +67,8 @@ export function SurveyReport({
 function levelWords({ levelled }: Survey, { measure }: SoundingsFile, system: UnitSystem): string {
   if (!levelled)
     return measure === "height"
-      ? "Heights need no water level."
-      : "Not brought to one water level: there is no stage at the gauge for their times.";
-  const without =
-    levelled.without > 0 ? `; ${levelled.without} without a stage at their time are left as they were` : "";
-  return `Brought to one water level by the gauge: stage moved by ${showText(levelled.to - levelled.from, "depth", system)} while it was sounded${without}.`;
+      ? "Heights don’t need a water level."
+      : "Not corrected for water level: the gauge has no stage for those times.";
+  const without = levelled.without > 0 ? `; ${levelled.without} without a stage were left unchanged` : "";
+  return `Corrected to one water level: stage changed by ${showText(levelled.to - levelled.from, "depth", system)} during the survey${without}.`;
 }

@@ -40,21 +40,21 @@ export function TemplateHandles({
   }[] = [
     {
       key: "length",
-      label: `Length of the reach, ${showText(length, "distance", system)}`,
+      label: `Reach length, ${showText(length, "distance", system)}`,
       place: [length - 3, centre(length)],
       value: ([x]) => x + 3,
       icon: "M-5 0H5M1 -4 5 0 1 4",
     },
     {
       key: "width",
-      label: `Width of the channel, ${showText(width, "distance", system)}`,
+      label: `Channel width, ${showText(width, "distance", system)}`,
       place: [length / 2, centre(length / 2) + width / 2],
       value: ([, y]) => 2 * (y - centre(length / 2)),
       icon: "M0 -5V5M-4 -1 0 -5 4 -1M-4 1 0 5 4 1",
     },
     {
       key: "wiggle",
-      label: `Swing to each side, ${showText(wiggle, "distance", system)}`,
+      label: `Meander amplitude, ${showText(wiggle, "distance", system)}`,
       place: [length / 4, centre(length / 4)],
       value: ([, y]) => wiggle - (y - centre(length / 4)),
       icon: "M-6 3C-3 -6 3 -6 6 3",

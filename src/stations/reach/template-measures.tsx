@@ -7,9 +7,9 @@ import { readWith } from "../../widgets/read-with";
 
 export const MEASURES = {
   length: "Length",
-  width: "Width of the channel",
-  poolDepth: "Deepest part under the crest by",
-  wiggle: "Swing to each side",
+  width: "Channel width",
+  poolDepth: "Pool depth below the crest",
+  wiggle: "Meander amplitude",
 } as const;
 
 /** The gradient of a reach in thousandths: the same figure in both units. */
@@ -45,7 +45,7 @@ export function TemplateMeasures({
         label={fallLabel(system)}
         className="w-44"
         shown={String(Number((template.slope * 1000).toFixed(2)))}
-        read={readWith(numberEntry({ low: 0, open: true, beyond: "Give a number above 0." }))}
+        read={readWith(numberEntry({ low: 0, open: true, beyond: "Enter a number above 0." }))}
         onKeep={(value: number) => onChange({ slope: value / 1000 })}
       />
     </div>

@@ -13,7 +13,7 @@ import { gaugeChoices, NONE } from "./gauge-choices";
 import { Button } from "../../widgets/button";
 import { Select } from "../../widgets/select";
 
-const LIGHT_NOW = { day: "Light as now", twilight: "Dusk or dawn, as now", night: "Dark now: by day" } as const;
+const LIGHT_NOW = { day: "Light as now", twilight: "Dusk or dawn, as now", night: "Dark now: show daylight" } as const;
 
 /** What is looked at: reach, gauge, fish, light and layers. */
 export function ReachToolbar({
@@ -33,11 +33,11 @@ export function ReachToolbar({
   const fishes = useFishes();
   const shape = (
     <Toggle pressed={shaping} onPress={onShape}>
-      Shape the bed
+      Edit the bed
     </Toggle>
   );
   const light = <LightChoice now={river.light} />;
-  const make = <Button onClick={onMake}>Make a reach</Button>;
+  const make = <Button onClick={onMake}>Add a reach</Button>;
   const own = river.reach && !river.reach.demo && river.stations.length > 0;
   // One row at every width: what does not fit stands behind its last button.
   return (
@@ -84,7 +84,7 @@ function More({ children }: { children: ReactNode }) {
     <Popover.Root>
       <Popover.Trigger className="grid size-11 shrink-0 place-items-center rounded-md border border-edge hover:bg-deep">
         <SlidersHorizontal size={20} aria-hidden />
-        <span className="sr-only">More of this view</span>
+        <span className="sr-only">View options</span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

@@ -55,7 +55,7 @@ test("an object put in is chosen; taken out it is said, and comes back from ther
   act(() => editor.current!.remove(pier.id));
   await waitFor(() => expect(editor.current!.features).toHaveLength(before));
   expect(editor.current!.chosen).toBeUndefined();
-  expect(useNotices.getState().list.at(-1)!.text).toMatch(/is off the bed/);
+  expect(useNotices.getState().list.at(-1)!.text).toMatch(/was removed/);
   act(() => useNotices.getState().list.at(-1)!.action!.run());
   await waitFor(() => expect(editor.current!.features.at(-1)!.id).toBe(pier.id));
 });

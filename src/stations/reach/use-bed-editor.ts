@@ -158,19 +158,16 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
     remove: (feature) => {
       const gone = features.find((one) => one.id === feature);
       choose(undefined);
-      keep(() => removeFeature(database(), id, feature), `The ${gone?.name ?? gone?.kind ?? "object"} is off the bed.`);
+      keep(() => removeFeature(database(), id, feature), `The ${gone?.name ?? gone?.kind ?? "object"} was removed.`);
     },
     template: reach.bed.kind === "template" ? reach.bed : undefined,
     reshape: (measures) => keep(() => reshapeReach(database(), id, measures)),
     readings: reach.readings ?? [],
     addReading: (reading) =>
-      keep(
-        () => addWaterReading(database(), id, reading),
-        "The reading is in the book. Fit the bed to it under “Shape the bed”.",
-      ),
-    removeReading: (reading) => keep(() => removeWaterReading(database(), id, reading), "The reading is out."),
+      keep(() => addWaterReading(database(), id, reading), "Reading saved. Fit the bed to it under “Edit the bed”."),
+    removeReading: (reading) => keep(() => removeWaterReading(database(), id, reading), "Reading deleted."),
     take: ({ roughness, downstream }) =>
-      keep(() => patchReach(database(), id, { roughness, downstream }), "The bed is as fitted."),
+      keep(() => patchReach(database(), id, { roughness, downstream }), "Bed updated with the fit."),
     undo,
     fault,
   };

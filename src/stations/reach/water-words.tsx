@@ -13,7 +13,7 @@ const HEADINGS = {
   ledge: "Ledges",
   corner: "Corners facing the current",
   pool: "Pools",
-  bottom: "Edges of the bottom",
+  bottom: "Where the bottom changes",
 } as const;
 /** Where the structure holds each kind. */
 const HELD = {
@@ -56,13 +56,13 @@ function Told({ reading, system, where, kinds }: WaterWordsProps & { kinds: read
   const far = (value: number) => showText(value, "distance", system);
   return (
     <>
-      {seams.length === 0 && <p className="mt-1 text-soft">No seam stands out at this flow.</p>}
+      {seams.length === 0 && <p className="mt-1 text-soft">No clear seam at this flow.</p>}
       {seams.length > 0 && (
         <Kind
           name="Seams"
           lines={seams.map(
             (seam) =>
-              `From ${where(seam.points[0]!)}, ${far(lengthOf(seam))} long: ${showText(seam.speedDifference, "speed", system)} across it, slow on its ${seam.slowSide}, ${seam.sharpness > 0.8 ? "sharp" : seam.sharpness > 0.4 ? "plain" : "soft"}.`,
+              `From ${where(seam.points[0]!)}, ${far(lengthOf(seam))} long: ${showText(seam.speedDifference, "speed", system)} difference, slow on the ${seam.slowSide}, ${seam.sharpness > 0.8 ? "sharp" : seam.sharpness > 0.4 ? "plain" : "soft"}.`,
           )}
         />
       )}

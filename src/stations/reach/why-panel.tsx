@@ -80,5 +80,5 @@ function Doubt({ view, lie }: { view: ReachView; lie: Numbered<Lie> }) {
 async function logHere(session: Session, lie: Numbered<Lie>): Promise<void> {
   const place = { x: lie.x, y: lie.y };
   const { undo } = await logCatch(database(), session, { lie: placeWords(lie.place), place }, clockNow());
-  say(`The fish is in the book, on lie ${lie.number}.`, { label: "Undo", run: () => act(undo) });
+  say(`Fish saved on lie ${lie.number}.`, { label: "Undo", run: () => act(undo) });
 }

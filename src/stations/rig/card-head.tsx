@@ -34,7 +34,7 @@ function headOf(advice: RigAdvice, system: UnitSystem): Head {
   switch (advice.method) {
     case "float":
       return {
-        label: `Float to lowest shot${advice.sliding ? ", sliding with a stop" : ""}`,
+        label: `Float to lowest shot${advice.sliding ? ", sliding, with a stop" : ""}`,
         ...show(advice.setting, "depth", system),
       };
     case "drift":
@@ -44,7 +44,7 @@ function headOf(advice: RigAdvice, system: UnitSystem): Head {
         unit: `${figureText(advice.piece, 2)} g${advice.size ? ` (${advice.size})` : ""}`,
       };
     case "sinker":
-      return { label: "Sinker that holds", ...grams(advice.grams) };
+      return { label: "Holding sinker", ...grams(advice.grams) };
     case "drop-shot":
       return { label: "Weight under the hook", ...grams(advice.grams) };
     case "dead-bait":
@@ -57,13 +57,13 @@ function headOf(advice: RigAdvice, system: UnitSystem): Head {
         unit: `g, count ${figureText(advice.countdown, 0)}`,
       };
     case "plug":
-      return { label: "Line out beside the fish", ...show(advice.lineOut, "distance", system) };
+      return { label: "Line out at the fish", ...show(advice.lineOut, "distance", system) };
     case "spinner": {
       const { turns } = advice[advice.advice];
       return turns < 0.05
         ? { label: "Down and across", figure: "hold", unit: "the current turns it" }
         : {
-            label: advice.advice === "up" ? "Cast up" : "Down and across",
+            label: advice.advice === "up" ? "Cast upstream" : "Down and across",
             figure: figureText(turns, 1),
             unit: "turns a second",
           };
@@ -97,14 +97,14 @@ const BESIDE = [
 function sentencesOf(advice: RigAdvice, system: UnitSystem): string[] {
   const found = advice.reasons.filter(({ code }) => BESIDE.includes(code)).slice(0, 2);
   if (advice.method === "float") {
-    const pace = `${figureText(100 * (1 - advice.holdBack), 0)} % of the surface's pace`;
+    const pace = `${figureText(100 * (1 - advice.holdBack), 0)} % of the surface speed`;
     const lead = Math.abs(advice.lead);
     return [
       `${advice.holdBack > 0 ? `Hold back to ${pace}` : "Let it run free"}: the bait ${
         lead < 0.02
           ? "runs under the float"
           : `${advice.lead > 0 ? "leads" : "trails"} by ${showText(lead, "depth", system)}`
-      }, ${showText(advice.baitHeight, "depth", system)} off the bed.`,
+      }, ${showText(advice.baitHeight, "depth", system)} off the bottom.`,
     ];
   }
   if (advice.method === "jig" || advice.method === "spoon")

@@ -56,7 +56,7 @@ export function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered
                 system={system}
               />
               <p className="mt-1 mb-4 text-sm text-soft">
-                To scale, the current to the right: its speed from bed to surface, the rig, and the fish at its height.
+                To scale, current to the right: speed from bottom to surface, the rig, and the fish at its depth.
               </p>
             </>
           )}
@@ -85,7 +85,7 @@ export function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered
             </>
           ) : (
             <p role="status" className="p-6 text-soft">
-              {rigging.rig.fault || ways.fault ? "" : "Working out every way to fish it …"}
+              {rigging.rig.fault || ways.fault ? "" : "Working out every method …"}
             </p>
           )}
         </div>
@@ -103,7 +103,7 @@ function Faults({ rigging: { ways, rig, approach } }: { rigging: Rigging }) {
   return (
     <FaultNote
       message={tellFault(stage.fault, system)}
-      todo="Change the tackle, or pick another lie."
+      todo="Change the tackle or choose another lie."
       onRetry={stage.retry}
     />
   );
@@ -111,7 +111,7 @@ function Faults({ rigging: { ways, rig, approach } }: { rigging: Rigging }) {
 
 /** Where to stand, where it lands and what the hand does; why there is no cast, where there is none. */
 function castOf({ way, approach, ways }: Rigging, lie: Lie, system: Parameters<typeof castLines>[2]): string[] {
-  if (approach.value?.left) return ["▲ The river is to be left now: no cast is given."];
+  if (approach.value?.left) return ["▲ Leave the water now. No casts are shown."];
   if (!way) return ways.value ? [tell(message("no-cast"), system)] : [];
   const stand = approach.value?.stands.find(({ x, y }) => x === way.from[0] && y === way.from[1]);
   return castLines(way, lie, system, stand?.whereabouts);
@@ -131,8 +131,8 @@ const Why = ({ reasons }: { reasons: readonly string[] }) => (
       ))}
     </ul>
     <p className="mt-2 text-sm text-soft">
-      Rig: forces in equilibrium in the log profile, and drifts through the solved water. Lure: rules of the craft. Your
-      own log outranks both.
+      Rig: force balance in a log velocity profile, and drifts through the modelled flow. Lure: common practice. Trust
+      your own log over both.
     </p>
   </details>
 );

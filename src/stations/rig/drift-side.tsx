@@ -38,7 +38,7 @@ export function DriftSide({ way, lie, zone, at }: { way: Way; lie: Lie; zone: St
         viewBox={`0 0 ${W} ${H}`}
         className="w-full rounded-md border border-line"
         role="img"
-        aria-label={`The drift from the side: ${showText(length, "distance", system)} long, the bait ${showText(fish.z - fish.bed, "depth", system)} off the bed at the fish`}
+        aria-label={`The drift from the side: ${showText(length, "distance", system)} long, the bait ${showText(fish.z - fish.bed, "depth", system)} off the bottom at the fish`}
       >
         <path
           d={`${line((k) => path[k]!.bed + path[k]!.depth)}L${px(length)} ${H}L${SIDE} ${H}Z`}
@@ -83,8 +83,8 @@ export function DriftSide({ way, lie, zone, at }: { way: Way; lie: Lie; zone: St
         </g>
       </svg>
       <figcaption className="text-sm text-soft">
-        {stretch > 1.2 ? `Heights drawn ${figureText(stretch, 1)} times as large as lengths. ` : ""}
-        Dashed: where the fish takes it.
+        {stretch > 1.2 ? `Heights are drawn ${figureText(stretch, 1)} times larger than lengths. ` : ""}
+        Dashed: where the fish will take it.
       </figcaption>
     </figure>
   );

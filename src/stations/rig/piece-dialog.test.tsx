@@ -41,11 +41,11 @@ test.each(PIECES.map((piece) => [piece.kind, piece] as const))(
 test("what is shown for a kind is what it has; a change is handed on with how the piece stood", async () => {
   const user = userEvent.setup();
   render(<PieceDialog item={PIECES[0]} onClose={() => undefined} />);
-  expect(screen.getByRole("combobox", { name: "Of" })).toHaveTextContent("braid");
+  expect(screen.getByRole("combobox", { name: "Material" })).toHaveTextContent("braid");
   expect(screen.queryByLabelText("Dives to")).toBeNull();
-  await user.clear(screen.getByLabelText("Its name"));
-  await user.type(screen.getByLabelText("Its name"), "new braid");
-  await user.click(screen.getByRole("button", { name: "Keep" }));
+  await user.clear(screen.getByLabelText("Name"));
+  await user.type(screen.getByLabelText("Name"), "new braid");
+  await user.click(screen.getByRole("button", { name: "Save" }));
   await waitFor(() => expect(changed).toHaveBeenCalled());
   expect(changed.mock.calls[0]![1]).toBe(PIECES[0]);
   expect(changed.mock.calls[0]![2]).toMatchObject({

@@ -23,28 +23,28 @@ export function PieceDialog({ item, onClose }: { item: TackleItem | undefined; o
   const keep = form.handleSubmit((draft) =>
     save(
       () => (item ? changePiece(database(), item, draft) : addPiece(database(), draft)),
-      `${capital(draft.name)} is in the box.`,
+      `${capital(draft.name)} added to the box.`,
     ),
   );
   return (
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title={item ? `Change ${item.name}` : "Put into the box"}
+      title={item ? `Edit ${item.name}` : "Add tackle"}
       about="Any unit will do: 1/8 oz, 3.5 g, 12 ft, 0.2 mm."
     >
       <EntryForm
         onSubmit={keep}
         fault={fault}
-        keep="Keep"
+        keep="Save"
         more={
           item && (
             <Button
               onClick={() =>
-                act(() => save(() => removePiece(database(), item.id), `${capital(item.name)} is out of the box.`))
+                act(() => save(() => removePiece(database(), item.id), `${capital(item.name)} deleted from the box.`))
               }
             >
-              Take it out
+              Apply out
             </Button>
           )
         }
@@ -53,11 +53,11 @@ export function PieceDialog({ item, onClose }: { item: TackleItem | undefined; o
           <FormSelect
             form={form}
             name="kind"
-            label="What"
+            label="Kind"
             choices={TACKLE_KINDS.map((value) => ({ value, label: KIND_NAMES[value] }))}
             onPick={(value) => setKind(value as TackleKind)}
           />
-          <FormField form={form} name="name" label="Its name" maxLength={60} />
+          <FormField form={form} name="name" label="Name" maxLength={60} />
           {measuresOf(kind).map((name) => (
             <FormField key={name} form={form} name={name} label={MEASURE_NAMES[name]} />
           ))}
@@ -70,16 +70,16 @@ export function PieceDialog({ item, onClose }: { item: TackleItem | undefined; o
               choices={values.map((value) => ({ value, label: value }))}
             />
           ))}
-          <FormField form={form} name="count" label="How many (empty: not counted)" inputMode="numeric" />
+          <FormField form={form} name="count" label="How many (optional)" inputMode="numeric" />
         </div>
         {DROPPED.includes(kind) && (
           <fieldset className="grid gap-3 border-t border-line pt-3 sm:grid-cols-2">
-            <legend className="text-sm text-soft">One drop, timed: the fall is then reckoned from it</legend>
+            <legend className="text-sm text-soft">Time one drop to set its sink rate</legend>
             <FormField form={form} name="dropGrams" label={kind === "body" ? "With a head of" : "Its weight"} />
             <FormSelect
               form={form}
               name="dropMetal"
-              label="Of"
+              label="Material"
               choices={METALS.map((value) => ({ value, label: value }))}
             />
             <FormField form={form} name="dropDepth" label="It fell" />

@@ -97,10 +97,10 @@ export const pieceSchema = (system: UnitSystem, item?: TackleItem) =>
     const fault = (path: string, text: string) => context.addIssue({ code: "custom", path: [path], message: text });
     const kind = TACKLE_KINDS.find((one) => one === entries.kind)!;
     const draft: TackleDraft = { kind, name: entries.name.trim(), count: null };
-    if (draft.name === "" || draft.name.length > 60) fault("name", "Give it a name of at most 60 letters.");
+    if (draft.name === "" || draft.name.length > 60) fault("name", "Enter a name of up to 60 letters.");
     if (entries.count.trim() !== "") {
       const count = Number(entries.count);
-      if (!Number.isInteger(count) || count < 0 || count > 9999) fault("count", "A whole number from 0 to 9999.");
+      if (!Number.isInteger(count) || count < 0 || count > 9999) fault("count", "Enter a whole number from 0 to 9999.");
       else draft.count = count;
     }
     for (const name of measuresOf(kind))
@@ -130,8 +130,8 @@ export const WORDED: readonly {
   kinds: readonly TackleKind[];
   values: readonly string[];
 }[] = [
-  { name: "metal", label: "Of", kinds: ["shot", "weight", "head"], values: METALS },
-  { name: "material", label: "Of", kinds: ["line", "leader"], values: LINE_MATERIALS },
+  { name: "metal", label: "Material", kinds: ["shot", "weight", "head"], values: METALS },
+  { name: "material", label: "Material", kinds: ["line", "leader"], values: LINE_MATERIALS },
   { name: "form", label: "Form", kinds: ["body"], values: BODY_FORMS },
   { name: "flex", label: "Flex", kinds: ["rod"], values: ROD_FLEXES },
 ];
@@ -148,13 +148,13 @@ function takeMeasure(
 ): void {
   const text = entries[name].trim();
   if (text === "") {
-    if (needed) fault(name, `${MEASURE_NAMES[name]} is wanted.`);
+    if (needed) fault(name, `${MEASURE_NAMES[name]} is needed.`);
     return;
   }
   const value = measureOf(name, withUnit(text, name, system));
   if (typeof value !== "number") return fault(name, tell(value, system));
   const bounded = MEASURES[name].safeParse(value);
-  if (!bounded.success) return fault(name, "That is more, or less, than there is.");
+  if (!bounded.success) return fault(name, "That is out of range.");
   draft[name] = value;
 }
 
@@ -166,8 +166,8 @@ function takeDrop(entries: PieceEntries, draft: TackleDraft, system: UnitSystem,
   const grams = measureOf("grams", texts[0]!);
   const depth = measureOf("dives", withUnit(texts[1]!, "dives", system));
   const seconds = Number(texts[2]!.replace(",", "."));
-  if (typeof grams !== "number") return fault("dropGrams", "Give the head that it fell with.");
-  if (typeof depth !== "number" || depth < 0.3 || depth > 30) return fault("dropDepth", "Give the depth that it fell.");
-  if (!(seconds >= 0.2 && seconds <= 120)) return fault("dropSeconds", "Give the seconds that it took.");
+  if (typeof grams !== "number") return fault("dropGrams", "Enter the head it fell with.");
+  if (typeof depth !== "number" || depth < 0.3 || depth > 30) return fault("dropDepth", "Enter the depth it fell.");
+  if (!(seconds >= 0.2 && seconds <= 120)) return fault("dropSeconds", "Enter the seconds it took.");
   draft.drop = { grams, metal: entries.dropMetal as Metal, depth, seconds };
 }

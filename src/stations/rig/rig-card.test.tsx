@@ -43,17 +43,17 @@ test("the card says what the advice says: setting, lure, colours in order, every
     "Worm",
     expect.stringMatching(/^Shot, tapered/),
     "Cast",
-    "If nothing comes",
+    "If nothing bites",
   ]);
 });
 
 test("the sentence of the float comes from the solved bait: held, trailing by so much, so far off the bed", () => {
   const advice = card({ ...request, style: { holdBack: 0.2 } });
   const text = document.body.textContent!;
-  expect(text).toContain("Hold back to 80 % of the surface's pace");
+  expect(text).toContain("Hold back to 80 % of the surface speed");
   if (advice.method !== "float") throw new Error("a float");
   expect(text).toContain(`${advice.lead > 0 ? "leads" : "trails"} by ${Math.abs(advice.lead).toFixed(2)} m`);
-  expect(text).toContain(`${advice.baitHeight.toFixed(2)} m off the bed`);
+  expect(text).toContain(`${advice.baitHeight.toFixed(2)} m off the bottom`);
 });
 
 test("in US units, and with the caution of a fish in water too warm for it before everything else", () => {

@@ -67,7 +67,7 @@ export function RigCard({
           <p className="text-[15px] sm:text-base">{cast.join(" ")}</p>
         </Part>
       )}
-      <Part title="If nothing comes">
+      <Part title="If nothing bites">
         <ol className="flex flex-wrap gap-x-3">
           {changes.map((one, k) => (
             <li key={one.code}>
@@ -83,7 +83,7 @@ export function RigCard({
       )}
       <ul
         className="mt-1 border-t border-line pt-1 sm:mt-1.5 sm:pt-1.5 text-sm leading-tight text-soft"
-        aria-label="Mind"
+        aria-label="Safety"
       >
         {usual.map((text) => (
           <li key={text}>{text}</li>

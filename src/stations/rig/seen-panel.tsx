@@ -15,14 +15,14 @@ const PREY_CHOICES = [
   { value: "worms", label: "worms washed in" },
 ];
 const SNAG_CHOICES = [
-  { value: "auto", label: "as the reach shows" },
+  { value: "auto", label: "as on the reach" },
   { value: "none", label: "clean bottom" },
   { value: "some", label: "some snags" },
   { value: "many", label: "many snags" },
 ];
 const SCHOOL_CHOICES = [
   { value: "dark-first", label: "dark first" },
-  { value: "bright-first", label: "bright straight away" },
+  { value: "bright-first", label: "bright first" },
 ];
 const FALL_CHOICES = [
   { value: "semi-slack", label: "on a semi-slack line" },
@@ -30,7 +30,7 @@ const FALL_CHOICES = [
   { value: "tight", label: "on a tight line" },
 ];
 const SHOT_CHOICES = [
-  { value: "auto", label: "as the water asks" },
+  { value: "auto", label: "automatic" },
   { value: "tapered", label: "tapered" },
   { value: "bulk", label: "in bulk" },
   { value: "even", label: "even" },
@@ -41,7 +41,7 @@ const CHOICES = [
   { name: "snags", label: "Bottom", choices: SNAG_CHOICES },
   { name: "prey", label: "Food seen", choices: PREY_CHOICES },
   { name: "colours", label: "In coloured water", choices: SCHOOL_CHOICES },
-  { name: "letDown", label: "Let it fall", choices: FALL_CHOICES },
+  { name: "letDown", label: "Fall", choices: FALL_CHOICES },
   { name: "shotting", label: "Shot", choices: SHOT_CHOICES },
 ] as const;
 
@@ -62,7 +62,7 @@ export function SeenPanel() {
     }),
   );
   return (
-    <Panel title="What you see, and how you fish" className="mt-6 print:hidden">
+    <Panel title="What you see and how you fish" className="mt-6 print:hidden">
       <div className="grid grid-cols-2 items-start gap-3 sm:grid-cols-4">
         <CommitField
           label="Wind"
@@ -71,7 +71,7 @@ export function SeenPanel() {
           onKeep={(value: number) => set({ wind: value })}
         />
         <CommitField
-          label="Length of the food"
+          label="Food length"
           shown={preyLength === null ? "" : entryText(preyLength, "smallLength", system)}
           read={readWith(length)}
           onKeep={(value: number | null) => set({ preyLength: value })}
@@ -88,8 +88,8 @@ export function SeenPanel() {
       </div>
       <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
         <Tick label="Weed" on={settings.weed} onChange={(weed) => set({ weed })} />
-        <Tick label="A hard day" on={settings.tough} onChange={(tough) => set({ tough })} />
-        <Tick label="Bites come short" on={settings.short} onChange={(short) => set({ short })} />
+        <Tick label="Tough day" on={settings.tough} onChange={(tough) => set({ tough })} />
+        <Tick label="Short bites" on={settings.short} onChange={(short) => set({ short })} />
         <Tick label="Live bait" on={settings.liveBait} onChange={(liveBait) => set({ liveBait })} />
         <Tick label="Two jigs" on={settings.tandem} onChange={(tandem) => set({ tandem })} />
       </div>

@@ -62,18 +62,18 @@ export function sideWords(lie: Pick<Lie, "depth">, advice: RigAdvice, system: Un
   const deep = showText(lie.depth, "depth", system);
   const how =
     advice.method === "float"
-      ? `float set ${showText(advice.setting, "depth", system)} to the lowest shot, bait ${showText(advice.baitHeight, "depth", system)} off the bed`
+      ? `float set ${showText(advice.setting, "depth", system)} to the lowest shot, bait ${showText(advice.baitHeight, "depth", system)} off the bottom`
       : baitWords(advice, system);
   return `Side view: ${deep} of water, ${how}`;
 }
 
 function baitWords(advice: RigAdvice, system: UnitSystem): string {
   const name = METHOD_NAMES[advice.method].toLowerCase();
-  if ("baitHeight" in advice) return `${name}, bait ${showText(advice.baitHeight, "depth", system)} off the bed`;
+  if ("baitHeight" in advice) return `${name}, bait ${showText(advice.baitHeight, "depth", system)} off the bottom`;
   if (advice.method === "plug") return `plug ${showText(advice.depthReached, "depth", system)} down`;
   if (advice.method === "spinner")
     return `spinner ${showText(advice.tip === "low" ? advice.depthTipLow : advice.depthTipHigh, "depth", system)} down`;
-  return `${name} swept ${showText(advice.swept, "distance", system)} while it sinks`;
+  return `${name} drifts ${showText(advice.swept, "distance", system)} while it sinks`;
 }
 
 function SeenDepth({
@@ -104,7 +104,7 @@ function SeenDepth({
       >
         {nearBed
           ? `seen ${showText(visibleDepth, "depth", system)} down`
-          : `seen to here, ${showText(visibleDepth, "depth", system)}`}
+          : `visible to here, ${showText(visibleDepth, "depth", system)}`}
       </text>
     </g>
   );

@@ -16,22 +16,22 @@ export function RigStation() {
     <div className="mx-auto max-w-6xl">
       {!river.reach ? (
         <p className="rounded-md border border-line p-4">
-          No reach in the book yet.{" "}
+          No reach yet.{" "}
           <Link href="/reach" className="underline">
-            Make one on Reach.
+            Add one on Reach.
           </Link>
         </p>
       ) : fault ? (
         <FaultNote
           message={tellFault(fault, system)}
-          todo="Pick another flow on Reach."
+          todo="Choose another flow on Reach."
           onRetry={field.fault ? field.retry : reading.retry}
         />
       ) : lie && reading.value ? (
         <Chosen view={view} lie={lie} shown={reading.value.of.field} />
       ) : (
         <p role="status" className="p-6 text-soft">
-          {reading.value ? "No lie at this flow. Pick another flow on Reach." : "Working out the flow and the lies …"}
+          {reading.value ? "No lie at this flow. Choose another flow on Reach." : "Working out the flow and the lies …"}
         </p>
       )}
     </div>

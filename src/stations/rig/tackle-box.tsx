@@ -37,7 +37,7 @@ export function TackleBox({ box, base, fish }: { box: readonly TackleItem[]; bas
       const found = readTackle(await file.text(), file.name);
       const { items } = found;
       if (items.length > 0)
-        await perform(() => addPieces(database(), items), `${count(items.length, "piece")} put into the box.`);
+        await perform(() => addPieces(database(), items), `${count(items.length, "piece")} added to the box.`);
       setRead(found);
     } catch (error) {
       setRead({ fault: tellFault(asFault(error), system) });
@@ -50,20 +50,25 @@ export function TackleBox({ box, base, fish }: { box: readonly TackleItem[]; bas
       aside={
         <span className="flex flex-wrap gap-2">
           <Button onClick={() => setOpen("new")}>
-            <Plus size={18} aria-hidden /> Put in
+            <Plus size={18} aria-hidden />
+            Add
           </Button>
-          <PickFile label="A tackle box as CSV" accept=".csv,.txt,text/csv" onFile={(file) => act(() => take(file))}>
-            From CSV
+          <PickFile
+            label="Import a tackle box (CSV)"
+            accept=".csv,.txt,text/csv"
+            onFile={(file) => act(() => take(file))}
+          >
+            Import CSV
           </PickFile>
-          {box.length > 0 && <Button onClick={() => act(() => saveBox(box))}>As CSV</Button>}
+          {box.length > 0 && <Button onClick={() => act(() => saveBox(box))}>Export CSV</Button>}
         </span>
       }
     >
       {box.length === 0 ? (
         <div className="rounded-md border border-line p-3">
           <p>
-            The box is empty: rigs are worked out with tackle that is usual for {fish.toLowerCase()}. Fill it with such
-            a box and change what is yours otherwise, or put pieces in one by one.
+            Your box is empty, so rigs use typical tackle for {fish.toLowerCase()}. Start with a typical box and edit
+            it, or add items one by one.
           </p>
           <Button
             tone="next"
@@ -76,12 +81,12 @@ export function TackleBox({ box, base, fish }: { box: readonly TackleItem[]; bas
                       database(),
                       starterBox(familyOf(base), base).map((piece) => ({ ...piece, name: starterName(piece) })),
                     ),
-                  `A box for ${fish.toLowerCase()} to begin with.`,
+                  `A box for ${fish.toLowerCase()} to start with.`,
                 ),
               )
             }
           >
-            Fill with a usual box for {fish.toLowerCase()}
+            Add a typical box for {fish.toLowerCase()}
           </Button>
         </div>
       ) : (
@@ -102,7 +107,7 @@ export function TackleBox({ box, base, fish }: { box: readonly TackleItem[]; bas
       )}
       {read &&
         ("fault" in read ? (
-          <FaultNote message={read.fault} todo="Nothing was put in." />
+          <FaultNote message={read.fault} todo="Nothing was added." />
         ) : (
           <Refused rejected={read.rejected} lines={read.lines} system={system} />
         ))}
@@ -114,7 +119,7 @@ export function TackleBox({ box, base, fish }: { box: readonly TackleItem[]; bas
 function Piece({ item, onEdit }: { item: TackleItem; onEdit: () => void }) {
   const system = useSettings((settings) => settings.system);
   const told = `${item.name}, ${pieceText(item, system)}`;
-  const lose = () => perform(() => countPiece(database(), item.id, -1), `One ${item.name} less.`);
+  const lose = () => perform(() => countPiece(database(), item.id, -1), `Removed one ${item.name}.`);
   return (
     <li className="flex items-center gap-2 border-b border-line">
       <span className="grow py-1">

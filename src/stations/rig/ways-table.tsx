@@ -12,22 +12,22 @@ export function WaysTable({ ways, without, chosen }: { ways: readonly Way[]; wit
   const { system, set } = useSettings();
   const most = Math.max(...ways.map(({ cast }) => cast.seconds), 0.1);
   return (
-    <section aria-label="Ways to fish this lie">
-      <h2 className="mb-1 text-lg">Ways to fish this lie</h2>
+    <section aria-label="Methods for this lie">
+      <h2 className="mb-1 text-lg">Methods for this lie</h2>
       <table className="w-full text-left" data-testid="ways">
         <thead>
           <tr className="border-b-2 border-ink text-sm text-soft">
             <th scope="col" className="py-1.5 pr-3 font-normal">
-              Way
+              Method
             </th>
             <th scope="col" className="hidden py-1.5 pr-3 font-normal sm:table-cell">
-              Set
+              Set-up
             </th>
             <th scope="col" className="py-1.5 pr-3 font-normal">
-              Seconds near the fish, a cast
+              Seconds near the fish per cast
             </th>
             <th scope="col" className="py-1.5 font-normal">
-              On the bottom, snags
+              Bottom contact, snags
             </th>
           </tr>
         </thead>
@@ -71,8 +71,8 @@ export function WaysTable({ ways, without, chosen }: { ways: readonly Way[]; wit
         </tbody>
       </table>
       <p className="mt-1 text-sm text-soft">
-        Drifts played through the water of now, each from its best landing; the order holds with all speeds a fifth
-        slower or faster. Snags: a rule of thumb.
+        Drifts through the flow now, each from its best cast. The order holds with speeds a fifth slower or faster.
+        Snags: rule of thumb.
       </p>
       {without.length > 0 && (
         <ul className="mt-1 text-sm text-soft">
@@ -91,7 +91,7 @@ export function WaysTable({ ways, without, chosen }: { ways: readonly Way[]; wit
 function touchWords({ touch }: Way): string {
   if (touch < 0.02) return "never";
   if (touch < 0.4) return `1 in ${figureText(1 / touch, 0)}`;
-  return touch < 0.6 ? "half" : touch < 0.9 ? "mostly" : "all along";
+  return touch < 0.6 ? "half" : touch < 0.9 ? "mostly" : "all the time";
 }
 
 /** What it asks of the hand. */
@@ -100,7 +100,7 @@ function handWords({ advice, cast, school }: Way): string {
     const turns = advice.method === "plug" ? advice.turns : advice[school === "from-below" ? "up" : "down"].turns;
     return turns < 0.05 ? "hold it" : `${figureText(turns, 1)} turns a second`;
   }
-  if ("holds" in advice && advice.method !== "drift") return advice.holds ? "let it lie" : "it rolls";
+  if ("holds" in advice && advice.method !== "drift") return advice.holds ? "leave it in place" : "it rolls";
   if (advice.method === "jig" || advice.method === "spoon") return "lift and drop";
   const held = advice.method === "float" && advice.holdBack > 0 ? "hold back, " : "";
   return `${held}${cast.mends === 0 ? "no mend" : count(cast.mends, "mend")}`;

@@ -34,9 +34,7 @@ export function FightPicture({
         field={field}
         features={features}
         front={front}
-        label={
-          landing ? "From above: you, the fish, and the way to where it is landed." : "From above: you and the fish."
-        }
+        label={landing ? "From above: you, the fish and the way to land it." : "From above: you and the fish."}
       >
         {to && bend && (
           <>

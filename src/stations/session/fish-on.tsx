@@ -63,7 +63,7 @@ export function FishOn({
         {bank.open.length > 0 || session.rods > 1 ? ` · rod ${on.rod}` : ""}
       </p>
       <h1 className="mt-1 text-3xl leading-tight">
-        {warm ? "Do not play it out: the water is too warm." : pullWords(approach.value?.wood)}
+        {warm ? "Don’t play it out: the water is too warm." : pullWords(approach.value?.wood)}
       </h1>
       <p className="mt-2 text-lg">{landWords(approach.value ? (stand?.landing ?? null) : undefined, system)}</p>
       {field.shown && stand && view.lie && (
@@ -76,8 +76,8 @@ export function FishOn({
         />
       )}
       <p className="mt-3 opacity-85">
-        If it goes to ground: get down-current of it, or to its other side, and pull from behind. Do not break off.{" "}
-        {warm ? pullWords(approach.value?.wood) : ""} Wet hands, a rubber net, and the fish in the water while you
+        If it digs in: get downstream of it, or to its other side, and pull from behind. Don’t break off.{" "}
+        {warm ? pullWords(approach.value?.wood) : ""} Wet hands, a rubber net, and keep the fish in the water while you
         decide.
       </p>
       <button
@@ -103,11 +103,11 @@ export function FishOn({
       <button
         type="button"
         className="mt-3 min-h-12 underline"
-        onClick={() => deeds.run("it was no fish", (at) => noFish(database(), session, at))}
+        onClick={() => deeds.run("false alarm", (at) => noFish(database(), session, at))}
       >
-        It was no fish
+        False alarm
       </button>
-      {!way && rigging.ways.pending && <p className="sr-only">The place to land it is being worked out.</p>}
+      {!way && rigging.ways.pending && <p className="sr-only">Working out where to land it …</p>}
     </section>
   );
 }

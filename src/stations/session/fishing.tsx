@@ -74,7 +74,7 @@ export function Fishing({
   };
   useAskedFish(onHook);
   const note = (kind: "bite" | "follow") =>
-    deeds.run(kind === "bite" ? "bite, missed" : "one followed", (at) =>
+    deeds.run(kind === "bite" ? "bite, missed" : "follow", (at) =>
       observe(
         database(),
         session,
@@ -180,11 +180,11 @@ function useAskedFish(onHook: () => void): void {
 function noPlan(view: ScenarioView, { approach, way }: Rigging): string {
   if (!view.lie)
     return view.reading.pending || view.field.progress
-      ? "Working out the water in front of you …"
-      : "No plan of casts for this place: they are counted all the same.";
-  if (approach.value?.left) return "▲ The river is to be left now: no cast is given.";
+      ? "Working out the flow …"
+      : "No cast plan for this spot. Casts are still counted.";
+  if (approach.value?.left) return "▲ Leave the water now. No casts are shown.";
   return approach.value && !way
-    ? "No stand for this lie from which a line is clear: casts are counted all the same."
+    ? "No clear line to this lie from any standing place. Casts are still counted."
     : "Working out the casts …";
 }
 
@@ -200,12 +200,11 @@ function Head({
   onRod: (rod: number) => void;
 }) {
   const { session, open, catches } = bank;
-  const name =
-    view.river.reaches.find((one) => one.id === session.reach)?.reach.name ?? "a reach no longer in the book";
+  const name = view.river.reaches.find((one) => one.id === session.reach)?.reach.name ?? "a deleted reach";
   const landed = catches.filter((one) => one.lost === undefined).length;
   return (
     <div className="mb-2">
-      <h1 className="text-2xl leading-tight">{rod?.lie || (session.paused ? "The clock stands" : name)}</h1>
+      <h1 className="text-2xl leading-tight">{rod?.lie || (session.paused ? "Timer paused" : name)}</h1>
       <p className="text-soft">{[rod && tackleLine(rod), rod?.lie ? name : null].filter(Boolean).join(" · ")}</p>
       <p className="flex flex-wrap gap-x-4 text-soft tabular-nums">
         <Figure value={spanWords(view.river.minute - Date.parse(session.start))} name="since you came" />
@@ -247,7 +246,7 @@ function Rise({ bank, view }: { bank: Bank; view: ScenarioView }) {
   return ratio > 1 ? (
     <span className="font-semibold text-ink">
       <span aria-hidden>▲ </span>
-      the river is {percent} % up since you came: mind the way out
+      the river is {percent} % up since you came. Watch your way out
     </span>
   ) : (
     <Figure value={`${percent} %`} name="down since you came" />
@@ -260,14 +259,14 @@ function Standing({ bank, deeds, minute }: { bank: Bank; deeds: Deeds; minute: n
   return (
     <div className="my-3 rounded-lg border-2 border-ink p-4">
       <p className="text-lg">
-        The clock stands for {spanWords(minute - Date.parse(paused!.at))}: {pauseWords(paused!.why)}.
+        Timer paused for {spanWords(minute - Date.parse(paused!.at))}: {pauseWords(paused!.why)}.
       </p>
       <Button
         tone="next"
         className="mt-3 min-h-16 w-full text-xl"
-        onClick={() => deeds.run("the clock goes on", (at) => goOn(database(), bank.session, at))}
+        onClick={() => deeds.run("timer resumed", (at) => goOn(database(), bank.session, at))}
       >
-        Go on fishing
+        Resume fishing
       </Button>
     </div>
   );
@@ -278,13 +277,13 @@ function Returns({ bank, minute }: { bank: Bank; minute: number }) {
   const returns = returnsOf(bank.observations, bank.stretches);
   if (returns.length === 0) return null;
   return (
-    <ul aria-label="To come back to" className="mb-2 text-center">
+    <ul aria-label="Come back to" className="mb-2 text-center">
       {returns.map((one) => {
         const due = Date.parse(one.until!) <= minute;
         return (
           <li key={one.id} className={due ? "font-semibold" : "text-soft"}>
             {one.lie}, {one.kind === "rest" ? "rested" : "fed"}:{" "}
-            {due ? "it can be fished again" : `back at ${clock(Date.parse(one.until!))}`}
+            {due ? "ready to fish again" : `back at ${clock(Date.parse(one.until!))}`}
           </li>
         );
       })}

@@ -54,7 +54,7 @@ export function Landed({
         className="min-h-16"
         onClick={() => act(() => perform(() => goOn(database(), session, clockNow())))}
       >
-        Go on fishing
+        Resume fishing
       </Button>
     );
   const say = (details: CatchDetails) => act(() => patchCatch(database(), fish, details));
@@ -68,17 +68,17 @@ export function Landed({
       <LineCheck bank={bank} fish={fish} />
       <div className="mt-3 grid gap-2.5">
         <Button tone="ink" className="min-h-16 text-xl" onClick={() => on(false)}>
-          Released, same cast again
+          Released, repeat the cast
         </Button>
         <Button className="min-h-14" onClick={() => on(true)}>
-          Kept, same cast again
+          Kept, repeat the cast
         </Button>
       </div>
       <Last deeds={deeds} />
       <Facts fish={fish} onSay={say} />
       <Photos fish={fish.id} />
       <button type="button" className="mt-1 min-h-12 underline" onClick={() => setWhole(true)}>
-        Everything about it
+        All details
       </button>
       {whole && <CatchDialog fish={fish} onClose={() => setWhole(false)} />}
     </section>
@@ -96,7 +96,7 @@ function Title({ fish, bank }: { fish: Catch; bank: Bank }) {
       <p className="text-soft tabular-nums">
         Landed {clock(at)}
         {fish.cast ? ` · cast ${fish.cast}` : ""}
-        {minutes !== undefined ? ` · ${minutes} min after you came here` : ""}
+        {minutes !== undefined ? ` · ${minutes} min after you arrived` : ""}
         {fish.angler ? ` · ${fish.angler}` : ""}
       </p>
       <h1 className="text-2xl">
@@ -126,7 +126,9 @@ function Judgement({ fish, bank, view, side }: { fish: Catch; bank: Bank; view: 
       <p className="text-lg font-semibold">{words.decision}</p>
       <p className="text-soft">{words.standing}</p>
       {warm && (
-        <p className="font-semibold">▲ Water too warm for this fish: release it at once and stop fishing for it.</p>
+        <p className="font-semibold">
+          ▲ The water is too warm for this fish. Release it at once and stop fishing for it.
+        </p>
       )}
     </div>
   );
@@ -153,7 +155,7 @@ function Size({ fish, onSay }: { fish: Catch; onSay: (details: CatchDetails) => 
           label={`Weight, ${entryUnit("fishMass", system)}`}
           hint={
             weights?.standardWeight
-              ? `about ${showText(weights.standardWeight, "fishMass", system)} if in fair condition`
+              ? `about ${showText(weights.standardWeight, "fishMass", system)} in average condition`
               : undefined
           }
           shown={fish.weight === undefined ? "" : entryText(fish.weight, "fishMass", system)}
@@ -244,10 +246,10 @@ function LineCheck({ bank, fish }: { bank: Bank; fish: Catch }) {
     );
   return (
     <div className="mt-2">
-      <p className="font-semibold">Run the last yards of line through your fingers.</p>
+      <p className="font-semibold">Check the last few yards of line.</p>
       {done ? (
         <p role="status" className="min-h-12 text-soft">
-          {done.what === "smooth" ? "Smooth." : "Frayed, and tied anew."}
+          {done.what === "smooth" ? "Smooth." : "Frayed: retied."}
         </p>
       ) : (
         <div className="mt-1 flex flex-wrap gap-2.5">
@@ -255,7 +257,7 @@ function LineCheck({ bank, fish }: { bank: Bank; fish: Catch }) {
             Smooth
           </Button>
           <Button className="min-h-12" onClick={() => note("retied")}>
-            Frayed: re-tied
+            Frayed: retied
           </Button>
         </div>
       )}

@@ -42,16 +42,16 @@ export function More({
   return (
     <>
       <Button className="min-h-14 border-2 border-ink text-lg" onClick={() => setShown("more")}>
-        More
+        More actions
       </Button>
       {shown === "more" && (
-        <Dialog open onOpenChange={(to) => !to && close()} title="More">
+        <Dialog open onOpenChange={(to) => !to && close()} title="More actions">
           <div className="grid grid-cols-2 gap-2.5">
             <Button className="min-h-14" onClick={() => setShown("move")}>
               Move on
             </Button>
             <Button className="min-h-14" onClick={() => setShown("note")}>
-              Note something
+              Add a note
             </Button>
             <Button className="min-h-14" onClick={() => setShown("rods")}>
               Rods and partners
@@ -66,7 +66,7 @@ export function More({
                 act(() =>
                   perform(
                     () => endSession(database(), session, clockNow()),
-                    landed ? "Session ended." : "Session ended. A blank is in the book: it counts.",
+                    landed ? "Session ended." : "Session ended. Saved as a blank; it counts.",
                   ),
                 );
               }}
@@ -76,7 +76,7 @@ export function More({
           </div>
           {!session.paused && (
             <>
-              <h3 className="mt-4 mb-2">The clock stands meanwhile</h3>
+              <h3 className="mt-4 mb-2">Timer pauses</h3>
               <div className="grid grid-cols-2 gap-2.5">
                 {PAUSES.map(({ value, label }) => (
                   <Button
@@ -84,7 +84,7 @@ export function More({
                     className="min-h-14"
                     onClick={() => {
                       close();
-                      deeds.run("the clock stands", (at) => pauseSession(database(), session, value, at));
+                      deeds.run("timer paused", (at) => pauseSession(database(), session, value, at));
                     }}
                   >
                     {label}

@@ -74,14 +74,14 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
   const toLie = (lie: Numbered<Lie>) => {
     set({ lie: { x: lie.x, y: lie.y } });
     const spot = spotOf(lie, lies);
-    go(spot, `on to ${spot.lie.toLowerCase()}`);
+    go(spot, `moved to ${spot.lie.toLowerCase()}`);
   };
   return (
     <Dialog
       open
       onOpenChange={(to) => !to && onClose()}
-      title="Where to"
-      about="The clock of the next place begins with the press."
+      title="Move to"
+      about="The timer for the next spot starts when you choose it."
     >
       <ul className="grid gap-2">
         {lies.map((lie) => {
@@ -112,17 +112,17 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
         className="mt-4 flex items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (name.trim()) go({ lie: name.trim(), place: null, read: undefined }, `on to ${name.trim()}`);
+          if (name.trim()) go({ lie: name.trim(), place: null, read: undefined }, `moved to ${name.trim()}`);
         }}
       >
         <TextField
-          label="A place of your own"
+          label="Your own spot"
           className="flex-1"
           maxLength={120}
           value={name}
           onChange={(event) => setName(event.target.value)}
         />
-        <Button type="submit">Go there</Button>
+        <Button type="submit">Move there</Button>
       </form>
       {rod?.lie && lies.length > 1 && (
         <Button
@@ -131,13 +131,13 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
             const other = lies.find((one) => !sameSpot(rod, spotOf(one, lies)));
             if (!other) return;
             set({ lie: { x: other.x, y: other.y } });
-            go(spotOf(other, lies), `${rod.lie.toLowerCase()} is fed`, true);
+            go(spotOf(other, lies), `${rod.lie.toLowerCase()} baited`, true);
           }}
         >
-          Feed this one, fish the next, back in half an hour
+          Bait this spot, fish the next, return in half an hour
         </Button>
       )}
-      <h3 className="mt-4 mb-2">Another water</h3>
+      <h3 className="mt-4 mb-2">Another reach</h3>
       <div className="flex flex-wrap gap-2">
         {view.river.reaches
           .filter((one) => one.id !== session.reach)
@@ -150,7 +150,7 @@ export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { 
                 act(() =>
                   perform(
                     () => endSession(database(), session, clockNow()),
-                    "This session is ended: begin the next one here.",
+                    "This session ends. Start the next one here.",
                   ),
                 );
               }}

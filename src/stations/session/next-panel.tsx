@@ -70,7 +70,7 @@ export function NextPanel({
             </strong>
           </p>
           <progress
-            aria-label="Time given to this place"
+            aria-label="Time for this spot"
             className="h-4 w-full"
             max={timing.minutes}
             value={Math.min(timing.minutes, soFar.minutes)}
@@ -84,8 +84,7 @@ export function NextPanel({
       )}
       {rod && !rod.lie && (view.reading.value?.lies.length ?? 0) > 0 && (
         <p className="mb-2 border-t border-line pt-2">
-          The lies are known now.{" "}
-          <MoveDialogButton name="Say where you are" bank={bank} view={view} rod={rod} deeds={deeds} />
+          Lies are ready. <MoveDialogButton name="Say where you are" bank={bank} view={view} rod={rod} deeds={deeds} />
         </p>
       )}
       {wanted && rod ? (
@@ -94,7 +93,7 @@ export function NextPanel({
           wanted={wanted}
           words={way ? `${wayName(way)}: ${inSentence(setWords(way, system))}` : wanted.lure}
           onTied={() =>
-            deeds.run("rigged as the card says", (at) => fishSpot(database(), bank.session, rod.rod, wanted, at))
+            deeds.run("rigged as on the card", (at) => fishSpot(database(), bank.session, rod.rod, wanted, at))
           }
         />
       ) : (
@@ -142,17 +141,17 @@ function TieOn({
   return (
     <div className="border-t border-line pt-2">
       <p className="text-lg font-semibold">
-        {rod.lure ? "For this place: " : "Tie on: "}
+        {rod.lure ? "For this spot: " : "Tie on: "}
         {[wanted.lure, wanted.colour].filter(Boolean).join(", ")}
       </p>
       <p className="text-soft">
         {words}.{" "}
         <Link href="/rig" className="underline">
-          The whole card
+          Full rig card
         </Link>
       </p>
       <Button tone="ink" className="mt-2 min-h-12" onClick={onTied}>
-        Tied on so
+        Tied on
       </Button>
     </div>
   );

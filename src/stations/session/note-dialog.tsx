@@ -28,7 +28,7 @@ const KINDS = [
   "follow",
 ] as const satisfies readonly ObservationKind[];
 
-const whole = optional(numberEntry({ low: 0, high: 100_000, beyond: "From 0 to 100 000." }));
+const whole = optional(numberEntry({ low: 0, high: 100_000, beyond: "Enter 0 to 100 000." }));
 const schemaAt = (now: number) =>
   z.object({
     kind: z.enum(OBSERVATIONS),
@@ -84,29 +84,29 @@ export function NoteDialog({
           },
           at,
         ),
-      "It is noted.",
+      "Note saved.",
     );
   });
   return (
-    <Dialog open onOpenChange={(to) => !to && onClose()} title="Note something">
-      <EntryForm onSubmit={keep} fault={fault} keep="Keep">
+    <Dialog open onOpenChange={(to) => !to && onClose()} title="Add a note">
+      <EntryForm onSubmit={keep} fault={fault} keep="Save">
         <div className="grid gap-3 sm:grid-cols-2">
           <FormSelect
             form={form}
             name="kind"
-            label="What"
+            label="Kind of note"
             choices={KINDS.map((value) => ({ value, label: capital(OBSERVATION_WORDS[value]) }))}
           />
-          <FormField form={form} name="at" label="When" type="datetime-local" />
+          <FormField form={form} name="at" label="Time" type="datetime-local" />
           {kind !== "under-stones" && kind !== "mark" && (
             <FormField
               form={form}
               name="count"
-              label={kind === "others" ? "Boats or anglers met" : "How many"}
+              label={kind === "others" ? "Boats or anglers seen" : "How many"}
               inputMode="numeric"
             />
           )}
-          {kind === "others" && <FormField form={form} name="withFish" label="Of them with fish" inputMode="numeric" />}
+          {kind === "others" && <FormField form={form} name="withFish" label="With fish" inputMode="numeric" />}
         </div>
         <FormArea
           form={form}

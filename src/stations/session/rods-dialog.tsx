@@ -42,26 +42,24 @@ export function RodsDialog({
       open
       onOpenChange={(to) => !to && onClose()}
       title="Rods and partners"
-      about="Each rod has hours of its own; each angler a bag of their own."
+      about="Each rod has its own hours; each angler their own bag."
     >
       <ul className="grid gap-3">
         {open.map((one) => (
           <Rod key={one.rod} rod={one} who={who} bank={bank} deeds={deeds} />
         ))}
       </ul>
-      {open.length > most && (
-        <p className="mt-3 font-semibold">▲ {count(most, "rod")} at most is entered for this water.</p>
-      )}
+      {open.length > most && <p className="mt-3 font-semibold">▲ {count(most, "rod")} at most by your rules here.</p>}
       {free !== undefined && !session.paused && (
         <Button
           className="mt-3 min-h-12"
           onClick={() =>
-            deeds.run(`rod ${free} is out`, (at) =>
+            deeds.run(`rod ${free} started`, (at) =>
               fishSpot(database(), session, free, { lie: like?.lie ?? "", place: like?.place ?? null }, at),
             )
           }
         >
-          Another rod
+          Add a rod
         </Button>
       )}
       <form
@@ -70,28 +68,28 @@ export function RodsDialog({
           event.preventDefault();
           const name = partner.trim();
           if (!name || partners.includes(name) || partners.length >= 5) return;
-          set({ partners: [...partners, name] }, `${name} fishes along`);
+          set({ partners: [...partners, name] }, `${name} added`);
           setPartner("");
         }}
       >
         <TextField
-          label="A partner, by name"
+          label="Partner’s name"
           className="flex-1"
           value={partner}
           maxLength={60}
           onChange={(event) => setPartner(event.target.value)}
         />
-        <Button type="submit">Put in</Button>
+        <Button type="submit">Add</Button>
       </form>
       {partners.length > 0 && (
         <Select
-          label="Who holds the boat"
+          label="Who controls the boat"
           className="mt-3"
           value={session.holdsBoat === undefined ? "nobody" : session.holdsBoat || "self"}
           onChange={(name) =>
-            set({ holdsBoat: name === "nobody" ? undefined : name === "self" ? "" : name }, "who holds the boat")
+            set({ holdsBoat: name === "nobody" ? undefined : name === "self" ? "" : name }, "who controls the boat")
           }
-          choices={[{ value: "nobody", label: "nobody needs to" }, ...who]}
+          choices={[{ value: "nobody", label: "nobody" }, ...who]}
         />
       )}
     </Dialog>
@@ -126,17 +124,12 @@ function Rod({
           maxLength={120}
           onChange={(event) => setLure(event.target.value)}
         />
-        <TextField
-          label="Which piece of it"
-          value={piece}
-          maxLength={60}
-          onChange={(event) => setPiece(event.target.value)}
-        />
+        <TextField label="Bait piece" value={piece} maxLength={60} onChange={(event) => setPiece(event.target.value)} />
         {who.length > 1 && (
           <Select
-            label="Whose it is"
+            label="Angler"
             value={rod.angler || "self"}
-            onChange={(name) => change({ angler: name === "self" ? "" : name }, `rod ${rod.rod} changes hands`)}
+            onChange={(name) => change({ angler: name === "self" ? "" : name }, `rod ${rod.rod} has a new angler`)}
             choices={who}
           />
         )}
@@ -146,24 +139,20 @@ function Rod({
           <Button
             tone="ink"
             onClick={() =>
-              change({ lure: lure.trim(), piece: piece.trim() }, `rod ${rod.rod}: ${lure.trim() || "nothing said"}`)
+              change({ lure: lure.trim(), piece: piece.trim() }, `rod ${rod.rod}: ${lure.trim() || "nothing set"}`)
             }
           >
-            It fishes that now
+            Save this rod
           </Button>
         )}
         <Button
           aria-pressed={rod.fixed}
-          onClick={() =>
-            change({ fixed: !rod.fixed }, rod.fixed ? `rod ${rod.rod} is in the hand` : `rod ${rod.rod} lies`)
-          }
+          onClick={() => change({ fixed: !rod.fixed }, rod.fixed ? `rod ${rod.rod} is in hand` : `rod ${rod.rod} lies`)}
         >
-          {rod.fixed ? "Take it in the hand" : "Lay it, and leave it"}
+          {rod.fixed ? "Pick it up" : "Set it down"}
         </Button>
         {bank.open.length > 1 && (
-          <Button
-            onClick={() => deeds.run(`rod ${rod.rod} is put away`, (at) => putAway(db, bank.session, rod.rod, at))}
-          >
+          <Button onClick={() => deeds.run(`rod ${rod.rod} put away`, (at) => putAway(db, bank.session, rod.rod, at))}>
             Put it away
           </Button>
         )}

@@ -45,7 +45,7 @@ export function SounderDialog({
       open
       onOpenChange={(open) => !open && onClose()}
       title="Sounder and thermometer"
-      about="A made-up boat on the made-up river: it speaks NMEA 0183 as real ones do. What it says now goes with every fish and note."
+      about="A simulated sounder on the demo river, using NMEA 0183. Its readings are saved with each fish and note."
     >
       {on ? (
         <dl className="grid grid-cols-2 gap-2 text-lg tabular-nums" aria-live="off">
@@ -55,19 +55,19 @@ export function SounderDialog({
           </dd>
           <dt className="text-soft">Water</dt>
           <dd className="font-semibold">
-            {live.waterTemperature === null ? "not heard yet" : showText(live.waterTemperature, "temperature", system)}
+            {live.waterTemperature === null ? "no data yet" : showText(live.waterTemperature, "temperature", system)}
           </dd>
           <dt className="text-soft">Position</dt>
           <dd>{here ? `${figureText(here.latitude, 5)}, ${figureText(here.longitude, 5)}` : "no fix"}</dd>
         </dl>
       ) : (
         <p role={silent ? "alert" : undefined}>
-          {silent ? "No sounder answers: without the server there is none." : "It is not listened to."}
+          {silent ? "No sounder found. It needs the server." : "Not connected."}
         </p>
       )}
       <div className="mt-3 flex flex-wrap gap-2">
         <Button tone={on ? "plain" : "ink"} onClick={() => (on ? stopListening() : listen(waterTemperature))}>
-          {on ? "Stop listening" : "Listen"}
+          {on ? "Disconnect" : "Connect"}
         </Button>
         {on && here && (
           <Button
@@ -91,7 +91,7 @@ export function SounderDialog({
       {marks.length > 0 && (
         <>
           <Select
-            label="A line to"
+            label="Course to"
             className="mt-4"
             placeholder="choose a mark"
             value={to}
@@ -104,7 +104,7 @@ export function SounderDialog({
           <p role="status" className="mt-2 min-h-12 text-lg">
             {way &&
               (way.there
-                ? `On it: within ${showText(SPOT_WIDTH / 2, "depth", system)}.`
+                ? `You’re there, within ${showText(SPOT_WIDTH / 2, "depth", system)}.`
                 : `${showText(way.distance, "distance", system)} on ${figureText(way.bearing, 0)}°; ${
                     Math.abs(way.off) < 0.5
                       ? "on the line"

@@ -78,7 +78,7 @@ export function Starting({
       <section aria-label="Session">
         <h1 className="text-2xl">Not now</h1>
         <p className="mt-1 text-soft">
-          No session is started while the water is to be left; one already over can still be put in on{" "}
+          You can’t start a session while you should leave the water. Log a past session on{" "}
           <Link href="/log" className="underline">
             Log
           </Link>
@@ -88,14 +88,14 @@ export function Starting({
     );
   return (
     <section aria-label="Session" className="mx-auto max-w-xl">
-      <h1 className="text-2xl">Nobody is fishing</h1>
+      <h1 className="text-2xl">No session running</h1>
       <p className="mt-1 mb-4 text-soft">
-        {reach.reach.name}: {state}. Check the local rules and the way out before wading.
+        {reach.reach.name}: {state}. Check local rules and your way out before wading.
       </p>
       {reading.value && reading.value.lies.length > 0 && lie ? (
         <>
           <Select
-            label="Begin at"
+            label="Start at"
             value={String(lie.number)}
             onChange={(number) => {
               const one = reading.value!.lies.find((other) => String(other.number) === number);
@@ -111,7 +111,7 @@ export function Starting({
               <>
                 {wayName(way)}: {inSentence(setWords(way, system))}.{" "}
                 <Link href="/rig" className="underline">
-                  The whole card
+                  Full rig card
                 </Link>
               </>
             ) : rigging?.ways.pending || rigging?.approach.pending ? (
@@ -124,16 +124,16 @@ export function Starting({
       ) : (
         <p role="status" className="text-soft">
           {reading.value
-            ? "No lie at this flow: the session can begin all the same."
+            ? "No lie at this flow. You can still start."
             : reading.fault || view.field.fault
-              ? "The lies could not be worked out: the session can begin all the same."
-              : "Working out the lies: the session can begin meanwhile."}
+              ? "Lies couldn’t be worked out. You can still start."
+              : "Working out the lies. You can already start."}
         </p>
       )}
       <div className="mt-3 grid grid-cols-2 gap-3">
-        <Select label="With" value={rods} onChange={setRods} choices={RODS} />
+        <Select label="Number of rods" value={rods} onChange={setRods} choices={RODS} />
         <TextField
-          label="Partners, by name"
+          label="Partners’ names"
           value={others}
           maxLength={200}
           onChange={(event) => setOthers(event.target.value)}
@@ -142,7 +142,7 @@ export function Starting({
         <Select label="Wind" value={sky.wind} onChange={sky.setWind} choices={WIND_CHOICES} />
       </div>
       {sky.forecast && (
-        <p className="mt-1 text-sm text-soft">Sky and wind as forecast: put right what you see otherwise.</p>
+        <p className="mt-1 text-sm text-soft">Sky and wind from the forecast. Correct them if you see otherwise.</p>
       )}
       <Reminders reach={reach.id} species={species} rods={Number(rods)} now={river.minute} />
       <Button tone="next" className="mt-4 min-h-16 w-full text-xl" onClick={start}>
@@ -178,15 +178,10 @@ function Reminders({ reach, species, rods, now }: { reach: string; species: stri
   const most = rodsAllowed(own, { reach, species });
   return (
     <section aria-label="Local rules" className="mt-3 text-soft">
-      <p>
-        Your rules here: {own.flatMap((one) => rulePartsWords(one, system)).join("; ")}. The local authority’s own stand
-        above them.
-      </p>
-      {rods > most && (
-        <p className="font-semibold text-ink">▲ {count(most, "rod")} at most is entered for this water.</p>
-      )}
+      <p>Your rules here: {own.flatMap((one) => rulePartsWords(one, system)).join("; ")}. Local rules come first.</p>
+      {rods > most && <p className="font-semibold text-ink">▲ {count(most, "rod")} at most by your rules here.</p>}
       {own.some((one) => isStale(one, now)) && (
-        <p className="font-semibold text-ink">▲ Look them up again: they are old.</p>
+        <p className="font-semibold text-ink">▲ These rules are old. Check them again.</p>
       )}
     </section>
   );

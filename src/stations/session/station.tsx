@@ -32,9 +32,9 @@ export function SessionStation() {
     <div className="mx-auto max-w-5xl">
       {!river.reach ? (
         <p className="rounded-md border border-line p-4">
-          No reach in the book yet.{" "}
+          No reach yet.{" "}
           <Link href="/reach" className="underline">
-            Make one on Reach
+            Add one on Reach
           </Link>
           , then fish it.
         </p>
@@ -83,7 +83,7 @@ function Elsewhere({ reach, view }: { reach: string; view: ScenarioView }) {
   if (!own) return null;
   return (
     <p className="mx-auto mb-3 max-w-xl rounded-md border border-edge p-3">
-      You fish {own.reach.name}, and {view.river.reach!.reach.name} is looked at.{" "}
+      You fish {own.reach.name}, and {view.river.reach!.reach.name} is shown.{" "}
       <button type="button" className="min-h-11 underline" onClick={() => set({ reach, flow: null, lie: null })}>
         Back to {own.reach.name}
       </button>

@@ -2,5 +2,4 @@ import type { Stretch } from "../../core/book/bank-records";
 
 /** "float, 1.10 m · worm, brown". */
 export const tackleLine = (rod: Pick<Stretch, "lure" | "colour" | "piece">): string =>
-  [[rod.lure, rod.colour].filter(Boolean).join(", "), rod.piece].filter(Boolean).join(" · ") ||
-  "nothing said of its lure yet";
+  [[rod.lure, rod.colour].filter(Boolean).join(", "), rod.piece].filter(Boolean).join(" · ") || "no lure set";

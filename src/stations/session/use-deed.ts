@@ -30,7 +30,7 @@ export function useDeed() {
           buzz([20, 40, 20]);
           act(async () => {
             await undo();
-            setLast({ text: `${text}: taken back`, at, undo: undefined });
+            setLast({ text: `${text}: undone`, at, undo: undefined });
           });
         },
       });

@@ -40,8 +40,8 @@ export function Answer({
   if (!first)
     return (
       <div>
-        <h1 className="text-2xl">Nowhere, in these hours</h1>
-        <p className="text-soft">Ask for other days, or see below why each water is left out.</p>
+        <h1 className="text-2xl">Nowhere to go in these hours</h1>
+        <p className="text-soft">Choose other days, or see below why each reach is left out.</p>
       </div>
     );
   const hour = plan.days

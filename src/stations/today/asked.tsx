@@ -44,7 +44,7 @@ export function spanOf(when: When, now: number): { from: number; to: number } {
 
 const LIMITS = [null, 15, 30, 45, 60, 90, 120, 180, 240];
 const limitName = (minutes: number | null): string =>
-  minutes === null ? "however far" : minutes < 60 ? `${minutes} min` : `${minutes / 60} h`;
+  minutes === null ? "any distance" : minutes < 60 ? `${minutes} min` : `${minutes / 60} h`;
 
 /** Which days, which fish, and how far. */
 export function Asked({
@@ -63,7 +63,7 @@ export function Asked({
   return (
     <div className="my-4 grid grid-cols-2 items-end gap-3 lg:grid-cols-[1fr_1fr_1fr_auto_auto] print:hidden">
       <Select
-        label="When"
+        label="Days"
         value={when}
         onChange={(value) => onWhen(value as When)}
         choices={WHEN.map((value) => ({ value, label: WHEN_NAMES[value] }))}
@@ -80,14 +80,14 @@ export function Asked({
       />
       <div className="max-lg:col-span-2">
         <Select
-          label="How far from home"
+          label="Travel limit"
           value={String(farthest)}
           onChange={(value) => set({ farthest: value === "null" ? null : Number(value) })}
           choices={LIMITS.map((one) => ({ value: String(one), label: limitName(one) }))}
         />
       </div>
       <Button className="max-sm:px-2" onClick={() => setOpen("distances")}>
-        Minutes from home
+        Travel times
       </Button>
       <Button onClick={() => setOpen("weather")}>Weather</Button>
       {open === "distances" && <Distances reaches={reaches} onClose={close} />}
@@ -101,9 +101,9 @@ const MOST_MINUTES = 6000;
 /** How long it takes to each reach. */
 function Distances({ reaches, onClose }: { reaches: readonly ReachRecord[]; onClose: () => void }) {
   return (
-    <Dialog open onOpenChange={onClose} title="Minutes from home">
+    <Dialog open onOpenChange={onClose} title="Travel times">
       <p className="mb-3 text-soft">
-        Saved in your log and its backup. A reach without a time is never left out as too far.
+        Minutes from home to each reach. A reach without a time is never left out as too far.
       </p>
       <div className="grid grid-cols-1 gap-3 sm:grid-cols-2">
         {reaches.map(({ id, reach }) => (
@@ -133,7 +133,7 @@ function Distance({ id, name }: { id: string; name: string }) {
       value={text}
       inputMode="numeric"
       maxLength={6}
-      error={sound ? undefined : `Minutes from 0 to ${MOST_MINUTES}.`}
+      error={sound ? undefined : `Enter minutes from 0 to ${MOST_MINUTES}.`}
       onChange={(event) => enter(event.target.value)}
     />
   );

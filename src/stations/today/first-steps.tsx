@@ -19,14 +19,14 @@ export function FirstSteps({ river }: { river: River }) {
     <section aria-label="First steps" className="mx-auto max-w-2xl">
       <h1 className="text-2xl">Two steps to a first plan</h1>
       <p className="mb-4 text-soft">
-        Where to go and when follows from a gauge and from a reach of yours. Both can be put right at any time.
+        Add a gauge and a reach to plan where and when to go. You can edit both any time.
       </p>
       <ol className="grid gap-3">
         <Step
           number={1}
           title="The gauge"
           done={stations[0]?.name}
-          text="A CSV, RDB or WaterML file with stage or discharge; temperature and turbidity if it has them. Half a year of record or more gives a forecast."
+          text="A CSV, RDB or WaterML file with stage or discharge, and temperature or turbidity if you have them. Half a year of data gives a forecast."
         >
           <Button tone={stations.length === 0 ? "next" : "plain"} onClick={() => setOpen("gauge")}>
             Open a gauge file
@@ -36,28 +36,27 @@ export function FirstSteps({ river }: { river: River }) {
           number={2}
           title="A reach"
           done={reaches[0]?.reach.name}
-          text="The kind of water, how long, how wide, how deep today: its bed is shaped from that, and stones and wood are put in afterwards."
+          text="Choose the kind of water, length, width and today’s depth to shape the bed. Add stones and wood afterwards."
         >
           <Button
             tone={stations.length > 0 && reaches.length === 0 ? "next" : "plain"}
             onClick={() => setOpen("reach")}
           >
-            Make a reach
+            Add a reach
           </Button>
         </Step>
       </ol>
       <p className="mt-4 text-sm text-soft">
         {stations.length + reaches.length === 0 && (
           <>
-            Only looking around? There is{" "}
+            Just looking around? Load{" "}
             <Link href="/" className="underline">
-              a made-up river
+              a demo river
             </Link>{" "}
-            to be had.{" "}
+            .{" "}
           </>
         )}
-        No gauge near? Reach, Rig, Session and Log do without: look at any flow on Reach, and keep your hours on
-        Session.
+        No gauge nearby? Reach, Rig, Session and Log work without one. Set any flow on Reach.
       </p>
       <ImportGauge open={open === "gauge"} onOpenChange={close} stations={stations} stay />
       <NewReach

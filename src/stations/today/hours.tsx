@@ -38,10 +38,10 @@ const columnsIn = (
         },
       ]
     : []),
-  { id: "share", header: "Of the best", cell: ({ row }) => `${figureText((100 * row.original.score) / best, 0)} %` },
+  { id: "share", header: "Score", cell: ({ row }) => `${figureText((100 * row.original.score) / best, 0)} %` },
   {
     id: "why",
-    header: "Most for or against",
+    header: "Main reasons",
     cell: ({ row: { original } }) => factorWords(original.factors[0]!, original, system),
   },
 ];
@@ -56,12 +56,11 @@ export function Hours({ plan, nameOf }: { plan: Plan; nameOf: (reach: string) =>
   const told = plan.windows.some(({ weather }) => weather !== null);
   const columns = useMemo(() => columnsIn(best, nameOf, now, system, told), [best, nameOf, now, system, told]);
   return (
-    <Panel title="All of them, best first" className="mt-6 print:hidden">
+    <Panel title="All hours, best first" className="mt-6 print:hidden">
       <DataTable columns={columns} rows={plan.windows} wide testId="windows" label="Hours, best first" />
       <p className="mt-2 text-sm text-soft">
-        “Of the best” holds these hours against each other; it is no chance of a fish. It is what is expected over the
-        forecast’s low, middle and high paths, so a river that may yet come up is worth less than one that is sure to
-        fall.
+        The score compares these hours; it isn’t the chance of a fish. It averages the forecast’s low, middle and high
+        flows, so an uncertain river scores lower.
       </p>
     </Panel>
   );

@@ -68,7 +68,7 @@ export function TodayStation() {
       {fault?.fault && <FaultNote message={tellFault(fault.fault, system)} onRetry={fault.retry} />}
       {!plan && !fault && (
         <p role="status" className="mt-6 text-soft">
-          Working out what the rivers will do …
+          Working out the forecast …
         </p>
       )}
       {plan && (
@@ -115,7 +115,7 @@ function Planned({
       )}
       {lies.pending && (
         <p role="status" className="mt-1 text-sm text-soft">
-          Without the lies of some reaches yet: their water is being solved.
+          Some reaches are still being worked out. Their lies are not counted yet.
         </p>
       )}
       {first && (

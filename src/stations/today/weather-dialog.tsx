@@ -34,7 +34,7 @@ export function WeatherDialog({ stations, onClose }: { stations: readonly Statio
       open
       onOpenChange={onClose}
       title="Weather"
-      about="Wind, cloud, rain, thunder and frost count in the plan where something is said of them, and are left out where not."
+      about="The plan counts wind, cloud, rain, thunder and frost where you give them."
     >
       <div className="grid gap-5">
         <Expected />
@@ -62,7 +62,7 @@ function Expected() {
   const set = useSettings((settings) => settings.set);
   const { cloud, wind } = expected ?? { cloud: null, wind: null };
   return (
-    <section aria-label="As you expect it" className="grid gap-2">
+    <section aria-label="Your own forecast" className="grid gap-2">
       <h3 className="text-lg">As you expect it</h3>
       <div className="grid grid-cols-2 gap-3">
         <Select
@@ -82,9 +82,7 @@ function Expected() {
           choices={WIND_EXPECTED}
         />
       </div>
-      <p className="text-sm text-soft">
-        Stands for all the hours that are asked about, before any forecast, until today is over.
-      </p>
+      <p className="text-sm text-soft">Used for all planned hours instead of the forecast, until the end of today.</p>
     </section>
   );
 }
@@ -92,7 +90,7 @@ function Expected() {
 const sourceWords = ({ source, name, issued, hours }: WeatherRecord): string => {
   const until = `to ${dayAndTime(hours.at(-1)!.time)}`;
   return source === "stand-in"
-    ? `Made up, like the river: of ${dayAndTime(issued)}, ${until}.`
+    ? `Demo forecast, not real: made ${dayAndTime(issued)}, ${until}.`
     : `From ${name}, read ${dayAndTime(issued)}, ${until}.`;
 };
 
@@ -108,7 +106,7 @@ function Forecast({ station: { id, name } }: { station: StationRecord }) {
     try {
       const { undo, ...told } = await takeForecast(file, id);
       setRead(told);
-      say(`The forecast in ${file.name} stands for ${name}.`, { label: "Undo", run: () => act(undo) });
+      say(`Forecast ${file.name} used for ${name}.`, { label: "Undo", run: () => act(undo) });
     } catch (error) {
       setFault(storeFault(error));
     }
@@ -116,13 +114,13 @@ function Forecast({ station: { id, name } }: { station: StationRecord }) {
   const leave = async () => {
     const undo = await leaveForecast(id);
     setRead(undefined);
-    say(`No forecast stands for ${name}.`, { label: "Undo", run: () => act(undo) });
+    say(`No forecast used for ${name}.`, { label: "Undo", run: () => act(undo) });
   };
   return (
     <>
-      <p role="status">{kept ? sourceWords(kept) : kept === null ? `None is kept for ${name}.` : ""}</p>
+      <p role="status">{kept ? sourceWords(kept) : kept === null ? `No forecast saved for ${name}.` : ""}</p>
       <FileField
-        label="Another, from a CSV: time, wind (m/s), gust, wind direction, cloud (%), air temperature (C), rain (mm), thunder; some of them"
+        label="Forecast file (CSV): time, and any of wind (m/s), gust, wind direction, cloud (%), air temperature (C), rain (mm), thunder"
         accept=".csv,.txt,.tsv"
         onFiles={([file]) => act(() => take(file!))}
       />
@@ -139,7 +137,7 @@ function Forecast({ station: { id, name } }: { station: StationRecord }) {
       {read && <Refused rejected={read.rejected} lines={read.lines} system={system} />}
       {kept && (
         <Button className="justify-self-start" onClick={() => act(leave)}>
-          Leave this forecast out
+          Delete this forecast
         </Button>
       )}
     </>

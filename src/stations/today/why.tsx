@@ -67,8 +67,8 @@ export function Why({
           {changes.length === 0 && (
             <li>
               {isWindTried(first)
-                ? "Neither the flow nor the wind: on the high and on the low path of the forecast, and in a fresh wind, the answer is the same."
-                : "Not the flow: on the high and on the low path of the forecast the answer is the same."}
+                ? "A higher or lower flow, or a fresh wind, gives the same answer."
+                : "A higher or lower flow gives the same answer."}
             </li>
           )}
           {first.rain !== null && first.rain >= MUCH_RAIN && <li>{rainWords(first.rain, system)}</li>}
@@ -87,19 +87,15 @@ export function Why({
               {cautionWords(one, system)}
             </p>
           ))}
-        {away === undefined && (
-          <p className="text-soft">Say how many minutes it is from home, and when to leave is told here.</p>
-        )}
-        <p className="text-soft">
-          The way in, the way out, and private banks: yours to know. Local rules stand above all of this.
-        </p>
+        {away === undefined && <p className="text-soft">Add the travel time to see when to leave.</p>}
+        <p className="text-soft">Check access and private land yourself. Local rules come first.</p>
         {onRig && (
           <Link
             href="/rig"
             onClick={onRig}
             className="mt-2 flex min-h-12 items-center justify-between rounded-md bg-ink px-4 font-semibold text-paper print:hidden"
           >
-            Rig for where to start <span aria-hidden>→</span>
+            Rig for this spot <span aria-hidden>→</span>
           </Link>
         )}
       </section>
@@ -124,10 +120,10 @@ function AfterBlanks({
   const other = plan.windows.find((one) => one.reach !== first.reach);
   return (
     <>
-      {next && <li>A blank first hour: next, {inSentence(placeWords(next.place))}.</li>}
+      {next && <li>Nothing in the first hour? Move to {inSentence(placeWords(next.place))}.</li>}
       {other && (
         <li>
-          Blank there too: another water, {nameOf(other.reach)}, {windowName(other, now)}.
+          Still nothing? Try another water: {nameOf(other.reach)}, {windowName(other, now)}.
         </li>
       )}
     </>

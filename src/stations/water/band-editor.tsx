@@ -35,9 +35,9 @@ const schemaIn = (system: UnitSystem) =>
       const [from, to] = [ends.low.data ?? null, ends.high.data ?? null];
       if (ends.low.success && ends.high.success) {
         if (from === null && to === null)
-          context.addIssue({ code: "custom", message: "Give one bound at least.", path: ["low"] });
+          context.addIssue({ code: "custom", message: "Enter at least one limit.", path: ["low"] });
         if (from !== null && to !== null && from >= to)
-          context.addIssue({ code: "custom", message: "The first must be under the second.", path: ["low"] });
+          context.addIssue({ code: "custom", message: "The first must be below the second.", path: ["low"] });
       }
       return { spot, measure, low: from, high: to };
     });
@@ -82,7 +82,7 @@ export function BandEditor({
         <FormSelect
           form={form}
           name="measure"
-          label="By"
+          label="Measured by"
           choices={BAND_MEASURES.map((value) => ({ value, label: MEASURE_NAMES[value] }))}
         />
         <FormField form={form} name="low" label="From" />

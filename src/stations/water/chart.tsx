@@ -54,9 +54,9 @@ export function Chart({
     <Panel
       title="The river’s record"
       className="mt-6"
-      source="Lines: as read. Shaded: the usual range for the date over the whole record, dark the middle half, pale a tenth to nine tenths, dotted the median. Dashed in its band: the forecast, 10 to 90 %. Rings: fish; bars on the floor: sessions, hollow when blank. Gaps are gaps."
+      source="Lines: readings. Shading: usual range for the date (dark: middle half; pale: 10 to 90 %; dotted: median). Dashed with a band: forecast, 10 to 90 %. Rings: fish. Bars: sessions, hollow when blank."
       aside={
-        <div role="group" aria-label="Span of the chart" className="flex flex-wrap gap-1">
+        <div role="group" aria-label="Time range" className="flex flex-wrap gap-1">
           {SPANS.map(({ days: length, label }) => (
             <button
               key={length}

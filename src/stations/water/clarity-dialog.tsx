@@ -44,24 +44,24 @@ export function ClarityDialog({ station, onClose }: { station: string; onClose: 
           error: null,
           how,
         }),
-      `Bed seen to ${showText(value, "depth", system)}: in the book.`,
+      `Visible to ${showText(value, "depth", system)}, saved.`,
     );
   };
-  const submit = form.handleSubmit(({ depth }) => keep(depth, "depth at which the bed was lost"));
+  const submit = form.handleSubmit(({ depth }) => keep(depth, "depth where you lost sight of the bottom"));
   return (
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title="How deep is the bed seen?"
-      about="Wade, or look down a stick, where it is safe: the deepest mark at which you still see the bed."
+      title="How deep can you see?"
+      about="Where it is safe, wade or look along a stick. Choose the deepest mark where you still see the bottom."
     >
-      <EntryForm onSubmit={submit} fault={fault} keep="Keep this depth">
+      <EntryForm onSubmit={submit} fault={fault} keep="Save">
         <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
           {BODY_MARKS.value.map(({ name, depth: mark }) => (
             <Button
               key={name}
               className="min-h-16 flex-col gap-0"
-              onClick={() => act(() => keep(mark * scale, `seen to the ${name}`))}
+              onClick={() => act(() => keep(mark * scale, `visible to the ${name}`))}
             >
               {name}
               <span className="text-sm font-normal text-soft">{showText(mark * scale, "depth", system)}</span>

@@ -20,8 +20,8 @@ export function DateOrderChoice({
   const samples = columns.find(({ match }) => match.as === "time")?.samples ?? [];
   return (
     <section className="rounded-md border border-line p-3">
-      <h3>Which comes first in its dates?</h3>
-      <div role="group" aria-label="Order of dates" className="mt-2 grid gap-2 sm:grid-cols-2">
+      <h3>Are the dates day first or month first?</h3>
+      <div role="group" aria-label="Date order" className="mt-2 grid gap-2 sm:grid-cols-2">
         {DATE_ORDERS.map((order) => (
           <button
             key={order}

@@ -36,8 +36,8 @@ export function FallPanel({
     return (
       <Panel title="The days ahead">
         <p className="text-soft">
-          No forecast: it takes a discharge read within six hours of the record’s end, and at least three falls to learn
-          from. Where the gauge gives only stage, a rating under This water gives its discharge.
+          No forecast: it needs a discharge reading in the last six hours and at least three recessions. If the gauge
+          only gives stage, add a rating in water settings.
         </p>
       </Panel>
     );
@@ -49,17 +49,17 @@ export function FallPanel({
   const level = wanted.ok && wanted.value > 0 ? wanted.value : undefined;
   const source =
     flow.method === "neighbours"
-      ? `From what this river did from ${flow.paths.length} earlier states most like the present one (level, last six hours, last day). Rain to come is in it only as the past had it. The band holds 80 % of them.`
-      : "The fall alone, by the law of this river’s own falls (the lower, the slower; Brutsaert & Nieber 1977), if no rain comes: the record is too short to look for like states. The band is the 10 to 90 % of its falls.";
+      ? `Based on ${flow.paths.length} past states most like today (level, last six hours, last day). The band covers 80 % of them. Future rain counts only as in the past.`
+      : "The fall without rain, from this river’s recessions (Brutsaert & Nieber 1977). The record is too short to compare past states. The band is 10 to 90 %.";
   return (
     <Panel title="The days ahead" source={source}>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <TextField
-          label="At or under"
+          label="Flow at or below"
           className="w-36"
           value={entry ?? entryText(suggested(outlook), "discharge", system)}
           onChange={(event) => setEntry(event.target.value)}
-          error={wanted.ok ? (wanted.value > 0 ? undefined : "Give a flow above 0.") : tell(wanted.message)}
+          error={wanted.ok ? (wanted.value > 0 ? undefined : "Enter a flow above 0.") : tell(wanted.message)}
         />
         {level !== undefined && (
           <p className="min-w-[min(14rem,100%)] flex-1 pb-2 text-lg" aria-live="polite">
@@ -70,8 +70,8 @@ export function FallPanel({
       {outlook.visibleDepth && <p className="mt-2">{clearing(outlook, now, system)}</p>}
       {outlook.recession && (
         <p className="mt-2 text-soft">
-          Once the rain is through it falls by about {percent(1 - Math.exp(-outlook.recession.lambdaPerDay))} a day (
-          {outlook.recession.events} falls on record, {percent(1 - Math.exp(-outlook.recession.low))} to{" "}
+          After rain it falls by about {percent(1 - Math.exp(-outlook.recession.lambdaPerDay))} a day (
+          {outlook.recession.events} recessions on record, {percent(1 - Math.exp(-outlook.recession.low))} to{" "}
           {percent(1 - Math.exp(-outlook.recession.high))}).
         </p>
       )}
@@ -100,8 +100,8 @@ function passing(outlook: Outlook, level: number, now: number): string {
   const { early, median, late, share } = timeUnder(flow, level);
   if (median === null)
     return early === null
-      ? `Not within five days, as far as can be told (${percent(share)} of like states came down to it).`
-      : `Perhaps not within five days; at the earliest about ${moment(early, now)} (${percent(share)} of like states came down to it).`;
+      ? `Not expected within five days (${percent(share)} of similar past states reached it).`
+      : `Perhaps not within five days. At the earliest about ${moment(early, now)} (${percent(share)} of similar past states reached it).`;
   const between = early !== null && early > now ? `between ${moment(early, now)} and` : "between now and";
   return `About ${moment(median, now)}, ${between} ${late === null ? "later than five days" : moment(late, now)}.`;
 }
@@ -113,37 +113,33 @@ function clearing(outlook: Outlook, now: number, system: UnitSystem): string {
   const change = points.find((point) => clarityClass(point.median) !== today && point.time - now < 5 * DAY);
   const last = points.at(-1)!;
   if (!change)
-    return `Clarity: likely to stay ${today}; in five days the bed is seen to about ${showText(last.median, "depth", system)} (${showText(last.low, "depth", system)} to ${showText(last.high, "depth", system)}).`;
-  return `Clarity: ${today}, and ${clarityClass(change.median)} by about ${moment(change.time, now)} (bed seen to ${showText(change.median, "depth", system)}, ${showText(change.low, "depth", system)} to ${showText(change.high, "depth", system)}).`;
+    return `Clarity: likely to stay ${today}; in five days you can see to about ${showText(last.median, "depth", system)} (${showText(last.low, "depth", system)} to ${showText(last.high, "depth", system)}).`;
+  return `Clarity: ${today}, and ${clarityClass(change.median)} by about ${moment(change.time, now)} (visible to ${showText(change.median, "depth", system)}, ${showText(change.low, "depth", system)} to ${showText(change.high, "depth", system)}).`;
 }
 
 /** How far such forecasts are to be believed: tried on the held-out end of the record. */
 function TrackRecord({ skill, method }: { skill: ForecastSkill[] | undefined; method: "neighbours" | "recession" }) {
   if (method === "recession")
-    return (
-      <p className="mt-2 text-sm text-soft">
-        No track record: it takes more than half a year of record to try such forecasts on.
-      </p>
-    );
+    return <p className="mt-2 text-sm text-soft">No track record: testing needs more than half a year of data.</p>;
   if (!skill)
     return (
       <p role="status" className="mt-2 text-sm text-soft">
-        Trying the forecast on the last year …
+        Testing the forecast on the last year …
       </p>
     );
   if (skill.length === 0)
-    return <p className="mt-2 text-sm text-soft">No track record: the record is too short to try the forecast on.</p>;
+    return <p className="mt-2 text-sm text-soft">No track record: the record is too short to test.</p>;
   return (
     <table className="mt-3 w-full text-left max-sm:text-[max(14px,min(1rem,4vw))]">
       <caption className="pb-1 text-left text-sm text-soft">
-        Tried {skill[0]!.cases} times on the last year of the record, with only what was known then:
+        Tested {skill[0]!.cases} times on the last year of data, using only what was known then:
       </caption>
       <thead>
         <tr className="text-sm text-soft">
-          <th className="font-normal">Ahead</th>
-          <th className="font-normal">Off by (median)</th>
-          <th className="font-normal">“As now” off by</th>
-          <th className="font-normal">80 % band held</th>
+          <th className="font-normal">Horizon</th>
+          <th className="font-normal">Median error</th>
+          <th className="font-normal">No-change error</th>
+          <th className="font-normal">In the 80 % band</th>
         </tr>
       </thead>
       <tbody>

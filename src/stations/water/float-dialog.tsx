@@ -61,12 +61,12 @@ type Outcome =
   { kind: "unfinished"; words: string } | { kind: "fault"; words: string } | { kind: "done"; gauging: FloatGauging };
 
 function measure(entries: Entries, system: UnitSystem): Outcome {
-  if (entries.width.trim() === "") return { kind: "unfinished", words: "First the wet width, from edge to edge." };
+  if (entries.width.trim() === "") return { kind: "unfinished", words: "First enter the wet width, edge to edge." };
   const parsed = schemaIn(system).safeParse({ ...entries, places: entries.places.filter(isFilled) });
   if (!parsed.success) return { kind: "fault", words: parsed.error.issues[0]!.message };
   const { width, bed, places } = parsed.data;
   if (places.length < 2)
-    return { kind: "unfinished", words: "Fill in at least two places; five or more make a good measurement." };
+    return { kind: "unfinished", words: "Fill in at least two places. Five or more give a good measurement." };
   const found = answer(() => gaugeByFloats(width, places, bed));
   return found.ok ? { kind: "done", gauging: found.value } : { kind: "fault", words: tell(found.fault, system) };
 }
@@ -94,19 +94,19 @@ export function FloatDialog({ reach, onClose }: { reach: ReachRecord; onClose: (
           error: gauging.error,
           how: `timed floats at ${gauging.panels.length} places`,
         }),
-      `${showText(gauging.discharge, "discharge", system)} at ${reach.reach.name}: in the book.`,
+      `${showText(gauging.discharge, "discharge", system)} at ${reach.reach.name}, saved.`,
     );
   return (
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
       title={`Flow at ${reach.reach.name}`}
-      about="Pick a straight, even stretch. Measure the wet width; then, at places across it, the depth and how long a float takes over a measured run. Two or three passes at each place. Wade only where it is safe."
+      about="Choose a straight, even stretch. Measure the wet width. At several places across, measure the depth and time a float over a known distance, two or three times. Wade only where it is safe."
     >
       <div className="grid gap-4">
         <div className="grid grid-cols-2 gap-3">
           <FormField form={form} name="width" label="Wet width" />
-          <FormSelect form={form} name="bed" label="Bed" choices={BEDS} />
+          <FormSelect form={form} name="bed" label="Bottom" choices={BEDS} />
         </div>
         <ol className="grid gap-3">
           {places.fields.map(({ id }, k) => (
@@ -132,7 +132,7 @@ export function FloatDialog({ reach, onClose }: { reach: ReachRecord; onClose: (
         </ol>
         <Button onClick={() => places.append(blank)}>
           <Plus size={18} aria-hidden />
-          Another place
+          Add a place
         </Button>
         <OutcomeWords outcome={outcome} system={system} />
         {fault && <NotKept fault={fault} />}
@@ -141,7 +141,7 @@ export function FloatDialog({ reach, onClose }: { reach: ReachRecord; onClose: (
           disabled={outcome.kind !== "done"}
           onClick={() => outcome.kind === "done" && act(() => keep(outcome.gauging))}
         >
-          Keep this reading
+          Save reading
         </Button>
       </div>
     </Dialog>
@@ -159,7 +159,7 @@ function OutcomeWords({ outcome, system }: { outcome: Outcome; system: UnitSyste
           {figureText(outcome.gauging.error * 100, 0)} %. Mean speed{" "}
           {showText(outcome.gauging.meanSpeed, "speed", system)} over {showText(outcome.gauging.area, "area", system)}.{" "}
           <span className="text-sm text-soft">
-            Surface speed taken down to the mean by the bed’s roughness; mid-section sum (ISO 748).
+            Surface speed is reduced to the mean by bed roughness. Mid-section method (ISO 748).
           </span>
         </p>
       )}

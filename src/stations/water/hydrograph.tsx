@@ -135,7 +135,7 @@ function scalesIn(system: UnitSystem, fit: Pick<ClarityFit, "a" | "b">) {
   return {
     flow: scale("discharge", system === "us" ? 0 : 1),
     level: scale("stage", 2, "stage "),
-    depth: scale("depth", 1, "bed seen at ", (ntu) => visibleDepthFromTurbidity(ntu, fit)),
+    depth: scale("depth", 1, "visible to ", (ntu) => visibleDepthFromTurbidity(ntu, fit)),
     warm: scale("temperature", 1),
   };
 }

@@ -29,13 +29,13 @@ export function ImportAsked({
   onSay: (said: Said) => void;
 }) {
   const todo = asksDates
-    ? "Say below which comes first."
+    ? "Choose below which comes first."
     : matching
-      ? "Say below what the columns hold, or choose another file."
-      : "Mend the file or choose another.";
+      ? "Match the columns below, or choose another file."
+      : "Fix the file or choose another.";
   return (
     <>
-      {fault && <FaultNote message={fault} todo={`Nothing was changed. ${todo}`} />}
+      {fault && <FaultNote message={fault} todo={`Nothing changed. ${todo}`} />}
       {matching && opened?.columns && (
         <MatchColumns
           key={signatureOf(opened.columns)}

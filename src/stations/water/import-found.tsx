@@ -40,8 +40,8 @@ function columnsIn(system: UnitSystem): ColumnDef<SeriesSummary>[] {
     { id: "series", header: "Series", cell: ({ row }) => NAMES[row.original.parameter] },
     { id: "count", header: "Readings", cell: ({ row }) => figureText(row.original.count, 0) },
     { id: "missing", header: "Gaps", cell: ({ row }) => gapWords(row.original.gaps) },
-    { id: "min", header: "Least", cell: ({ row }) => value(row.original.min, row.original) },
-    { id: "max", header: "Most", cell: ({ row }) => value(row.original.max, row.original) },
+    { id: "min", header: "Minimum", cell: ({ row }) => value(row.original.min, row.original) },
+    { id: "max", header: "Maximum", cell: ({ row }) => value(row.original.max, row.original) },
   ];
 }
 
@@ -53,7 +53,7 @@ export function ImportFound({ found, onMatch }: { found: GaugeImport; onMatch: (
   const { now } = summary;
   return (
     <>
-      <DataTable columns={columns} rows={summary.series} label="What the file holds" />
+      <DataTable columns={columns} rows={summary.series} label="File contents" />
       {now && (
         <p>
           Last reading {dayAndTime(now.at)}: <strong>{showText(now.discharge, "discharge", system)}</strong>
@@ -67,7 +67,7 @@ export function ImportFound({ found, onMatch }: { found: GaugeImport; onMatch: (
       ))}
       {Object.keys(codes).length > 0 && (
         <p className="text-soft">
-          Codes in place of numbers, kept as gaps:{" "}
+          Codes instead of numbers, kept as gaps:{" "}
           {Object.entries(codes)
             .map(([code, n]) => `${code} × ${n}`)
             .join(", ")}
@@ -76,7 +76,7 @@ export function ImportFound({ found, onMatch }: { found: GaugeImport; onMatch: (
       )}
       {onMatch && (
         <button type="button" className="min-h-11 justify-self-start text-left underline" onClick={onMatch}>
-          The columns mean something else
+          Change the columns
         </button>
       )}
       <Refused rejected={rejected} lines={lines} system={system} />

@@ -50,7 +50,7 @@ export function ImportGauge({
       open={open}
       onOpenChange={onOpenChange}
       title="Open a gauge file"
-      about="CSV, the tab-separated RDB that agencies publish, or WaterML 2.0; several files of one gauge at once. Nothing is kept until you say so."
+      about="CSV, the tab-separated RDB that agencies publish, or WaterML 2.0; several files of one gauge at once. Nothing is saved until you confirm."
     >
       <Importing stations={stations} stay={stay} onDone={() => onOpenChange(false)} />
     </Dialog>
@@ -80,7 +80,7 @@ function Importing({
     setWithout([]);
     settle(await read(files, zone));
   };
-  /** What was read goes to the gauge that it is a record of, or is called as its file is. */
+  /** Reading goes to the gauge that it is a record of, or is called as its file is. */
   const settle = ({ found: next, files }: { found: typeof found; files: readonly File[] }) => {
     if (!next) return;
     form.setValue("target", next.sameAs && own.some(({ id }) => id === next.sameAs) ? next.sameAs : NEW);
@@ -98,7 +98,7 @@ function Importing({
       set({ station: id, ...(!systemChosen && { system: found?.customary ? "us" : "metric" }) });
       if (!stay) router.push("/water");
       return undefined;
-    }, `${opened!.title} is in the book.`),
+    }, `${opened!.title} saved.`),
   );
 
   return (
@@ -112,7 +112,7 @@ function Importing({
           onFiles={(files) => act(() => take(files))}
         />
         <TextField
-          label="Zone of clock times without an offset"
+          label="Time zone for times without an offset"
           value={zone}
           onChange={(event) => setZone(event.target.value)}
           onBlur={() => found && zone !== opened.options.zone && act(() => reread({}))}
@@ -136,7 +136,7 @@ function Importing({
             <FormSelect
               form={form}
               name="target"
-              label={found.sameAs ? "Goes to (known by its readings or its name)" : "Goes to"}
+              label={found.sameAs ? "Add to gauge (matched by readings or name)" : "Add to gauge"}
               choices={[
                 { value: NEW, label: "A new gauge" },
                 ...own.map((station) => ({ value: station.id, label: station.name })),
@@ -145,14 +145,14 @@ function Importing({
           )}
           {form.watch("target") === NEW && (
             <div className="grid gap-3 sm:grid-cols-3">
-              <FormField form={form} name="name" label="Name of the gauge" maxLength={120} />
+              <FormField form={form} name="name" label="Gauge name" maxLength={120} />
               <FormField form={form} name="latitude" label="Latitude (for the light)" inputMode="decimal" />
               <FormField form={form} name="longitude" label="Longitude" inputMode="decimal" />
             </div>
           )}
           {saving.fault && <NotKept fault={saving.fault} />}
           <Button tone="next" type="submit" disabled={busy || saving.busy}>
-            Keep this record
+            Save
           </Button>
         </form>
       )}

@@ -179,7 +179,7 @@ export function Lane(props: LaneProps) {
       options={options}
       plugins={LEAVE}
       role="img"
-      aria-label={`${name} against time${forecast ? ", with its forecast" : ""}; the table below holds the same`}
+      aria-label={`${name} against time${forecast ? ", with its forecast" : ""}; the table below has the same data`}
     />
   );
 }

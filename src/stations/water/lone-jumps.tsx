@@ -24,7 +24,7 @@ export function LoneJumps({
   if (jumps.length === 0) return null;
   const words = ({ parameter, value, around, at }: LoneJump) => {
     const kind = parameter === "stage" ? "stage" : "discharge";
-    return `${dayAndTime(at)}: ${kind} ${showText(value, MEASURE[kind], system)} between readings of ${showText(around, MEASURE[kind], system)}, while ${STILL[kind]} stands still`;
+    return `${dayAndTime(at)}: ${kind} ${showText(value, MEASURE[kind], system)} between readings of ${showText(around, MEASURE[kind], system)}, while ${STILL[kind]} stays the same`;
   };
   return (
     <fieldset className="rounded-md border border-line p-3">
@@ -36,7 +36,7 @@ export function LoneJumps({
           checked={without.length === jumps.length}
           onChange={(event) => onWithout(event.target.checked ? jumps : [])}
         />
-        Leave {jumps.length === 1 ? "it" : "all of them"} out: a gap in place of each
+        Remove {jumps.length === 1 ? "it" : "all of them"} (leaves a gap for each)
       </label>
       <ul className="grid gap-1 text-sm">
         {jumps.slice(0, MOST).map((jump) => (

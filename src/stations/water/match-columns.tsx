@@ -6,7 +6,7 @@ import { Button } from "../../widgets/button";
 import { Select } from "../../widgets/select";
 
 const MEANINGS: readonly { value: ColumnMatch["as"]; label: string }[] = [
-  { value: "leave", label: "Leave out" },
+  { value: "leave", label: "Ignore" },
   { value: "time", label: "Time" },
   { value: "discharge", label: "Discharge" },
   { value: "stage", label: "Stage" },
@@ -46,15 +46,15 @@ export function MatchColumns({
   const bare = match.findIndex((one) => one.as !== "time" && one.as !== "leave" && !one.unit);
   const fault =
     times === 0 || times > 2
-      ? "Say which column is the time, or which two are its day and its clock time."
+      ? "Choose the time column, or a date and a time column."
       : measures.length === 0
-        ? "Say which column holds a reading."
+        ? "Choose at least one reading column."
         : bare >= 0
-          ? `Say which unit ${columns[bare]!.name || `column ${bare + 1}`} is in.`
+          ? `Choose the unit of ${columns[bare]!.name || `column ${bare + 1}`} is in.`
           : undefined;
   return (
     <section className="rounded-md border border-line p-3">
-      <h3>What the columns hold</h3>
+      <h3>Match columns</h3>
       <p className="mb-2 text-sm text-soft">Remembered for files with the same header.</p>
       <ul className="grid gap-2">
         {columns.slice(0, MOST).map((column, k) => {
@@ -102,7 +102,7 @@ export function MatchColumns({
             )
           }
         >
-          Read it so
+          Apply
         </Button>
         {fault && <p className="text-soft">{fault}</p>}
       </div>

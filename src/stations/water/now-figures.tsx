@@ -37,12 +37,12 @@ export function NowFigures({
         ? undefined
         : `${now.ratePerHour >= 0 ? "+" : ""}${figureText(now.ratePerHour * 100, 1)} % an hour`;
   const read = (parameter: "discharge" | "stage" | "waterTemperature") => {
-    if (now[parameter] === null) return "none given";
+    if (now[parameter] === null) return "no data";
     const derived = gauge.derived?.[parameter];
     if (!derived) return "read at the gauge";
     return derivedWords(derived, now.discharge);
   };
-  const when = stale ? `The record ends ${dayAndTime(now.at)}.` : "The last reading, not older than six hours.";
+  const when = stale ? `The record ends ${dayAndTime(now.at)}.` : "The last reading, at most six hours old.";
   const parts = outlook?.parts;
   const runoff = parts && `${Math.round(parts.quickShare * 100)} %`;
   const fit = gauge.clarityFit;
@@ -50,10 +50,10 @@ export function NowFigures({
     now.visibleDepth === null ? clarity.seen : `${clarity.seen}, about ${showText(now.visibleDepth, "depth", system)}`;
   const claritySource =
     now.visibleDepthFrom === "reading"
-      ? "As you read it within the last twelve hours; this gauge gives no turbidity now."
+      ? "Your own reading in the last twelve hours; the gauge gives no turbidity now."
       : now.visibleDepthFrom === null
-        ? "Neither a turbidity reading nor one of your own in the last twelve hours."
-        : `From ${figureText(now.turbidity, 1)} NTU at the gauge, ${fit && fit.pairs >= 3 ? `by a conversion refitted on ${fit.pairs} readings of yours` : "by a rule of thumb: three readings of your own refit it"}.`;
+        ? "No turbidity reading, and none of your own in the last twelve hours."
+        : `From ${figureText(now.turbidity, 1)} NTU at the gauge, ${fit && fit.pairs >= 3 ? `by a conversion fitted to ${fit.pairs} of your readings` : "by a rule of thumb; take three readings of your own to fit it"}.`;
   return (
     <section
       className="grid grid-cols-2 gap-x-6 gap-y-4 border-y border-line py-4 md:grid-cols-3 lg:grid-cols-6"
@@ -64,14 +64,14 @@ export function NowFigures({
         figure={discharge.figure}
         unit={discharge.unit}
         note={read("discharge")}
-        source={`${when} ${gauge.derived?.discharge ? `Discharge ${derivedWords(gauge.derived.discharge, now.discharge)}.` : "Discharge as the gauge’s file gives it."}`}
+        source={`${when} ${gauge.derived?.discharge ? `Discharge ${derivedWords(gauge.derived.discharge, now.discharge)}.` : "Discharge from the gauge file."}`}
       />
       <Figure
         label="Stage"
         figure={stage.figure}
         unit={stage.unit}
         note={read("stage")}
-        source={`${when} Height of the water on the gauge’s own datum, not a depth.`}
+        source={`${when} Water height on the gauge’s own datum, not a depth.`}
       />
       <Figure
         label="Trend"
@@ -82,13 +82,13 @@ export function NowFigures({
         ]
           .filter(Boolean)
           .join("; ")}
-        source="Median slope of ln Q over all pairs of readings of the last six hours (Theil-Sen); steady within the scatter of the readings. Runoff: what stands over the base flow of the last days (Lyne-Hollick filter, three passes); a spate from a third of the flow upwards."
+        source="Median slope of ln Q over all pairs of readings of the last six hours (Theil-Sen), with sudden steps found by CUSUM (Page 1954). Steady means within the scatter of the readings. Runoff: flow above base flow (Lyne-Hollick filter, three passes). A spate is a third of the flow or more."
       />
       <Figure
         label="For the season"
         figure={season === null ? "–" : `${Math.round(season * 100)} %`}
         note={season === null ? seasonMissing(now) : "of the time it is at or above this"}
-        source="Weibull plotting position among all readings within fifteen days of this date, in every year of the record; from three years of it."
+        source="Weibull plotting position among readings within fifteen days of this date in all years. Needs three years of data."
       />
       <Figure label="Clarity" figure={clarity.word} note={clarityNote} source={claritySource} />
       <Figure

@@ -40,17 +40,17 @@ export function ReadingsPanel({
   return (
     <Panel
       title="Your own readings"
-      source="Kept with their time. Depths seen refit this water’s conversion from turbidity once there are three; discharges refit how a reach takes its flow from the gauge."
+      source="Three clarity readings fit this water’s conversion from turbidity. Discharge readings fit the flow of your reach to the gauge."
     >
       <div className="flex flex-wrap gap-2">
-        <Button onClick={() => setTaking("clarity")}>How deep is the bed seen?</Button>
-        {reach && <Button onClick={() => setTaking("discharge")}>Measure the flow with a float</Button>}
+        <Button onClick={() => setTaking("clarity")}>How deep can you see?</Button>
+        {reach && <Button onClick={() => setTaking("discharge")}>Measure flow with a float</Button>}
       </div>
       {fit && (
         <p className="mt-2 text-sm text-soft">
           {fit.pairs >= 3
-            ? `Bed seen to ${figureText(fit.a, 1)} × NTU^${figureText(fit.b, 2)} m on this water, by ${fit.pairs} readings of yours${fit.scatter === null ? "" : ` (each within about ${Math.round(fit.scatter * 100)} %)`}.`
-            : "Turbidity is turned into depth by a rule of thumb until you have taken three readings beside the gauge."}
+            ? `Visible to ${figureText(fit.a, 1)} × NTU^${figureText(fit.b, 2)} m on this water, by ${fit.pairs} readings of yours${fit.scatter === null ? "" : ` (each within about ${Math.round(fit.scatter * 100)} %)`}.`
+            : "A rule of thumb converts turbidity to visible depth until you have three readings near the gauge."}
         </p>
       )}
       {readings.length > 0 && (
@@ -77,10 +77,9 @@ function ReadingRow({
 }) {
   const what =
     reading.kind === "clarity"
-      ? `bed seen to ${showText(reading.value, "depth", system)}`
+      ? `visible to ${showText(reading.value, "depth", system)}`
       : `${showText(reading.value, "discharge", system)}${reading.error === null ? "" : ` ±${Math.round(reading.error * 100)} %`} at ${reach?.reach.name ?? "the reach"}`;
-  const remove = () =>
-    act(() => perform(() => removeReading(database(), reading.id), "The reading is out of the book."));
+  const remove = () => act(() => perform(() => removeReading(database(), reading.id), "Reading deleted."));
   return (
     <li className="flex flex-wrap items-baseline gap-x-3 py-1">
       <span className="flex-1">

@@ -36,7 +36,7 @@ export function SkyPanel({
   return (
     <Panel
       title="Light, moon and air pressure"
-      source="Sun and moon computed for the gauge’s place (suncalc). First light and dusk: sun 6° under. Moon: share lit. Air pressure: the gauge’s own air pressure, words of the shipping forecast."
+      source="Sun and moon at the gauge (suncalc). First light and dusk: sun 6° below the horizon. Air pressure from the gauge, in shipping forecast terms."
     >
       {sky ? (
         <table className="w-full text-left max-sm:text-[max(14px,min(1rem,4vw))]">
@@ -65,7 +65,7 @@ export function SkyPanel({
           </tbody>
         </table>
       ) : (
-        <p className="text-soft">Give the gauge a latitude and longitude under This water to see its light.</p>
+        <p className="text-soft">Add the gauge’s latitude and longitude in water settings to see its light.</p>
       )}
       {sky && (
         <p className="mt-2">
@@ -77,7 +77,7 @@ export function SkyPanel({
       <p className="mt-2">
         {barometer
           ? `Air pressure: ${figureText(barometer.pressure, 0, false)} hPa (${figureText(fromSI(barometer.pressure, findUnit("inHg")!), 2)} inHg), ${barometerWords(barometer)} (${barometer.tendency >= 0 ? "+" : ""}${figureText(barometer.tendency, 1)} hPa in three hours).`
-          : "Air pressure: this gauge gives none."}
+          : "Air pressure: no data at this gauge."}
       </p>
       {tide.length > 0 && <TideLine tide={tide} now={now} system={system} />}
     </Panel>

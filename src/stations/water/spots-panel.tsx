@@ -27,14 +27,14 @@ export function SpotsPanel({
   const value = (band: FishesWell) =>
     band.measure === "discharge" ? (now?.discharge ?? null) : band.measure === "stage" ? level : (down?.below ?? null);
   return (
-    <Panel title="Fishes well between" source="Bands as you gave them under This water, against the river now.">
+    <Panel title="Fishes well between" source="Your flow bands, compared with the river now.">
       {water.fullPool !== null && (
         <p className="mb-2">
           {down === null
-            ? "Level against full pool: no stage reading."
+            ? "Level below full pool: no stage reading."
             : down.below <= 0
-              ? `${showText(-down.below, "depth", system)} over full pool: no beach.`
-              : `${showText(down.below, "depth", system)} under full pool${down.beach === null ? "" : `, with about ${showText(down.beach, "distance", system)} of beach bare`}.`}
+              ? `${showText(-down.below, "depth", system)} above full pool: no beach.`
+              : `${showText(down.below, "depth", system)} below full pool${down.beach === null ? "" : `, with about ${showText(down.beach, "distance", system)} of beach bare`}.`}
         </p>
       )}
       <ul className="divide-y divide-line border-y border-line">

@@ -51,8 +51,8 @@ export function WaterStation() {
       ) : (
         <p className="mt-6 rounded-md border border-line p-4">
           {station
-            ? "This gauge holds no reading yet."
-            : "Open a gauge file to see the river’s flow here. Reaches can be looked at without one, at any flow you pick."}
+            ? "This gauge has no readings yet."
+            : "Open a gauge file to see the river’s flow here. You can use reaches without one, at any flow."}
         </p>
       )}
       {gauge && at !== undefined && water && (
@@ -148,7 +148,7 @@ function Heading({ river, onDialog }: { river: River; onDialog: (dialog: "import
             )}
           />
         )}
-        {station && <Button onClick={() => onDialog("water")}>This water</Button>}
+        {station && <Button onClick={() => onDialog("water")}>Water settings</Button>}
         <Button onClick={() => onDialog("import")}>Open a gauge file</Button>
       </div>
     </div>
@@ -168,7 +168,7 @@ function Ahead({
   if (outlook.value) return children(outlook.value);
   return outlook.value === null ? null : (
     <p role="status" className="text-soft">
-      Working out the days ahead …
+      Working out the forecast …
     </p>
   );
 }

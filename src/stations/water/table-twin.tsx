@@ -38,7 +38,7 @@ export function TableTwin(props: TwinProps) {
   const [open, setOpen] = useState(false);
   return (
     <details className="mt-3" onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">The same as a table</summary>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">Show as a table</summary>
       {open && <Rows {...props} />}
     </details>
   );

@@ -22,7 +22,7 @@ export function TideLine({ tide, now, system }: { tide: readonly Constituent[]; 
             `${turn.high ? "high" : "low"} ${moment(turn.time, now)} (${turn.level >= 0 ? "+" : "−"}${showText(Math.abs(turn.level), "depth", system)})`,
         )
         .join(", ")}
-      . From the constituents you gave; weather shifts it.
+      . From your tide constituents; weather changes it.
     </p>
   );
 }

@@ -32,7 +32,7 @@ export function WarmthPanel({
   const warmest = ahead?.reduce((a, b) => (b.median > a.median ? b : a));
   const shown = show(temperature, "temperature", system);
   return (
-    <Panel title="Warmth and breath">
+    <Panel title="Temperature and oxygen">
       <div className="grid grid-cols-2 gap-4">
         <Figure
           label="Water"
@@ -40,23 +40,23 @@ export function WarmthPanel({
           unit={shown.unit}
           note={
             swing
-              ? `swings ${showText(2 * swing.amplitude, "temperatureDifference", system)} a day, warmest about ${clock(swing.warmest)}; ${trend(swing.driftPerDay, system)}`
+              ? `varies by ${showText(2 * swing.amplitude, "temperatureDifference", system)} a day, warmest at about ${clock(swing.warmest)}; ${trend(swing.driftPerDay, system)}`
               : "too few readings for its daily swing"
           }
-          source="Read at the gauge. Swing and drift: a daily wave and a straight line fitted to the last four days."
+          source="Read at the gauge. A daily wave and a straight line are fitted to the last four days."
         />
         <Figure
-          label="Oxygen it can hold"
+          label="Oxygen at saturation"
           figure={figureText(oxygen, 1)}
           unit="mg/L"
           note={
             altitude === null
               ? barometer
                 ? "at the gauge’s air pressure"
-                : "at sea level; give the altitude under This water"
+                : "at sea level; add the altitude in water settings"
               : `at ${showText(altitude, "altitude", system)} altitude`
           }
-          source="Saturation in fresh water by Benson & Krause 1980 (Standard Methods 4500-O), corrected for pressure. What the river really holds may be less below weed, weirs of still water, or drains."
+          source="Fresh water saturation by Benson & Krause 1980 (Standard Methods 4500-O), corrected for pressure. The river may hold less near weed, still water or drains."
         />
       </div>
       {ahead && warmest && (
@@ -65,7 +65,7 @@ export function WarmthPanel({
           {showText(warmest.median, "temperature", system)}, warmest {moment(warmest.time, now)}
           {Number.isNaN(warmest.low)
             ? ""
-            : ` (${spanText(warmest.low, warmest.high, "temperature", system)}, by its own errors of the last sixty days)`}
+            : ` (${spanText(warmest.low, warmest.high, "temperature", system)}, by its errors in the last sixty days)`}
           .
         </p>
       )}
@@ -78,7 +78,7 @@ export function WarmthPanel({
       </ul>
       <p className="mt-1 text-sm text-soft">
         Common practice: trout and salmon {showText(WARMTH.value["trout-and-salmon"].good[0], "temperature", system)} to{" "}
-        {showText(WARMTH.value["trout-and-salmon"].good[1], "temperature", system)} good, leave them from{" "}
+        {showText(WARMTH.value["trout-and-salmon"].good[1], "temperature", system)} good; leave them alone from{" "}
         {showText(WARMTH.value["trout-and-salmon"].stop, "temperature", system)}.
       </p>
     </Panel>

@@ -25,13 +25,12 @@ beforeEach(async () => {
   render(<WaterDialog station={station} water={blankWater(station.id)} reach={book.reaches[0]} onClose={closed} />);
 });
 const water = () => database().waters.get(station.id);
-const keep = (user: ReturnType<typeof userEvent.setup>) =>
-  user.click(screen.getByRole("button", { name: "Keep this" }));
+const keep = (user: ReturnType<typeof userEvent.setup>) => user.click(screen.getByRole("button", { name: "Save" }));
 
 test("what is wrong is told beside its field and nothing is kept; mended, it is kept, and undo takes it back", async () => {
   const user = userEvent.setup();
   await user.type(screen.getByLabelText("Altitude"), "9000 m");
-  await user.type(screen.getByLabelText("Dam above: what it does"), "siren first");
+  await user.type(screen.getByLabelText("Dam upstream: how it releases"), "siren first");
   await keep(user);
   expect(await screen.findByText(/^From −430 to 6.?000 m\.$/)).toBeInTheDocument();
   expect(await water()).toBeUndefined();
@@ -60,11 +59,11 @@ test("a band needs a spot and a bound, its first under its second; it can be tak
   expect(await screen.findByText("Name the spot.")).toBeInTheDocument();
   await user.type(screen.getByLabelText("Spot"), "Back eddy");
   await add();
-  expect(await screen.findByText("Give one bound at least.")).toBeInTheDocument();
+  expect(await screen.findByText("Enter at least one limit.")).toBeInTheDocument();
   await user.type(screen.getByLabelText("From"), "4");
   await user.type(screen.getByLabelText("To"), "2 m3/s");
   await add();
-  expect(await screen.findByText("The first must be under the second.")).toBeInTheDocument();
+  expect(await screen.findByText("The first must be below the second.")).toBeInTheDocument();
   await user.clear(screen.getByLabelText("From"));
   await user.type(screen.getByLabelText("From"), "0.5");
   await add();
@@ -80,13 +79,13 @@ test("a band needs a spot and a bound, its first under its second; it can be tak
 test("the rating says its curve while it is written; how the reach takes its flow is kept with the reach", async () => {
   const user = userEvent.setup();
   await user.type(
-    screen.getByLabelText(/^Rating: measured pairs/),
+    screen.getByLabelText(/^Rating: measured stage/),
     "0.3, 0.48{Enter}0.5, 1.92{Enter}0.8, 5.88{Enter}1.1, 12",
   );
   expect(await screen.findByText(/^Q = 12\.0 .*4 pairs/)).toBeInTheDocument();
   await user.type(screen.getByLabelText(/^Catchment of/), "0.4");
-  await user.type(screen.getByLabelText("Or the way down the river to it"), "6000 m");
-  await user.type(screen.getByLabelText("and the water’s mean speed"), "0.5 m/s");
+  await user.type(screen.getByLabelText("Or the distance along the river to it"), "6000 m");
+  await user.type(screen.getByLabelText("Mean speed of the water"), "0.5 m/s");
   await keep(user);
   await waitFor(() => expect(closed).toHaveBeenCalled());
   expect((await water())!.gaugings).toHaveLength(4);

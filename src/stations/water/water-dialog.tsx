@@ -33,19 +33,16 @@ export function WaterDialog({
   const { save, fault, busy } = useSave(onClose);
   const keep = form.handleSubmit((values) => {
     const known = knowledgeOf(values, new Set(Object.keys(dirtyFields)), bands);
-    return save(
-      () => keepWater(database(), station.id, reach?.id, known),
-      `What you know of ${station.name} is in the book.`,
-    );
+    return save(() => keepWater(database(), station.id, reach?.id, known), `Settings of ${station.name} saved.`);
   });
   return (
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title={`This water: ${station.name}`}
-      about="All of it may stay empty."
+      title={`Water settings: ${station.name}`}
+      about="All fields are optional."
     >
-      <EntryForm onSubmit={keep} fault={fault} busy={busy} keep="Keep this">
+      <EntryForm onSubmit={keep} fault={fault} busy={busy} keep="Save">
         <div className="grid gap-3 sm:grid-cols-2">
           <FormField
             form={form}
@@ -55,28 +52,22 @@ export function WaterDialog({
             hint="For the light"
           />
           <FormField form={form} name="longitude" label="Longitude" inputMode="decimal" hint="West below 0" />
-          <FormField form={form} name="altitude" label="Altitude" hint="For the oxygen the water can hold" />
+          <FormField form={form} name="altitude" label="Altitude" hint="For oxygen at saturation" />
           <FormField
             form={form}
             name="damNote"
-            label="Dam above: what it does"
+            label="Dam upstream: how it releases"
             maxLength={500}
             hint={`Shown as a caution, such as “siren, then up ${system === "us" ? "3 ft" : "1 m"} in ten minutes”`}
           />
-          <FormField form={form} name="fullPool" label="Full pool, on the gauge’s datum" hint="Impounded water only" />
-          <FormField
-            form={form}
-            name="oneIn"
-            label="Slope of its shore, one in"
-            inputMode="decimal"
-            hint="Such as 10"
-          />
+          <FormField form={form} name="fullPool" label="Full pool, on the gauge’s datum" hint="Reservoirs only" />
+          <FormField form={form} name="oneIn" label="Shore slope, one in" inputMode="decimal" hint="Such as 10" />
         </div>
         <BandEditor bands={bands ?? water.bands} system={system} onChange={setBands} />
         <FormArea
           form={form}
           name="pairs"
-          label="Rating: measured pairs of stage and discharge, a line each"
+          label="Rating: measured stage and discharge, one pair a line"
           placeholder={`${PAIRS_HEADER[system]}\n${system === "us" ? "1.38, 67" : "0.42, 1.9"}`}
           hint={ratingWords(form.watch("pairs"), system)}
         />
@@ -87,33 +78,33 @@ export function WaterDialog({
               name="areaRatio"
               label={`Catchment of ${reach.reach.name} over the gauge’s`}
               inputMode="decimal"
-              hint="Such as 0.4; empty where the gauge is on the reach"
+              hint="Such as 0.4. Leave empty if the gauge is on the reach"
             />
             <FormField
               form={form}
               name="lag"
               label="Hours from the gauge to the reach"
               inputMode="decimal"
-              hint="Below 0 where the reach lies above"
+              hint="Below 0 if the reach is upstream"
             />
             <FormField
               form={form}
               name="distance"
-              label="Or the way down the river to it"
+              label="Or the distance along the river to it"
               hint={`Such as ${system === "us" ? "20000 ft" : "6000 m"}`}
             />
             <FormField
               form={form}
               name="speed"
-              label="and the water’s mean speed"
-              hint="A rise runs at 5/3 of it (kinematic wave)"
+              label="Mean speed of the water"
+              hint="A rise travels at 5/3 of it (kinematic wave)"
             />
           </div>
         )}
         <FormArea
           form={form}
           name="tide"
-          label="Tide: constituents, a line each"
+          label="Tide: constituents, one a line"
           placeholder={system === "us" ? "M2 3.94 145\nS2 1.31 190" : "M2 1.20 145\nS2 0.40 190"}
           hint={`Name, amplitude in ${system === "us" ? "feet" : "metres"}, phase in degrees against UTC. Not for navigation.`}
         />

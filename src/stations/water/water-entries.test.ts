@@ -86,15 +86,15 @@ test.each<[Partial<WaterEntries>, string, RegExp]>([
   [{ latitude: "91" }, "latitude", /−90 to 90/],
   [{ longitude: "181" }, "longitude", /−180 to 180/],
   [{ altitude: "7000 m" }, "altitude", /6.?000/],
-  [{ altitude: "high" }, "altitude", /does not start with a number/],
+  [{ altitude: "high" }, "altitude", /doesn’t start with a number/],
   [{ oneIn: "0.05" }, "oneIn", /0.1 to 10000/],
   [{ tide: "M2 lots 3" }, "tide", /Line 1: give a constituent/],
   [{ pairs: "0.3, 0.5\n0.5, 2" }, "pairs", /three|3/],
   [{ pairs: "0.3, 0.5\n0.5, -2\n0.8, 6\n1, 9" }, "pairs", /./],
   [{ lag: "300" }, "lag", /240/],
-  [{ lag: "2" }, "areaRatio", /Give it too/],
-  [{ areaRatio: "1", distance: "6000 m" }, "speed", /go together/],
-  [{ areaRatio: "1", speed: "1 m/s" }, "distance", /go together/],
+  [{ lag: "2" }, "areaRatio", /Enter it too/],
+  [{ areaRatio: "1", distance: "6000 m" }, "speed", /both the distance/],
+  [{ areaRatio: "1", speed: "1 m/s" }, "distance", /both the distance/],
   [{ areaRatio: "1", distance: "9000000 m", speed: "0.1 m/s" }, "distance", /240 hours/],
   [{ areaRatio: "0" }, "areaRatio", /above 0/],
 ])("%j is refused at “%s”", (change, path, words) => {
@@ -102,7 +102,7 @@ test.each<[Partial<WaterEntries>, string, RegExp]>([
 });
 
 test("the pairs say their curve as they are written, or nothing while they bear none", () => {
-  expect(ratingWords("", "metric")).toMatch(/only stage/);
+  expect(ratingWords("", "metric")).toMatch(/from stage/);
   expect(ratingWords("0.3, 0.5", "metric")).toBeUndefined();
   // Q = 12 (h - 0.1)^2, exactly.
   const pairs = [0.3, 0.5, 0.8, 1.1].map((h) => `${h}, ${12 * (h - 0.1) ** 2}`).join("\n");

@@ -65,11 +65,13 @@ export const waterSchema = (system: UnitSystem) => {
       damNote: textEntry(500),
       fullPool: optional(quantityEntry("length", depth)),
       oneIn: optional(
-        numberEntry({ low: 0.1, high: 10_000, beyond: "A number from 0.1 to 10000, such as 10 for one in ten." }),
+        numberEntry({ low: 0.1, high: 10_000, beyond: "Enter 0.1 to 10000, such as 10 for one in ten." }),
       ),
       tide: readBy((text) => readConstituents(text, AMPLITUDE[system]), system),
       pairs: readBy((text) => pairsIn(text, system), system),
-      areaRatio: optional(numberEntry({ low: 0, open: true, high: 1000, beyond: "A number above 0, such as 0.4." })),
+      areaRatio: optional(
+        numberEntry({ low: 0, open: true, high: 1000, beyond: "Enter a number above 0, such as 0.4." }),
+      ),
       lag: optional(numberEntry({ low: -LONGEST_LAG, high: LONGEST_LAG, beyond: `Hours within ±${LONGEST_LAG}.` })),
       distance: optional(quantityEntry("length", entryUnit("distance", system))),
       speed: optional(
@@ -81,11 +83,11 @@ export const waterSchema = (system: UnitSystem) => {
       const wrong = (path: keyof typeof value, message: string) =>
         issues.push({ code: "custom", message, path: [path], input: value });
       if ((distance === null) !== (speed === null))
-        wrong(distance === null ? "distance" : "speed", "The way and the speed go together.");
+        wrong(distance === null ? "distance" : "speed", "Enter both the distance and the speed.");
       else if (distance !== null && speed !== null && Math.abs(kinematicLag(distance, speed)) > LONGEST_LAG)
-        wrong("distance", `That would take more than ${LONGEST_LAG} hours.`);
+        wrong("distance", `That takes more than ${LONGEST_LAG} hours.`);
       if (areaRatio === null && (lag !== null || distance !== null))
-        wrong("areaRatio", "Give it too; 1 where the two are alike.");
+        wrong("areaRatio", "Enter it too; 1 if the two are the same.");
     });
 };
 export type WaterEntries = z.input<ReturnType<typeof waterSchema>>;
@@ -165,11 +167,11 @@ function transferOf({ areaRatio, lag, distance, speed }: WaterValues): WaterKnow
 
 /** What the pairs written so far say, or that nothing is written yet. */
 export function ratingWords(text: string, system: UnitSystem): string | undefined {
-  if (text.trim() === "")
-    return "Gives discharge where the gauge has only stage, and stage where it has only discharge.";
+  if (text.trim() === "") return "Gives discharge from stage, or stage from discharge.";
   const found = answer(() => fitRating(pairsIn(text, system).gaugings));
   if (!found.ok) return undefined;
   const { C, h0, b, count, standardError, maxGauged } = found.value;
-  const error = standardError === null ? "; a fourth would tell its error" : `, ±${Math.round(standardError * 100)} %`;
+  const error =
+    standardError === null ? "; a fourth pair would show its error" : `, ±${Math.round(standardError * 100)} %`;
   return `Q = ${C.toPrecision(3)} (h ${h0 < 0 ? "+" : "−"} ${figureText(Math.abs(h0), 2)})^${figureText(b, 2)}, ${count} pairs${error}; a guess beyond ${showText(1.5 * maxGauged, "discharge", system)}.`;
 }

@@ -31,7 +31,7 @@ test("the river now: figures by the record, in either system, each with where it
   expect(region).toHaveTextContent("2 of the 3 years of record");
   expect(region).not.toHaveTextContent(`${Math.round(now.exceedance! * 100)} %`);
   await user.click(screen.getByRole("button", { name: "Where “Clarity” comes from" }));
-  expect(await screen.findByText(/by a rule of thumb \(3\.4 × NTU/)).toBeInTheDocument();
+  expect(await screen.findByText(/by a rule of thumb; take three readings/)).toBeInTheDocument();
   rerender(<NowFigures now={{ ...now, seasonYears: 4 }} gauge={record} outlook={undefined} stale system="us" />);
   expect(region).toHaveTextContent(`${Math.round(now.exceedance! * 100)} %of the time`);
   expect(region).toHaveTextContent(`${Math.round(now.discharge! / 0.3048 ** 3)}cfs`);
@@ -48,22 +48,20 @@ test("figures that were worked out say from what, and that they are a guess beyo
       system="metric"
     />,
   );
-  expect(
-    screen.getByText(/^a guess: far beyond the pairs it is worked out by your rating from stage/),
-  ).toBeInTheDocument();
+  expect(screen.getByText(/^a guess: far beyond the pairs it is from stage by your rating/)).toBeInTheDocument();
 });
 
 test("the days ahead: when it is down to a flow, and how far such forecasts are to be believed", async () => {
   const user = userEvent.setup();
   const { rerender } = render(<FallPanel outlook={outlook} skill={undefined} now={at} system="metric" />);
-  expect(screen.getByText(/Trying the forecast on the last year/)).toBeInTheDocument();
-  const field = screen.getByLabelText("At or under");
+  expect(screen.getByText(/Testing the forecast on the last year/)).toBeInTheDocument();
+  const field = screen.getByLabelText("Flow at or below");
   await user.clear(field);
   await user.type(field, "9000 m3/s");
   expect(screen.getByText("It is there now.")).toBeInTheDocument();
   await user.clear(field);
   await user.type(field, "0.01 m3/s");
-  expect(screen.getByText(/^Not within five days/)).toBeInTheDocument();
+  expect(screen.getByText(/^Not expected within five days/)).toBeInTheDocument();
   await user.clear(field);
   await user.type(field, "1,200");
   expect(screen.getByRole("alert")).toHaveTextContent(/could be/);
@@ -80,7 +78,7 @@ test("the days ahead: when it is down to a flow, and how far such forecasts are 
   rerender(<FallPanel outlook={outlook} skill={skill} now={at} system="metric" />);
   expect(screen.getByRole("row", { name: "24 h 8 % 20 % 79 %" })).toBeInTheDocument();
   rerender(<FallPanel outlook={outlook} skill={[]} now={at} system="metric" />);
-  expect(screen.getByText(/too short to try the forecast on/)).toBeInTheDocument();
+  expect(screen.getByText(/too short to test/)).toBeInTheDocument();
   rerender(<FallPanel outlook={{ ...outlook, flow: null }} skill={[]} now={at} system="metric" />);
   expect(screen.getByText(/^No forecast/)).toBeInTheDocument();
 });
@@ -89,7 +87,7 @@ test("the chart as a table: a day's least and most as read, the days ahead as fo
   const user = userEvent.setup();
   const span = { from: at - 6 * DAY, to: at + 5 * DAY };
   render(<TableTwin gauge={record} outlook={outlook} span={span} now={at} system="metric" />);
-  await user.click(screen.getByText("The same as a table"));
+  await user.click(screen.getByText("Show as a table"));
   const table = await screen.findByRole("table", { name: "The river’s record by day" });
   const rows = within(table).getAllByRole("row").slice(1);
   const forecast = rows.filter((row) => row.textContent!.includes("forecast"));
@@ -122,8 +120,8 @@ test("light, moon and air pressure: times where the place is known, and what is 
   ).toBeInTheDocument();
   expect(await screen.findByText(/^Tide: (flooding|ebbing|slack)/)).toHaveTextContent(/(high|low) .*(high|low)/);
   rerender(<SkyPanel place={undefined} barometer={null} tide={[]} now={at} system="metric" />);
-  expect(screen.getByText(/Give the gauge a latitude and longitude/)).toBeInTheDocument();
-  expect(screen.getByText("Air pressure: this gauge gives none.")).toBeInTheDocument();
+  expect(screen.getByText(/Add the gauge’s latitude and longitude/)).toBeInTheDocument();
+  expect(screen.getByText("Air pressure: no data at this gauge.")).toBeInTheDocument();
   expect(screen.queryByText(/^Tide/)).toBeNull();
 });
 
@@ -153,7 +151,7 @@ describe("spots that fish well between two levels", () => {
     const { rerender } = render(<SpotsPanel water={water} now={{ ...now, discharge: 6, stage: 1 }} system="metric" />);
     const judged = () => screen.getAllByRole("listitem").map((one) => one.lastChild!.textContent);
     expect(judged()).toEqual(["● fishes now", "○ too low", "○ too high"]);
-    expect(screen.getByText(/^2\.00 m under full pool, with about 20\.\d m of beach bare/)).toBeInTheDocument();
+    expect(screen.getByText(/^2\.00 m below full pool, with about 20\.\d m of beach bare/)).toBeInTheDocument();
     rerender(<SpotsPanel water={water} now={undefined} system="metric" />);
     expect(judged()).toEqual(["– not known", "– not known", "– not known"]);
   });

@@ -25,7 +25,7 @@ function Opened() {
         <Welcome />
       ) : (
         <p role="status" className="p-6 text-soft">
-          Opening the book …
+          Opening the log …
         </p>
       )}
     </main>

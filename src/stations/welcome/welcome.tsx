@@ -15,7 +15,7 @@ const NewReach = laterDialog(() => import("../reach/new-reach").then((one) => on
 const BookDialog = laterDialog(() => import("../book-dialog").then((one) => one.BookDialog));
 const SoundingsDialog = laterDialog(() => import("../reach/soundings-dialog").then((one) => one.SoundingsDialog));
 
-/** An empty book: start with the made-up river, a gauge file, or a reach. */
+/** An empty book: start with the demo river, a gauge file, or a reach. */
 export function Welcome() {
   const wanted = useDemoWanted();
   const removed = useSettings((settings) => settings.demoRemoved);
@@ -41,18 +41,18 @@ export function Welcome() {
 
   return (
     <div className="mx-auto max-w-2xl pt-6 lg:pt-16">
-      <h1 className="text-3xl lg:text-4xl">{holds ? "No river in the book yet" : "The book is empty"}</h1>
+      <h1 className="text-3xl lg:text-4xl">{holds ? "No river yet" : "The log is empty"}</h1>
       <p className="mt-3 max-w-xl text-lg text-soft">
-        Low Heron works out where the seams lie at the flow the river has, where fish would hold in it, and how deep to
-        set a float there. Then it keeps your catches by flow.
+        Low Heron shows where the seams are at today’s flow, where fish hold, and how deep to set a float. Then it logs
+        your catches by flow.
       </p>
       <ul className="mt-8 grid gap-3">
         <Row
           title="Look around first"
-          text="A made-up river with four years of gauge record, two reaches and a season of sessions. It goes again with one press."
+          text="A demo river with four years of gauge data, two reaches and a season of sessions. You can remove it any time."
         >
           <Button tone="next" onClick={load} disabled={loading}>
-            {loading ? "Loading …" : "Load the made-up river"}
+            {loading ? "Loading …" : "Load the demo river"}
           </Button>
         </Row>
         <Row title="Your own river, step by step" text="A gauge file, a reach, and the first plan: about two minutes.">
@@ -60,21 +60,21 @@ export function Welcome() {
             href="/today"
             className="inline-flex min-h-11 items-center justify-center rounded-md border border-edge px-4 font-semibold hover:bg-deep"
           >
-            Begin
+            Start
           </Link>
         </Row>
         <Row title="Your river’s gauge" text="A CSV or RDB file with stage, discharge, temperature or turbidity.">
           <Button onClick={() => setImporting(true)}>Open a gauge file</Button>
         </Row>
         <Row title="A reach of your own" text="Shape one from a template, from soundings, or open a reach file.">
-          <Button onClick={() => setBuilding(true)}>Make a reach</Button>
+          <Button onClick={() => setBuilding(true)}>Add a reach</Button>
         </Row>
-        <Row title="A book you saved" text="Taken in whole, or merged with what is here. Units and look are there too.">
-          <Button onClick={() => setOpening(true)}>Take in a saved book</Button>
+        <Row title="A backup" text="Restore it, or merge it into this log.">
+          <Button onClick={() => setOpening(true)}>Open a backup</Button>
         </Row>
       </ul>
       <p className="mt-8 text-sm text-soft">
-        Everything stays in this browser. Local rules, closed seasons and landowners stand above anything shown here.{" "}
+        Your data stays in this browser. Local rules, closed seasons and landowners come first.{" "}
         <Link href="/help" className="underline">
           What it knows, and what it does not
         </Link>

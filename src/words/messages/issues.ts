@@ -11,14 +11,14 @@ const TYPES: Readonly<Record<string, string>> = {
   tuple: "a pair",
 };
 
-/** What was read, before what is wanted. */
+/** Reading, before what is wanted. */
 const readFirst = ({ read }: MessageValues, then = ""): string =>
-  read === undefined ? "" : `${typeof read === "number" ? String(read) : `“${String(read)}”`} was read, and ${then}`;
+  read === undefined ? "" : `${typeof read === "number" ? String(read) : `“${String(read)}”`} was found, but ${then}`;
 
 /** What a schema found wrong with one value. */
 export const ISSUES: Words = {
   "wrong-type": (p) =>
-    `${p.missing && p.read === undefined ? "nothing is given, and " : readFirst(p)}${TYPES[String(p.expected)] ?? String(p.expected)} is wanted`,
+    `${p.missing && p.read === undefined ? "nothing is there; " : readFirst(p)}${TYPES[String(p.expected)] ?? String(p.expected)} is needed`,
   "under-least": (p) =>
     p.of === "string" || p.of === "array"
       ? `at least ${p.least} wanted`
@@ -28,15 +28,15 @@ export const ISSUES: Words = {
       ? `at most ${p.most} allowed`
       : `${readFirst(p, "it ")}must be ${p.allowed ? `${p.most} or less` : `under ${p.most}`}`,
   "not-one-of": (p) => `must be one of ${listed(p.known)}`,
-  "unknown-keys": (p) => `not known here: ${listed(p.keys)}`,
-  "wrong-format": (p) => (p.format === "datetime" ? "must be an ISO 8601 instant" : "is not written as it should be"),
-  "not-valid": () => "is not as it should be",
+  "unknown-keys": (p) => `unknown: ${listed(p.keys)}`,
+  "wrong-format": (p) => (p.format === "datetime" ? "must be an ISO 8601 instant" : "has the wrong format"),
+  "not-valid": () => "is not valid",
   "must-ascend": () => "must ascend",
   "times-and-values": () => "times and values must be of one length",
   "ends-before-it-begins": () => "must not end before it begins",
-  "no-such-stamp": () => "names an instant that the series does not have",
+  "no-such-stamp": () => "names a time that the series lacks",
   "not-the-reach": () => "must be the reach's own id",
   "measure-missing": () => "is missing for this kind of tackle",
-  "measure-foreign": () => "is no measure of this kind of tackle",
+  "measure-foreign": () => "doesn’t apply to this kind of tackle",
   "not-the-profile": () => "must be the profile's own id",
 };

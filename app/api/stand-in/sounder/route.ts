@@ -20,7 +20,7 @@ const admitted = bucket();
 export function GET(request: Request): Response {
   if (!admitted(performance.now()) || open >= MOST) return tooMany();
   const given = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  if (!given.success) return badQuery("Give at as an ISO 8601 instant, and temperature in degrees C.");
+  if (!given.success) return badQuery("Give at as an ISO 8601 time, and temperature in degrees C.");
   const at = Date.parse(given.data.at);
   const sentences = liveSentences(demoSounding(at), Math.floor(at / 1000), given.data.temperature);
   const text = new TextEncoder();

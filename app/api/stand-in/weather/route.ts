@@ -11,12 +11,12 @@ const admitted = bucket();
 export function GET(request: Request): Response {
   if (!admitted(performance.now())) return tooMany();
   const given = query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  if (!given.success) return badQuery("Give at as an ISO 8601 instant.");
+  if (!given.success) return badQuery("Give at as an ISO 8601 time.");
   // The caller says what its hour is: the made-up river has its own.
   const at = Date.parse(given.data.at);
   if (at < RECORD_START || at > RECORD_END)
     return badQuery(
-      `The made-up weather runs from ${new Date(RECORD_START).toISOString()} to ${new Date(RECORD_END).toISOString()}.`,
+      `The demo weather runs from ${new Date(RECORD_START).toISOString()} to ${new Date(RECORD_END).toISOString()}.`,
     );
   return new Response(weatherCsv(at), {
     headers: { "content-type": "text/csv; charset=utf-8", "cache-control": "private, max-age=3600" },
