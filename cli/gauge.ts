@@ -2,7 +2,7 @@ import { InputError } from "../src/core/quantity/fault";
 import { addLines } from "../src/core/formats/tally";
 import { addCounts } from "../src/core/formats/gauge-text";
 import { DATE_ORDERS } from "../src/core/formats/date-order";
-import { GAUGE_FORMATS, readGaugeFile } from "../src/core/formats/gauge-file";
+import { readGaugeFile, STATED_FORMATS } from "../src/core/formats/gauge-file";
 import { backtest } from "../src/core/gauge/backtest";
 import { loneJumps } from "../src/core/gauge/lone-jumps";
 import { joinRecords, seriesOf, summariseGauge } from "../src/core/gauge/summary";
@@ -11,7 +11,7 @@ import { choiceOption, instantOption, readText } from "./arguments";
 import type { Command } from "./command";
 
 export const gauge: Command = {
-  usage: "FILE… [--format auto|csv|rdb|waterml2] [--at ISO] [--zone IANA] [--dates dmy|mdy] [--backtest]",
+  usage: `FILE… [--format ${STATED_FORMATS.join("|")}] [--at ISO] [--zone IANA] [--dates dmy|mdy] [--backtest]`,
   about: `Reads a gauge file and says what the river is doing. Output: station, series[], rejected[], lines, codes, notes, suspect[], now, recession.
 exceedance is the fraction (0..1) of the season's record at or above the discharge; ratePerHour is d(ln Q)/dt, 1/h.
 --backtest adds backtest[]: the five-day forecast tried on the held-out last year (errors are medians of |forecast - truth|/truth).
@@ -21,7 +21,7 @@ Times without an offset are read in --zone, or as UTC; dates that could have the
   run: (args) => {
     if (args.positional.length === 0)
       throw new InputError("missing-argument", { what: "a gauge file, or several of one station" });
-    const format = choiceOption(args, "format", GAUGE_FORMATS, "auto");
+    const format = choiceOption(args, "format", STATED_FORMATS, "auto");
     const at = instantOption(args, "at");
     const dates = args.values.dates === undefined ? undefined : choiceOption(args, "dates", DATE_ORDERS, "dmy");
     const files = args.positional.map((file) => ({

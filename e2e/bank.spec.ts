@@ -173,7 +173,7 @@ test("what is heard: headings before controls, the strip says flow, trend and cl
     expect(first, station).toBeTruthy();
   }
   await expect(page.getByRole("banner").getByRole("link")).toHaveAccessibleName(
-    /^Kiln Glide: 6\.7 m³\/s, falling 42 h; green, seen to the \w+; demo river\. Opens Water\.$/,
+    /^Kiln Glide: 6\.7 m³\/s, falling 42 h; green, visible to the \w+; demo river\. Opens Water\.$/,
   );
   await open(page, "Reach");
   const list = page.getByRole("list", { name: "Lies in order of rank" }).getByRole("button");

@@ -23,7 +23,7 @@ for (const [how, body] of [
     });
     await loadDemo(page, "/reach", { solved: false });
     // Silence is borne for half a minute, since long records are read in one go.
-    const told = page.getByRole("alert").filter({ hasText: "broke down. It is started anew" }).first();
+    const told = page.getByRole("alert").filter({ hasText: "crashed and was restarted" }).first();
     await expect(told).toBeVisible({ timeout: 60_000 });
     expect(met).toBeGreaterThan(0);
     // The rest of the page goes on.

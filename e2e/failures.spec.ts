@@ -104,7 +104,7 @@ test("what a full disk refuses on the Log is told, kept and done when it is trie
   await expect(dialog).toBeHidden();
 
   const removed = page.getByText("Session deleted.");
-  await failsThenDone(page, disk, page.getByRole("button", { name: "remove" }).last(), removed.first());
+  await failsThenDone(page, disk, page.getByRole("button", { name: "delete" }).last(), removed.first());
 });
 
 test("transactions that break off are told, and every entry waits until it is tried again", async ({ page }) => {
@@ -142,7 +142,7 @@ test("what a full disk refuses on Water, Reach and in the book is told and kept"
   const dialog = page.getByRole("dialog");
   const inDialog = dialog.getByRole("alert").filter({ hasText: FULL });
 
-  await page.getByRole("button", { name: "This water" }).click();
+  await page.getByRole("button", { name: "Water settings" }).click();
   await dialog.getByLabel("Altitude").fill("90 m");
   await disk.full();
   await dialog.getByRole("button", { name: "Save" }).click();
@@ -240,7 +240,7 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
     .getByLabel("Backup file")
     .setInputFiles({ name: "day.zip", mimeType: "application/zip", buffer: file });
   await elsewhere.getByRole("button", { name: "Restore" }).click();
-  await expect(elsewhere.getByText("day.zip is in the book.").first()).toBeVisible();
+  await expect(elsewhere.getByText("day.zip restored.").first()).toBeVisible();
   await elsewhere.keyboard.press("Escape");
   await walk(elsewhere, "Session");
   await expect(elsewhere.getByRole("region", { name: "The fish", exact: true })).toBeVisible();
@@ -249,13 +249,13 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
 });
 
 for (const [how, script, said] of [
-  ["is not there", () => Object.defineProperty(window, "indexedDB", { value: undefined }), /keeps no data for pages/],
+  ["is not there", () => Object.defineProperty(window, "indexedDB", { value: undefined }), /doesn’t save data/],
   [
     "never answers",
     () => {
       IDBFactory.prototype.open = () => new EventTarget() as IDBOpenDBRequest;
     },
-    /has not answered for five seconds/,
+    /hasn’t answered for five seconds/,
   ],
   [
     "is refused",
@@ -264,7 +264,7 @@ for (const [how, script, said] of [
         throw new DOMException("denied", "SecurityError");
       };
     },
-    /does not give its storage/,
+    /blocked storage/,
   ],
 ] as const)
   test(`a book whose storage ${how} is told of within five seconds, and the day can be fished in memory`, async ({
@@ -282,7 +282,7 @@ for (const [how, script, said] of [
     await page.keyboard.press("Escape");
     await makeSmallReach(page, "Alder run");
     await settled(page);
-    await expect(page.getByRole("region", { name: "Temporary log" })).toContainText("could not be read");
+    await expect(page.getByRole("region", { name: "Temporary log" })).toContainText("couldn’t be read");
   });
 
 /** Bites that are in the book. */

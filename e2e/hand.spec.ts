@@ -56,12 +56,12 @@ test("keys: listed from a visible place, no shortcut from a list, Escape closes 
   await session.click();
   const undo = page.getByRole("button", { name: "Undo" });
   await expect(undo).toBeVisible();
-  await page.getByRole("button", { name: "Keys" }).click();
-  await expect(page.getByRole("dialog", { name: "Keys" })).toContainText("delete it");
+  await page.getByRole("button", { name: "Shortcuts" }).click();
+  await expect(page.getByRole("dialog", { name: "Shortcuts" })).toContainText("delete it");
   await page.keyboard.press("Escape");
   await expect(page.getByRole("dialog")).toBeHidden();
   await expect(undo).toBeVisible();
-  await expect(page.getByRole("button", { name: "Keys" })).toBeFocused();
+  await expect(page.getByRole("button", { name: "Shortcuts" })).toBeFocused();
   await noFaults(page);
 
   await walk(page, "Reach");
@@ -84,7 +84,7 @@ test("emptying the book is one deliberate act, with a copy saved first that rest
   await expect(page.getByRole("heading", { name: "The log is empty" })).toBeVisible();
   await page.getByRole("button", { name: "Open a backup" }).click();
   await page.getByLabel("Backup file").setInputFiles(await download.path());
-  await page.getByRole("radio", { name: /^Restore it as it was/ }).check();
+  await page.getByRole("radio", { name: /^Restore it exactly/ }).check();
   await page.getByRole("button", { name: "Restore" }).click();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();

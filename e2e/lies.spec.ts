@@ -26,12 +26,12 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   const season = page.getByLabel("Season");
   await season.click();
   await page.getByRole("option", { name: "winter" }).click();
-  await expect(page.getByText(/Cold water: slow, deep places/)).toBeVisible();
+  await expect(page.getByText(/Cold water: slow, deep spots/)).toBeVisible();
   await expect(page.getByText(/× season [\d.]+/)).toBeVisible();
   await season.click();
   await page.getByRole("option", { name: "spawning" }).click();
-  await expect(page.getByText(/Leave spawning fish in peace; local close seasons stand/)).toBeVisible();
-  await expect(page.getByText(/Shown is where they are, so as to keep off/)).toBeVisible();
+  await expect(page.getByText(/Leave spawning fish alone, and follow local closed seasons/)).toBeVisible();
+  await expect(page.getByText(/The list shows where they are, so you can keep off/)).toBeVisible();
   await season.click();
   await page.getByRole("option", { name: "normal" }).click();
   await expect(page.getByText(/× season/)).toBeHidden();
@@ -45,7 +45,7 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
       .first(),
   ).toBeVisible();
   const landed = await approach
-    .getByText(/land [\d.]+ m up-current/)
+    .getByText(/land [\d.]+ m upstream/)
     .first()
     .textContent();
   await approach.getByLabel("Sinks like").click();
@@ -55,8 +55,8 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   await page.getByRole("option", { name: /not known/ }).click();
   await expect(approach.getByText(/shadow/i)).toHaveCount(1);
   await approach.getByRole("button", { name: "From a boat" }).click();
-  await expect(approach.getByText(/^Boat .* up-current of the lie|No water in range/)).toBeVisible();
-  await expect(approach.getByText(/never from the stern|No water in range/)).toBeVisible();
+  await expect(approach.getByText(/^Boat .* upstream of the lie|No place to anchor/)).toBeVisible();
+  await expect(approach.getByText(/never from the stern|No place to anchor/)).toBeVisible();
   const time = page.getByRole("region", { name: "Time for lie 1" });
   const roving = await time.textContent();
   await time.getByRole("button", { name: "I wait" }).click();
@@ -66,20 +66,20 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
 
   // A fish from this lie, in one press; and one of last summer put where it took.
   await page.getByRole("button", { name: "Fish from lie 1" }).click();
-  await expect(page.getByText("The fish is in the book, on lie 1.", { exact: true })).toBeVisible();
+  await expect(page.getByText("Fish saved on lie 1.", { exact: true })).toBeVisible();
   await page
-    .getByRole("button", { name: /^Take the fish of .* off the plan$/ })
+    .getByRole("button", { name: /^Remove the fish of .* from the plan$/ })
     .last()
     .click();
-  const put = page.getByRole("button", { name: /^Put the fish of .* on lie 1$/ }).first();
+  const put = page.getByRole("button", { name: /^Add the fish of .* on lie 1$/ }).first();
   const label = (await put.getAttribute("aria-label"))!;
   await put.click();
   await expect(page.getByRole("button", { name: label })).toBeHidden();
   await page.getByRole("button", { name: "Undo" }).last().click();
   await expect(page.getByRole("button", { name: label })).toBeVisible();
-  const verdict = page.getByText(/fish with a position held, on average, in better water than \d+ % of the water/);
+  const verdict = page.getByText(/fish with a position held, on average, in better water than \d+ % of the reach/);
   await expect(verdict).toBeVisible({ timeout: 120_000 });
-  await expect(page.getByText(/came from a lie; [\d.]+ would by chance/)).toBeVisible();
+  await expect(page.getByText(/came from a lie; [\d.]+ expected by chance/)).toBeVisible();
 });
 
 test("a fish of one's own: copied, refused where it makes no sense, kept through a reload, changed, removed and brought back", async ({
@@ -91,7 +91,7 @@ test("a fish of one's own: copied, refused where it makes no sense, kept through
   await settled(page);
   await page.getByLabel("Fish", { exact: true }).click();
   await page.getByRole("option", { name: "Smallmouth bass" }).click();
-  await expect(page.getByText(/Lies for smallmouth bass|No place stands out/)).toBeVisible();
+  await expect(page.getByText(/Lies for smallmouth bass|No spot stands out/)).toBeVisible();
   await page.getByRole("button", { name: "Customise this species" }).click();
   const dialog = page.getByRole("dialog");
   await dialog.getByLabel("Name", { exact: true }).fill("Creek bass");

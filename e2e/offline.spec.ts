@@ -25,7 +25,7 @@ test("after one visit a whole day is fished with no network, from a cold start: 
   const broken: string[] = [];
   page.on("pageerror", (error) => broken.push(error.message));
   await page.goto("/learn");
-  await expect(page.getByRole("heading", { name: /Fish an hour/ })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /Fish per hour/ })).toBeVisible();
   await page.evaluate(() => ((window as unknown as { same?: boolean }).same = true));
   const stations = page.getByRole("navigation", { name: "Stations" });
   for (const [name, seen] of [
@@ -55,14 +55,14 @@ test("after one visit a whole day is fished with no network, from a cold start: 
   await landFish(page);
   await page.getByLabel("Length, cm").fill("24");
   await page.getByLabel("Length, cm").press("Enter");
-  await expect(page.getByText(/Release it: it is under the least length of 28 cm/)).toBeVisible();
+  await expect(page.getByText(/Release it: it is under the minimum length of 28 cm/)).toBeVisible();
   await page.getByRole("button", { name: "Smooth" }).click();
   await noFaults(page);
   await release(page);
   await page.getByRole("button", { name: "More actions", exact: true }).click();
   await page.waitForTimeout(600);
   await page.getByRole("button", { name: "Something to eat" }).click();
-  await expect(page.getByText(/The clock stands for 0 min: something to eat/)).toBeVisible();
+  await expect(page.getByText(/Timer paused for 0 min: something to eat/)).toBeVisible();
   await page.waitForTimeout(600);
   await page.getByRole("button", { name: "Resume fishing" }).click();
   await endSession(page);
@@ -74,7 +74,7 @@ test("after one visit a whole day is fished with no network, from a cold start: 
   await expect(page.getByTestId("fish-table").getByRole("row").nth(1)).toContainText("24 cm");
   const [file] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "Hours as CSV" }).click(),
+    page.getByRole("button", { name: "Export hours (CSV)" }).click(),
   ]);
   expect(file.suggestedFilename()).toBe("hours.csv");
   expect(broken).toEqual([]);

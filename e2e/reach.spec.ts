@@ -12,18 +12,18 @@ test("a reach from soundings: a bad file is told, a demo boat's log shown with w
     .getByLabel("File", { exact: true })
     .setInputFiles({ name: "bad.csv", mimeType: "text/csv", buffer: Buffer.from("place,depth\nhere,1\n") });
   await expect(dialog.getByRole("alert")).toContainText("No two columns give a place");
-  await dialog.getByRole("button", { name: /made-up boat/ }).click();
+  await dialog.getByRole("button", { name: /demo sounder log/ }).click();
   await expect(dialog.getByText(/soundings over/)).toBeVisible();
   await expect(dialog.getByRole("alert")).toBeHidden();
   await expect(dialog.getByText(/lost the bottom/)).toBeVisible();
-  await expect(dialog.getByText(/laid along 20\d°/)).toBeVisible();
+  await expect(dialog.getByText(/set to 20\d°/)).toBeVisible();
   await dialog.getByRole("button", { name: "Reverse" }).click();
-  await expect(dialog.getByText(/laid along 2\d°/)).toBeVisible();
-  await dialog.getByLabel(/River runs to/).fill("200");
-  await expect(dialog.getByText("laid along 200°")).toBeVisible();
-  await dialog.getByLabel(/Fall of the water/).fill("none");
+  await expect(dialog.getByText(/set to 2\d°/)).toBeVisible();
+  await dialog.getByLabel(/River flows towards/).fill("200");
+  await expect(dialog.getByText("set to 200°")).toBeVisible();
+  await dialog.getByLabel(/Gradient/).fill("none");
   await expect(dialog.getByRole("button", { name: "Add this reach" })).toBeDisabled();
-  await dialog.getByLabel(/Fall of the water/).fill("2.8");
+  await dialog.getByLabel(/Gradient/).fill("2.8");
   await dialog.getByLabel("Name", { exact: true }).fill("Sounded glide");
   await noFaults(page);
   await dialog.getByRole("button", { name: "Add this reach" }).click();
@@ -94,7 +94,7 @@ test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section 
   await page.getByRole("option", { name: "Walleye" }).click();
   await expect(page.getByRole("heading", { name: "Lies for walleye" })).toBeVisible();
   await expect(page.getByText(/^Slow beside fast: |^No faster water within/)).toBeVisible();
-  await expect(page.getByText(/× 1000\. It compares/)).toBeVisible();
+  await expect(page.getByText(/× 1000\. Scores compare/)).toBeVisible();
 });
 
 test("readings in the water: put down at the probe, fitted, taken and undone", async ({ page }) => {
@@ -114,15 +114,15 @@ test("readings in the water: put down at the probe, fitted, taken and undone", a
   await read(1, "1.35 m");
   await page.getByRole("button", { name: "Edit the bed" }).click();
   await page.getByRole("button", { name: "Fit the bed to the readings" }).click();
-  await expect(page.getByText(/One reading cannot tell/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/One reading can’t separate/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole("button", { name: "Edit the bed" }).click();
   await read(3, "4 ft");
   await page.getByRole("button", { name: "Edit the bed" }).click();
   await expect(page.getByRole("row", { name: /2\. Depth/ })).toContainText("1.22 m");
   await page.getByRole("button", { name: "Fit the bed to the readings" }).click();
-  await expect(page.getByText(/of their own errors off/)).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByText(/times their own error/)).toBeVisible({ timeout: 120_000 });
   await noFaults(page);
-  await page.getByRole("button", { name: "Take out reading 2" }).click();
+  await page.getByRole("button", { name: "Delete reading 2" }).click();
   await expect(page.getByRole("row", { name: /2\. Depth/ })).toBeHidden();
   await page.getByRole("region", { name: "Edit the bed" }).getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("row", { name: /2\. Depth/ })).toBeVisible();
@@ -190,7 +190,7 @@ test("worked out ahead: how sure each lie is, and other flows, before anybody as
   await loadDemo(page, "/reach", { ahead: true });
   await settled(page);
   await expect(page.getByText(/holds in \d+ of 10/).first()).toBeVisible({ timeout: 120_000 });
-  const dots = page.getByText(/dots: solved \(\d+ of \d+\)/);
+  const dots = page.getByText(/dots: worked out \(\d+ of \d+\)/);
   const count = async () => Number(/\((\d+) of/.exec(await dots.innerText())![1]);
   const before = await count();
   await expect.poll(count, { timeout: 120_000 }).toBeGreaterThan(before + 1);
@@ -200,7 +200,7 @@ test("worked out ahead: how sure each lie is, and other flows, before anybody as
   await page.getByRole("combobox", { name: "Work out ahead of time" }).click();
   await page.getByRole("option", { name: "Nothing (saves battery)" }).click();
   await page.keyboard.press("Escape");
-  await expect(page.getByText("Not worked out, to save the battery", { exact: false })).toBeVisible();
+  await expect(page.getByText("To save battery, uncertainty", { exact: false })).toBeVisible();
   await expect(page.getByText(/holds in \d+ of 10/)).toHaveCount(0);
   // What is begun is stopped; a moment later no more flows come.
   await page.waitForTimeout(1500);

@@ -44,7 +44,7 @@ test("the command line and the screens give the same lies, stand and rig for the
   await page.goto("/");
   await page.getByRole("button", { name: "Add a reach" }).click();
   await page.getByLabel("Reach file").setInputFiles(file);
-  await expect(page.getByText("Compared run is in the book.").first()).toBeVisible();
+  await expect(page.getByText("Compared run saved.").first()).toBeVisible();
   rmSync(folder, { recursive: true });
   await walk(page, "Reach");
   await settled(page);
@@ -93,7 +93,7 @@ test("a key is held on a stone in one tab while it is renamed in another: both a
   await one.goto("/");
   await one.getByRole("button", { name: "Add a reach" }).click();
   await one.getByLabel("Reach file").setInputFiles(file);
-  await expect(one.getByText("Compared run is in the book.").first()).toBeVisible();
+  await expect(one.getByText("Compared run saved.").first()).toBeVisible();
   rmSync(folder, { recursive: true });
   await walk(one, "Reach");
   await other.goto("/reach");
@@ -142,15 +142,15 @@ test("a screen that cannot be drawn is told in its place, and the other stations
       }),
   );
   await page.goto("/log");
-  await expect(page.getByRole("alert").filter({ hasText: "Log could not be shown" })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "Log couldn’t be shown" })).toBeVisible();
   await expect(page.getByRole("button", { name: "Retry" })).toBeVisible();
   // The book can be saved from there, and what of it could not come in again is told.
   const saving = page.waitForEvent("download");
   await page.getByRole("button", { name: "Save a backup" }).click();
   expect((await saving).suggestedFilename()).toMatch(/^low-heron-.*\.zip$/);
-  await expect(page.getByText(/1 record of it cannot be taken in again\. sessions\.jsonl, line 1/)).toBeVisible();
+  await expect(page.getByText(/1 record can’t be restored from it\. sessions\.jsonl, line 1/)).toBeVisible();
   await page.getByRole("link", { name: "Learn", exact: true }).click();
-  await expect(page.getByRole("heading", { name: /Fish an hour/ })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /Fish per hour/ })).toBeVisible();
 });
 
 test("a write that fails is told, nothing is lost of what was typed, and it can be tried again", async ({ page }) => {
@@ -194,7 +194,7 @@ test("a book that cannot be opened is told, and not taken for an empty one", asy
     };
   });
   await page.goto("/water");
-  await expect(page.getByRole("alert").filter({ hasText: "The book could not be opened" })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "The log couldn’t be opened" })).toBeVisible();
   await expect(page.getByRole("button", { name: "Retry" })).toBeVisible();
   await expect(page.getByText("The log is empty")).toBeHidden();
 });

@@ -32,7 +32,7 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
   await other.getByRole("button", { name: "Cast", exact: true }).click();
   await expect(other.getByText(/cast 2, /)).toBeVisible();
   await page.getByRole("button", { name: "undo" }).click();
-  await expect(page.getByText(/: taken back/)).toBeVisible();
+  await expect(page.getByText(/: undone/)).toBeVisible();
   await other.getByRole("button", { name: "Fish on" }).click();
   await expect(page.getByRole("region", { name: "A fish is on" })).toBeVisible();
   await noFaults(page);
@@ -64,12 +64,12 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
   // On to the next lie, the first is rested or not, and back by undo.
   await page.getByRole("button", { name: "More actions", exact: true }).click();
   await page.waitForTimeout(600);
-  await page.getByRole("button", { name: "Move spots" }).click();
+  await page.getByRole("button", { name: "Move on" }).click();
   await page.waitForTimeout(600);
   await page.getByRole("dialog").getByRole("button", { name: /^2\. / }).click();
-  await expect(page.getByText(/ on to /)).toBeVisible();
+  await expect(page.getByText(/moved to /)).toBeVisible();
   await page.getByRole("button", { name: "undo" }).click();
-  await expect(page.getByText(/: taken back/)).toBeVisible();
+  await expect(page.getByText(/: undone/)).toBeVisible();
   await endSession(page);
 });
 
@@ -85,7 +85,7 @@ test("what is noted, the sounder, a photo without its place; the table put right
     await page.waitForTimeout(600);
   };
   await more("Add a note");
-  await page.getByRole("combobox", { name: "What" }).click();
+  await page.getByRole("combobox", { name: "Kind of note" }).click();
   await page.getByRole("option", { name: "What others caught" }).click();
   await page.getByLabel("Boats or anglers seen").fill("4");
   await page.getByLabel("With fish").fill("1");
@@ -93,7 +93,7 @@ test("what is noted, the sounder, a photo without its place; the table put right
   await expect(page.getByText("Note saved.").first()).toBeVisible();
 
   await more("Sounder");
-  await page.getByRole("button", { name: "Listen" }).click();
+  await page.getByRole("button", { name: "Connect" }).click();
   await expect(page.getByText(/^\d+\.\d\d m$/)).toBeVisible();
   await page.getByRole("button", { name: "Mark this place" }).click();
   await page.getByRole("combobox", { name: "Course to" }).click();
@@ -128,7 +128,7 @@ test("what is noted, the sounder, a photo without its place; the table put right
   await page
     .getByLabel("Add a photo")
     .setInputFiles({ name: "x.jpg", mimeType: "image/jpeg", buffer: Buffer.from("no") });
-  await expect(page.getByRole("alert").filter({ hasText: "no picture" })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "can’t open this file as a picture" })).toBeVisible();
   await release(page);
   await endSession(page);
 
@@ -139,7 +139,7 @@ test("what is noted, the sounder, a photo without its place; the table put right
   const before = (await table.getByRole("row").count()) - 1;
   await table.getByRole("checkbox").nth(0).check();
   await table.getByRole("checkbox").nth(1).check();
-  await page.getByRole("button", { name: "Put 2 fish right" }).click();
+  await page.getByRole("button", { name: "Edit 2 fish" }).click();
   await page.getByLabel("Lure or bait").fill("bulk nymph");
   await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(table.getByText("bulk nymph")).toHaveCount(2);
@@ -148,7 +148,7 @@ test("what is noted, the sounder, a photo without its place; the table put right
   await table.getByRole("button", { name: "Length" }).click();
   await expect(table.getByRole("columnheader", { name: "Length" })).toHaveAttribute("aria-sort", /ending$/);
 
-  await page.getByLabel("Fish as CSV").setInputFiles({
+  await page.getByLabel("Fish file (CSV)").setInputFiles({
     name: "old.csv",
     mimeType: "text/csv",
     buffer: Buffer.from("when,fish,size\n2026-04-01T10:00:00Z,brown trout,31\nnever,brown trout,30\n"),

@@ -10,7 +10,7 @@ test("bad gauge files get a located error, and nothing is changed", async ({ pag
   for (const [content, said] of [
     ["", "The file is empty"],
     [Buffer.from([80, 75, 3, 4, 0, 0, 7]), "not text"],
-    ["a,b\n1,2\n", "No column is named as a time"],
+    ["a,b\n1,2\n", "No column is called time"],
     ["time,discharge (m3/s)\n2026-01-01T00:00Z,-3\n2026-01-01T01:00Z,NaN\n", "line 2"],
   ] as const) {
     await chooseGauge(page, "bad.csv", content as string);
@@ -55,21 +55,21 @@ test("a reach without an outlet is refused by name, and nothing is changed", asy
 
 test("the demo river: labelled, looked at in both units and by keys, removed and brought back", async ({ page }) => {
   await loadDemo(page);
-  await expect(page.getByTestId("made-up")).toContainText("demo river, its own hour");
+  await expect(page.getByTestId("made-up")).toContainText("demo river, demo time");
   const strip = page.getByRole("banner");
   await expect(strip).toContainText("m³/s");
   await page.keyboard.press("u");
   await expect(strip).toContainText("cfs");
   await page.keyboard.press("7");
-  await expect(page.getByRole("heading", { name: /Fish an hour/ })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /Fish per hour/ })).toBeVisible();
   await page.keyboard.press("?");
-  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await expect(page.getByRole("dialog", { name: "Shortcuts" })).toBeVisible();
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Settings and backup" }).click();
   await page.getByRole("button", { name: "Remove the demo river" }).click();
   await expect(page.getByRole("heading", { name: "The log is empty" })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByRole("heading", { name: /Fish an hour/ })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /Fish per hour/ })).toBeVisible();
 });
 
 test("an archive goes out and comes back in after everything was removed", async ({ page }) => {
@@ -84,9 +84,9 @@ test("an archive goes out and comes back in after everything was removed", async
   await expect(page.getByRole("heading", { name: "The log is empty" })).toBeVisible();
   await page.getByRole("button", { name: "Settings and backup" }).click();
   await page.getByLabel("Backup file").setInputFiles(path);
-  await expect(page.getByText(/^Nothing by itself/)).toBeVisible();
+  await expect(page.getByText(/^Change nothing/)).toBeVisible();
   // What was removed since stays removed, unless it is wanted back.
-  await page.getByRole("radio", { name: /^Restore it as it was/ }).check();
+  await page.getByRole("radio", { name: /^Restore it exactly/ }).check();
   await page.getByRole("button", { name: "Restore" }).click();
   await page.getByRole("button", { name: "Close" }).click();
   await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
@@ -117,11 +117,11 @@ test("the flow slider: a new flow is solved, the old one stays solved, and solvi
   await settled(page);
   const first = await otherFlow(page);
   await expect(page.getByText(/^Solving/)).toBeVisible();
-  await expect(page.getByText(/the nearest solved/)).toBeVisible();
+  await expect(page.getByText(/the nearest flow worked out/)).toBeVisible();
   // Pressed at once: a small machine may be done before a slow pointer arrives.
   await page.getByRole("button", { name: "Stop" }).dispatchEvent("click");
   await expect(page.getByRole("button", { name: /^Stopped/ })).toBeVisible();
-  await page.getByRole("button", { name: /^back to now/ }).click();
+  await page.getByRole("button", { name: /^show the flow now/ }).click();
   await settled(page);
   await expect(page.getByLabel("Flow to show", { exact: true })).toHaveValue(first);
 });
@@ -203,7 +203,7 @@ test("on the bank, by thumb: a session on a phone, a blank, undo, and figures in
   await page.getByRole("button", { name: "False alarm" }).click();
   await expect(page.getByText("0 fish")).toBeVisible();
   await endSession(page);
-  await expect(page.getByText("A blank is in the book", { exact: false }).first()).toBeVisible();
+  await expect(page.getByText("Saved as a blank", { exact: false }).first()).toBeVisible();
   await page.getByRole("button", { name: "Settings and backup" }).click();
   await page.getByRole("combobox", { name: "Units" }).click();
   await page.getByRole("option", { name: "US customary" }).click();
@@ -234,7 +234,7 @@ test("a session and a reach taken out come back by undo; a reach goes out as a f
   await walk(page, "Reach");
   await page.getByRole("button", { name: "Add a reach" }).click();
   await page.getByLabel("Reach file").setInputFiles(await download.path());
-  await expect(page.getByText("Alder Bend is in the book.").first()).toBeVisible();
+  await expect(page.getByText("Alder Bend saved.").first()).toBeVisible();
   await expect(page.getByRole("combobox", { name: "Reach", exact: true })).toContainText("Alder Bend");
 });
 
@@ -263,7 +263,7 @@ test("the tackle box: filled, used, lost from, mended, saved and taken in again;
   // Out as a file, and in again beside what is there: all or nothing of each line, and what is refused is told.
   const [download] = await Promise.all([
     page.waitForEvent("download"),
-    page.getByRole("button", { name: "As CSV", exact: true }).click(),
+    page.getByRole("button", { name: "Export CSV", exact: true }).click(),
   ]);
   const path = `${outputDir}/tackle.csv`;
   await download.saveAs(path);
@@ -275,7 +275,7 @@ test("the tackle box: filled, used, lost from, mended, saved and taken in again;
     buffer: Buffer.from("kind,name,grams\nhead,minnow head,1/8 oz\nhead,nothing,\nkite,blue,2\n"),
   });
   await expect(page.getByText("minnow head")).toBeVisible();
-  await expect(page.getByText("Of 3 data lines 1 read, 0 without a reading, 2 refused.")).toBeVisible();
+  await expect(page.getByText("Of 3 data lines 1 read, 0 without a reading, 2 rejected.")).toBeVisible();
   await expect(page.getByText(/^line 3: its weight is missing|^line 3: its grams/)).toBeVisible();
 });
 
@@ -359,15 +359,15 @@ test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged,
   await page.mouse.down();
   await page.mouse.move(box.x + box.width / 2 - 90, box.y + box.height / 2, { steps: 5 });
   // The water follows the hand before anything is kept.
-  await expect(page.getByText(/^Under your hand: quick pictures/)).toBeVisible();
+  await expect(page.getByText(/^Preview while you drag/)).toBeVisible();
   await page.mouse.up();
-  await expect(page.getByText(/^Under your hand/)).toBeHidden();
+  await expect(page.getByText(/^Preview while you drag/)).toBeHidden();
   // And leaves it when the bed is changed by other means, or a handle is only pressed.
   await stone.focus();
   await page.keyboard.press("ArrowDown");
   await page.getByRole("button", { name: /^Channel width/ }).click({ force: true });
-  await expect(page.getByText(/^Solving|^First picture|^Settled/).first()).toBeVisible();
-  await expect(page.getByText(/^Under your hand/)).toBeHidden();
+  await expect(page.getByText(/^Solving|^Preview,|^Settled/).first()).toBeVisible();
+  await expect(page.getByText(/^Preview while you drag/)).toBeHidden();
   await expect(stone).not.toHaveAttribute("aria-label", /^Stone, 27\.0 m/);
   await page.getByLabel("Across", { exact: true }).fill("small");
   await page.getByLabel("Across", { exact: true }).press("Enter");

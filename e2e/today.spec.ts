@@ -28,7 +28,7 @@ test("where and when, why, what would change it; other days, another fish, how f
   await loadDemo(page, "/today");
   const answer = page.getByRole("heading", { level: 1 });
   await expect(answer).toHaveText(/^(Kiln Glide|Alder Bend), today \d\d:\d\d to \d\d:\d\d$/, { timeout: 60_000 });
-  await expect(page.getByText("their water is being solved", { exact: false })).toBeHidden({ timeout: 120_000 });
+  await expect(page.getByText("are still being worked out", { exact: false })).toBeHidden({ timeout: 120_000 });
   const [reach] = (await answer.innerText()).split(",");
   await expect(page.getByRole("heading", { name: `Why ${reach}` })).toBeVisible();
   // The flow of the sentence is the flow of the first row and of the first reason.
@@ -90,7 +90,7 @@ test("weather: the stand-in's forecast on the answer; what is expected goes befo
   // A gale that the angler expects sends nobody anywhere, and is taken back.
   await page.getByRole("button", { name: "Weather" }).click();
   const dialog = page.getByRole("dialog");
-  await expect(dialog.getByText(/^Made up, like the river/)).toBeVisible();
+  await expect(dialog.getByText(/^Demo forecast, not real/)).toBeVisible();
   await noFaults(page);
   const windExpected = async (wind: string) => {
     await dialog.getByRole("combobox", { name: "Wind" }).click();
@@ -116,7 +116,7 @@ test("weather: the stand-in's forecast on the answer; what is expected goes befo
     buffer: Buffer.from(`time,wind (m/s),wind direction,cloud (%),thunder\n${lines.join("\n")}\n`),
   });
   await expect(dialog.getByText(/^From sky\.csv/)).toBeVisible();
-  await expect(dialog.getByText("line 4: wind direction “storm” cannot be", { exact: false })).toBeVisible();
+  await expect(dialog.getByText("line 4: wind direction “storm” is impossible", { exact: false })).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(windows.getByRole("row").nth(1)).toContainText("light breeze, 4.0 m/s from the west, overcast", {
     timeout: 60_000,
@@ -124,6 +124,6 @@ test("weather: the stand-in's forecast on the answer; what is expected goes befo
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(windows.getByRole("row").nth(1)).toContainText("from the south", { timeout: 60_000 });
   await page.getByRole("link", { name: "Session" }).click();
-  await expect(page.getByText("Sky and wind as forecast", { exact: false })).toBeVisible();
+  await expect(page.getByText("Sky and wind from the forecast", { exact: false })).toBeVisible();
   await expect(page.getByRole("combobox", { name: "Sky" })).toContainText("broken cloud");
 });

@@ -13,7 +13,7 @@ test("a plan is carried whole: its place, hours and flow on Reach, Rig and Sessi
   await page.getByRole("combobox", { name: "Days" }).click();
   await page.getByRole("option", { name: "Tomorrow", exact: true }).click();
   await expect(page.getByRole("heading", { level: 1 })).toHaveText(/, tomorrow \d\d:\d\d to \d\d:\d\d$/);
-  await expect(page.getByText("their water is being solved", { exact: false })).toBeHidden({ timeout: 120_000 });
+  await expect(page.getByText("are still being worked out", { exact: false })).toBeHidden({ timeout: 120_000 });
   const said = await page.locator("#station").innerText();
   const place = /Start: (.+?)\./.exec(said)![1]!;
   const [, from, to] = /tomorrow (\d\d:\d\d) to (\d\d:\d\d)/.exec(said)!;
@@ -117,7 +117,7 @@ for (const [name, zone, start, began, ended] of NIGHTS)
     await expect(row).toContainText(began);
     await expect(row).toContainText("1.0 h");
     await page
-      .getByRole("button", { name: /^Correct the session/ })
+      .getByRole("button", { name: /^Edit the session/ })
       .first()
       .click();
     await expect(page.getByRole("dialog").getByLabel("To", { exact: true })).toHaveValue(new RegExp(`T?${ended}`));

@@ -34,9 +34,9 @@ test("the chart's span: presets, handles by keys, earlier and later; sources are
   await expect(page.getByRole("button", { name: "All", exact: true })).toHaveAttribute("aria-pressed", "true");
   expect(await start.getAttribute("aria-valuenow")).toBe(await start.getAttribute("aria-valuemin"));
   await page.getByRole("button", { name: "Where “Clarity” comes from" }).click();
-  await expect(page.getByText(/conversion refitted on \d readings of yours/)).toBeVisible();
+  await expect(page.getByText(/conversion fitted to \d of your readings/)).toBeVisible();
   await page.keyboard.press("Escape");
-  await expect(page.getByText(/conversion refitted on \d readings of yours/)).toBeHidden();
+  await expect(page.getByText(/conversion fitted to \d of your readings/)).toBeHidden();
 });
 
 test("readings of one's own: a body mark in one press with undo, and a discharge by timed floats", async ({ page }) => {
@@ -70,15 +70,15 @@ test("readings of one's own: a body mark in one press with undo, and a discharge
   await dialog.getByLabel("3. From the edge").fill("6.5");
   await expect(dialog.getByText(/within about ±\d+ %/)).toBeVisible();
   await dialog.getByRole("button", { name: "Save reading" }).click();
-  await expect(page.getByText(/at Kiln Glide: in the book\./).first()).toBeVisible();
+  await expect(page.getByText(/at Kiln Glide, saved\./).first()).toBeVisible();
 });
 
 test("this water: a dam is a caution, a band is judged, the tide is told; bad entries change nothing; undo", async ({
   page,
 }) => {
   await loadDemo(page);
-  await page.getByRole("button", { name: "This water" }).click();
-  await page.getByLabel("Dam upstream: how it releases").fill("siren, then a metre in ten minutes");
+  await page.getByRole("button", { name: "Water settings" }).click();
+  await page.getByLabel("Dam upstream: how it releases").fill("siren, then up 1 m in ten minutes");
   await page.getByLabel("Tide: constituents, one a line").fill("M2 lots 3");
   await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByRole("dialog").getByRole("alert")).toContainText("Line 1: give a constituent's name");
@@ -88,7 +88,7 @@ test("this water: a dam is a caution, a band is judged, the tide is told; bad en
   await page.getByLabel("To", { exact: true }).fill("0.2 m3/s");
   await page.getByRole("button", { name: "Add", exact: true }).click();
   await page.getByRole("button", { name: "Save" }).click();
-  await expect(page.getByText(/Dam above: siren, then a metre in ten minutes/)).toBeVisible();
+  await expect(page.getByText(/Dam above: siren, then up 1 m in ten minutes/)).toBeVisible();
   await expect(page.getByText(/^Tide: (flooding|ebbing|slack)/)).toBeVisible();
   await expect(page.getByRole("listitem").filter({ hasText: "Back eddy" })).toContainText("too high");
   await page.getByRole("button", { name: "Undo" }).click();
@@ -103,7 +103,7 @@ test("columns matched by hand are remembered; several files join into one gauge;
   const odd = (from: number) =>
     `when measured;Pegel cm;remark\n${Array.from({ length: 60 }, (_, k) => `${new Date(Date.now() - (from - k) * HOUR).toISOString().slice(0, 16)};${60 + (k % 7)};ok`).join("\n")}\n`;
   await chooseGauge(page, "odd.csv", odd(60));
-  await expect(page.getByRole("dialog").getByRole("alert")).toContainText("No column is named as a time");
+  await expect(page.getByRole("dialog").getByRole("alert")).toContainText("No column is called time");
   await page.getByRole("combobox", { name: "What when measured holds" }).click();
   await page.getByRole("option", { name: "Time", exact: true }).click();
   await page.getByRole("combobox", { name: "What Pegel cm holds" }).click();
@@ -121,13 +121,13 @@ test("columns matched by hand are remembered; several files join into one gauge;
   await expect(page.getByRole("img", { name: /^Stage against time/ })).toBeVisible();
   await page.getByText("Show as a table").click();
   await expect(page.getByRole("columnheader", { name: "Stage" })).toBeVisible();
-  await page.getByRole("button", { name: "This water" }).click();
+  await page.getByRole("button", { name: "Water settings" }).click();
   await page.getByLabel("Latitude of the gauge").fill("53.2");
   await page.getByLabel("Longitude", { exact: true }).fill("-7.4");
-  await page.getByLabel("Rating: measured pairs").fill("0.3, 0.5\n0.5, 2.1\n0.8, 6.2\n1.1, 12");
+  await page.getByLabel("Rating: measured stage").fill("0.3, 0.5\n0.5, 2.1\n0.8, 6.2\n1.1, 12");
   await expect(page.getByText(/^Q = .*4 pairs/)).toBeVisible();
   await page.getByRole("button", { name: "Save" }).click();
-  await expect(page.getByText(/worked out by your rating from stage/)).toBeVisible();
+  await expect(page.getByText(/from stage by your rating/)).toBeVisible();
   await expect(page.getByRole("rowheader", { name: "Today" })).toBeVisible();
 });
 

@@ -30,7 +30,7 @@ const sizes = { desk: { width: 1280, height: 800 }, bank: { width: 390, height: 
 
 async function settled(page) {
   // The Reach and Rig stations show when the finest grid is done.
-  await page.getByText(/^Settled|^Not settled/).waitFor({ timeout: 180_000 });
+  await page.getByText(/^Steady|^Not steady/).waitFor({ timeout: 180_000 });
   // How sure each lie is comes after it.
   await page
     .getByText(/holds in/)
@@ -47,7 +47,7 @@ const views = [
     sizes: ["desk", "bank"],
     ready: async (page) => {
       await page.getByTestId("windows").waitFor({ timeout: 60_000 });
-      await page.getByText("their water is being solved").waitFor({ state: "detached", timeout: 120_000 });
+      await page.getByText("are still being worked out").waitFor({ state: "detached", timeout: 120_000 });
       await page.waitForTimeout(800);
     },
   },
@@ -57,7 +57,7 @@ const views = [
     sizes: ["desk"],
     ready: async (page) => {
       await page.getByRole("tab", { name: "Drills" }).click();
-      await page.getByRole("button", { name: /^Try: A pool with/ }).click();
+      await page.getByRole("button", { name: /^Try drill: A pool with/ }).click();
       const water = page.getByRole("application");
       await water.waitFor({ timeout: 60_000 });
       await page.waitForTimeout(1500);
@@ -72,7 +72,7 @@ const views = [
         await page.waitForTimeout(600);
       }
       await page.getByRole("button", { name: "Check answer" }).click();
-      await page.getByRole("button", { name: "On", exact: true }).waitFor();
+      await page.getByRole("button", { name: "Next drill", exact: true }).waitFor();
       await page.waitForTimeout(800);
     },
   },
@@ -101,7 +101,7 @@ const views = [
     ready: async (page) => {
       await page.getByRole("button", { name: "Add a reach" }).click();
       await page.getByRole("button", { name: "From soundings" }).click();
-      await page.getByRole("button", { name: /made-up boat/ }).click();
+      await page.getByRole("button", { name: /demo sounder log/ }).click();
       const make = page.getByRole("button", { name: "Add this reach" });
       await make.waitFor();
       await make.scrollIntoViewIfNeeded();
@@ -124,7 +124,7 @@ const views = [
     sizes: ["desk"],
     ready: async (page) => {
       await settled(page);
-      await page.getByText(/fish with a place lay/).waitFor({ timeout: 180_000 });
+      await page.getByText(/fish with a position held/).waitFor({ timeout: 180_000 });
       await page.getByRole("button", { name: "Structure" }).click();
       await page.evaluate(() => scrollTo(0, document.querySelector("h2").getBoundingClientRect().top - 90));
       await page.waitForTimeout(800);

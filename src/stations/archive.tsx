@@ -151,7 +151,7 @@ function Plan({
     } catch (error) {
       return onFault(unkept(error, merge));
     }
-    say(`${name} saved.`);
+    say(`${name} restored.`);
     onDone();
   };
   return (

@@ -1,6 +1,6 @@
 import { countedWords } from "./learn";
 import { clarityClass } from "../core/gauge/clarity";
-import type { Factor } from "../core/plan/factor";
+import type { ConditionCode, ConditionKind, FactorOf } from "../core/plan/factor";
 import type { Limb } from "../core/plan/factors";
 import type { Change } from "../core/plan/changes";
 import type { LogRate, PlanWindow, RemovedReason } from "../core/plan/plan";
@@ -11,14 +11,14 @@ import { capital } from "./text";
 
 type Told = Pick<PlanWindow, "discharge" | "visibleDepth" | "temperature" | "log" | "known" | "weather">;
 
-const RIVER: Readonly<Record<string, string>> = {
+const RIVER: Record<ConditionCode<"river">, string> = {
   prime: "coming down with colour still in",
   falling: "coming down",
   steady: "steady",
   rising: "rising slowly",
 };
 
-const WARMTH: Readonly<Record<string, string>> = {
+const WARMTH: Record<ConditionCode<"warmth">, string> = {
   "very-cold": "very cold: they hardly feed",
   slow: "cold: they feed slowly",
   cool: "on the cool side",
@@ -26,7 +26,7 @@ const WARMTH: Readonly<Record<string, string>> = {
   warm: "warm: look for current, oxygen and shade",
 };
 
-const LIGHT: Readonly<Record<string, string>> = {
+const LIGHT: Record<ConditionCode<"light">, string> = {
   "cold-sun": "cold water, but sun is on it and they bite",
   "cold-day": "cold water without sun",
   "cold-twilight": "cold water and low light: slow",
@@ -39,12 +39,13 @@ const LIGHT: Readonly<Record<string, string>> = {
   "shy-night": "dark, when they feed",
 };
 
-const LEE: Readonly<Record<string, string>> = {
+const WIND: Record<ConditionCode<"wind">, string> = {
   "lee-left": "the left-bank trees give shelter",
   "lee-right": "the right-bank trees give shelter",
+  open: "you can hardly feel light heads, and a boat drifts off",
 };
 
-const SIZE: Readonly<Record<string, string>> = {
+const SIZE: Record<ConditionCode<"size">, string> = {
   "large-cooling": "it is cooling; big water stays steadier",
   "small-cooling": "it is cooling; small water cools first",
   "large-warming": "it is warming; big water warms last",
@@ -56,41 +57,34 @@ export const logWords = ({ rate, hours, events, interval }: LogRate): string =>
   `Your log at this flow: ${countedWords({ events, hours })}; 80 % range ${figureText(interval[0], 2)} to ${figureText(interval[1], 2)} (likely ${figureText(rate, 2)})`;
 
 /** One reason, with the figure that it follows from. */
-export const factorWords = (factor: Factor, told: Told, system: UnitSystem, height?: number): string =>
-  capital(wordsOf(factor, told, system, height));
+export const factorWords = <K extends ConditionKind>(
+  { what, is }: FactorOf<K>,
+  told: Told,
+  system: UnitSystem,
+  height?: number,
+): string => capital(CONDITION_WORDS[what](is, told, system, height));
 
-function wordsOf({ what, is }: Factor, told: Told, system: UnitSystem, height?: number): string {
-  switch (what) {
-    case "river":
-      return `${showText(told.discharge, "discharge", system)}, ${RIVER[is]}`;
-    case "clarity":
-      return `${is}, bottom ${seenTo(told.visibleDepth!, height)}`;
-    case "warmth":
-      return `Water ${showText(told.temperature!, "temperature", system)}, ${WARMTH[is]}`;
-    case "light":
-      return LIGHT[is]!;
-    case "tide":
-      return is === "slack" ? "Slack tide, which is slow" : `Tide ${is}`;
-    case "season":
-      return "Very high for the season: fish only the edges and slack";
-    case "log":
-      return told.log ? logWords(told.log) : "";
-    case "lies":
-      return is === "good" ? "Its lies fish well at this flow" : "Fewer or poorer lies at this flow";
-    case "band":
-      return is === "in" ? "Within your flow band" : "Outside your flow bands";
-    case "size":
-      return SIZE[is]!;
-    case "relief":
-      return is === "inflow" ? "Warm water, but cooler water comes in here" : "Warm water, but there is shade here";
-    case "wind":
-      return `${capital(windWords(told.weather, system))}: ${LEE[is] ?? "you can hardly feel light heads, and a boat drifts off"}`;
-    case "bait":
-      return `The wind has blown on the ${is} bank for two days: bait gathers there`;
-    case "known":
-      return `You’re new to this fish: learn the bite at ${told.known!.toLowerCase()}, where you know there are fish`;
-  }
-}
+/** What is said of each condition of the plan. */
+const CONDITION_WORDS: {
+  [K in ConditionKind]: (is: ConditionCode<K>, told: Told, system: UnitSystem, height?: number) => string;
+} = {
+  river: (is, told, system) => `${showText(told.discharge, "discharge", system)}, ${RIVER[is]}`,
+  clarity: (is, told, _, height) => `${is}, bottom ${seenTo(told.visibleDepth!, height)}`,
+  warmth: (is, told, system) => `Water ${showText(told.temperature!, "temperature", system)}, ${WARMTH[is]}`,
+  light: (is) => LIGHT[is],
+  tide: (is) => (is === "slack" ? "Slack tide, which is slow" : `Tide ${is}`),
+  season: () => "Very high for the season: fish only the edges and slack",
+  log: (_, told) => (told.log ? logWords(told.log) : ""),
+  lies: (is) => (is === "good" ? "Its lies fish well at this flow" : "Fewer or poorer lies at this flow"),
+  band: (is) => (is === "in" ? "Within your flow band" : "Outside your flow bands"),
+  size: (is) => SIZE[is],
+  relief: (is) =>
+    is === "inflow" ? "Warm water, but cooler water comes in here" : "Warm water, but there is shade here",
+  wind: (is, told, system) => `${windWords(told.weather, system)}: ${WIND[is]}`,
+  bait: (is) => `The wind has blown on the ${is} bank for two days: bait gathers there`,
+  known: (_, told) =>
+    `You’re new to this fish: learn the bite at ${told.known!.toLowerCase()}, where you know there are fish`,
+};
 
 /** The state of the river in a window in one breath: "6.8 m³/s and falling, green, seen to the knee". */
 export function stateWords(window: PlanWindow, limb: Limb, system: UnitSystem, height?: number): string {

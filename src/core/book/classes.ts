@@ -91,9 +91,9 @@ function ofWords(efforts: readonly Effort[], wordOf: (effort: Effort) => string 
   );
 }
 
-/** A change of the glass in three hours that counts as one, hPa. Common practice, no source. */
-const GLASS_MOVES = 1;
-const GLASS = ["falling", "steady", "rising"] as const;
+/** A change of air pressure in three hours that counts as one, hPa. Common practice, no source. */
+const TENDENCY_LEAST = 1;
+const TENDENCIES = ["falling", "steady", "rising"] as const;
 const TIDES = ["flooding", "slack", "ebbing"] as const;
 const LIGHTS = ["day", "twilight", "night"] as const;
 const MOONS = ["new", "waxing", "full", "waning"] as const;
@@ -103,69 +103,59 @@ const HOURS = bandsBetween([0, 3, 6, 9, 12, 15, 18, 21, 24]);
 /** Ranks of the lies as they were read: the first, the next two, the rest. */
 const RANKS = bandsBetween([1, 2, 4, 1000]);
 
+/** How efforts are told apart by one property. */
+type Property = (efforts: readonly Effort[], scale: RateScale, around: Around) => Classing;
+
+const reachOf = (around: Around, effort: Effort) => around.reaches.get(effort.reach);
+const ofStretch =
+  (key: "lure" | "colour" | "piece" | "method"): Property =>
+  (efforts) =>
+    ofWords(efforts, ({ stretch }) => stretch?.[key] ?? undefined);
+
+/** The registry of properties: one that is named in rate-terms.ts and missing here does not compile. */
+const PROPERTIES: Record<RateKind, Property> = {
+  flow: (efforts, scale) => ofFigure(efforts, flowBands(efforts, scale.flow), ({ river }) => river?.discharge ?? null),
+  exceedance: (efforts) =>
+    ofFigure(efforts, bandsBetween([0, 0.1, 0.3, 0.7, 0.9, 1.0001]), ({ river }) => river?.exceedance ?? null),
+  trend: (efforts) => ofLabel(efforts, ["rising", "steady", "falling"], ({ river }) => river?.trend),
+  clarity: (efforts) =>
+    ofLabel(
+      efforts,
+      CLARITY_CLASSES.value.map((entry) => entry.name),
+      ({ river }) => (river?.visibleDepth == null ? null : clarityClass(river.visibleDepth)),
+    ),
+  temperature: (efforts, scale) =>
+    ofFigure(efforts, bandsBetween(scale.temperature), ({ river }) => river?.waterTemperature ?? null),
+  hour: (efforts, _, around) =>
+    ofFigure(inPieces(efforts), HOURS, (piece) => around.clockOf(middleOf(piece), piece.reach).hour),
+  season: (efforts, _, around) =>
+    ofLabel(efforts, SEASONS, ({ start, reach }) => SEASONS[Math.floor(around.clockOf(start, reach).month / 2)]),
+  light: (efforts, _, around) =>
+    ofLabel(inPieces(efforts), LIGHTS, (piece) => lightOf(reachOf(around, piece), middleOf(piece))),
+  barometer: (efforts, _, around) =>
+    ofLabel(inPieces(efforts), TENDENCIES, (piece) => tendencyOf(reachOf(around, piece)?.pressure, middleOf(piece))),
+  wind: (efforts) => ofLabel(efforts, WINDS, ({ sky }) => sky?.wind),
+  cloud: (efforts) => ofLabel(efforts, CLOUDS, ({ sky }) => sky?.cloud),
+  tide: (efforts, _, around) => ofLabel(inPieces(efforts), TIDES, tideOf(efforts, around)),
+  pool: (efforts, scale, around) =>
+    ofFigure(efforts, bandsBetween(scale.pool), (effort) => {
+      const [full, stage] = [reachOf(around, effort)?.water?.fullPool, effort.river?.stage];
+      return full == null || stage == null ? null : full - stage;
+    }),
+  moon: (efforts) => ofLabel(efforts, MOONS, ({ start }) => MOONS[Math.round(lunation(start) * 4) % 4]),
+  kind: (efforts) => ofLabel(efforts, LIE_KINDS, ({ stretch }) => stretch?.read?.kind),
+  rank: (efforts) => ofFigure(efforts, RANKS, ({ stretch }) => stretch?.read?.rank ?? null),
+  depth: (efforts, scale) => ofFigure(efforts, bandsBetween(scale.depth), ({ stretch }) => stretch?.depth ?? null),
+  lie: (efforts, _, around) => ofWords(efforts, lieOf(efforts, around)),
+  lure: ofStretch("lure"),
+  colour: ofStretch("colour"),
+  piece: ofStretch("piece"),
+  method: ofStretch("method"),
+};
+
 /** Efforts by one property. */
-export function classing(kind: RateKind, efforts: readonly Effort[], scale: RateScale, around: Around): Classing {
-  const at = (effort: Effort) => around.reaches.get(effort.reach);
-  switch (kind) {
-    case "flow":
-      return ofFigure(efforts, flowBands(efforts, scale.flow), (effort) => effort.river?.discharge ?? null);
-    case "exceedance":
-      return ofFigure(
-        efforts,
-        bandsBetween([0, 0.1, 0.3, 0.7, 0.9, 1.0001]),
-        (effort) => effort.river?.exceedance ?? null,
-      );
-    case "trend":
-      return ofLabel(efforts, ["rising", "steady", "falling"], (effort) => effort.river?.trend);
-    case "clarity":
-      return ofLabel(
-        efforts,
-        CLARITY_CLASSES.value.map((entry) => entry.name),
-        (effort) => (effort.river?.visibleDepth == null ? null : clarityClass(effort.river.visibleDepth)),
-      );
-    case "temperature":
-      return ofFigure(efforts, bandsBetween(scale.temperature), (effort) => effort.river?.waterTemperature ?? null);
-    case "hour":
-      return ofFigure(inPieces(efforts), HOURS, (piece) => around.clockOf(middleOf(piece), piece.reach).hour);
-    case "season":
-      return ofLabel(
-        efforts,
-        SEASONS,
-        (effort) => SEASONS[Math.floor(around.clockOf(effort.start, effort.reach).month / 2)],
-      );
-    case "light":
-      return ofLabel(inPieces(efforts), LIGHTS, (piece) => lightOf(at(piece), middleOf(piece)));
-    case "barometer":
-      return ofLabel(inPieces(efforts), GLASS, (piece) => glassOf(at(piece)?.pressure, middleOf(piece)));
-    case "wind":
-      return ofLabel(efforts, WINDS, (effort) => effort.sky?.wind);
-    case "cloud":
-      return ofLabel(efforts, CLOUDS, (effort) => effort.sky?.cloud);
-    case "tide":
-      return ofLabel(inPieces(efforts), TIDES, tideOf(efforts, around));
-    case "pool":
-      return ofFigure(efforts, bandsBetween(scale.pool), (effort) => {
-        const [full, stage] = [at(effort)?.water?.fullPool, effort.river?.stage];
-        return full == null || stage == null ? null : full - stage;
-      });
-    case "moon":
-      return ofLabel(efforts, MOONS, (effort) => MOONS[Math.round(lunation(effort.start) * 4) % 4]);
-    case "kind":
-      return ofLabel(efforts, LIE_KINDS, ({ stretch }) => stretch?.read?.kind);
-    case "rank":
-      return ofFigure(efforts, RANKS, ({ stretch }) => stretch?.read?.rank ?? null);
-    case "depth":
-      return ofFigure(efforts, bandsBetween(scale.depth), ({ stretch }) => stretch?.depth ?? null);
-    case "lie":
-      return ofWords(efforts, lieOf(efforts, around));
-    case "lure":
-    case "colour":
-    case "piece":
-      return ofWords(efforts, ({ stretch }) => stretch?.[kind]);
-    case "method":
-      return ofWords(efforts, ({ stretch }) => stretch?.method ?? undefined);
-  }
-}
+export const classing = (kind: RateKind, efforts: readonly Effort[], scale: RateScale, around: Around): Classing =>
+  PROPERTIES[kind](efforts, scale, around);
 
 /** Catch rates in classes of one property. */
 export function ratesIn(
@@ -185,9 +175,15 @@ export function ratesIn(
 const lightOf = (reach: AroundReach | undefined, at: number): string | null =>
   reach?.latitude == null || reach.longitude == null ? null : lightAt(at, reach.latitude, reach.longitude);
 
-function glassOf(pressure: Series | undefined, at: number): (typeof GLASS)[number] | null {
+function tendencyOf(pressure: Series | undefined, at: number): (typeof TENDENCIES)[number] | null {
   const tendency = pressure && barometerAt(pressure, at)?.tendency;
-  return tendency == null ? null : tendency <= -GLASS_MOVES ? "falling" : tendency >= GLASS_MOVES ? "rising" : "steady";
+  return tendency == null
+    ? null
+    : tendency <= -TENDENCY_LEAST
+      ? "falling"
+      : tendency >= TENDENCY_LEAST
+        ? "rising"
+        : "steady";
 }
 
 /** State of the tide by reach: its turns are worked out once for all that was fished there. */

@@ -6,7 +6,7 @@ import { isTooWarm, WARMTH, type WarmthClass, warmthIn, type WarmthRange } from 
 import { cloudClass } from "../gauge/weather";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import { weatherBar } from "./weather-factors";
-import type { Factor } from "./factor";
+import type { ConditionCode, Factor } from "./factor";
 import type { PlanHour } from "./hours";
 
 /** Why nobody is sent there then. */
@@ -72,7 +72,7 @@ function lightFactor(
   const overcast = cloud !== null && cloudClass(cloud) === "overcast";
   if (light === null || sun === null) return [];
   const cold = warmth === "very-cold" || warmth === "slow";
-  const of = (is: string, factor: number): Factor[] => [{ what: "light", is, factor }];
+  const of = (is: ConditionCode<"light">, factor: number): Factor[] => [{ what: "light", is, factor }];
   if (cold) {
     const is = light === "day" && sun >= SUN.value.on && !overcast ? "sun" : light;
     return of(`cold-${is}`, LIGHT.value.cold[is]);

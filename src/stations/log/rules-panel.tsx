@@ -46,7 +46,7 @@ export function RulesPanel({ river }: { river: River }) {
               {isStale(rule, river.minute) ? "▲ Check again: " : ""}entered {dayOnly(rule.entered)}
               {rule.expires ? `, until ${rule.expires}` : ""}
             </p>
-            <button type="button" className="min-h-11 underline" onClick={() => setOpen(rule)}>
+            <button type="button" className="min-h-11 min-w-11 text-left underline" onClick={() => setOpen(rule)}>
               edit
             </button>
           </li>

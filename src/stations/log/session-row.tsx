@@ -79,7 +79,7 @@ export function SessionRow({
         <button
           type="button"
           onClick={() => onCorrect(session)}
-          className="min-h-11 px-2 text-sm text-soft underline"
+          className="min-h-11 min-w-11 px-2 text-sm text-soft underline"
           aria-label={`Edit the session of ${dayAndTime(session.start)}`}
         >
           edit
@@ -87,10 +87,10 @@ export function SessionRow({
         <button
           type="button"
           onClick={remove}
-          className="min-h-11 px-2 text-sm text-soft underline"
+          className="min-h-11 min-w-11 px-2 text-sm text-soft underline"
           aria-label={`Delete the session of ${dayAndTime(session.start)}`}
         >
-          remove
+          delete
         </button>
       </span>
     </li>

@@ -1,4 +1,6 @@
 "use client";
+import { GAUGE_FORMAT_NAMES } from "../../words/formats";
+import { GAUGE_EXTENSIONS } from "../../core/formats/gauge-formats";
 import { NotKept } from "../not-kept";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
@@ -21,6 +23,7 @@ import { LoneJumps } from "./lone-jumps";
 import { keepOpened, useGaugeImport } from "./use-gauge-import";
 
 const NEW = "new";
+const FORMATS = Object.values(GAUGE_FORMAT_NAMES).join(", ");
 
 const schema = z.object({
   target: z.string(),
@@ -50,7 +53,7 @@ export function ImportGauge({
       open={open}
       onOpenChange={onOpenChange}
       title="Open a gauge file"
-      about="CSV, the tab-separated RDB that agencies publish, or WaterML 2.0; several files of one gauge at once. Nothing is saved until you confirm."
+      about={`${FORMATS}. Several files of one gauge at once. Nothing is saved until you confirm.`}
     >
       <Importing stations={stations} stay={stay} onDone={() => onOpenChange(false)} />
     </Dialog>
@@ -107,7 +110,7 @@ function Importing({
         <FileField
           label="File"
           multiple
-          accept=".csv,.txt,.tsv,.rdb,.xml,.wml,.waterml"
+          accept={GAUGE_EXTENSIONS.join(",")}
           disabled={busy}
           onFiles={(files) => act(() => take(files))}
         />
