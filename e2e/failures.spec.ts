@@ -189,7 +189,7 @@ test("what a full disk refuses on Water, Reach and in the book is told and kept"
   // A stone that could not be put in is told where it was put.
   await page.getByRole("button", { name: "Edit the bed" }).click();
   await disk.full();
-  await page.getByRole("button", { name: "Add" }).click();
+  await page.getByRole("button", { name: "Add object" }).click();
   await expect(page.getByLabel("Edit the bed").getByRole("alert").filter({ hasText: FULL })).toBeVisible();
 });
 

@@ -41,7 +41,7 @@ test("drills: a water marked by keys, held against the field; a question missed 
   }
   await page.getByRole("button", { name: "Check answer" }).click();
   await expect(page.getByText(/^Mark 3\. /)).toBeVisible();
-  await expect(page.getByText(/^The seam:|^No seam/)).toBeVisible();
+  await expect(page.getByText(/^The seam:|^There is no seam/)).toBeVisible();
   const total = /(\d+) of 100/.exec(await page.locator("#station").innerText())![1]!;
   await noFaults(page);
   await page.getByRole("button", { name: "Next drill", exact: true }).click();

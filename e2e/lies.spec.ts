@@ -52,7 +52,7 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   await page.getByRole("option", { name: "a lightly shot bait" }).click();
   await expect(approach.getByText(landed!, { exact: true })).toBeHidden();
   await approach.getByLabel("River flows towards").click();
-  await page.getByRole("option", { name: /not known/ }).click();
+  await page.getByRole("option", { name: /unknown/ }).click();
   await expect(approach.getByText(/shadow/i)).toHaveCount(1);
   await approach.getByRole("button", { name: "From a boat" }).click();
   await expect(approach.getByText(/^Boat .* upstream of the lie|No place to anchor/)).toBeVisible();

@@ -86,7 +86,7 @@ test("the plan: zoom and pan by buttons, keys and wheel; depth lines; a section 
   await expect(approach.getByText(/Stand (on the bank|[\d.]+ m deep)/)).toBeVisible();
   const below = await approach.textContent();
   await approach.getByRole("button", { name: "From above" }).click();
-  await expect(approach.getByText(/Across and down/)).toBeVisible();
+  await expect(approach.getByText(/across and down/)).toBeVisible();
   expect(await approach.textContent()).not.toBe(below);
 
   // Another fish holds elsewhere, by other reasons; and each lie has its band of flow once the ladder is there.
@@ -145,7 +145,7 @@ test("a new angler shapes a reach with three stones and a wall, by handles and m
   await expect(page.getByRole("button", { name: "stone 3", exact: true })).toBeVisible();
   await page.getByLabel("Add", { exact: true }).click();
   await page.getByRole("option", { name: "Wall" }).click();
-  await page.getByRole("button", { name: "Add" }).click();
+  await page.getByRole("button", { name: "Add object" }).click();
   await expect(page.getByRole("button", { name: "Wall", exact: true })).toBeVisible();
   const width = page.getByRole("button", { name: /^Channel width/ });
   await expect(width).toHaveAttribute("aria-label", /16\.0 m/);

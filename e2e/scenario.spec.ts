@@ -169,7 +169,7 @@ test("a write that fails is told, nothing is lost of what was typed, and it can 
   await page.getByRole("button", { name: "Start a session" }).waitFor();
   await full(true);
   await page.getByRole("button", { name: "Start a session" }).click();
-  await expect(page.getByRole("alert").filter({ hasText: /disk|room/ })).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: /storage is full/ })).toBeVisible();
   await expect(page.getByRole("heading", { name: "No session running" })).toBeVisible();
   await full(false);
   await page.getByRole("button", { name: "Start a session" }).click();

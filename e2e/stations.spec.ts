@@ -9,7 +9,7 @@ test("bad gauge files get a located error, and nothing is changed", async ({ pag
   await page.getByRole("button", { name: "Open a gauge file" }).click();
   for (const [content, said] of [
     ["", "The file is empty"],
-    [Buffer.from([80, 75, 3, 4, 0, 0, 7]), "not text"],
+    [Buffer.from([80, 75, 3, 4, 0, 0, 7]), "isn’t text"],
     ["a,b\n1,2\n", "No column is called time"],
     ["time,discharge (m3/s)\n2026-01-01T00:00Z,-3\n2026-01-01T01:00Z,NaN\n", "line 2"],
   ] as const) {
@@ -251,7 +251,7 @@ test("the tackle box: filled, used, lost from, mended, saved and taken in again;
   await page.getByRole("button", { name: "Undo" }).last().click();
   await expect(page.getByText("19 left")).toBeHidden();
   // A piece of one's own, in any unit; a fault is told at its field.
-  await page.getByRole("button", { name: "Add" }).click();
+  await page.getByRole("button", { name: "Add tackle" }).click();
   await page.getByLabel("Name").fill("old faithful");
   await page.getByLabel("Weight", { exact: true }).fill("heavy");
   await page.getByRole("button", { name: "Save", exact: true }).click();
@@ -348,7 +348,7 @@ test("shaping the bed: a kind of water, a stone put in, nudged by keys, dragged,
   await expect(page.getByText(/^Probe, /)).toBeHidden();
   await page.getByRole("button", { name: "Edit the bed" }).click();
   await expect(page.getByText("No objects here yet.")).toBeVisible({ timeout: 60_000 });
-  await page.getByRole("button", { name: "Add" }).click();
+  await page.getByRole("button", { name: "Add object" }).click();
   const stone = page.getByRole("button", { name: /^Stone, .* down the reach/ });
   await expect(stone).toHaveAttribute("aria-label", /^Stone, 25\.0 m down the reach/);
   await stone.focus();

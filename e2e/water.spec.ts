@@ -86,7 +86,7 @@ test("this water: a dam is a caution, a band is judged, the tide is told; bad en
   await page.getByLabel("Spot").fill("Back eddy");
   await page.getByLabel("From", { exact: true }).fill("0.1");
   await page.getByLabel("To", { exact: true }).fill("0.2 m3/s");
-  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await page.getByRole("button", { name: "Add band" }).click();
   await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByText(/Dam above: siren, then up 1 m in ten minutes/)).toBeVisible();
   await expect(page.getByText(/^Tide: (flooding|ebbing|slack)/)).toBeVisible();

@@ -1,10 +1,11 @@
+import { habitsOf } from "../../src/core/fish/species-habits";
 import { performance } from "node:perf_hooks";
 import { speciesById } from "../../src/core/fish/species";
 import type { Field } from "../../src/core/flow/grid";
 import type { Reach } from "../../src/core/flow/reach-schema";
 import { adviseRig } from "../../src/core/rig/advise";
 import { wayFrom } from "../../src/core/rig/ways";
-import { familyOf, METHODS_FOR } from "../../src/core/tactics/family";
+import { METHODS_FOR } from "../../src/core/tactics/family";
 import { mainCurrent } from "../../src/core/water/main-current";
 import { approachLie, USUAL_ANGLER } from "../../src/scenario/approach";
 import { readReach } from "../../src/scenario/read";
@@ -38,7 +39,7 @@ export function timeRigs(field: Field, reach: Reach): void {
   const stand = { school: stands[0]!.school, at: [stands[0]!.x, stands[0]!.y] as const };
   const main = mainCurrent(field);
   console.log(`rigs and casts (the reading of the reach takes ${read.toFixed(0)} ms)`);
-  for (const method of METHODS_FOR[familyOf(SPECIES)]) {
+  for (const method of METHODS_FOR[habitsOf(SPECIES).family]) {
     const asked = rigRequest(field, lie, CONDITIONS, SPECIES, { method, distance: 9 });
     adviseRig(asked);
     const [rig] = timed(() => adviseRig(asked));

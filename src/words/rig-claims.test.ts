@@ -1,8 +1,9 @@
+import { habitsOf } from "../core/fish/species-habits";
 import fc from "fast-check";
 import { SPECIES } from "../core/fish/species-list";
 import type { Message } from "../core/quantity/message";
 import { InputError } from "../core/quantity/fault";
-import { familyOf, METHODS_FOR } from "../core/tactics/family";
+import { METHODS_FOR } from "../core/tactics/family";
 import { PREY, SNAGS } from "../core/tactics/lure-kinds";
 import { tell } from "./messages";
 import "./rig";
@@ -58,7 +59,7 @@ const request = fc
       stiff,
       ...water
     }): RigRequest => {
-      const methods = METHODS_FOR[familyOf(species)];
+      const methods = METHODS_FOR[habitsOf(species).family];
       return {
         method: methods[at % methods.length]!,
         species,

@@ -1,35 +1,8 @@
-import { speciesName } from "./species";
+import { SPECIES_WORDS, speciesName } from "./species";
 
-/** What anglers call fish in a note or a spreadsheet. Common practice, no source. */
-const ALIASES: Readonly<Record<string, string>> = {
-  brown: "brown-trout",
-  brownie: "brown-trout",
-  browntrout: "brown-trout",
-  rainbow: "rainbow-trout",
-  bow: "rainbow-trout",
-  steelie: "steelhead",
-  king: "king-salmon",
-  chinook: "king-salmon",
-  smb: "smallmouth-bass",
-  smallie: "smallmouth-bass",
-  smallmouth: "smallmouth-bass",
-  bronzeback: "smallmouth-bass",
-  lmb: "largemouth-bass",
-  largemouth: "largemouth-bass",
-  bucketmouth: "largemouth-bass",
-  pickerel: "walleye",
-  pikeperch: "zander",
-  channel: "channel-catfish",
-  channelcat: "channel-catfish",
-  flathead: "flathead-catfish",
-  flatheadcat: "flathead-catfish",
-  perch: "yellow-perch",
-  yellowperch: "yellow-perch",
-  crappie: "black-crappie",
-  blackcrappie: "black-crappie",
-  striper: "striped-bass",
-  striped: "striped-bass",
-};
+const ALIASES = new Map(
+  Object.entries(SPECIES_WORDS).flatMap(([id, { aliases }]) => aliases.map((alias) => [alias, id] as const)),
+);
 
 const key = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]/gu, "");
 const singular = (text: string): string => text.replace(/s$/, "");
@@ -51,7 +24,8 @@ export function speciesMatcher(
     const wanted = key(text);
     if (wanted === "") return undefined;
     for (const form of [wanted, singular(wanted)]) {
-      const found = exact.get(form) ?? (fishes.some((one) => one.id === ALIASES[form]) ? ALIASES[form] : undefined);
+      const alias = ALIASES.get(form);
+      const found = exact.get(form) ?? (fishes.some(({ id }) => id === alias) ? alias : undefined);
       if (found) return found;
     }
     const alike = fishes.filter(({ name }) => key(name).startsWith(wanted) || key(name).endsWith(wanted));

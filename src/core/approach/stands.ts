@@ -1,3 +1,4 @@
+import { type Drill } from "../fish/species-habits";
 import type { Feature } from "../flow/reach-schema";
 import { within } from "../flow/features";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
@@ -5,7 +6,7 @@ import { leastCostPaths } from "../water/least-cost-path";
 import { type Ground, groundOf } from "../water/land";
 import { type MainCurrent, mainCurrent } from "../water/main-current";
 import { castFault, type CastFault, type CastWays } from "./cast-line";
-import type { Drill } from "./drill";
+
 import { FALLS } from "./landing";
 import type { Seam } from "../water/seams";
 import { shadowLength, shadowReaches, type Sun } from "./shadow";

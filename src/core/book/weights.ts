@@ -3,39 +3,12 @@ import { speciesById } from "../fish/species";
 import { standardWeight } from "../fish/standard-weight";
 import { above } from "../quantity/checks";
 import { refuse } from "../quantity/issue";
-import { FROM_MEMORY, sourced } from "../quantity/provenance";
+import { habitsOf } from "../fish/species-habits";
 import { INCH, POUND } from "../quantity/units";
 
 /** How a fish was measured: to the tips of the tail, with the tail pinched together, or to its fork. */
 export const LENGTH_KINDS = ["total", "pinched", "fork"] as const;
 export type LengthKind = (typeof LENGTH_KINDS)[number];
-
-/**
- * Total length over fork length (from memory; order of a hundredth): forked tails more, square tails none. What is not
- * here: 1.04, a shallow fork.
- */
-const OVER_FORK = sourced<Readonly<Record<string, number>>>(
-  {
-    "brown-trout": 1.03,
-    "rainbow-trout": 1.04,
-    steelhead: 1.05,
-    "king-salmon": 1.07,
-    "smallmouth-bass": 1.04,
-    "largemouth-bass": 1.03,
-    "striped-bass": 1.07,
-    walleye: 1.06,
-    zander: 1.06,
-    "channel-catfish": 1.09,
-    "flathead-catfish": 1,
-    "yellow-perch": 1.04,
-    "black-crappie": 1.03,
-    barbel: 1.1,
-    chub: 1.07,
-  },
-  "share",
-  FROM_MEMORY,
-);
-const SHALLOW_FORK = 1.04;
 
 /** What `heron fish` reads: m and kg. */
 export const fishSchema = z.object({
@@ -60,7 +33,7 @@ export interface FishWeights {
 
 /** Total length, m: tails pinched together are how standard lengths are taken. */
 export const totalLength = (species: string, length: number, kind: LengthKind): number =>
-  kind === "fork" ? length * (OVER_FORK.value[species] ?? SHALLOW_FORK) : length;
+  kind === "fork" ? length * habitsOf(species).overFork : length;
 
 /** Girth rule, kg: W (lb) = L G^2 / 800, inches (common practice, no source). */
 export const girthWeight = (length: number, girth: number): number =>

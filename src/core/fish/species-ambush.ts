@@ -1,3 +1,4 @@
+import type { SpeciesId } from "./species-habits";
 import { ambusher, same } from "./species-curves";
 import type { Ambusher, Curve } from "./species-schema";
 
@@ -49,8 +50,8 @@ const WALLEYE: Pick<Ambusher, "suitability" | "ambush" | "cover" | "shy" | "subs
 const PANFISH = { territory: 3, leastDepth: 0.4, shy: 0.2, ambush: { reach: 2, weight: 0.35 }, substrate: {} };
 
 /** Fish that wait beside the current. */
-export const AMBUSHERS: readonly Ambusher[] = [
-  ambusher({
+export const AMBUSHERS = {
+  "smallmouth-bass": ambusher({
     id: "smallmouth-bass",
     forkLength: 38,
     weight: { a: -5.329, b: 3.2 },
@@ -90,9 +91,9 @@ export const AMBUSHERS: readonly Ambusher[] = [
     cover: { stone: 0.4, wood: 0.3, ledge: 0.15 },
     substrate: { silt: 0.4, sand: 0.7, weed: 0.8 },
   }),
-  ambusher({ ...WALLEYE, id: "walleye", forkLength: 45, weight: { a: -5.453, b: 3.18 } }),
-  ambusher({ ...WALLEYE, id: "zander", forkLength: 55, weight: null }),
-  ambusher({
+  walleye: ambusher({ ...WALLEYE, id: "walleye", forkLength: 45, weight: { a: -5.453, b: 3.18 } }),
+  zander: ambusher({ ...WALLEYE, id: "zander", forkLength: 55, weight: null }),
+  "channel-catfish": ambusher({
     id: "channel-catfish",
     forkLength: 50,
     weight: { a: -5.8, b: 3.294 },
@@ -132,7 +133,7 @@ export const AMBUSHERS: readonly Ambusher[] = [
     cover: { stone: 0.1, wood: 0.25, ledge: 0.6 },
     substrate: { weed: 0.7 },
   }),
-  ambusher({
+  "flathead-catfish": ambusher({
     id: "flathead-catfish",
     forkLength: 75,
     weight: { a: -5.542, b: 3.23 },
@@ -171,7 +172,7 @@ export const AMBUSHERS: readonly Ambusher[] = [
     cover: { stone: 0.1, wood: 0.75, ledge: 0.3 },
     substrate: {},
   }),
-  ambusher({
+  "yellow-perch": ambusher({
     ...PANFISH,
     id: "yellow-perch",
     forkLength: 25,
@@ -202,7 +203,7 @@ export const AMBUSHERS: readonly Ambusher[] = [
     },
     cover: { stone: 0.1, wood: 0.3, ledge: 0.3 },
   }),
-  ambusher({
+  "black-crappie": ambusher({
     ...PANFISH,
     id: "black-crappie",
     forkLength: 25,
@@ -238,7 +239,7 @@ export const AMBUSHERS: readonly Ambusher[] = [
     },
     cover: { stone: 0.05, wood: 0.7, ledge: 0.15 },
   }),
-  ambusher({
+  "striped-bass": ambusher({
     id: "striped-bass",
     forkLength: 65,
     weight: { a: -4.924, b: 3.007 },
@@ -271,7 +272,7 @@ export const AMBUSHERS: readonly Ambusher[] = [
     cover: { stone: 0.35, wood: 0.1, ledge: 0.4 },
     substrate: {},
   }),
-  ambusher({
+  barbel: ambusher({
     id: "barbel",
     forkLength: 60,
     weight: null,
@@ -315,7 +316,7 @@ export const AMBUSHERS: readonly Ambusher[] = [
     cover: { stone: 0.2, wood: 0.25, ledge: 0.2 },
     substrate: { silt: 0.2, sand: 0.6, weed: 0.8 },
   }),
-  ambusher({
+  chub: ambusher({
     id: "chub",
     forkLength: 42,
     weight: null,
@@ -353,7 +354,7 @@ export const AMBUSHERS: readonly Ambusher[] = [
     cover: { stone: 0.1, wood: 0.5, ledge: 0.1 },
     substrate: { silt: 0.6 },
   }),
-  ambusher({
+  "largemouth-bass": ambusher({
     ...PANFISH,
     id: "largemouth-bass",
     forkLength: 40,
@@ -390,4 +391,4 @@ export const AMBUSHERS: readonly Ambusher[] = [
     },
     cover: { stone: 0.1, wood: 0.6, ledge: 0.2 },
   }),
-];
+} satisfies Partial<Record<SpeciesId, Ambusher>>;

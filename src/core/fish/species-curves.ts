@@ -1,5 +1,6 @@
 import { COMMON_PRACTICE, FROM_MEMORY } from "../quantity/provenance";
 import type { Ambusher, Curve, Traveller } from "./species-schema";
+import type { SpeciesId } from "./species-habits";
 import { SEASONS } from "./species-seasons";
 
 /**
@@ -13,7 +14,7 @@ export const same = (curve: Curve) => ({ warm: curve, cold: curve });
 
 /** A fish that waits beside the current, with what most of them share. */
 export const ambusher = (
-  fish: Omit<Ambusher, "model" | "source" | "focalHeight" | "restAbove"> &
+  fish: { id: SpeciesId } & Omit<Ambusher, "model" | "source" | "focalHeight" | "restAbove"> &
     Partial<Pick<Ambusher, "focalHeight" | "restAbove">>,
 ): Ambusher => ({
   model: "ambush",
@@ -26,7 +27,7 @@ export const ambusher = (
 
 /** A fish on the run, with what they share. */
 export const runner = (
-  fish: Pick<Traveller, "id" | "forkLength" | "weight" | "suitability" | "passage">,
+  fish: { id: SpeciesId } & Pick<Traveller, "id" | "forkLength" | "weight" | "suitability" | "passage">,
 ): Traveller => ({
   model: "travel",
   focalHeight: 0.25,

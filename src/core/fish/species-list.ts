@@ -1,5 +1,6 @@
 import { COMMON_PRACTICE, FROM_MEMORY } from "../quantity/provenance";
 import { AMBUSHERS } from "./species-ambush";
+import type { SpeciesId } from "./species-habits";
 import type { DriftFeeder, Species } from "./species-schema";
 import { SEASONS } from "./species-seasons";
 import { TRAVELLERS } from "./species-travel";
@@ -17,14 +18,14 @@ const trout = {
 } as const;
 
 /** The fish as the models know them: trout, fish on the run, and fish that wait beside the current. */
-export const SPECIES: readonly Species[] = [
-  {
+const MODELS: Record<SpeciesId, Species> = {
+  "brown-trout": {
     ...trout,
     id: "brown-trout",
     weight: { a: -4.867, b: 2.96 },
     seasons: SEASONS["brown-trout"],
   } satisfies DriftFeeder,
-  {
+  "rainbow-trout": {
     ...trout,
     id: "rainbow-trout",
     weight: { a: -5.023, b: 3.024 },
@@ -32,4 +33,5 @@ export const SPECIES: readonly Species[] = [
   } satisfies DriftFeeder,
   ...TRAVELLERS,
   ...AMBUSHERS,
-];
+};
+export const SPECIES: readonly Species[] = Object.values(MODELS);

@@ -84,7 +84,7 @@ const COLD_TROUT = winter(5, {
   ],
 });
 
-export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
+export const SEASONS: Readonly<Record<SpeciesId, readonly SeasonalWay[]>> = {
   "brown-trout": [spawning([4, 9], "cooling", REDD), COLD_TROUT, HOT_TROUT],
   "rainbow-trout": [spawning([6, 11], "warming", REDD), COLD_TROUT, HOT_TROUT],
   steelhead: [
@@ -302,4 +302,5 @@ export const SEASONS: Readonly<Record<string, readonly SeasonalWay[]>> = {
     winter(8, { depth: DEEP, speed: STILL }),
   ],
 };
+import type { SpeciesId } from "./species-habits";
 import type { Curve, SeasonalWay } from "./species-schema";

@@ -1,9 +1,10 @@
+import type { SpeciesId } from "./species-habits";
 import { runner, same } from "./species-curves";
 import type { Traveller } from "./species-schema";
 
 /** Fish on the run. */
-export const TRAVELLERS: readonly Traveller[] = [
-  runner({
+export const TRAVELLERS = {
+  steelhead: runner({
     id: "steelhead",
     passage: { depth: 0.18, speed: 2.44 },
     forkLength: 70,
@@ -36,7 +37,7 @@ export const TRAVELLERS: readonly Traveller[] = [
       turn: [5, 10],
     },
   }),
-  runner({
+  "king-salmon": runner({
     id: "king-salmon",
     passage: { depth: 0.24, speed: 2.44 },
     forkLength: 85,
@@ -59,4 +60,4 @@ export const TRAVELLERS: readonly Traveller[] = [
       turn: [5, 10],
     },
   }),
-];
+} satisfies Partial<Record<SpeciesId, Traveller>>;

@@ -1,4 +1,5 @@
-import { drillOf } from "../approach/drill";
+import { habitsOf } from "../fish/species-habits";
+
 import type { RigAdvice } from "./advise";
 import { bottomDragged } from "./bottom";
 import { contactOf, type Dragged } from "./contact";
@@ -93,7 +94,7 @@ export const behaviourOptions = (asked: RigAsked, advice: RigAdvice, distance: n
   lineDiameter: advice.line.main.diameter,
   distance,
   tipHeight: tipOver(advice.line.rod),
-  soaks: drillOf(asked.species) === "soak",
+  soaks: habitsOf(asked.species).drill === "soak",
   reel: reelSpeed(asked.tackle),
 });
 

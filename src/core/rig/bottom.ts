@@ -1,6 +1,7 @@
+import { habitsOf } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import type { LureBody, LureChoice } from "../tactics/lure";
-import { familyOf } from "../tactics/family";
+
 import { type Contact, contactOf, type Dragged, type Leash } from "./contact";
 import { DENSITY, type Metal, sphereDiameter, submergedWeight } from "./drag";
 import { BAIT_HEADS, DROP_SHOTS, SINKERS } from "./ladders";
@@ -80,7 +81,8 @@ function choicesOf({ method, tackle, species }: BottomQuestion): Choice[] {
   const own = tackle.heads && [...new Set(tackle.heads)].sort((a, b) => a - b);
   const usual = method === "sinker" ? SINKERS : method === "drop-shot" ? DROP_SHOTS : BAIT_HEADS;
   // Small fish take a lighter weight with them than they would lift.
-  const carried = own ?? (method === "drop-shot" && familyOf(species) === "trout" ? [3.5, 5, 7, 10, ...usual] : usual);
+  const carried =
+    own ?? (method === "drop-shot" && habitsOf(species).family === "trout" ? [3.5, 5, 7, 10, ...usual] : usual);
   return carried.map((grams) => ({ grams, pieces: 1, piece: grams, size: null }));
 }
 

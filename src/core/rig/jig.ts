@@ -1,6 +1,7 @@
+import { habitsOf } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { WATER_DENSITY } from "../quantity/provenance";
-import { familyOf } from "../tactics/family";
+
 import type { LureChoice, Snags } from "../tactics/lure";
 import { contactOf, type Dragged, type Leash } from "./contact";
 import { type Metal } from "./drag";
@@ -84,7 +85,7 @@ const carried = ({ method, species, tackle }: JigQuestion): readonly number[] =>
     ? [...new Set(tackle.heads)].sort((a, b) => a - b)
     : method === "spoon"
       ? SPOONS
-      : HEADS[familyOf(species)];
+      : HEADS[habitsOf(species).family];
 
 function rung(question: JigQuestion, grams: number): Rung & { falling: Falling } {
   const { water, lure, leash, tackle, style } = question;

@@ -1,5 +1,5 @@
+import { type Family } from "../fish/species-habits";
 import { OUNCE } from "../quantity/units";
-import type { Family } from "../tactics/family";
 
 const oz = (share: number): number => share * OUNCE * 1000;
 

@@ -1,6 +1,7 @@
+import { habitsOf, type Family } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { GRAVITY, WATER_DENSITY } from "../quantity/provenance";
-import { familyOf, type Family } from "../tactics/family";
+
 import { DENSITY } from "./drag";
 import { lineShape } from "./line-shape";
 import { reelSpeed, TURNS } from "./reel";
@@ -70,7 +71,7 @@ const USUAL: Record<Family, Omit<Plug, "length">> = {
 };
 
 export const plugFor = ({ species, tackle, length }: Pick<PlugQuestion, "species" | "tackle" | "length">): Plug =>
-  tackle.plug ?? { ...USUAL[familyOf(species)], length };
+  tackle.plug ?? { ...USUAL[habitsOf(species).family], length };
 
 /** Density of water at a temperature, kg/m3 (Tanaka et al. 2001, Metrologia 38). */
 export const waterDensity = (t: number): number =>

@@ -1,4 +1,5 @@
-import { type Family } from "../tactics/family";
+import { type Family } from "../fish/species-habits";
+
 import { HEADS, SINKERS } from "./ladders";
 import { plugFor } from "./plug";
 import { SHOT_SIZES } from "./shot";

@@ -1,8 +1,9 @@
+import { habitsOf } from "../fish/species-habits";
 import { SPECIES } from "../fish/species-list";
 import { standardWeight } from "../fish/standard-weight";
 import { clarityClass } from "../gauge/clarity";
 import { isDirty } from "../tactics/colours";
-import { familyOf } from "../tactics/family";
+
 import { METHODS, SNAGS } from "../tactics/lure-kinds";
 import { lineDiameter, TESTS, testFor } from "./lines";
 import { strengthFor } from "./strength";
@@ -35,7 +36,7 @@ test("every fish by every way, in open and covered, clear and coloured, slow and
           const dirty = isDirty(clarityClass(visibleDepth));
           // A drag of three tenths of what a knot of 85 % leaves gives that; a third more in coloured water.
           const wanted = testFor(Math.max(1.36, (pull / (0.85 * 0.3)) * (dirty ? 1.3 : 1)));
-          const family = familyOf(species.id);
+          const family = habitsOf(species.id).family;
           const braided = method !== "float" && family !== "trout" && family !== "coarse";
           const main = { material: braided ? "braid" : "mono", test: testFor(1.25 * wanted) } as const;
           const leader = { material: !dirty && family !== "catfish" ? "fluorocarbon" : "mono", test: wanted } as const;

@@ -1,10 +1,11 @@
+import { habitsOf } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { GRAVITY, WATER_DENSITY } from "../quantity/provenance";
 import type { Species } from "../fish/species-schema";
 import { standardWeight } from "../fish/standard-weight";
 import { clarityClass } from "../gauge/clarity";
 import { isDirty } from "../tactics/colours";
-import { familyOf } from "../tactics/family";
+
 import type { Method, Snags } from "../tactics/lure-kinds";
 import { lineDiameter, type LineMaterial, testFor } from "./lines";
 import type { OwnTackle } from "./request";
@@ -88,7 +89,7 @@ function linesFor(
   { base, method, water, own = {} }: StrengthQuestion,
   wanted: number,
 ): Pick<Strength, "main" | "leader"> {
-  const family = familyOf(base);
+  const family = habitsOf(base).family;
   const braided = method !== "float" && family !== "trout" && family !== "coarse";
   const seen = !isDirty(clarityClass(water.visibleDepth)) && family !== "catfish";
   return {

@@ -1,7 +1,8 @@
+import { FAMILIES } from "../fish/species-habits";
 import { readTackle, writeTackle } from "../formats/tackle-csv";
 import { InputError } from "../quantity/fault";
 import { OUNCE } from "../quantity/units";
-import { FAMILIES } from "../tactics/family";
+
 import { adviseRig, type RigRequest } from "./advise";
 import { fallSpeed } from "./fall";
 import { tackleFor } from "./from-box";

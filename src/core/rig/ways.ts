@@ -1,10 +1,11 @@
+import { habitsOf } from "../fish/species-habits";
 import type { CastWays } from "../approach/cast-line";
 import type { School } from "../approach/stands";
 import type { Species } from "../fish/species-schema";
 import type { Field } from "../flow/grid";
 import { InputError } from "../quantity/fault";
 import { type Message, message } from "../quantity/message";
-import { familyOf, METHODS_FOR } from "../tactics/family";
+import { METHODS_FOR } from "../tactics/family";
 import type { Method } from "../tactics/lure-kinds";
 import type { MainCurrent } from "../water/main-current";
 import { adviseFor, parseRigRequest, type RigAdvice, type RigRequest } from "./advise";
@@ -72,7 +73,7 @@ const HOLDS = [0.1, 0.2, 0.3];
  * snags take; those that are nearly alike by what the angler likes.
  */
 export function waysFor(question: WaysQuestion): { ways: Way[]; without: NoWay[] } {
-  const methods = METHODS_FOR[familyOf(question.request("float", CAST).species)];
+  const methods = METHODS_FOR[habitsOf(question.request("float", CAST).species).family];
   const found: Way[] = [];
   const without: NoWay[] = [];
   for (const method of methods) {

@@ -1,6 +1,7 @@
+import { type Family } from "../fish/species-habits";
 import type { Light } from "../gauge/light";
 import type { ClarityClass } from "../gauge/clarity";
-import type { Family } from "./family";
+
 import type { Colour, ColourSchool, LureCategory, Prey } from "./lure-kinds";
 
 /**

@@ -1,7 +1,8 @@
+import { habitsOf } from "../fish/species-habits";
 import { OUNCE } from "../quantity/units";
 import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
 import { SPECIES } from "../fish/species-list";
-import { familyOf, METHODS_FOR } from "./family";
+import { METHODS_FOR } from "./family";
 import { isTooWarm } from "../gauge/warmth";
 import { chooseLure, type LureWater } from "./lure";
 
@@ -166,7 +167,7 @@ test("weedless where the snags demand it, and not otherwise; what cannot be is s
 
 test("every way that is usual for a fish has a lure with a size, a body and colours, in all waters", () => {
   for (const { id } of SPECIES)
-    for (const method of METHODS_FOR[familyOf(id)])
+    for (const method of METHODS_FOR[habitsOf(id).family])
       for (const visibleDepth of [0.2, 0.5, 1, 2, 4])
         for (const temperature of [3, 12, 24]) {
           const { colours, body } = chooseLure(water({ species: id, method, visibleDepth, temperature }));

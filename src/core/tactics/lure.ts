@@ -1,7 +1,8 @@
+import { habitsOf, type Family } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
 import { BRIGHT, colourOrder, DARK, isDirty } from "./colours";
-import { type Family, familyOf } from "./family";
+
 import {
   type Colour,
   LURE_CATEGORIES,
@@ -53,7 +54,7 @@ const FISH_LIKE: readonly LureCategory[] = ["curl-tail", "paddle-tail", "plug"];
 export function chooseLure(asked: LureWater): LureChoice {
   const water = { ...PLAIN, ...defined(asked) };
   const { prey, school, tough, species, method } = water;
-  const family = familyOf(species);
+  const family = habitsOf(species).family;
   const clarity = clarityClass(water.visibleDepth);
   const { cold, warm } = WARMTH[family];
   const warmth = water.temperature < cold ? "cold" : water.temperature > warm ? "warm" : "usual";

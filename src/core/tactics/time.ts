@@ -1,5 +1,5 @@
 import { type Message, message } from "../quantity/message";
-import { type Drill, drillOf } from "../approach/drill";
+import { type Drill, habitsOf } from "../fish/species-habits";
 import type { Species } from "../fish/species-schema";
 import { clarityClass, isClear } from "../gauge/clarity";
 import { froude } from "../water/cover";
@@ -40,9 +40,6 @@ const REST = 30;
 const COLD = 7;
 const SLOWER = 1.5;
 
-/** Fish that come in schools: one bite calls for the same cast again, quickly. */
-const SCHOOLS = new Set(["yellow-perch", "black-crappie", "walleye", "zander", "striped-bass", "smallmouth-bass"]);
-
 /**
  * Time for a lie in its water, for a style. Where `base` names the species that a profile was copied from, its habits
  * hold.
@@ -52,7 +49,7 @@ export function timeFor(
   at: { visibleDepth: number; temperature: number; style: Style; species: Species; base?: string },
 ): Timing {
   const water = waterBy(froude(lie.depth, lie.meanSpeed));
-  const drill = drillOf(at.base ?? at.species.id);
+  const drill = habitsOf(at.base ?? at.species.id).drill;
   if (drill === "soak") return soakFor(water, at);
   const cold = at.temperature < COLD;
   const clear = isClear(at.visibleDepth);
@@ -76,7 +73,7 @@ export function timeFor(
       ? message("roving", { minutes, knock: Math.round(ROVE.knock * slower) })
       : message("waiting", { each: WAIT.each }),
     ...(walk ? [] : [rest > 0 ? message("rest-after-fish", { rest }) : message("no-rest")]),
-    ...(SCHOOLS.has(at.base ?? at.species.id) ? [message("schools")] : []),
+    ...(habitsOf(at.base ?? at.species.id).schools ? [message("schools")] : []),
   ];
   return { water, drill, casts, minutes, afterKnock: Math.round(ROVE.knock * slower), rest, reasons };
 }

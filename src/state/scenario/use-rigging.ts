@@ -1,11 +1,12 @@
 "use client";
+import { habitsOf } from "../../core/fish/species-habits";
 import { useLiveAnswer } from "../live-answer";
 import { useMemo } from "react";
 import type { Lie } from "../../core/fish/read";
 import type { RigAdvice } from "../../core/rig/advise";
 import type { TackleItem } from "../../core/rig/tackle-item";
 import type { Way } from "../../core/rig/ways";
-import { familyOf, METHODS_FOR } from "../../core/tactics/family";
+import { METHODS_FOR } from "../../core/tactics/family";
 import type { Method } from "../../core/tactics/lure";
 import type { Approach } from "../../scenario/approach";
 import type { Numbered } from "../../scenario/lie-identity";
@@ -71,7 +72,7 @@ export function useRigging(view: ScenarioView, lie: Numbered<Lie> | undefined): 
   const phase = living.way?.phase;
   const own = useMemo(() => box && { box, ...saidBy(settings) }, [box, settings]);
   const { method: wanted, school } = settings;
-  const methods = METHODS_FOR[familyOf(fish.base)];
+  const methods = METHODS_FOR[habitsOf(fish.base).family];
   const method = methods.find((one) => one === wanted);
   const found = approach.value;
   const ask = useMemo((): WaysRequest | undefined => {

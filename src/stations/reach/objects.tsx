@@ -34,7 +34,7 @@ export function Objects({
     <section aria-label="Edit the bed" className="my-3 rounded-md border border-line p-4">
       <div className="flex flex-wrap items-end gap-2">
         <Select
-          label="Add"
+          label="Object to add"
           className="w-48"
           value={kind}
           onChange={(value) => setKind(value as ObjectKind)}
@@ -42,7 +42,7 @@ export function Objects({
         />
         <Button onClick={() => editor.add(freshObject(kind, length / 2, breadth / 2, breadth))}>
           <Plus size={18} aria-hidden />
-          Add
+          Add object
         </Button>
         <Button disabled={!editor.undo} onClick={editor.undo}>
           <Undo2 size={18} aria-hidden />

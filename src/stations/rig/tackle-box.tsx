@@ -1,4 +1,5 @@
 "use client";
+import { habitsOf } from "../../core/fish/species-habits";
 import { Minus, Pencil, Plus } from "lucide-react";
 import { useState } from "react";
 import { LARGEST_FILE } from "../../core/formats/largest-file";
@@ -7,7 +8,7 @@ import { starterBox } from "../../core/rig/starter-box";
 import { TACKLE_KINDS, type TackleItem } from "../../core/rig/tackle-item";
 import { InputError } from "../../core/quantity/fault";
 import { fetched } from "../../core/quantity/fetched";
-import { familyOf } from "../../core/tactics/family";
+
 import { act, perform } from "../../state/act";
 import { saveFile } from "../../state/files";
 import { useSettings } from "../../state/settings";
@@ -51,7 +52,7 @@ export function TackleBox({ box, base, fish }: { box: readonly TackleItem[]; bas
         <span className="flex flex-wrap gap-2">
           <Button onClick={() => setOpen("new")}>
             <Plus size={18} aria-hidden />
-            Add
+            Add tackle
           </Button>
           <PickFile
             label="Import a tackle box (CSV)"
@@ -79,7 +80,7 @@ export function TackleBox({ box, base, fish }: { box: readonly TackleItem[]; bas
                   () =>
                     addPieces(
                       database(),
-                      starterBox(familyOf(base), base).map((piece) => ({ ...piece, name: starterName(piece) })),
+                      starterBox(habitsOf(base).family, base).map((piece) => ({ ...piece, name: starterName(piece) })),
                     ),
                   `A box for ${fish.toLowerCase()} to start with.`,
                 ),

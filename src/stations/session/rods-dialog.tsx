@@ -79,7 +79,7 @@ export function RodsDialog({
           maxLength={60}
           onChange={(event) => setPartner(event.target.value)}
         />
-        <Button type="submit">Add</Button>
+        <Button type="submit">Add partner</Button>
       </form>
       {partners.length > 0 && (
         <Select

@@ -88,7 +88,7 @@ export function BandEditor({
         <FormField form={form} name="low" label="From" />
         <FormField form={form} name="high" label="To" />
         <Button className="sm:mt-6" onClick={() => act(() => add())}>
-          Add
+          Add band
         </Button>
       </div>
     </section>

@@ -54,7 +54,7 @@ test("while it is open another tab says something else: both are kept", async ()
 
 test("a band needs a spot and a bound, its first under its second; it can be taken out again", async () => {
   const user = userEvent.setup();
-  const add = () => user.click(screen.getByRole("button", { name: "Add" }));
+  const add = () => user.click(screen.getByRole("button", { name: "Add band" }));
   await add();
   expect(await screen.findByText("Name the spot.")).toBeInTheDocument();
   await user.type(screen.getByLabelText("Spot"), "Back eddy");
