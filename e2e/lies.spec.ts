@@ -77,7 +77,7 @@ test("the water by name, the fish's year, a boat, time and casts; a fish logged 
   await expect(page.getByRole("button", { name: label })).toBeHidden();
   await page.getByRole("button", { name: "Undo" }).last().click();
   await expect(page.getByRole("button", { name: label })).toBeVisible();
-  const verdict = page.getByText(/fish with a position held, on average, in better water than \d+ % of the reach/);
+  const verdict = page.getByText(/fish with a position held, on average, in better water than \d+ % of the water/);
   await expect(verdict).toBeVisible({ timeout: 120_000 });
   await expect(page.getByText(/came from a lie; [\d.]+ expected by chance/)).toBeVisible();
 });

@@ -143,7 +143,7 @@ test("a new angler shapes a reach with three stones and a wall, by handles and m
   await walk(page, "Reach");
   await page.getByRole("button", { name: "Edit the bed" }).click();
   await expect(page.getByRole("button", { name: "stone 3", exact: true })).toBeVisible();
-  await page.getByLabel("Add", { exact: true }).click();
+  await page.getByLabel("Object to add", { exact: true }).click();
   await page.getByRole("option", { name: "Wall" }).click();
   await page.getByRole("button", { name: "Add object" }).click();
   await expect(page.getByRole("button", { name: "Wall", exact: true })).toBeVisible();
