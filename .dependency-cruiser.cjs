@@ -1,6 +1,6 @@
-/** The arrows of the house (docs/architecture.md): each room may use only the rooms named before it. */
+/** The dependency rules (docs/architecture.md): each module may use only the modules named before it. */
 
-/** Rooms of the core, ground floor first. */
+/** Modules of the core, lowest first. */
 const CORE = [
   "quantity",
   "gauge",
@@ -17,7 +17,7 @@ const CORE = [
 ];
 
 /** Floors above the core: what each may use. */
-const FLOORS = {
+const LAYERS = {
   "src/words": ["src/core"],
   "src/scenario": ["src/core"],
   "src/workers": ["src/core", "src/scenario"],
@@ -53,7 +53,7 @@ const FLOORS = {
 
 const NO_TEST = "\\.test\\.tsx?$";
 
-const room = (name, allowed) => ({
+const moduleRule = (name, allowed) => ({
   name: `${name.replaceAll("/", "-")}-looks-only-down`,
   severity: "error",
   from: { path: `^${name}/`, pathNot: NO_TEST },
@@ -63,14 +63,14 @@ const room = (name, allowed) => ({
 module.exports = {
   forbidden: [
     ...CORE.map((name, k) =>
-      room(
+      moduleRule(
         `src/core/${name}`,
         CORE.slice(0, k).map((below) => `src/core/${below}`),
       ),
     ),
-    ...Object.entries(FLOORS).map(([name, allowed]) => room(name, allowed)),
+    ...Object.entries(LAYERS).map(([name, allowed]) => moduleRule(name, allowed)),
     {
-      name: "core-is-in-rooms",
+      name: "core-is-in-modules",
       severity: "error",
       from: { path: "^src/core/", pathNot: `^src/core/(${CORE.join("|")})/` },
       to: {},

@@ -59,7 +59,7 @@ test("after one visit a whole day is fished with no network, from a cold start: 
   await page.getByRole("button", { name: "Smooth" }).click();
   await noFaults(page);
   await release(page);
-  await page.getByRole("button", { name: "More actions", exact: true }).click();
+  await page.getByRole("button", { name: "Actions", exact: true }).click();
   await page.waitForTimeout(600);
   await page.getByRole("button", { name: "Something to eat" }).click();
   await expect(page.getByText(/Timer paused for 0 min: something to eat/)).toBeVisible();

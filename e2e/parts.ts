@@ -134,7 +134,7 @@ export async function release(page: Page): Promise<void> {
 }
 
 export async function endSession(page: Page): Promise<void> {
-  await page.getByRole("button", { name: "More actions", exact: true }).click();
+  await page.getByRole("button", { name: "Actions", exact: true }).click();
   await page.waitForTimeout(600);
   await page.getByRole("button", { name: "End the session" }).click();
   await expect(page.getByRole("heading", { name: "No session running" })).toBeVisible();

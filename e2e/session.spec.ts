@@ -17,7 +17,7 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
   await page.waitForTimeout(600);
   await page.getByRole("dialog").getByRole("button", { name: /^1\. / }).click();
   await expect(page.getByText(/^0 of \d+ minutes$/)).toBeVisible({ timeout: 120_000 });
-  for (const name of ["Bite", "Follow", "More actions", "Cast", "Fish on"]) {
+  for (const name of ["Bite", "Follow", "Actions", "Cast", "Fish on"]) {
     const box = (await page.getByRole("button", { name, exact: true }).boundingBox())!;
     expect(Math.min(box.width, box.height), name).toBeGreaterThanOrEqual(48);
   }
@@ -48,7 +48,7 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
   await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
 
   // Rods and partners: each rod its own.
-  await page.getByRole("button", { name: "More actions", exact: true }).click();
+  await page.getByRole("button", { name: "Actions", exact: true }).click();
   await page.waitForTimeout(600);
   await page.getByRole("button", { name: "Rods and partners" }).click();
   await page.waitForTimeout(600);
@@ -62,7 +62,7 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
   await expect(page.getByRole("group", { name: "Rods" })).toContainText("Rod 2, Ana");
 
   // On to the next lie, the first is rested or not, and back by undo.
-  await page.getByRole("button", { name: "More actions", exact: true }).click();
+  await page.getByRole("button", { name: "Actions", exact: true }).click();
   await page.waitForTimeout(600);
   await page.getByRole("button", { name: "Move on" }).click();
   await page.waitForTimeout(600);
@@ -79,7 +79,7 @@ test("what is noted, the sounder, a photo without its place; the table put right
   await loadDemo(page, "/session");
   await beginSession(page);
   const more = async (name: string) => {
-    await page.getByRole("button", { name: "More actions", exact: true }).click();
+    await page.getByRole("button", { name: "Actions", exact: true }).click();
     await page.waitForTimeout(600);
     await page.getByRole("button", { name }).click();
     await page.waitForTimeout(600);

@@ -173,7 +173,15 @@ const views = [
     },
   },
   { name: "log", path: "/log", sizes: ["desk"] },
-  { name: "learn", path: "/learn", sizes: ["desk", "bank"] },
+  {
+    name: "learn",
+    path: "/learn",
+    sizes: ["desk", "bank"],
+    ready: async (page) => {
+      await page.getByText(/Best so far/).waitFor({ timeout: 60_000 });
+      await page.waitForTimeout(800);
+    },
+  },
 ];
 
 const browser = await chromium.launch(launch);

@@ -44,7 +44,7 @@ await Promise.all([
   beside("lint", "npx", ["eslint", ".", "--max-warnings", "0"]),
   (async () => {
     await beside("format", "npx", ["prettier", "--check", "--log-level", "warn", "."]);
-    await beside("arrows", "node", ["scripts/arrows.mjs"]);
+    await beside("dependency rules", "node", ["scripts/dependencies.mjs"]);
     await beside("text", "node", ["scripts/lint/text.mjs"]);
     await beside("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "1500"]);
   })(),

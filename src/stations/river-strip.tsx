@@ -164,7 +164,7 @@ function Rest({ river }: { river: River }) {
     river.now && river.now.waterTemperature !== null
       ? `water ${show(river.now.waterTemperature, "temperature", system).text}`
       : undefined,
-    light && (light.left === undefined ? light.sub : light.main),
+    light && (light.left === undefined ? light.sub : `${light.main} of daylight left`),
   ].filter(Boolean);
   if (parts.length === 0) return null;
   return (
@@ -184,8 +184,8 @@ function lightOf({ station, minute }: River): { main: string; sub: string; left?
   if (left <= 0) return { main: "Dark", sub: `dusk was ${clock(dusk.getTime())}` };
   const minutes = Math.floor(left / 60_000);
   return {
-    main: `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, "0")} of daylight left`,
-    sub: `dusk ${clock(dusk.getTime())}`,
+    main: `${Math.floor(minutes / 60)} h ${minutes % 60} min`,
+    sub: `of daylight left, dusk ${clock(dusk.getTime())}`,
     left,
   };
 }

@@ -104,7 +104,7 @@ export function Shell({ children }: { children: ReactNode }) {
         <button
           type="button"
           onClick={() => setKeysOpen(true)}
-          className="mx-auto mt-4 hidden min-h-11 items-center gap-1 rounded-md px-2 text-sm text-soft hover:bg-deep rail:flex low:hidden"
+          className="mx-auto mt-4 hidden min-h-11 flex-col items-center rounded-md text-sm text-soft hover:bg-deep rail:flex low:hidden"
         >
           <Keyboard size={18} aria-hidden />
           Shortcuts

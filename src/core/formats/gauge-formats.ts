@@ -1,7 +1,7 @@
 /**
- * The registry of gauge formats: screens and the command line list them from here. Each has its name in words/formats.ts
- * and its reader in gauge-file.ts, records over these: a format without one does not compile. The first that a text
- * looks like reads it; the last takes what no other claims.
+ * The registry of gauge formats: screens and the command line list them from here. Each has its name in
+ * words/formats.ts and its reader in gauge-file.ts, records over these: a format without one does not compile. The
+ * first that a text looks like reads it; the last takes what no other claims.
  */
 export const GAUGE_FORMATS = {
   waterml2: { extensions: [".xml", ".wml", ".waterml"] },

@@ -95,7 +95,7 @@ export function ByClass({ learning, made }: { learning: Learning; made: boolean 
         fish doesn’t dominate. Ring: as counted. Whisker: 80 % range, allowing for fish that come in bunches. Few hours
         make it long.
       </p>
-      <Panel title="Show figures" className="mt-5">
+      <Panel title="Figures" className="mt-5">
         <DataTable columns={columns} rows={rows} testId="rates" label="Fish per hour" />
       </Panel>
     </>

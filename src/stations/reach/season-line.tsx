@@ -41,7 +41,7 @@ export function SeasonLine({
           choices={[
             {
               value: "auto",
-              label: season === "auto" ? `automatic (${way ? PHASE_NAMES[way.phase] : "normal"}` : "automatic",
+              label: season === "auto" ? `automatic (${way ? PHASE_NAMES[way.phase] : "normal"})` : "automatic",
             },
             { value: "usual", label: "normal" },
             ...phases.map((phase) => ({ value: phase, label: PHASE_NAMES[phase] })),

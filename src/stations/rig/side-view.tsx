@@ -103,7 +103,7 @@ function SeenDepth({
         fill={nearBed ? "var(--ink)" : "var(--water-fast)"}
       >
         {nearBed
-          ? `seen ${showText(visibleDepth, "depth", system)} down`
+          ? `visible to ${showText(visibleDepth, "depth", system)}`
           : `visible to here, ${showText(visibleDepth, "depth", system)}`}
       </text>
     </g>

@@ -90,7 +90,7 @@ export function WaysTable({ ways, without, chosen }: { ways: readonly Way[]; wit
 /** Share of the drift on the bottom, as an angler counts. */
 function touchWords({ touch }: Way): string {
   if (touch < 0.02) return "never";
-  if (touch < 0.4) return `1 in ${figureText(1 / touch, 0)}`;
+  if (touch < 0.4) return `1 drift in ${figureText(1 / touch, 0)}`;
   return touch < 0.6 ? "half" : touch < 0.9 ? "mostly" : "all the time";
 }
 

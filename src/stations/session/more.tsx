@@ -42,10 +42,10 @@ export function More({
   return (
     <>
       <Button className="min-h-14 border-2 border-ink text-lg" onClick={() => setShown("more")}>
-        More actions
+        Actions
       </Button>
       {shown === "more" && (
-        <Dialog open onOpenChange={(to) => !to && close()} title="More actions">
+        <Dialog open onOpenChange={(to) => !to && close()} title="Actions">
           <div className="grid grid-cols-2 gap-2.5">
             <Button className="min-h-14" onClick={() => setShown("move")}>
               Move on

@@ -90,7 +90,7 @@ export function Hydrograph({
         </Row>
       )}
       {turbidity && (
-        <Row name={`Clarity: bed seen down to, ${show.depth.unit}`} height="h-[104px]">
+        <Row name={`Clarity: visible to, ${show.depth.unit}`} height="h-[104px]">
           <Lane
             {...common}
             name="Clarity"

@@ -14,7 +14,7 @@ const oneIn = (share: unknown): string => {
       ? "hardly ever"
       : one >= 0.6
         ? "most of the time"
-        : `1 in ${fixed(1 / one, 0)}`;
+        : `1 time in ${fixed(1 / one, 0)}`;
 };
 
 /**
@@ -58,9 +58,9 @@ export const RIG: Words = {
   "lead-banned": () => "Lead is banned or limited in many places. Check local rules.",
 
   "drift-taps": (p, say) =>
-    `${Number(p.pieces) === 1 ? "One shot" : `${p.pieces} shot`} of ${mass(p.piece, say)} ${Number(p.pieces) === 1 ? "touches" : "touch"} ${oneIn(p.touchFraction)}, moving along the bottom at ${say.of(p.speed, "speed")}. These are the fewest that tap the bottom.`,
+    `${Number(p.pieces) === 1 ? "One shot" : `${p.pieces} shot`} of ${mass(p.piece, say)} ${Number(p.pieces) === 1 ? "touches" : "touch"} bottom ${oneIn(p.touchFraction)}, moving along the bottom at ${say.of(p.speed, "speed")}. These are the fewest that tap the bottom.`,
   "drift-none-taps": (p, say) =>
-    `Even ${p.pieces} shot of ${mass(p.piece, say)}, the heaviest in your box, touch ${oneIn(p.touchFraction)}. Use more weight than your box holds, or another method.`,
+    `Even ${p.pieces} shot of ${mass(p.piece, say)}, the heaviest in your box, touch bottom ${oneIn(p.touchFraction)}. Use more weight than your box holds, or another method.`,
   "drift-second-shot": () => "More current? Add a second shot of the same size. One bigger shot would bounce.",
   "drift-hook": (p, say) => `Shot ${say.of(p.hookDistance, "depth")} above the hook.`,
   "live-bait-longer": (p, say) => `Give a live bait ${say.of(p.hookDistance, "depth")} below the shot, so it can swim.`,
@@ -157,7 +157,7 @@ export const RIG: Words = {
 
   "try-colour": (p) => `${p.colour}, same line`,
   "try-deeper": (p, say) => `a float's length deeper, to ${say.of(p.setting, "depth")}`,
-  "try-shot-more": (p, say) => `one shot of ${mass(p.grams, say)}more`,
+  "try-shot-more": (p, say) => `one shot of ${mass(p.grams, say)} more`,
   "try-shot-less": (p, say) => `one shot of ${mass(p.grams, say)} less`,
   "try-lighter-head": (p, say) => `a lighter head, ${mass(p.grams, say)}, slower`,
   "try-heavier-head": (p, say) => `a heavier head, ${mass(p.grams, say)}`,

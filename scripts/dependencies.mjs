@@ -1,4 +1,4 @@
-/** Checks the arrows of the house. A cruise that sees no modules proves nothing, so that fails too. */
+/** Checks the dependency rules. A run that sees no modules proves nothing, so that fails too. */
 import { cruise } from "dependency-cruiser";
 import extractConfig from "dependency-cruiser/config-utl/extract-depcruise-config";
 import extractTsConfig from "dependency-cruiser/config-utl/extract-ts-config";
@@ -17,6 +17,6 @@ for (const { from, to, rule } of summary.violations)
   process.stdout.write(`${rule.severity}: ${rule.name}: ${from} -> ${to}\n`);
 const own = modules.filter(({ source }) => !source.includes("node_modules")).length;
 process.stdout.write(
-  `arrows: ${own} modules, ${summary.totalDependenciesCruised} dependencies, ${summary.error} wrong\n`,
+  `dependencies: ${own} modules, ${summary.totalDependenciesCruised} imports, ${summary.error} wrong\n`,
 );
 process.exit(summary.error > 0 || own < 50 ? 1 : 0);
