@@ -33,7 +33,7 @@ test(`the first load of a station stays within ${FIRST} kB of script, and all of
     await page.getByRole("heading", { level: 2 }).first().waitFor();
     opened.push({ station, most, first, page });
   }
-  // All drills rest together.
+  // All of them rest together.
   await opened[0]!.page.waitForTimeout(5000);
   for (const { station, most, first, page } of opened) {
     const scripts = await page.evaluate(() =>

@@ -2,7 +2,7 @@ import { expect, type Page, test } from "@playwright/test";
 import { beginSession, endSession, landFish, noFaults, release, settled } from "./parts";
 
 /**
- * The first hour of a new angler, on an empty book: their own gauge in cfs with month first, their own reach, five
+ * The first hour of a new angler, on an empty book: their own gauge in cfs with the month first, their own reach, five
  * fish at three flows, a day's log, the book saved, the reach deleted and restored. Whatever is said on the way must
  * follow from the figures beside it. All rules: common practice, no source, unless said otherwise.
  */

@@ -124,7 +124,7 @@ test("a key is held on a stone in one tab while it is renamed in another: both a
 
 test("a screen that cannot be drawn is told in its place, and the other stations go on", async ({ page }) => {
   await loadDemo(page, "/help");
-  await expect(page.getByTestId("made-up")).toBeVisible();
+  await expect(page.getByTestId("demo-tag")).toBeVisible();
   // A record that no version of the application would write: a session at no time at all.
   await page.evaluate(
     () =>

@@ -55,7 +55,7 @@ test("a reach without an outlet is refused by name, and nothing is changed", asy
 
 test("the demo river: labelled, looked at in both units and by keys, removed and brought back", async ({ page }) => {
   await loadDemo(page);
-  await expect(page.getByTestId("made-up")).toContainText("demo river, demo time");
+  await expect(page.getByTestId("demo-tag")).toContainText("demo river, demo time");
   const strip = page.getByRole("banner");
   await expect(strip).toContainText("m³/s");
   await page.keyboard.press("u");

@@ -31,6 +31,8 @@ const RULES = [
   [/\bsaid to be\b|\bit is said\b/i, "plain words"],
   [/\bhardly to be\b|\bmay be had\b|\bof one's own\b|\bof my own\b/i, "plain words"],
   [/\bgoes again\b|\bone press\b/i, "you can undo"],
+  [/\brules? says? so\b/i, "your rules don’t allow it"],
+  [/\{\}(more|less|off|of|and|to)\b/, "a space after a value"],
 ];
 
 /** A sentence ends at a stop, or at the end of a line of a list. */

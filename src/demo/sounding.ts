@@ -5,9 +5,9 @@ import { DEMO_STATION } from "./station";
 /** How the made-up reach lies, degrees from north, and depth over its riffle when it was sounded. */
 const HEADING = 200;
 const LEVEL = 0.5;
-export const DEMO_SOUNDING = { name: "made-up boat.nmea", waterSurfaceSlope: 0.0028, transducerDraft: SOUNDER_DRAFT };
+export const DEMO_SOUNDING = { name: "demo boat.nmea", waterSurfaceSlope: 0.0028, transducerDraft: SOUNDER_DRAFT };
 
-/** The log of a demo boat's sounder on the demo river's first reach, the morning before `now`: NMEA 0183. */
+/** The log of a made-up boat's sounder on the demo river's first reach, the morning before `now`: NMEA 0183. */
 export function demoSounding(now: number): string {
   const before = new Date(now - 86_400_000);
   const nine = Date.UTC(before.getUTCFullYear(), before.getUTCMonth(), before.getUTCDate(), 9);

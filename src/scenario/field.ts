@@ -36,7 +36,7 @@ export function bedKey(reach: Reach): string {
   return key;
 }
 
-/** Soundings may be many: a reach that has not changed is not modelled again. */
+/** Soundings may be many: a reach that has not changed is not read again. */
 const bedKeys = new WeakMap<Reach, string>();
 
 export const fieldKey = ({ reach, discharge, cell }: FieldRequest): string =>

@@ -3,7 +3,7 @@ import type { Phase } from "../core/fish/phases";
 import type { SeasonalWay, Species } from "../core/fish/species-schema";
 import type { Conditions } from "./conditions";
 
-/** A time of the fish's year: by temperature and date, normal, or as the angler says. */
+/** A time of the fish's year: by temperature and date, as in the rest of the year, or as the angler says. */
 export type SeasonChoice = "auto" | "usual" | Phase;
 
 /** How a fish lives under the conditions: its curves, and the way of its year where there is one. */

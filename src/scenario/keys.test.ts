@@ -83,7 +83,7 @@ test("conditions come from the gauge, from what is chosen, or are the usual ones
     light: "day",
     at: noon,
   });
-  // Another flow is not modelled with today's water unless nothing else is known, and then that is said.
+  // Another flow is not read with today's water unless nothing else is known, and then that is said.
   const usual = { visibleDepth: 1.44, from: "turbidity", readings: 40, limb: "falling" } as const;
   expect(conditionsOf(now, noon, place, { discharge: 3, light: "auto" }, usual)).toMatchObject({
     visibleDepth: 1.4,

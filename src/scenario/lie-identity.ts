@@ -35,7 +35,7 @@ export type Numbered<Lie> = Lie & { number: number };
 
 /**
  * Numbers for lies that stay with their places: a lie takes the number of the known place that it is at, the nearest
- * pairs first; one that is new takes the next number. With no data the numbers are the ranks.
+ * pairs first; one that is new takes the next number. With nothing known the numbers are the ranks.
  * @returns the lies with their numbers, in their order, and the places now known
  */
 export function numberLies<Lie extends Spread>(

@@ -75,7 +75,7 @@ test.each([0, 1])(
     let slack = 0;
     for (const { float, lie } of lies) {
       if (!float) continue;
-      // In slack a float stays wherever it lands, for as long as it is shown.
+      // In slack a float stays wherever it lands, for as long as it is looked at.
       if (float.cast.atLie > 30) slack++;
       else expect(float.cast.seconds).toBeGreaterThanOrEqual(2 * float.cast.atLie);
       expect(float.cast.seconds).toBeGreaterThan(0.5);

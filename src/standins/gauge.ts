@@ -2,7 +2,7 @@ import { HOUR } from "../core/gauge/series";
 import { hash01, smoothNoise } from "../core/quantity/seeded";
 
 /**
- * A demo gauge: rain falls, the catchment answers and recedes, the water colours when rising and clears, warms and
+ * A made-up gauge: rain falls, the catchment answers and recedes, the water colours on the rise and clears, warms and
  * cools.
  * Hourly, seeded, and the same for the same instant. A stand-in for demo and tests; nothing in it is a real river.
  */

@@ -16,7 +16,7 @@ const ERRORS = { wind: 0.004, cloud: 0.003, air: 0.02, windFrom: 0.35, rain: 0.0
 const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));
 
-/** What the air did, or away. */
+/** What the air did, or will do. */
 function trueHour(time: number) {
   const hour = time / HOUR;
   const season = yearFraction(time);

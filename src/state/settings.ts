@@ -70,7 +70,7 @@ const FIELDS = {
   /** How a lure is let down, and how shot is spread. */
   letDown: oneOf(["slack", "semi-slack", "tight"], "semi-slack"),
   shotting: oneOf(["auto", ...SHOTTINGS], "auto"),
-  /** Time of the fish's year: by temperature and date, normal, or as the angler says. */
+  /** Time of the fish's year: by temperature and date, as in the rest of the year, or as the angler says. */
   season: oneOf(["auto", "usual", ...PHASES], "auto"),
   /** What is worked out before anybody asks: other flows and how sure each lie is; or nothing, to save the battery. */
   ahead: oneOf(["all", "none"], "all"),

@@ -101,7 +101,7 @@ function useLies(
   species: Species,
   to: number,
 ): Stage<Record<string, LiesThen[]>> {
-  // What was learnt is of the river whose reach is shown.
+  // What was learnt is of the river whose reach is looked at.
   const station = river.reach?.station ?? null;
   const likings = useLikings(species.id, station);
   const asked = useMemo(

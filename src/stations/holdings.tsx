@@ -58,7 +58,7 @@ export function Holdings({ river }: { river: River }) {
             <Remove
               label={`Remove the gauge ${gauges[k]}`}
               command={() => removeGauge(database(), station.id)}
-              done={`The gauge ${station.name} deleted.`}
+              done={`Gauge ${station.name} deleted.`}
             />
           </Row>
         ))}

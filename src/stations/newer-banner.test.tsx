@@ -4,7 +4,7 @@ import userEvent from "@testing-library/user-event";
 import { useOffline, useServiceWorker } from "../state/offline";
 import { NewerBanner } from "./newer-banner";
 
-/** A browser's registration with its workers, as far as it is shown. */
+/** A browser's registration with its workers, as far as it is looked at. */
 class Registration extends EventTarget {
   installing: EventTarget | null = null;
   waiting: (EventTarget & { postMessage: (what: string) => void }) | null = null;

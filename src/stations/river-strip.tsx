@@ -65,7 +65,7 @@ export function RiverStrip({ river }: { river: River }) {
       </Link>
       {made && (
         <span
-          data-testid="made-up"
+          data-testid="demo-tag"
           className="hidden shrink-0 rounded border border-dashed border-soft px-2 py-1 text-sm text-soft md:block"
         >
           demo river
@@ -164,7 +164,7 @@ function Rest({ river }: { river: River }) {
     river.now && river.now.waterTemperature !== null
       ? `water ${show(river.now.waterTemperature, "temperature", system).text}`
       : undefined,
-    light && (light.left === undefined ? light.sub : `${light.main} of daylight left`),
+    light && (light.left === undefined ? light.sub : `light ${light.main}`),
   ].filter(Boolean);
   if (parts.length === 0) return null;
   return (

@@ -134,7 +134,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
     act(keepUp);
     act(adoptOldSettings);
     const timer = setInterval(() => act(keepUp), 15 * 60_000);
-    // What a first write needs is fetched while the network is surely there, after all that is shown.
+    // What a first write needs is fetched while the network is surely there, after all that is looked at.
     const ready = setTimeout(warmGate, 3000);
     const remind = setTimeout(() => act(remindOfCopy), 5000);
     return () => {

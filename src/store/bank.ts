@@ -224,7 +224,7 @@ export async function endFight(
   return { fish: fresh.id, undo };
 }
 
-/** False alarm: the stretch goes on as if nothing had been. */
+/** It was no fish: the stretch goes on as if nothing had been. */
 export async function noFish(db: Database, { id, reach }: Session, at: number): Promise<Undo> {
   const cut = await cutFor(db, reach);
   return together(db, bankTables(db), async (keep) => {

@@ -49,7 +49,7 @@ export async function readBook(db: Database): Promise<Book> {
 
 export interface MergePlan {
   /**
-   * Records by part: new here, later than ours, joined with ours (series), taken out there since, or unchanged
+   * Records by part: new here, later than ours, joined with ours (series), taken out there since, or left as they are
    * since ours stand.
    */
   parts: Record<string, { added: number; replaced: number; joined: number; gone: number; kept: number }>;
@@ -110,7 +110,7 @@ export async function planMerge(db: Database, incoming: Book): Promise<MergePlan
   return plan;
 }
 
-/** Merge: keep the newest of each record. Restore: all that the archive holds stands as it was there. */
+/** Merge: the newest of each record stands. Restore: all that the archive holds stands as it was there. */
 export type TakeIn = "merge" | "restore";
 
 /** Does what a plan says, in one transaction; what is restored comes later than what was made of it since. */

@@ -33,6 +33,21 @@ test("a reason within a fault is told too, with its line", () => {
   expect(tellFault(fault)).toBe("The file has no usable readings: line 4, stage “abc” is not a number. (line 4)");
 });
 
+test.each([
+  ["jig-tight", { seconds: 4, slack: 2 }, /4\.0 seconds instead of 2\.0\. .* has less life\.$/],
+  ["jig-slack", { seconds: 2 }, /miss bites on the fall\.$/],
+  ["jig-semi-slack", { seconds: 3 }, /Watch the line for bites on the fall\.$/],
+  ["spoon-deep", {}, /take it on the fall\.$/],
+  [
+    "float-too-small",
+    { capacity: 2, carried: 3 },
+    /^A float that carries 2 g is too small: this bait takes 3\.0 g of it\.$/,
+  ],
+  ["try-shot-more", { grams: 0.4 }, /^one shot of .* more$/],
+] as const)("%s says what it means, with its values", (code, values, said) => {
+  expect(tell(message(code, values))).toMatch(said);
+});
+
 test("quantities in messages follow the units asked for", () => {
   const warm = message("too-warm-to-play", { species: "brown-trout", temperature: 21 });
   expect(tell(warm, "metric")).toMatch(/^21\.0 °C: leave brown trout alone/);

@@ -64,7 +64,7 @@ const BAITS: Record<BaitPiece, string> = {
   "whole-bait-fish": "a whole bait fish",
 };
 
-/** Bait piece is on the hook; empty where it is no bait. */
+/** Which piece of bait is on the hook; empty where it is no bait. */
 export const pieceOf = (size: LureSize): string => ("hook" in size ? BAITS[size.bait] : "");
 
 /** Size of a lure: a hook with its bait, a jig head with its body, a blade, a mass or a length. */

@@ -21,7 +21,7 @@ export function ruleWords(
   if (answer === "no-rule") return `You have no rule for this fish here. Check before you keep it. ${STANDS}`;
   if (answer === "keep") return `Your rules let you keep it. ${STANDS}`;
   const deciding = index === null ? undefined : rules[index];
-  return `Release it: ${deciding && rule ? because(deciding, rule, measured, system) : "a rule says so"}. ${STANDS}`;
+  return `Release it: ${deciding && rule ? because(deciding, rule, measured, system) : "your rules don’t allow keeping it"}. ${STANDS}`;
 }
 
 /** The same for a screen: the decision by itself, and what stands above it. */
@@ -38,7 +38,7 @@ export function judgedWords(
       standing: `Check before you keep it. ${standing}`,
     };
   if (answer === "keep") return { decision: "Your rules let you keep it.", standing };
-  const why = by && rule ? because(by, rule, measured, system) : "a rule says so";
+  const why = by && rule ? because(by, rule, measured, system) : "your rules don’t allow keeping it";
   return { decision: `Release it: ${why}.`, standing };
 }
 

@@ -73,7 +73,7 @@ export function observationWords(one: Observation): string {
     one.kind === "line" ? (one.what === "smooth" ? "smooth" : "frayed, retied") : null,
     one.kind === "change" ? (one.accepted ? "taken" : "overruled") : null,
     one.kind === "others"
-      ? `${one.count ?? "?"} hooked, ${one.withFish ?? "?"} with fish`
+      ? `${one.count ?? "?"} seen, ${one.withFish ?? "?"} with fish`
       : one.count !== undefined && (one.kind === "seen" || one.kind === "bait-fish")
         ? String(one.count)
         : null,

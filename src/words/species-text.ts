@@ -9,7 +9,7 @@ const singular = (text: string): string => text.replace(/s$/, "");
 
 /**
  * Finds a fish by what a cell calls it: its id, its name, the angler's own name for it, or what anglers say; a word
- * that fits one fish alone away. Undefined where nothing fits, or more than one.
+ * that fits one fish alone will do. Undefined where nothing fits, or more than one.
  */
 export function speciesMatcher(
   fishes: readonly { id: string; name: string; base?: string }[],

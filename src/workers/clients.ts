@@ -19,7 +19,7 @@ const SLICED = 10;
 const newFlowClient = (): Client<FlowApi> =>
   clientOf<FlowApi>(() => new Worker(new URL("./flow.worker.ts", import.meta.url), { type: "module" }), SLICED);
 
-/** The worker that solves what is shown. */
+/** The worker that solves what is looked at. */
 const looking = newFlowClient();
 /** Others like it for the precomputed flows, one a lane, so that what is looked at never waits for the background. */
 const background: Client<FlowApi>[] = [];

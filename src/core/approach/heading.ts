@@ -1,4 +1,4 @@
-/** Course to a spot that is no wider than a boat is long, and how far one is off it. */
+/** A line to a spot that is no wider than a boat is long, and how far one is off it. */
 
 /** Where something lies, degrees. */
 export interface Position {
@@ -16,7 +16,7 @@ const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 export interface Heading {
   /** m */
   distance: number;
-  /** Enter degrees from north, 0 to 360. */
+  /** Degrees from north, 0 to 360. */
   bearing: number;
 }
 

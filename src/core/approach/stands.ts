@@ -1,4 +1,4 @@
-import { type Drill } from "../fish/species-habits";
+import type { Drill } from "../fish/species-habits";
 import type { Feature } from "../flow/reach-schema";
 import { within } from "../flow/features";
 import { cellsOf, type Field, speedAt } from "../flow/grid";
@@ -6,7 +6,6 @@ import { leastCostPaths } from "../water/least-cost-path";
 import { type Ground, groundOf } from "../water/land";
 import { type MainCurrent, mainCurrent } from "../water/main-current";
 import { castFault, type CastFault, type CastWays } from "./cast-line";
-
 import { FALLS } from "./landing";
 import type { Seam } from "../water/seams";
 import { shadowLength, shadowReaches, type Sun } from "./shadow";
@@ -56,7 +55,7 @@ export interface Approach {
   visibleDepth: number;
   /** The angler's height, m. */
   height: number;
-  /** Height above the bottom at which the lure should come, m, its fall, m/s, all casts, and how it is worked. */
+  /** Height over the bed at which the lure should come, m, its fall, m/s, all casts, and how it is worked. */
   lureHeight?: number;
   fall?: number;
   casts?: number;

@@ -1,11 +1,10 @@
-import { type Drill } from "../fish/species-habits";
+import type { Drill } from "../fish/species-habits";
 import { type Field, sample } from "../flow/grid";
 import { nearestLine } from "../water/polyline";
 import type { Seam } from "../water/seams";
 import { type MainCurrent, mainHeading } from "../water/main-current";
 import { streamline } from "../water/streamline";
 import { castFault, type CastWays, clearOfWood } from "./cast-line";
-
 import { FALLS, type Landing, landingFor } from "./landing";
 
 /** One place to put the lure, m. */

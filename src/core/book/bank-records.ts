@@ -59,7 +59,7 @@ export type ReadLie = z.infer<typeof readLieSchema>;
 const fished = {
   lie: spot,
   place: placeSchema,
-  /** What the reading took the place for when it was chosen; undefined where it was not modelled. */
+  /** What the reading took the place for when it was chosen; undefined where it was not read. */
   read: readLieSchema.optional(),
   method: z.enum(METHODS).nullable(),
   lure: spot,
@@ -121,7 +121,7 @@ export type Suspended = z.infer<typeof suspendedSchema>;
 /**
  * What is seen and done beside fish: a bite missed, one that followed, fish and bait fish seen, what was under the
  * stones, what others caught, a place marked, a pause of the clock, a change taken or overruled, a spot rested or fed,
- * the line checked.
+ * the line run through the fingers.
  */
 export const OBSERVATIONS = [
   "bite",

@@ -158,7 +158,7 @@ test("by place, sort of place, rank, lure, colour, piece, depth and way; what wa
   expect(hoursBy("piece", efforts)).toEqual({ half: 3, unknown: 1 });
   expect(hoursBy("depth", efforts)).toEqual({ "1-1.5": 3, unknown: 1 });
   expect(hoursBy("method", efforts)).toEqual({ float: 3, unknown: 1 });
-  // A place that was not modelled has no sort and no rank; of sorts only those that were fished are told.
+  // A place that was not read has no sort and no rank; of sorts only those that were fished are told.
   const unread = [over(at(8), at(10), { stretch: { ...stretch, read: undefined } })];
   expect(hoursBy("kind", unread)).toEqual({ unknown: 2 });
   expect(hoursBy("rank", unread)).toEqual({ unknown: 2 });

@@ -50,7 +50,7 @@ export interface RuleAnswer {
 
 /**
  * Keep or release by the rules that the angler has entered: the first part of the first rule that is not met decides. A
- * length that a rule asks for and nobody has taken, and a fin partly clipped where only clipped ones may be kept,
+ * length that a rule asks for and nobody has taken, and a fin clipped in part where only clipped ones may be kept,
  * answer
  * release. The local authority's own rules always stand above.
  * @throws InputError "bad-rules"

@@ -145,7 +145,7 @@ describe("the trial by hand", () => {
     expect(round(tryPreference(efforts))).toEqual(round(triedPlainly(efforts)));
   });
 
-  test("what was not modelled, or has no hours, is no place of it", () => {
+  test("what was not read, or has no hours, is no place of it", () => {
     const efforts = season(12, 4, stream(7));
     const nothing = [
       { ...efforts[0]!, stretch: undefined },

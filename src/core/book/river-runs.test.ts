@@ -49,7 +49,7 @@ test("another limb, another class of clarity or a gauge that falls silent is ano
   expect(isOther(state(T0, { discharge: 0 }), state(T0, { discharge: 0.1 }))).toBe(true);
 });
 
-test("another river, at its limits: a twentieth of the flow, five centimetres of level; what is not modelled is another", () => {
+test("another river, at its limits: a twentieth of the flow, five centimetres of level; what is not read is another", () => {
   const flow = (discharge: number | null, stage: number | null = 1) => state(T0, { discharge, stage });
   expect(isOther(flow(10), flow(10.49))).toBe(false);
   expect(isOther(flow(10), flow(10.5))).toBe(true);

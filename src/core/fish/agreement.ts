@@ -68,7 +68,7 @@ export interface Agreement {
   /** Mean percentile, and its p-value: how likely chance alone would do as well or better. */
   mean: number;
   pValue: number;
-  /** Fish that came from a lie, and how many expected by chance. */
+  /** Fish that came from a lie, and how many would by chance. */
   onLies: number;
   expected: number;
 }

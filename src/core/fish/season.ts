@@ -38,7 +38,7 @@ export const wayIn = (species: Species, phase: Phase): SeasonalWay | undefined =
 /**
  * The species as it is fished for at a time of its year that nobody has asked for by name. Nobody is led to fish on
  * their nests and gravel: while they
- * spawn, those that do not are shown, normal; where the spawning ones are is told only when it is
+ * spawn, those that do not are shown, as in the rest of the year; where the spawning ones are is told only when it is
  * asked, so as to keep off.
  */
 export const fishedFor = (species: Species, way: SeasonalWay | undefined): Species =>

@@ -21,7 +21,7 @@ export interface Probe {
   pulse: number;
 }
 
-/** Height above the bottom that counts as near it, m; less in thin water. */
+/** Height over the bed that counts as near it, m; less in thin water. */
 const NEAR_BED = 0.1;
 
 /** Reads a field at (x, y), m, between its cells; places off the reach are taken to its edge. */

@@ -65,7 +65,7 @@ export const templateSchema = z.strictObject({
   template: z.enum(TEMPLATES),
   /** Length of the reach, m. */
   length: between(20, 5000),
-  /** Channel width between its banks, m. */
+  /** Width of the channel between its banks, m. */
   width: between(3, 5000),
   /** Depth of the pool below the riffle's crest, m. */
   poolDepth: above(0, 15),

@@ -1,4 +1,4 @@
-/** Dates written with the day or month first: 13/4/2026, 4/13/2026, 13.4.26, with clock times of 12 or 24 hours. */
+/** Dates written with the day or the month first: 13/4/2026, 4/13/2026, 13.4.26, with clock times of 12 or 24 hours. */
 
 export const DATE_ORDERS = ["dmy", "mdy"] as const;
 export type DateOrder = (typeof DATE_ORDERS)[number];

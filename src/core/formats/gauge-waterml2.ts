@@ -1,4 +1,4 @@
-import { message } from "../quantity/message";
+import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import type { Parameter } from "../gauge/series";
 import { findUnit } from "../quantity/units";
@@ -78,7 +78,7 @@ function reasonOf(value: unknown, pair: unknown): string {
 }
 
 /**
- * Reads WaterML 2.0. Points that cannot be are refused with their line; series that say no data here become
+ * Reads WaterML 2.0. Points that cannot be are refused with their line; series that say nothing known here become
  * notes.
  */
 export function readGaugeWaterML2(source: string, options: { zone?: string; file?: string } = {}): GaugeFile {
@@ -117,25 +117,26 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
   if (told.unzoned && !options.zone) out.notes.push(message("no-offset", { unzoned: told.unzoned }));
   return out;
 
+  function leaveOut(note: Message): void {
+    out.notes.push(note);
+  }
+
   function readSeries(observation: Node, series: Node | undefined, points: readonly unknown[], first: number): void {
     const name =
       attribute(observation.observedProperty, "title") || attribute(observation.observedProperty, "href") || "unnamed";
     const property = propertyOf(observation);
-    if (!series || !property)
-      return void out.notes.push(message("series-left-out", { name, series: series !== undefined }));
+    if (!series || !property) return leaveOut(message("series-left-out", { name, series: series !== undefined }));
     const { parameter } = property;
     const stated = unitOf(series);
     const unitName = stated || property.unitName;
     const unit = findUnit(unitName);
     if (!unit || unit.dimension !== dimensionOf(parameter))
-      return void out.notes.push(
-        message("series-unit", { name, unit: unitName, known: unit !== undefined, parameter }),
-      );
+      return leaveOut(message("series-unit", { name, unit: unitName, known: unit !== undefined, parameter }));
     const station = stationOf(observation);
     if (out.series.some((one) => one.parameter === parameter))
-      return void out.notes.push(message("series-twice", { name, parameter }));
+      return leaveOut(message("series-twice", { name, parameter }));
     if (out.station.id && station.id && station.id !== out.station.id)
-      return void out.notes.push(message("series-other-station", { name, other: station.id, own: out.station.id }));
+      return leaveOut(message("series-other-station", { name, other: station.id, own: out.station.id }));
 
     const gathering = new Gathering([{ index: 0, parameter, unitName }]);
     takePoints(gathering, points, first, zone!);
@@ -143,7 +144,7 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
     out.rejected = [...out.rejected, ...gathering.tally.ordered()];
     out.lines = addLines(out.lines, gathering.tally.counts);
     for (const [code, count] of Object.entries(gathering.codes)) out.codes[code] = (out.codes[code] ?? 0) + count;
-    if (found.length === 0) return void out.notes.push(message("series-empty", { name }));
+    if (found.length === 0) return leaveOut(message("series-empty", { name }));
     out.series.push(...found);
     Object.assign(out, gathering.customary);
     out.station = { id: out.station.id || station.id, name: out.station.name || station.name };

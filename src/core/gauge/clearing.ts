@@ -4,7 +4,7 @@ import { BAND, type Forecast, type ForecastPoint, STEP, type Steps, stepsOf } fr
 import { readingAt, type Series } from "./series";
 
 /**
- * Turbidity against flow by limb: ln T = a + b ln Q when rising and when falling apart, since a rising river is dirtier
+ * Turbidity against flow by limb: ln T = a + b ln Q on the rise and on the fall apart, since a rising river is dirtier
  * than a falling one at the same flow (hysteresis; Williams 1989, J. Hydrol. 111). Fitted on the station's own record.
  */
 export interface TurbidityRating {

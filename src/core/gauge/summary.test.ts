@@ -140,7 +140,7 @@ test("the angler's own look at the water tells of twelve hours, where the gauge 
   expect(seen(-0.01)).toBeNull();
   const several = [30, 9, 2, -1].map((hours) => ({ at: end - hours * HOUR, visibleDepth: hours }));
   expect(gaugeNow({ ...clear, seen: several }, end)).toMatchObject({ visibleDepth: 2, visibleDepthFrom: "reading" });
-  // Reading of the gauge goes first, by the fit of the river's own.
+  // What was read of the gauge goes first, by the fit of the river's own.
   expect(gaugeNow({ ...record, seen: several }, end).visibleDepthFrom).toBe("turbidity");
   const fitted = { ...record, clarityFit: { a: 5, b: -1, pairs: 4, scatter: 0 } };
   expect(gaugeNow(fitted, end).visibleDepth).toBeCloseTo(5 / 8, 12);

@@ -16,7 +16,7 @@ export interface GaugeRecord {
   series: Series[];
   /** Changes whenever anything that the record was made of does; undefined where nobody keeps count. */
   version?: string;
-  /** Series that were not modelled but worked out, and from what. */
+  /** Series that were not read but worked out, and from what. */
   derived?: Partial<Record<Parameter, Derived>>;
   /** Conversion of turbidity to visible depth; the default where the angler has not refitted it. */
   clarityFit?: ClarityFit;

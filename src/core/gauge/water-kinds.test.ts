@@ -209,7 +209,7 @@ test("fishes well between: under, in, over, and unknown without a reading", () =
   expect(bandState({ ...band, low: null }, 0.1)).toBe("in");
 });
 
-test("cautions (common practice, no source): rising fast, dam, tide making, heat at 20 C, cold under 15 C; and nothing set without a reading", () => {
+test("cautions (common practice, no source): rising fast, dam, tide making, heat at 20 C, cold under 15 C; and nothing said without a reading", () => {
   const now: GaugeNow = {
     at: "2026-01-01T00:00:00Z",
     discharge: 5,

@@ -53,7 +53,7 @@ test("an hour stands until the next begins, three at most; before the first ther
   expect(weatherAt({ hours: [] }, T0)).toBeNull();
 });
 
-test("rain is summed over its hours from the first to before the last; nothing set is not no rain", () => {
+test("rain is summed over its hours from the first to before the last; nothing said is not no rain", () => {
   const hours = [0, 1, 2, 3].map((k) => hour(k, { rain: k }));
   expect(rainBetween({ hours }, T0 + HOUR, T0 + 3 * HOUR)).toBe(3);
   expect(rainBetween({ hours: [hour(0)] }, T0, T0 + HOUR)).toBeNull();

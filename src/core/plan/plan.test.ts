@@ -202,7 +202,7 @@ test("too far, no gauge, no forecast, hours that are over: each is told by its r
   expect(planOf([reach("a")], ask({ from: T0 - 2 * DAY, to: T0 - DAY })).removed[0]!.reason).toBe("past");
 });
 
-test("ranking: colour when falling before clear, clear before mud, a band of one's own, better lies, the log", () => {
+test("ranking: colour on the fall before clear, clear before mud, a band of one's own, better lies, the log", () => {
   const by = (one: Partial<PlanReach>, other: Partial<PlanReach>) =>
     first(reach("one", one), reach("other", other)).reach;
   expect(by({ outlook: outlook({ seen: 0.8 }) }, { outlook: outlook({ seen: 2 }) })).toBe("one");

@@ -17,7 +17,7 @@ type Custom = { rule?: string; values?: Message["values"] } | undefined;
 /** Longest text of a value that is shown. */
 const SHOWN = 40;
 
-/** Reading, as it can be shown: a number or a text; undefined of what is neither, or is not known. */
+/** What was read, as it can be shown: a number or a text; undefined of what is neither, or is not known. */
 function readOf({ input }: Issue): string | number | undefined {
   if (typeof input === "number" || typeof input === "bigint") return Number(input);
   return typeof input === "string" ? input.slice(0, SHOWN) : undefined;

@@ -42,7 +42,7 @@ export type RigAdvice = FloatAdvice | BottomAdvice | JigAdvice | PlugAdvice | Sp
 /** The advice for a way of fishing. */
 export type AdviceOf<M extends Method> = RigAdvice & { method: M };
 
-/** Height above the bottom that the lowest shot has without more being known (float.ts), m. */
+/** Height over the bed that the lowest shot has without more being known (float.ts), m. */
 const USUAL_SHOT = 0.15;
 
 /** @throws InputError "bad-rig" */

@@ -1,5 +1,4 @@
 import { habitsOf } from "../fish/species-habits";
-
 import type { RigAdvice } from "./advise";
 import { bottomDragged } from "./bottom";
 import { contactOf, type Dragged } from "./contact";
@@ -29,7 +28,7 @@ export type Behaviour =
       fall: number;
       /** Once down, at a mean speed: along the bed, as a share of it, and the share of the time on the stones. */
       at: (meanSpeed: number) => { share: number; touch: number };
-      /** Height above the bottom once it is down, m. */
+      /** Height over the bed once it is down, m. */
       height: number;
       /** It stays where it lies for so long, s; 0: it is drifted or walked. */
       stays: number;

@@ -1,7 +1,6 @@
 import { habitsOf } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import type { LureBody, LureChoice } from "../tactics/lure";
-
 import { type Contact, contactOf, type Dragged, type Leash } from "./contact";
 import { DENSITY, type Metal, sphereDiameter, submergedWeight } from "./drag";
 import { BAIT_HEADS, DROP_SHOTS, SINKERS } from "./ladders";

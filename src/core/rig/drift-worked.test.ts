@@ -52,7 +52,7 @@ describe("a float", () => {
     expect(once.contacts).toBe(1);
     expect(once.path.filter(({ touch }) => touch === 1).every(({ z }) => Math.abs(z - BED) <= 0.0100001)).toBe(true);
     expect(once.path.at(-1)!.touch).toBe(1);
-    // A hole of 3.5 m, in which a bait on 2.5 m hangs a metre off the bottom.
+    // A hole of 3.5 m, in which a bait on 2.5 m hangs a metre over the bed.
     const hole = aslant({ depth: (x) => (x > 16 && x < 22 ? 3.5 : 2) });
     expect(driftPath(hole, { behaviour: deep, landing: [10, 8], longest: 40 }).contacts).toBe(2);
     const bait = driftPath(hole, { behaviour: deep, landing: [10, 8], longest: 40 }).path.filter(

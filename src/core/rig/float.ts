@@ -81,7 +81,7 @@ const floatDiameter = (capacityGrams: number): number => sphereDiameter((capacit
 /** Most that a float is held back before the bait is dragged off its line. Common practice, no source. */
 const MOST_HELD = 0.4;
 /**
- * Height above the bottom of the lowest shot, and the least that the bait must keep, m. Common practice, no source.
+ * Height over the bed that the lowest shot is wanted at, and that the bait must keep, m. Common practice, no source.
  */
 const WANTED = 0.15;
 const BAIT_CLEAR = 0.04;

@@ -1,7 +1,6 @@
 import { habitsOf } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { WATER_DENSITY } from "../quantity/provenance";
-
 import type { LureChoice, Snags } from "../tactics/lure";
 import { contactOf, type Dragged, type Leash } from "./contact";
 import { type Metal } from "./drag";

@@ -1,4 +1,4 @@
-import { type Family } from "../fish/species-habits";
+import type { Family } from "../fish/species-habits";
 import { OUNCE } from "../quantity/units";
 
 const oz = (share: number): number => share * OUNCE * 1000;

@@ -1,7 +1,6 @@
 import { habitsOf, type Family } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { GRAVITY, WATER_DENSITY } from "../quantity/provenance";
-
 import { DENSITY } from "./drag";
 import { lineShape } from "./line-shape";
 import { reelSpeed, TURNS } from "./reel";

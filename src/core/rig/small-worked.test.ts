@@ -34,7 +34,7 @@ describe("shot of a box that is counted", () => {
           const found = used(plan);
           box(...counts).forEach(({ size, count }) => expect(found[size]).toBeLessThanOrEqual(count!));
           expect(shotMass(plan)).toBeLessThanOrEqual(capacity + 0.031);
-          // Of all runs of six at most from what there is none fills it better by more than is shown.
+          // Of all runs of six at most from what there is none fills it better by more than is looked at.
           let fullest = 0;
           const fill = (k: number, left: number, sum: number) => {
             if (sum <= capacity + 1e-9) fullest = Math.max(fullest, sum);

@@ -5,7 +5,6 @@ import type { Species } from "../fish/species-schema";
 import { standardWeight } from "../fish/standard-weight";
 import { clarityClass } from "../gauge/clarity";
 import { isDirty } from "../tactics/colours";
-
 import type { Method, Snags } from "../tactics/lure-kinds";
 import { lineDiameter, type LineMaterial, testFor } from "./lines";
 import type { OwnTackle } from "./request";

@@ -2,7 +2,6 @@ import { FAMILIES } from "../fish/species-habits";
 import { readTackle, writeTackle } from "../formats/tackle-csv";
 import { InputError } from "../quantity/fault";
 import { OUNCE } from "../quantity/units";
-
 import { adviseRig, type RigRequest } from "./advise";
 import { fallSpeed } from "./fall";
 import { tackleFor } from "./from-box";

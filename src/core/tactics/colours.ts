@@ -1,7 +1,6 @@
-import { type Family } from "../fish/species-habits";
+import type { Family } from "../fish/species-habits";
 import type { Light } from "../gauge/light";
 import type { ClarityClass } from "../gauge/clarity";
-
 import type { Colour, ColourSchool, LureCategory, Prey } from "./lure-kinds";
 
 /**

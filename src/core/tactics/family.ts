@@ -1,4 +1,4 @@
-import { type Family } from "../fish/species-habits";
+import type { Family } from "../fish/species-habits";
 import type { Method } from "./lure-kinds";
 
 /** Ways that a fish is fished for in rivers, the usual ones first. Common practice, no source. */

@@ -84,7 +84,7 @@ export type Prey = (typeof PREY)[number];
 export const SNAGS = ["none", "some", "many"] as const;
 export type Snags = (typeof SNAGS)[number];
 
-/** In coloured water: dark first, or bright first. */
+/** In coloured water: dark first, or bright straight away. */
 export const COLOUR_SCHOOLS = ["dark-first", "bright-first"] as const;
 export type ColourSchool = (typeof COLOUR_SCHOOLS)[number];
 
@@ -104,7 +104,7 @@ export interface LureWater {
   preyLength?: number;
   snags?: Snags;
   weed?: boolean;
-  /** Tough day: nothing comes, or comes short. */
+  /** A hard day: nothing comes, or comes short. */
   tough?: boolean;
   school?: ColourSchool;
 }

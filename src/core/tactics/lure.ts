@@ -2,7 +2,6 @@ import { habitsOf, type Family } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
 import { BRIGHT, colourOrder, DARK, isDirty } from "./colours";
-
 import {
   type Colour,
   LURE_CATEGORIES,
@@ -62,7 +61,7 @@ export function chooseLure(asked: LureWater): LureChoice {
   const matched = prey === "bait-fish" && FISH_LIKE.includes(category) ? water.preyLength : undefined;
   const { size, body } = sizeOf(category, family, sizeStep(water, warmth), matched);
   const plain = colourOrder({ category, family, clarity, light: water.light, prey, school });
-  // Tough day: darker first, and the loudest one last, for when nothing else has moved them.
+  // A hard day: darker first, and the loudest one last, for when nothing else has moved them.
   const colours = tough ? toughOrder(plain) : plain;
   const { hookStyle, reasons: hookReasons } = hookFor(category, water);
   return {

@@ -1,6 +1,5 @@
-import { type Family } from "../fish/species-habits";
+import type { Family } from "../fish/species-habits";
 import { OUNCE } from "../quantity/units";
-
 import type { LureBody, LureCategory, LureSize } from "./lure-kinds";
 
 /** One size under the usual one, the usual one, one over it. */

@@ -19,7 +19,7 @@ export interface Precomputed {
 /** Waits until nothing has been asked for a while before the first flow, and a moment before going on, ms. */
 const IDLE = 2500;
 const MOMENT = 50;
-/** Flows solved side by side: one core is left to the page and what is shown. */
+/** Flows solved side by side: one core is left to the page and what is looked at. */
 const MOST_LANES = 4;
 const lanesHere = (): number => Math.max(1, Math.min(MOST_LANES, (navigator.hardwareConcurrency || 2) - 1));
 
@@ -51,7 +51,7 @@ export function usePrecomputed(
   useEffect(() => {
     if (!bed || busy || !ahead) return;
     const control = new AbortController();
-    // A flow that this bed cannot carry is left out; the plan tells why when it is shown.
+    // A flow that this bed cannot carry is left out; the plan tells why when it is looked at.
     const taken = new Set<number>();
     const lost = new Set<number>();
     const lane = async (index: number): Promise<void> => {

@@ -21,7 +21,7 @@ import { countedText } from "../../words/learn";
 import { dayAndTime } from "../../words/river";
 import { capital, count } from "../../words/text";
 
-/** Forecasts and results: the river's forecast, and the lies that the model put first. */
+/** What was said, and what came: the river's forecast, and the lies that the model put first. */
 export function Outcomes({ river }: { river: River }) {
   const { reach, gauge } = river;
   const { system } = useSettings();

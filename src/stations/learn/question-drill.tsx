@@ -76,7 +76,7 @@ const FloatPicture = ({ lean, dips }: { lean: number; dips: boolean }) => (
     viewBox="0 0 300 120"
     className="mt-3 w-full max-w-md rounded-md border border-line"
     role="img"
-    aria-label={`A float ${lean > 5 ? "tipped downstream" : lean < -4 ? "tipped slightly upstream" : "upright"}${dips ? ", dipping in one place" : ""}; current from left to together`}
+    aria-label={`A float ${lean > 5 ? "tipped downstream" : lean < -4 ? "tipped slightly upstream" : "upright"}${dips ? ", dipping in one place" : ""}; current from left to right`}
   >
     <rect y={62} width={300} height={58} fill="var(--water-fast)" opacity={0.6} />
     <path d="M20 90h46m-8 -5l8 5l-8 5" stroke="var(--ink)" fill="none" strokeWidth={2} />

@@ -32,7 +32,7 @@ const schema = z
     if (wrong) issues.push({ code: "custom", message: wrong, path: ["end"], input: value });
   });
 
-/** Log a past session, with its true times: a blank counts as much as a fish. */
+/** A session already over, with its true times: a blank counts as much as a fish. */
 export function PastSession({ river, onClose }: { river: River; onClose: () => void }) {
   const species = useSettings((settings) => settings.species);
   const now = clockNow();

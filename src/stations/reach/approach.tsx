@@ -1,12 +1,11 @@
 "use client";
-import { type Drill } from "../../core/fish/species-habits";
+import type { Drill } from "../../core/fish/species-habits";
 import { type Wading, WADING } from "../../core/water/wading";
 import type { UnitSystem } from "../../words/quantity";
 import { type Fall, FALLS } from "../../core/approach/landing";
 import { LONGEST_SHADOW } from "../../core/approach/shadow";
 import { figureText, showText } from "../../words/quantity";
 import type { NoStand } from "../../core/approach/stands";
-
 import type { Target } from "../../core/approach/targets";
 import { FaultNote } from "../../widgets/fault-note";
 import { Select } from "../../widgets/select";

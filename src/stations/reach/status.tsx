@@ -120,7 +120,7 @@ export function WadingKey({ reading }: { reading: Pick<ReachReading, "wading"> }
   return (
     <div className="mb-2 border-l-4 border-double border-clay pl-3 text-sm">
       <p>
-        Clear: easy wading, {showText(safe, "area", system)}. Dotted. Take care, {showText(caution, "area", system)},
+        Clear: easy wading, {showText(safe, "area", system)}. Dotted: take care, {showText(caution, "area", system)},
         closer dots stronger. Hatched: stay out, {showText(stayOut, "area", system)}.
       </p>
       <p className="text-soft">

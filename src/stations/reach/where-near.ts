@@ -28,7 +28,7 @@ export function whereNear(
 
 /**
  * Where something that is moved about on the plan stands: how far down the reach, so that each step is told, and off
- * which bank. Told many times a second: only its own row across the river is shown.
+ * which bank. Told many times a second: only its own row across the river is looked at.
  */
 export function whereOnPlan(field: Field, [x, y]: readonly [number, number], system: UnitSystem): string {
   const { nx, ny, cell, depth } = field;

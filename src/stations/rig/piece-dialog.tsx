@@ -44,7 +44,7 @@ export function PieceDialog({ item, onClose }: { item: TackleItem | undefined; o
                 act(() => save(() => removePiece(database(), item.id), `${capital(item.name)} deleted from the box.`))
               }
             >
-              Apply out
+              Delete
             </Button>
           )
         }

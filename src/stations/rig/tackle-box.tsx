@@ -8,7 +8,6 @@ import { starterBox } from "../../core/rig/starter-box";
 import { TACKLE_KINDS, type TackleItem } from "../../core/rig/tackle-item";
 import { InputError } from "../../core/quantity/fault";
 import { fetched } from "../../core/quantity/fetched";
-
 import { act, perform } from "../../state/act";
 import { saveFile } from "../../state/files";
 import { useSettings } from "../../state/settings";

@@ -76,7 +76,7 @@ export function More({
           </div>
           {!session.paused && (
             <>
-              <h3 className="mt-4 mb-2">Timer pauses</h3>
+              <h3 className="mt-4 mb-2">Pause the timer</h3>
               <div className="grid grid-cols-2 gap-2.5">
                 {PAUSES.map(({ value, label }) => (
                   <Button

@@ -52,7 +52,7 @@ export function FirstSteps({ river }: { river: River }) {
             Just looking around? Load{" "}
             <Link href="/" className="underline">
               a demo river
-            </Link>{" "}
+            </Link>
             .{" "}
           </>
         )}

@@ -114,7 +114,7 @@ function Forecast({ station: { id, name } }: { station: StationRecord }) {
   const leave = async () => {
     const undo = await leaveForecast(id);
     setRead(undefined);
-    say(`No forecast used for ${name}.`, { label: "Undo", run: () => act(undo) });
+    say(`Forecast for ${name} deleted.`, { label: "Undo", run: () => act(undo) });
   };
   return (
     <>

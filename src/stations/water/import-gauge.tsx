@@ -83,7 +83,7 @@ function Importing({
     setWithout([]);
     settle(await read(files, zone));
   };
-  /** Reading goes to the gauge that it is a record of, or is called as its file is. */
+  /** What was read goes to the gauge that it is a record of, or is called as its file is. */
   const settle = ({ found: next, files }: { found: typeof found; files: readonly File[] }) => {
     if (!next) return;
     form.setValue("target", next.sameAs && own.some(({ id }) => id === next.sameAs) ? next.sameAs : NEW);

@@ -50,7 +50,7 @@ export function MatchColumns({
       : measures.length === 0
         ? "Choose at least one reading column."
         : bare >= 0
-          ? `Choose the unit of ${columns[bare]!.name || `column ${bare + 1}`} is in.`
+          ? `Choose the unit of ${columns[bare]!.name || `column ${bare + 1}`}.`
           : undefined;
   return (
     <section className="rounded-md border border-line p-3">

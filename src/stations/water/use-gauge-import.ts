@@ -26,7 +26,7 @@ const MATCHABLE = new Set([
 /** Faults that saying the order of dates mends. */
 const DATED = new Set(["ambiguous-dates", "mixed-dates"]);
 
-/** Reading of the files chosen last. */
+/** What was read of the files chosen last. */
 interface Opened {
   files: readonly File[];
   /** How they were read. */

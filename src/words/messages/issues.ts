@@ -11,7 +11,7 @@ const TYPES: Readonly<Record<string, string>> = {
   tuple: "a pair",
 };
 
-/** Reading, before what is wanted. */
+/** What was read, before what is wanted. */
 const readFirst = ({ read }: MessageValues, then = ""): string =>
   read === undefined ? "" : `${typeof read === "number" ? String(read) : `“${String(read)}”`} was found, but ${then}`;
 

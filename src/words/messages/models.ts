@@ -85,6 +85,6 @@ export const MODELS: Words = {
   "bad-visible-depth": () => "visibleDepth must be above zero.",
   "bad-water": (p) => `${p.name} must be from ${p.low} to ${p.high}; it is ${p.value}.`,
   "float-too-small": (p) =>
-    `A float that carries ${p.capacity} g is too small: the bait alone weighs ${fixed(p.carried, 1)} g of it.`,
+    `A float that carries ${p.capacity} g is too small: this bait takes ${fixed(p.carried, 1)} g of it.`,
   "too-shallow": (p) => `Too shallow to hold the shot ${p.wanted} m off the bottom.`,
 };

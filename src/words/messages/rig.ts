@@ -50,7 +50,7 @@ export const RIG: Words = {
   "float-drag": (p, say) =>
     `No bites? Drag on purpose: set it at ${say.of(p.hand, "depth")}, a hand deeper, then at ${say.of(p.foot, "depth")}, a foot deeper.`,
   "float-read": (p) =>
-    `Read the float: ${p.leaning ? "leaning upstream when held back " : "upright or leaning upstream "}means the bait is clear. Leaning downstream means it drags. Stopping in one place each time is the bottom.`,
+    `Read the float: ${p.leaning ? "leaning upstream when held back" : "upright or leaning upstream"} means the bait is clear. Leaning downstream means it drags. Stopping in one place each time is the bottom.`,
   "float-seen": (p, say) =>
     p.beyond
       ? `You can read this float to about ${say.of(p.seenTo, "distance")}; the fish is ${say.of(p.distance, "distance")} away. Move closer or use a larger tip.`
@@ -87,17 +87,17 @@ export const RIG: Words = {
   "jig-sink": (p, say) =>
     `It takes ${fixed(p.seconds, 1)} seconds to the bed and drifts ${say.of(p.swept, "distance")} on the way. Cast that far upstream of the fish.`,
   "jig-count": (p) => `Count ${fixed(p.countdown, 0)} to reach the fish’s depth. Time one drop to check.`,
-  "jig-slack": (p) => `Slack line: sinks fastest (${fixed(p.seconds, 1)} seconds), but you miss bites when falling.`,
+  "jig-slack": (p) => `Slack line: sinks fastest (${fixed(p.seconds, 1)} seconds), but you miss bites on the fall.`,
   "jig-semi-slack": (p) =>
-    `Semi-slack line: about ${fixed(p.seconds, 1)} seconds. Watch the line for bites when falling.`,
+    `Semi-slack line: about ${fixed(p.seconds, 1)} seconds. Watch the line for bites on the fall.`,
   "jig-tight": (p) =>
-    `Tight line: it swings in, ${fixed(p.seconds, 1)} seconds instead of ${fixed(p.slack, 1)}. You feel bites at once, but it moves.`,
+    `Tight line: it swings in, ${fixed(p.seconds, 1)} seconds instead of ${fixed(p.slack, 1)}. You feel bites at once, but the jig has less life.`,
   "jig-tandem": (p, say) =>
     `Two jigs: ${mass(p.upper, say)} rides ${say.of(p.apart, "depth")} above ${mass(p.lower, say)}, to search two depths.`,
   "jig-snags": (p) => `It is on the bottom ${oneIn(p.touch)}. More contact and more weight mean more snags.`,
   "short-lighter": () => "Short bites mean it moves too fast. A lighter head falls slower.",
   "short-slower": () => "Short bites mean it moves too fast. No lighter head gets down here, so work it slower.",
-  "spoon-deep": () => "Spoon for deep, strong water: lift it and let it flutter. They take it when falling.",
+  "spoon-deep": () => "Spoon for deep, strong water: lift it and let it flutter. They take it on the fall.",
 
   "plug-touches": (p, say) =>
     `On ${say.of(p.lineOut, "distance")} of line it dives to ${say.of(p.depthReached, "depth")} and touches bottom, in ${say.of(p.depth, "depth")} of water.`,
