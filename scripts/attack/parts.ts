@@ -27,6 +27,7 @@ import { failedWrite } from "./failed-writes";
 import { damaged, damagedBytes, damagedData, pick } from "./mutate";
 import { archives, merges } from "./books";
 import { NOW, type Part, refusable, taken } from "./part";
+import { sentences } from "./sentences";
 
 const CSV = gaugeCsv(NOW - 60 * 3_600_000, NOW);
 const RDB = `# made up\nagency_cd\tsite_no\tdatetime\ttz_cd\t1_00060\t1_00060_cd\n5s\t15s\t20d\t6s\t14n\t10s\n${Array.from(
@@ -257,4 +258,5 @@ export const PARTS: readonly Part[] = [
   commands,
   bankSequences,
   editSequences,
+  sentences,
 ];

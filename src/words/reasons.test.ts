@@ -12,6 +12,8 @@ test("every reason is told in both systems, with its numbers", () => {
     { kind: "drift", share: 1.4 },
     { kind: "drift", share: 0.4 },
     { kind: "energy", net: 0.9, timesMedian: 2.1 },
+    { kind: "energy", net: 0.9, timesMedian: null },
+    { kind: "energy", net: 0.01, timesMedian: 0.01 },
     { kind: "depth", depth: 1.2, visibleDepth: 0.8 },
     { kind: "depth", depth: 0.5, visibleDepth: 0.8 },
     { kind: "break", break: { kind: "stone", name: "split stone" }, distance: 0.7 },
@@ -32,7 +34,12 @@ test("every reason is told in both systems, with its numbers", () => {
     for (const system of ["metric", "us"] as const) expect(tellReason(reason, system)).toMatch(/^[A-Z0-9].*\.$/);
   expect(tellReason(reasons[0]!, "metric")).toBe("0.25 m/s at the fish, 0.60 m/s an arm's length away.");
   expect(tellReason(reasons[0]!, "us")).toContain("0.8 ft/s");
-  expect(tellReason(reasons[8]!, "metric")).toBe("The split stone 0.7 m off for shelter.");
+  expect(tellReason(reasons[10]!, "metric")).toBe("The split stone 0.7 m off for shelter.");
+});
+
+test("where typical water brings nothing, no multiple of it is told", () => {
+  expect(tellReason({ kind: "energy", net: 0.9, timesMedian: null }, "metric")).not.toMatch(/×/);
+  expect(tellReason({ kind: "energy", net: 0.01, timesMedian: 0.01 }, "metric")).not.toMatch(/0\.0/);
 });
 
 /** The figures of a sentence, in their order. */

@@ -14,6 +14,16 @@ const driftWords = (share: number): string =>
       ? "About as much food drifts by as elsewhere"
       : "Little food drifts by";
 
+/** What feeding there leaves after effort, beside the water about it. */
+function energyWords(net: number, timesMedian: number | null): string {
+  if (net <= 0) return "Holding here costs more than the food brings. It is shelter, not a feeding spot.";
+  if (timesMedian === null) return "Feeding pays here; in typical water it does not.";
+  const times = figureText(timesMedian, 1);
+  return Number(times) > 0
+    ? `Feeding pays here: after effort, ${times} × what typical water gives.`
+    : "Feeding pays here, but far less than in typical water.";
+}
+
 /** Why a lie is a lie, in an angler's words. */
 export function tellReason(reason: Reason, system: UnitSystem): string {
   const text = (value: number, kind: Parameters<typeof showText>[1]) => showText(value, kind, system);
@@ -23,17 +33,15 @@ export function tellReason(reason: Reason, system: UnitSystem): string {
     case "seam":
       return `${reason.distance < 0.3 ? "On a seam" : `A seam ${text(reason.distance, "distance")} away`}, ${text(reason.difference, "speed")} across it${reason.side ? `; the lie is on its ${reason.side} side` : ""}.`;
     case "noSeam":
-      return "No seam nearby. Food comes on its own current.";
+      return "No seam nearby.";
     case "drift":
       return `${driftWords(Number(reason.share.toFixed(1)))}: ${figureText(reason.share, 1)} × what enters the reach.`;
     case "energy":
-      return reason.net > 0
-        ? `Feeding pays here: after effort, ${figureText(reason.timesMedian, 1)} × what typical water gives.`
-        : "Holding here costs more than the food brings. It is shelter, not a feeding spot.";
+      return energyWords(reason.net, reason.timesMedian);
     case "depth":
       return reason.depth >= reason.visibleDepth
-        ? `${text(reason.depth, "depth")} deep; you can see the bottom down to ${text(reason.visibleDepth, "depth")}.`
-        : `${text(reason.depth, "depth")} deep, and you can see the bottom down to ${text(reason.visibleDepth, "depth")}: keep low.`;
+        ? `${text(reason.depth, "depth")} deep, visible to ${text(reason.visibleDepth, "depth")}.`
+        : `${text(reason.depth, "depth")} deep, visible to ${text(reason.visibleDepth, "depth")}: keep low.`;
     case "break":
       return `${capital(breakName(reason.break))} ${reason.distance < 0.2 ? "right beside it" : `${text(reason.distance, "distance")} off`} for shelter.`;
     case "brokenSurface":

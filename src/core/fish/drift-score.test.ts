@@ -103,5 +103,5 @@ test("where nothing pays nothing stands to the middle", () => {
     cover,
     () => refuge,
   );
-  expect(reasons(40)[1]).toMatchObject({ kind: "energy", timesMedian: 0 });
+  expect(reasons(40)[1]).toMatchObject({ kind: "energy", timesMedian: null });
 });

@@ -6,7 +6,8 @@ export type Reason =
   | { kind: "seam"; distance: number; difference: number; side: "slow" | "fast" | null }
   | { kind: "noSeam" }
   | { kind: "drift"; share: number }
-  | { kind: "energy"; net: number; timesMedian: number }
+  /** `timesMedian` is null where the median of the reach is no gain. */
+  | { kind: "energy"; net: number; timesMedian: number | null }
   | { kind: "depth"; depth: number; visibleDepth: number }
   | { kind: "break"; break: BreakName; distance: number }
   | { kind: "brokenSurface"; froude: number }

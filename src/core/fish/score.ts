@@ -77,7 +77,7 @@ function scoreDrift(
     factors,
     reasons: (k) => [
       { kind: "drift", share: drift[k]! },
-      { kind: "energy", net: net[k]!, timesMedian: medianNet > 0 ? net[k]! / medianNet : 0 },
+      { kind: "energy", net: net[k]!, timesMedian: medianNet > 0 ? net[k]! / medianNet : null },
     ],
   };
 }
