@@ -1,6 +1,6 @@
 /** Installs what is missing on a fresh machine. Plain Node: nothing else is there yet. */
 import { spawn, spawnSync } from "node:child_process";
-import { closeSync, existsSync, mkdtempSync, openSync, readFileSync, rmSync } from "node:fs";
+import { closeSync, existsSync, mkdtempSync, openSync, readdirSync, readFileSync, rmSync, statSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -30,18 +30,18 @@ const packagesOf = (file) => JSON.parse(readFileSync(file, "utf8")).packages ?? 
 
 /**
  * Is node_modules what the lock file says? npm writes what it has installed beside it; a package that the lock calls
- * optional may be missing, since it may be for another machine.
+ * optional may be missing, since it may be for another machine, and one that only tests need, unless they are to run.
  */
-export function installedAsLocked() {
+function installedAsLocked(tests) {
   const installedFile = join(root, "node_modules", ".package-lock.json");
   if (!existsSync(installedFile)) return false;
   try {
     const installed = packagesOf(installedFile);
     return Object.entries(packagesOf(join(root, "package-lock.json"))).every(
-      ([place, { version, integrity, optional, devOptional }]) => {
+      ([place, { version, integrity, optional, devOptional, dev }]) => {
         if (place === "") return true;
         const own = installed[place];
-        if (!own) return Boolean(optional || devOptional);
+        if (!own) return Boolean(optional || devOptional || (dev && !tests));
         return own.version === version && (own.integrity === undefined || own.integrity === integrity);
       },
     );
@@ -50,11 +50,14 @@ export function installedAsLocked() {
   }
 }
 
-/** node_modules as the lock file says, installed when missing or other; and the solver's kernel compiled with them. */
-export async function ensurePackages(options = {}) {
-  if (!installedAsLocked()) {
+/**
+ * node_modules as the lock file says, installed when missing or other, and the solver's kernel compiled with them. What
+ * only tests need is left out unless `tests` asks for it.
+ */
+export async function ensurePackages({ quiet = false, tests = false } = {}) {
+  if (!installedAsLocked(tests)) {
     process.stderr.write("Installing packages (once) ...\n");
-    run("npm", ["ci", "--no-audit", "--no-fund"], { quiet: options.quiet });
+    run("npm", ["ci", "--no-audit", "--no-fund", ...(tests ? [] : ["--omit=dev"])], { quiet });
   }
   await ensureKernel();
 }
@@ -84,7 +87,30 @@ export function ensureChromium() {
   });
 }
 
-/** A production build that is newer than its sources. */
+/** What a build is made of. */
+const SOURCES = [
+  "app",
+  "public",
+  "src",
+  "next.config.ts",
+  "package-lock.json",
+  "postcss.config.mjs",
+  "proxy.ts",
+  "scripts",
+];
+/** Written once a build is whole. */
+export const BUILT = join(root, ".next", "whole");
+
+/** Newest change of a file, or of all in a folder, ms; tests are in no build. */
+function changed(path) {
+  const found = statSync(path);
+  if (!found.isDirectory()) return /\.test\.tsx?$/.test(path) ? 0 : found.mtimeMs;
+  // The folder's own time tells of files that were removed.
+  return Math.max(found.mtimeMs, ...readdirSync(path).map((name) => changed(join(path, name))));
+}
+
+/** A production build that is newer than its sources: built only where there is none. */
 export function ensureBuild() {
-  run("node", ["scripts/build.mjs"]);
+  const built = statSync(BUILT, { throwIfNoEntry: false })?.mtimeMs ?? 0;
+  if (built < Math.max(...SOURCES.map((name) => changed(join(root, name))))) run("node", ["scripts/build.mjs"]);
 }

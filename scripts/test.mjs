@@ -9,7 +9,7 @@ import { join } from "node:path";
 import { ensureBuild, ensureChromium, ensurePackages, root } from "./ensure.mjs";
 
 const chromium = ensureChromium();
-await ensurePackages();
+await ensurePackages({ tests: true });
 
 let passed = 0;
 let failed = 0;
@@ -43,8 +43,11 @@ const beside = (name, command, args) =>
 await Promise.all([
   beside("lint", "npx", ["eslint", ".", "--max-warnings", "0"]),
   (async () => {
+    await beside("types", "npm", ["run", "types", "--silent"]);
     await beside("format", "npx", ["prettier", "--check", "--log-level", "warn", "."]);
     await beside("dependency rules", "node", ["scripts/dependencies.mjs"]);
+    await beside("unused code", "npx", ["knip"]);
+    await beside("unused in production", "npx", ["knip", "--production", "--include", "files,dependencies"]);
     await beside("text", "node", ["scripts/lint/text.mjs"]);
     await beside("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "1500"]);
   })(),
@@ -60,8 +63,7 @@ try {
     return [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites, report.numTotalTests];
   }, unitRan);
 
-  // The build type-checks all that tsconfig.json includes, tests and command line too, with Next's own types.
-  process.stdout.write("\n— build and types\n");
+  process.stdout.write("\n— build\n");
   ensureBuild();
   passed++;
 
