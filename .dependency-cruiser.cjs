@@ -47,6 +47,7 @@ const LAYERS = {
     "src/state",
   ],
   "src/offline": [],
+  "src/testing": ["src/core"],
   app: ["src/core", "src/standins", "src/demo", "src/offline", "src/stations", "src/state", "src/widgets", "src/words"],
   cli: ["src/core", "src/scenario", "src/words", "scripts"],
 };
@@ -86,6 +87,12 @@ module.exports = {
       severity: "error",
       from: { path: "^src/core/", pathNot: NO_TEST },
       to: { dependencyTypes: ["core"] },
+    },
+    {
+      name: "testing-is-for-tests",
+      severity: "error",
+      from: { path: "^(src|app|cli)/", pathNot: `^src/testing/|${NO_TEST}` },
+      to: { path: "^src/testing/" },
     },
     { name: "no-circles", severity: "error", from: {}, to: { circular: true } },
   ],

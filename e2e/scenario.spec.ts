@@ -4,7 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import type { Whereabouts } from "../src/core/fish/lie-place";
-import { sampleRun } from "../src/core/flow/samples";
+import { sampleRun } from "../src/testing/reach-samples";
 import { wayName } from "../src/words/cast";
 import { whereaboutsWords } from "../src/words/place";
 import { landFish, loadDemo, settled, walk } from "./parts";

@@ -1,5 +1,5 @@
 /**
- * `npm run mutants:list > docs/mutants-unseen.md`: what no test saw by the reports in reports/mutants/, by room and
+ * `npm run mutants:list > reports/mutants-unseen.md`: what no test saw by the reports in reports/mutants/, by room and
  * file, each change with the reason that its own form gives; those without one are told one by one.
  */
 import { readdirSync, readFileSync } from "node:fs";

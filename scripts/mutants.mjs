@@ -11,14 +11,11 @@ const CORE = "src/core";
 const REPORT = "reports/mutants.json";
 /** Rooms whose tests see what is tried. */
 const SEEN_BY = { fish: "fish", rig: "rig,tactics", gauge: "gauge,quantity", book: "book" };
-/** Made for tests. */
-const HELPERS = /\/(samples|made-season|plain-forecast)$/;
 
 const filesOf = (room) =>
   readdirSync(`${CORE}/${room}`)
     .filter((name) => name.endsWith(".ts") && !name.endsWith(".test.ts"))
-    .map((name) => `${room}/${name.slice(0, -3)}`)
-    .filter((file) => !HELPERS.test(file));
+    .map((name) => `${room}/${name.slice(0, -3)}`);
 
 /** Tests of its rooms that take up a file; the rooms where none does. */
 function testsOf(file) {

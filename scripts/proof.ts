@@ -2,10 +2,10 @@
 import { mkdirSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { type Kernel, SINGLE } from "../src/core/flow/kernel";
-import { type Case, CASES, limitOf } from "../src/core/flow/proof/cases";
-import { bumpWithJump, stoker } from "../src/core/flow/proof/closed-forms";
-import { DOUBLE } from "../src/core/flow/proof/double";
-import type { Profile } from "../src/core/flow/proof/strip";
+import { type Case, CASES, limitOf } from "../src/testing/proof/cases";
+import { bumpWithJump, stoker } from "../src/testing/proof/closed-forms";
+import { DOUBLE } from "../src/testing/proof/double";
+import type { Profile } from "../src/testing/proof/strip";
 
 const docs = join(import.meta.dirname, "..", "docs");
 const figure = (value: number): string =>
@@ -70,7 +70,7 @@ writeFileSync(
   join(docs, "proof.md"),
   `# What the solver is held to
 
-Written by \`npm run proof\`, which runs every case below; the unit tests run the same cases with the same limits (\`src/core/flow/proof/\`). The kernel is one source in AssemblyScript (\`src/core/flow/kernel/\`), compiled for 32-bit lanes (the application) and for 64-bit lanes (the proof): the first column of figures shows the scheme, the second what single precision makes of it. Each figure is followed by its limit; where an order is given, it is the one observed on halving the cells.
+Written by \`npm run proof\`, which runs every case below; the unit tests run the same cases with the same limits (\`src/testing/proof/\`). The kernel is one source in AssemblyScript (\`src/core/flow/kernel/\`), compiled for 32-bit lanes (the application) and for 64-bit lanes (the proof): the first column of figures shows the scheme, the second what single precision makes of it. Each figure is followed by its limit; where an order is given, it is the one observed on halving the cells.
 
 | case | source | measure | 64 bits: found (limit) | 32 bits, as shipped: found (limit) |
 |---|---|---|---|---|

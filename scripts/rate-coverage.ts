@@ -2,7 +2,7 @@
  * How often the 80 % intervals of made-up seasons hold the truth, from no bunching of fish to strong: the table of
  * docs/rates.md. `node --import tsx scripts/rate-coverage.ts [SEASONS]`
  */
-import { coverage } from "../src/core/book/made-season";
+import { coverage } from "../src/testing/made-season";
 import { POISSON_ALONE, posteriorOf, intervalOf, JEFFREYS, type Bout } from "../src/core/book/overdispersion";
 import { ratesOf } from "../src/core/book/rates";
 import { stream } from "../src/core/quantity/seeded";

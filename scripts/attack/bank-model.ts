@@ -1,6 +1,6 @@
 /** The plain reference of hours on the bank: what each rod does, and when. No records, no store, no river. */
 
-export type RodState = "fishing" | "waits-for-pause" | "waits-for-fight" | "away";
+type RodState = "fishing" | "waits-for-pause" | "waits-for-fight" | "away";
 
 interface Rod {
   state: RodState;
@@ -12,7 +12,7 @@ interface Rod {
 }
 
 /** Time that a rod fished one place. */
-export interface Span {
+interface Span {
   rod: number;
   lie: string;
   from: number;

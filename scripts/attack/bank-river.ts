@@ -1,6 +1,6 @@
 /** The river of the sequences on the bank and in the log. */
 import { emptyBook } from "../../src/core/book/parts";
-import { sampleSeries } from "../../src/core/book/samples";
+import { sampleSeries } from "../../src/testing/book-samples";
 import { DAY } from "../../src/core/gauge/series";
 import { demoBook } from "../../src/demo/book";
 import { NOW } from "./part";

@@ -3,7 +3,7 @@ import { isDeepStrictEqual } from "node:util";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { mergeBooks, renewed } from "../../src/core/book/merge";
 import { type Book, emptyBook } from "../../src/core/book/parts";
-import { sampleObservation, sampleRule, sampleSeries, sampleStretch } from "../../src/core/book/samples";
+import { sampleObservation, sampleRule, sampleSeries, sampleStretch } from "../../src/testing/book-samples";
 import { toBase64 } from "../../src/core/formats/base64";
 import { asRecorded, datedAt, joinSeries } from "../../src/core/book/series-join";
 import { stampAfter } from "../../src/core/book/states";

@@ -6,7 +6,7 @@ import type { WaterReading } from "../../src/core/flow/reach-schema";
 import { identified } from "../../src/core/flow/feature-ids";
 import { rasteriseReach } from "../../src/core/flow/rasterise";
 import type { Field } from "../../src/core/flow/grid";
-import { blankField } from "../../src/core/flow/samples";
+import { blankField } from "../../src/testing/reach-samples";
 import { readGaugeFile } from "../../src/core/formats/gauge-file";
 import { speciesById } from "../../src/core/fish/species";
 import { demoBook } from "../../src/demo/book";
@@ -83,7 +83,7 @@ function stillField(): Field {
 type Command = (db: Database) => Promise<unknown>;
 
 /** Every way of writing that the application has. */
-export const COMMANDS: Readonly<Record<string, Command>> = {
+const COMMANDS: Readonly<Record<string, Command>> = {
   addReach: (db) => reaches.addReach(db, { ...REACH.reach, id: "another", name: "Another" }, null),
   removeReach: (db) => reaches.removeReach(db, REACH.id),
   setGauge: (db) => reaches.setGauge(db, REACH.id, null),

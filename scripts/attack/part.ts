@@ -5,7 +5,7 @@ import { tellFault } from "../../src/words/messages";
 import type { Random } from "./mutate";
 
 /** One case: undefined when all is well, else what went wrong. */
-export type Case = (random: Random, k: number) => Promise<string | undefined> | string | undefined;
+type Case = (random: Random, k: number) => Promise<string | undefined> | string | undefined;
 
 export interface Part {
   name: string;

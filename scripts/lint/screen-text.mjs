@@ -4,7 +4,7 @@ import { join, relative } from "node:path";
 import ts from "typescript";
 
 /** Where the text of screens, messages and the command line is. */
-export const FOLDERS = ["src/words", "src/stations", "src/widgets", "src/state", "src/demo", "app", "cli"];
+const FOLDERS = ["src/words", "src/stations", "src/widgets", "src/state", "src/demo", "app", "cli"];
 
 /** JSX attributes and properties whose value is never read by anyone. */
 const UNREAD = new Set(

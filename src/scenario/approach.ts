@@ -42,7 +42,7 @@ export interface ApproachRequest {
 type Seen<T> = T & { whereabouts: Whereabouts };
 
 /** A stand, and where a fish hooked from it can be landed; null where there is no such place within a walk. */
-export type SeenStand = Seen<Stand> & { landing: Seen<LandingPlace> | null };
+type SeenStand = Seen<Stand> & { landing: Seen<LandingPlace> | null };
 
 export interface Approach {
   stands: readonly SeenStand[];

@@ -35,7 +35,7 @@ export interface Position {
 const OWN_FLOW = 1.01;
 
 /** Is a chosen flow the one that the river has? */
-export const isOwnFlow = (chosen: number, own: number | null | undefined): boolean =>
+const isOwnFlow = (chosen: number, own: number | null | undefined): boolean =>
   own != null && own > 0 && Math.abs(Math.log(chosen / own)) < Math.log(OWN_FLOW);
 
 /** At the river's own flow what is read now; at another what the record says of it, or else today's, which is said. */

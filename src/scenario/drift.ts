@@ -27,7 +27,7 @@ import { rigRequest } from "./rig";
 const place = z.tuple([finite, finite]).readonly();
 
 /** What `heron drift` reads: m and m3/s; the rig as `heron rig` takes it, its water the reach's own. */
-export const driftRequestSchema = z.object({
+const driftRequestSchema = z.object({
   discharge: positive,
   cell: between(0.1, 20).optional(),
   from: place.optional(),

@@ -1,4 +1,4 @@
-import { sampleCatch, sampleRiver, sampleSession } from "../core/book/samples";
+import { sampleCatch, sampleRiver, sampleSession } from "../testing/book-samples";
 import type { ReachRecord } from "../core/book/records";
 import type { Feature } from "../core/flow/reach-schema";
 import { DAY } from "../core/gauge/series";

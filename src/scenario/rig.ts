@@ -13,7 +13,7 @@ import { keyOf } from "./key";
 /** Fourth stage: what to tie on for a lie. */
 export type OwnTackle = Pick<RigRequest, "tackle" | "style"> & { seen?: SeenWater; box?: readonly TackleItem[] };
 /** What the angler sees of the water and says: it is in no gauge. */
-export type SeenWater = Pick<RigRequest["water"], "wind" | "snags" | "weed" | "prey" | "preyLength">;
+type SeenWater = Pick<RigRequest["water"], "wind" | "snags" | "weed" | "prey" | "preyLength">;
 
 /** Manning's n at a place of a field. */
 export const roughnessAt = ({ roughness, nx, ny, cell }: Field, { x, y }: { x: number; y: number }): number =>

@@ -55,7 +55,7 @@ const tables = (): Table<State & { demo?: boolean }, string>[] => {
 };
 
 /** Own records that were changed after an instant, ms. */
-export async function changedSince(time: number): Promise<number> {
+async function changedSince(time: number): Promise<number> {
   let count = 0;
   for (const table of tables())
     count += await table.filter((one) => one.demo !== true && Date.parse(one.updatedAt) > time).count();

@@ -128,7 +128,7 @@ interface Looked {
 }
 
 /** A window of a plan: ms and SI; null where the forecast does not say. */
-export interface PlannedHours {
+interface PlannedHours {
   reach: string;
   from: number;
   to: number;

@@ -175,7 +175,7 @@ export async function hookFish(db: Database, { id, reach }: Session, rod: number
 }
 
 /** What a fish took out of the stretch that it came in. */
-export const tookFrom = (stretch: Stretch | undefined): CatchDetails =>
+const tookFrom = (stretch: Stretch | undefined): CatchDetails =>
   stretch
     ? {
         stretch: stretch.id,

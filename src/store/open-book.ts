@@ -6,7 +6,7 @@ import { namesOf } from "./failure";
 export const PATIENCE = 5000;
 
 /** Why a browser does not open its book. */
-export type NotOpened = "absent" | "denied" | "full" | "newer" | "blocked" | "slow" | "broken";
+type NotOpened = "absent" | "denied" | "full" | "newer" | "blocked" | "slow" | "broken";
 
 const REASONS: Readonly<Record<string, NotOpened>> = {
   MissingAPIError: "absent",

@@ -17,7 +17,7 @@ export const QUESTION_NAMES: Record<Question["kind"], string> = {
   sounder: "A shadow on the sounder",
 };
 
-export const FLOAT_ANSWERS: Record<FloatState, string> = {
+const FLOAT_ANSWERS: Record<FloatState, string> = {
   off: "It’s off the bottom: go a float’s length deeper",
   dragging: "It drags: go a hand shallower, unless you want it to drag",
   rise: "The bottom rises there: keep the depth and lift over it",

@@ -20,7 +20,7 @@ export const METHOD_NAMES: Record<Method, string> = {
   spinner: "Spinner",
 };
 
-export const LURE_NAMES: Record<LureCategory, string> = {
+const LURE_NAMES: Record<LureCategory, string> = {
   "natural-bait": "natural bait",
   worm: "worm",
   "floated-worm": "floated worm",
@@ -68,7 +68,7 @@ const BAITS: Record<BaitPiece, string> = {
 export const pieceOf = (size: LureSize): string => ("hook" in size ? BAITS[size.bait] : "");
 
 /** Size of a lure: a hook with its bait, a jig head with its body, a blade, a mass or a length. */
-export function lureSize(size: LureSize, system: UnitSystem): string {
+function lureSize(size: LureSize, system: UnitSystem): string {
   if ("hook" in size) return `hook ${hookText(size.hook)}, ${BAITS[size.bait]}`;
   if ("head" in size)
     return `${weightText(size.head * 1000, system)}, ${showText(size.body, "smallLength", system)} long`;

@@ -1,4 +1,4 @@
-import { sampleRule } from "../core/book/samples";
+import { sampleRule } from "../testing/book-samples";
 import { rulePartsWords } from "./rules";
 
 test("a season is told by its days in words, with the year where it is of one; the parts that are not entered are not told", () => {

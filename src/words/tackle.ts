@@ -45,7 +45,7 @@ export const MEASURE_KINDS: Partial<Record<Measure, Entered>> = {
 };
 
 /** One measure of a piece, in words. */
-export function measureText(item: TackleItem, name: Measure, system: UnitSystem): string {
+function measureText(item: TackleItem, name: Measure, system: UnitSystem): string {
   const value = item[name]!;
   switch (name) {
     case "grams":

@@ -1,4 +1,4 @@
-import { blankField } from "../flow/samples";
+import { blankField } from "../../testing/reach-samples";
 import { Body, Equator, Horizon, Observer } from "astronomy-engine";
 import type { Field } from "../flow/grid";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";

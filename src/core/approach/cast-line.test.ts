@@ -1,4 +1,4 @@
-import { blankField } from "../flow/samples";
+import { blankField } from "../../testing/reach-samples";
 import type { Feature } from "../flow/reach-schema";
 import { mainCurrent } from "../water/main-current";
 import { castFault, clearOfWood } from "./cast-line";

@@ -1,5 +1,5 @@
 /** Refractive index of water (CRC Handbook). */
-export const REFRACTION = 1.333;
+const REFRACTION = 1.333;
 
 /**
  * Half angle of the fish's window, radians: arcsin(1/n), 48.6 degrees; the whole cone is 97.2 degrees wide (Snell's

@@ -18,7 +18,7 @@ export const soundedSchema = z.strictObject({
 });
 export type Sounded = z.infer<typeof soundedSchema>;
 
-export const CAST_ZONES = ["near", "middle", "far"] as const;
+const CAST_ZONES = ["near", "middle", "far"] as const;
 export type CastZone = (typeof CAST_ZONES)[number];
 
 /** Sorts of places that a reading knows (fish/lie-place.ts). */
@@ -46,7 +46,7 @@ export type LieKind = (typeof LIE_KINDS)[number];
  * A lie as the model had it: its sort, its rank and its score as a share of the best one's, how deep it is, m, and how
  * fast at the fish, m/s.
  */
-export const readLieSchema = z.strictObject({
+const readLieSchema = z.strictObject({
   kind: z.enum(LIE_KINDS),
   rank: z.int().min(1).max(999),
   share: between(0, 1),

@@ -6,7 +6,7 @@ import { mergeBooks } from "./merge";
 import { emptyBook } from "./parts";
 import { knownPlace, placesOf } from "./places";
 import { rodsAllowed, rulesFor } from "./rules-for";
-import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretch } from "./samples";
+import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretch } from "../../testing/book-samples";
 import { returnsOf, spotSoFar, visitOf } from "./spot-so-far";
 
 /** Visits to places and what they gave, worked by hand: what counts, what does not, and in which order. */

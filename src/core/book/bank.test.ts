@@ -1,5 +1,5 @@
 import { HOUR, MINUTE } from "../gauge/series";
-import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretch } from "./samples";
+import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretch } from "../../testing/book-samples";
 import { effortOf, rodHours, stretchOf } from "./effort";
 import { bestsOf, EVERYTHING, indexed, plainLetters, sift } from "./find";
 import { knownPlace, placesOf } from "./places";

@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import { demoBook } from "../../demo/book";
-import { sampleCatch, sampleRiver } from "./samples";
+import { sampleCatch, sampleRiver } from "../../testing/book-samples";
 import { readArchive, writeArchive } from "../formats/archive";
 import { strToU8, unzipSync, zipSync } from "fflate";
 import { ratesIn } from "./classes";

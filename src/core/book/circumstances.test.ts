@@ -5,7 +5,7 @@ import { type Around, fishedIn, NOWHERE, ratesIn } from "./classes";
 import { RATE_KINDS, SI_SCALE } from "./rate-terms";
 import type { Effort } from "./effort";
 import { inPieces } from "./pieces";
-import { sampleCatch, sampleEffort, sampleRiver, sampleStretch } from "./samples";
+import { sampleCatch, sampleEffort, sampleRiver, sampleStretch } from "../../testing/book-samples";
 
 const at = (hour: number, minute = 0) => Date.UTC(2026, 5, 1, hour, minute);
 const over = (from: number, to: number, change: Partial<Effort> = {}): Effort =>

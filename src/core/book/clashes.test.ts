@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { HOUR, MINUTE } from "../gauge/series";
 import { isInBin, isOutside, overlapping, sameFish } from "./clashes";
-import { sampleCatch, sampleSession } from "./samples";
+import { sampleCatch, sampleSession } from "../../testing/book-samples";
 
 const T0 = Date.UTC(2026, 4, 14, 8);
 const iso = (time: number) => new Date(time).toISOString();

@@ -2,7 +2,7 @@ import { InputError } from "../quantity/fault";
 import { RATE_KINDS } from "./rate-terms";
 import { ratesIn, rateKind } from "./classes";
 import type { Effort } from "./effort";
-import { sampleEffort } from "./samples";
+import { sampleEffort } from "../../testing/book-samples";
 import { catchSchema, PARTS, reachRecordSchema, type RiverState, seriesRecordSchema, sessionSchema } from "./records";
 
 const river = (change: Partial<RiverState>): RiverState => ({

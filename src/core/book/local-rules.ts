@@ -23,7 +23,7 @@ export const localRuleSchema = z.object({
 export type LocalRule = z.infer<typeof localRuleSchema>;
 
 /** What `heron rules` reads. */
-export const rulesRequestSchema = z.object({
+const rulesRequestSchema = z.object({
   rules: z.array(localRuleSchema).max(500),
   fish: z.object({
     species: z.string().min(1).max(80),
@@ -38,7 +38,7 @@ export const rulesRequestSchema = z.object({
 export type RulesRequest = z.input<typeof rulesRequestSchema>;
 
 /** The part of a rule that decides. */
-export type RulePart = "open" | "minLength" | "maxLength" | "slot" | "bag" | "clippedOnly";
+type RulePart = "open" | "minLength" | "maxLength" | "slot" | "bag" | "clippedOnly";
 
 export interface RuleAnswer {
   answer: "keep" | "release" | "no-rule";

@@ -3,7 +3,7 @@ import { seriesRecordSchema, type SeriesRecord } from "./records";
 import { MOST_STAMPS } from "./states";
 import { mergeBooks, mergeRecords, renewed } from "./merge";
 import { compareStates, stampAfter } from "./states";
-import { sampleCatch, sampleSeries, sampleSession } from "./samples";
+import { sampleCatch, sampleSeries, sampleSession } from "../../testing/book-samples";
 import { datedAt, joinReadings, joinSeries, readingsOf, unsoundReadings } from "./series-join";
 
 const HOUR = 3_600_000;

@@ -1,7 +1,7 @@
 import gammaQuantile from "@stdlib/stats-base-dists-gamma-quantile";
 import logpmf from "@stdlib/stats-base-dists-negative-binomial-logpmf";
 import { poisson, stream } from "../quantity/seeded";
-import { gammaOf } from "./made-season";
+import { gammaOf } from "../../testing/made-season";
 import {
   chanceAbove,
   DISPERSIONS,
@@ -18,7 +18,7 @@ import {
 } from "./overdispersion";
 import { compareRates, garwood, ratesOf } from "./rates";
 import { PRIOR_HOURS } from "./rate-terms";
-import { sampleEffort } from "./samples";
+import { sampleEffort } from "../../testing/book-samples";
 
 test.each([0.1, 0.5, 1, 4])("with dispersion %p counts are as probable as a statistics library says", (dispersion) => {
   // NB of size r = 1/dispersion and success p = r / (r + mean) (@stdlib/stats). Constants of y! fall out of differences

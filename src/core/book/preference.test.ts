@@ -1,9 +1,9 @@
 import { stream } from "../quantity/seeded";
 import type { LieKind } from "./bank-records";
 import type { Effort } from "./effort";
-import { fishOf } from "./made-season";
+import { fishOf } from "../../testing/made-season";
 import { classesOf, learnPreference, likedAs, PRIOR_FISH, tryPreference } from "./preference";
-import { sampleEffort, sampleStretch } from "./samples";
+import { sampleEffort, sampleStretch } from "../../testing/book-samples";
 
 const place = (kind: LieKind, depth: number, speed: number, share: number) => ({ kind, rank: 1, share, depth, speed });
 const visit = (session: string, hours: number, fish: number, read: ReturnType<typeof place>): Effort =>

@@ -5,7 +5,7 @@ import { base } from "./record-base";
 /** What the angler has said once and wants kept: records of the log beside its fish, one for each thing said. */
 
 /** How a reading drill went so far, under "drill:ID". */
-export const drillScoreSchema = z.strictObject({
+const drillScoreSchema = z.strictObject({
   schema: z.literal("low-heron/drill-score@1"),
   ...base,
   box: z.int().min(0).max(100),
@@ -15,13 +15,13 @@ export const drillScoreSchema = z.strictObject({
   best: between(0, 100),
 });
 /** Minutes from home to a reach, under "travel:REACH". */
-export const travelTimeSchema = z.strictObject({
+const travelTimeSchema = z.strictObject({
   schema: z.literal("low-heron/travel-time@1"),
   ...base,
   minutes: between(0, 6000),
 });
 /** Whether lies of a fish are ranked by the log, and since when fish count for that, under "liking:SPECIES". */
-export const likingSchema = z.strictObject({
+const likingSchema = z.strictObject({
   schema: z.literal("low-heron/liking@1"),
   ...base,
   on: z.boolean(),
@@ -29,7 +29,7 @@ export const likingSchema = z.strictObject({
   from: instant.nullable(),
 });
 /** Settings of the browser that wrote a backup, under "settings": applied only where a backup is restored. */
-export const settingsSchema = z.strictObject({
+const settingsSchema = z.strictObject({
   schema: z.literal("low-heron/settings@1"),
   ...base,
   /** A JSON text: each browser reads of it what it knows. */

@@ -41,7 +41,7 @@ export function garwood(events: number, level: number): [number, number] {
 }
 
 /** What belongs together of a session: its hours and fish in one class. */
-export function boutsOf(efforts: readonly Effort[]): Bout[] {
+function boutsOf(efforts: readonly Effort[]): Bout[] {
   const bouts = new Map<string, Bout>();
   for (const { session, hours, catches } of efforts) {
     const bout = bouts.get(session) ?? { hours: 0, events: 0 };

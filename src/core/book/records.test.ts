@@ -1,6 +1,6 @@
 import { effortOf } from "./effort";
 import { checkRecord, reachRecordSchema, seriesRecordSchema } from "./records";
-import { sampleCatch, sampleSession } from "./samples";
+import { sampleCatch, sampleSession } from "../../testing/book-samples";
 import { type DatedReadings, sameReadings } from "./series-join";
 
 const at = (hours: number) => new Date(Date.UTC(2026, 4, 1) + hours * 3_600_000).toISOString();

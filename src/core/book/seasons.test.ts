@@ -2,9 +2,9 @@ import { stream } from "../quantity/seeded";
 import { NOWHERE } from "./classes";
 import { type RateKind, SI_SCALE } from "./rate-terms";
 import type { Effort } from "./effort";
-import { coverage, fishOf } from "./made-season";
+import { coverage, fishOf } from "../../testing/made-season";
 import { ratesOf } from "./rates";
-import { sampleEffort, sampleRiver } from "./samples";
+import { sampleEffort, sampleRiver } from "../../testing/book-samples";
 import { signalsOf } from "./signals";
 import { smoothRate } from "./smooth-rate";
 

@@ -1,9 +1,9 @@
 import { stream } from "../quantity/seeded";
 import { NOWHERE } from "./classes";
 import { SI_SCALE } from "./rate-terms";
-import { fishOf } from "./made-season";
+import { fishOf } from "../../testing/made-season";
 import { DISPERSIONS, evidenceOf } from "./overdispersion";
-import { sampleEffort, sampleRiver } from "./samples";
+import { sampleEffort, sampleRiver } from "../../testing/book-samples";
 import { limitOf, signalsOf } from "./signals";
 
 const river = (discharge: number, temperature: number, trend: "rising" | "falling" | "steady", visibleDepth: number) =>

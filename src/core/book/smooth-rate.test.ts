@@ -1,6 +1,6 @@
 import { stream } from "../quantity/seeded";
-import { fishOf } from "./made-season";
-import { sampleEffort, sampleRiver } from "./samples";
+import { fishOf } from "../../testing/made-season";
+import { sampleEffort, sampleRiver } from "../../testing/book-samples";
 import { smoothRate } from "./smooth-rate";
 
 const river = (discharge: number) => sampleRiver({ discharge });

@@ -16,7 +16,7 @@ export interface SmoothPoint {
 
 const POINTS = 48;
 /** Sessions drawn anew so many times. */
-export const RESAMPLES = 400;
+const RESAMPLES = 400;
 /** Rod-hours about a flow without which nothing is said of it. Common practice, no source. */
 const LEAST_HOURS = 1.5;
 /** Narrowest kernel, ln Q. */

@@ -11,7 +11,7 @@ export const LENGTH_KINDS = ["total", "pinched", "fork"] as const;
 export type LengthKind = (typeof LENGTH_KINDS)[number];
 
 /** What `heron fish` reads: m and kg. */
-export const fishSchema = z.object({
+const fishSchema = z.object({
   species: z.string().min(1).max(80),
   length: above(0, 4),
   lengthKind: z.enum(LENGTH_KINDS).default("total"),

@@ -14,7 +14,7 @@ import {
   sessionSchema,
   type WaterRecord,
 } from "./records";
-import { sampleCatch, sampleEffort, sampleRiver, sampleSession } from "./samples";
+import { sampleCatch, sampleEffort, sampleRiver, sampleSession } from "../../testing/book-samples";
 import { recordAtReach, riverRecord } from "./river-record";
 import { speciesById } from "../fish/species";
 

@@ -15,7 +15,7 @@ export interface Point {
 }
 
 /** Why a mark is as good as it is. */
-export type MarkIs = "lie" | "near" | "good" | "dry" | "thin" | "fast" | "still" | "poor" | "again";
+type MarkIs = "lie" | "near" | "good" | "dry" | "thin" | "fast" | "still" | "poor" | "again";
 
 export interface Marked extends Point {
   is: MarkIs;

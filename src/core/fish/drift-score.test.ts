@@ -1,4 +1,4 @@
-import { blankField } from "../flow/samples";
+import { blankField } from "../../testing/reach-samples";
 import { turbidityFromVisibleDepth } from "../gauge/clarity";
 import type { Cover } from "../water/cover";
 import { foragerOf } from "./foraging";

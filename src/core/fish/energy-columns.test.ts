@@ -1,4 +1,4 @@
-import { blankField } from "../flow/samples";
+import { blankField } from "../../testing/reach-samples";
 import { roughnessHeight, speedAtHeight } from "../flow/profile";
 import { energyIntake, foragerOf, swimmingCost } from "./foraging";
 import { focalHeightIn, netEnergy } from "./net-energy";

@@ -1,4 +1,4 @@
-import { blankField } from "../flow/samples";
+import { blankField } from "../../testing/reach-samples";
 import { stream } from "../quantity/seeded";
 import type { Cover } from "../water/cover";
 import type { Seam } from "../water/seams";

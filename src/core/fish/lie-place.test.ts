@@ -1,4 +1,4 @@
-import { blankField } from "../flow/samples";
+import { blankField } from "../../testing/reach-samples";
 import type { Field } from "../flow/grid";
 import type { Break } from "../water/cover";
 import { groundOf } from "../water/land";

@@ -5,24 +5,22 @@ import { COMMON_PRACTICE, FROM_MEMORY, sourced } from "../quantity/provenance";
  * (species-list.ts), its year (species-seasons.ts) and its words (words/species.ts). A fish that lacks one of them does
  * not compile.
  */
-export const SPECIES_IDS = [
-  "brown-trout",
-  "rainbow-trout",
-  "steelhead",
-  "king-salmon",
-  "smallmouth-bass",
-  "walleye",
-  "zander",
-  "channel-catfish",
-  "flathead-catfish",
-  "yellow-perch",
-  "black-crappie",
-  "striped-bass",
-  "barbel",
-  "chub",
-  "largemouth-bass",
-] as const;
-export type SpeciesId = (typeof SPECIES_IDS)[number];
+export type SpeciesId =
+  | "brown-trout"
+  | "rainbow-trout"
+  | "steelhead"
+  | "king-salmon"
+  | "smallmouth-bass"
+  | "walleye"
+  | "zander"
+  | "channel-catfish"
+  | "flathead-catfish"
+  | "yellow-perch"
+  | "black-crappie"
+  | "striped-bass"
+  | "barbel"
+  | "chub"
+  | "largemouth-bass";
 
 /** Fish that are tackled alike. */
 export const FAMILIES = ["trout", "run", "bass", "striper", "walleye", "catfish", "panfish", "coarse"] as const;

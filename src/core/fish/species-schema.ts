@@ -8,7 +8,7 @@ import { PHASES } from "./phases";
  */
 
 /** A curve by points [x, y], straight between them and level beyond; y from 0 to 1, x ascending. */
-export const curveSchema = z
+const curveSchema = z
   .array(z.tuple([between(0, 100), share]))
   .min(1)
   .max(20)
@@ -19,7 +19,7 @@ export type Curve = z.infer<typeof curveSchema>;
 const coverSchema = z.strictObject({ stone: share, wood: share, ledge: share, edge: share.optional() });
 
 /** How the fish lives in one time of its year; what is not given stays as it is otherwise. */
-export const waySchema = z.strictObject({
+const waySchema = z.strictObject({
   phase: z.enum(PHASES),
   /** Water temperature at which it is taken for granted, degC; null: only when the angler says so. */
   temperature: z

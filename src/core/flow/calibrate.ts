@@ -29,7 +29,7 @@ const MOST_TURNS = 4;
 /** A best fit that leaves the readings this many of their own errors off explains nothing. */
 const WORST_MISFIT = 3;
 
-export interface Residual {
+interface Residual {
   reading: number;
   measured: number;
   /** What the model has there before and after the fit; null where its bed is dry. */

@@ -1,4 +1,4 @@
-import { DOUBLE } from "./proof/double";
+import { DOUBLE } from "../../testing/proof/double";
 import { ShallowWater } from "./solver";
 
 /**

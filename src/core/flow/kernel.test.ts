@@ -2,9 +2,9 @@ import { threadCrew } from "../../../cli/crew";
 import { type Crew, crewOf } from "./crew";
 import type { Grid } from "./grid";
 import { type Kernel, SINGLE } from "./kernel";
-import { DOUBLE } from "./proof/double";
+import { DOUBLE } from "../../testing/proof/double";
 import { rasteriseReach } from "./rasterise";
-import { sampleRun } from "./samples";
+import { sampleRun } from "../../testing/reach-samples";
 import { type Edge, ShallowWater } from "./solver";
 import { solveSteady } from "./steady";
 

@@ -6,7 +6,7 @@ import { GRAVITY } from "../quantity/provenance";
  */
 
 /** von Karman's constant. */
-export const KAPPA = 0.41;
+const KAPPA = 0.41;
 
 /**
  * Roughness height ks, m, that goes with Manning's n: n = ks^(1/6) / (8.1 sqrt g) (Chow 1959, Strickler's form).
@@ -15,9 +15,6 @@ export const KAPPA = 0.41;
 export function roughnessHeight(n: number, depth: number): number {
   return Math.max(1e-4, Math.min((8.1 * Math.sqrt(GRAVITY) * n) ** 6, 0.5 * depth));
 }
-
-/** ks from the size that 84 % of the stones are under, m (Hey 1979, from memory). */
-export const roughnessHeightOfStones = (d84: number): number => 3.5 * d84;
 
 /** Speed at height z above the bed for a depth-mean speed: U (ln(z/z0)) / (ln(h/z0) - 1). Zero at and below z0. */
 export function speedAtHeight(mean: number, depth: number, ks: number, z: number): number {

@@ -20,7 +20,7 @@ const named = { id: z.string().min(1).max(80).optional(), name: z.string().max(6
 const lain = { x: place, y: place, length: size, width: size, angle };
 
 /** Things placed on the bed. Height is above the bed under them, m. */
-export const featureSchema = z.discriminatedUnion("kind", [
+const featureSchema = z.discriminatedUnion("kind", [
   /** A bridge pier or post: straight-sided, round. */
   z.strictObject({ kind: z.literal("pier"), x: place, y: place, diameter: size, height: size, ...named }),
   /** One fallen tree or log. */
@@ -60,7 +60,7 @@ export const featureSchema = z.discriminatedUnion("kind", [
 ]);
 export type Feature = z.infer<typeof featureSchema>;
 
-export const templateSchema = z.strictObject({
+const templateSchema = z.strictObject({
   kind: z.literal("template"),
   template: z.enum(TEMPLATES),
   /** Length of the reach, m. */
@@ -128,7 +128,7 @@ const sectionsSchema = z.strictObject({
 });
 export type Sections = z.infer<typeof sectionsSchema>;
 
-export const downstreamSchema = z.discriminatedUnion("kind", [
+const downstreamSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("stage"), value: height }),
   z.strictObject({ kind: z.literal("normal"), slope: between(1e-6, 0.2) }),
   z.strictObject({ kind: z.literal("rating"), C: above(0, 1e6), h0: height, b: between(0.2, 10) }),
@@ -136,7 +136,7 @@ export const downstreamSchema = z.discriminatedUnion("kind", [
 export type Downstream = z.infer<typeof downstreamSchema>;
 
 /** A depth by stick or a timed float at a marked place: what the model is fitted to (calibrate.ts). */
-export const waterReadingSchema = z.strictObject({
+const waterReadingSchema = z.strictObject({
   x: place,
   y: place,
   kind: z.enum(["depth", "surface-speed"]),

@@ -11,7 +11,7 @@ export interface SectionAlong {
   discharge: number;
 }
 
-export interface SectionPoint {
+interface SectionPoint {
   /** Distance along the line, m. */
   s: number;
   x: number;

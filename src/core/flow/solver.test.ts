@@ -1,6 +1,6 @@
 import { type Kernel, SINGLE } from "./kernel";
-import { type Case, CASES, limitOf } from "./proof/cases";
-import { DOUBLE } from "./proof/double";
+import { type Case, CASES, limitOf } from "../../testing/proof/cases";
+import { DOUBLE } from "../../testing/proof/double";
 
 /**
  * Every closed form and balance of the proof page, on the kernel that ships and on the same source in 64 bits: the same
@@ -35,9 +35,9 @@ test("single precision leaves the errors of the closed forms unchanged to two fi
 });
 
 test("the cases ask something: islands stand out of the lake, water has come in, the jump is a jump", async () => {
-  const { stillLake, massError } = await import("./proof/balances");
-  const { bumpWithJump } = await import("./proof/closed-forms");
-  const { wideningEddy } = await import("./proof/structures");
+  const { stillLake, massError } = await import("../../testing/proof/balances");
+  const { bumpWithJump } = await import("../../testing/proof/closed-forms");
+  const { wideningEddy } = await import("../../testing/proof/structures");
   expect(stillLake(DOUBLE).islands).toBe(true);
   expect(massError(DOUBLE, 600).volumeIn).toBeGreaterThan(100);
   const { truth } = bumpWithJump(DOUBLE, 50);

@@ -32,7 +32,7 @@ export interface SurveyOptions {
   cell?: number;
 }
 
-export interface SurveyPoint {
+interface SurveyPoint {
   /** Down the reach and from its left edge, m. */
   x: number;
   y: number;

@@ -3,7 +3,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { DEMO_REACHES } from "../../demo/river";
 import { type Book, emptyBook } from "../book/parts";
 import type { ReachRecord } from "../book/records";
-import { sampleCatch, sampleSession } from "../book/samples";
+import { sampleCatch, sampleSession } from "../../testing/book-samples";
 import type { InputError } from "../quantity/fault";
 import { readArchive, writeArchive } from "./archive";
 

@@ -4,7 +4,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import Papa from "papaparse";
 import { DEMO_REACHES } from "../../demo/river";
 import { type Book, emptyBook } from "../book/parts";
-import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretch } from "../book/samples";
+import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretch } from "../../testing/book-samples";
 import { readArchive, writeArchive } from "./archive";
 import { fromBase64, toBase64 } from "./base64";
 import { catchColumns, type CatchReading, readCatches, writeCatches, writeEffort } from "./catches-csv";

@@ -3,7 +3,7 @@
  * words/formats.ts and its reader in gauge-file.ts, records over these: a format without one does not compile. The
  * first that a text looks like reads it; the last takes what no other claims.
  */
-export const GAUGE_FORMATS = {
+const GAUGE_FORMATS = {
   waterml2: { extensions: [".xml", ".wml", ".waterml"] },
   rdb: { extensions: [".rdb", ".txt"] },
   csv: { extensions: [".csv", ".txt", ".tsv"] },

@@ -2,7 +2,7 @@ import { type Message, message } from "../quantity/message";
 import { type DecimalMark, parseNumber, type ParsedNumber } from "../quantity/number";
 import { HIGHEST, MOST_DISCHARGE } from "../quantity/bounds";
 import { InputError } from "../quantity/fault";
-import { PARAMETERS, type Parameter, type Series, seriesFromColumns, UNIT_OF } from "../gauge/series";
+import { type Parameter, type Series, seriesFromColumns, UNIT_OF } from "../gauge/series";
 import type { GaugeRecord } from "../gauge/summary";
 import { type Dimension, findUnit, FOOT, toSI } from "../quantity/units";
 import { LARGEST_FILE } from "./largest-file";
@@ -249,5 +249,4 @@ export function oncePerParameter(
   });
 }
 
-export const isParameter = (name: string): name is Parameter => (PARAMETERS as readonly string[]).includes(name);
 export const dimensionOf = (parameter: Parameter): Dimension | undefined => DIMENSION_OF[parameter];

@@ -14,13 +14,13 @@ const CLOCK =
  */
 export type Zone = (clock: number) => number[];
 
-export const fixedZone =
+const fixedZone =
   (offsetMinutes: number): Zone =>
   (clock) => [clock - offsetMinutes * 60_000];
 export const UTC = fixedZone(0);
 
 /** A zone that a file or an option names: UTC, or one of the IANA database; undefined when there is none such. */
-export const namedZone = (name: string): Zone | undefined => (/^(utc|gmt|z)$/i.test(name) ? UTC : ianaZone(name));
+const namedZone = (name: string): Zone | undefined => (/^(utc|gmt|z)$/i.test(name) ? UTC : ianaZone(name));
 
 /** A zone of the IANA database by name; undefined when there is none of that name. */
 export const ianaZone = (name: string): Zone | undefined =>

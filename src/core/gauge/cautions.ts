@@ -25,15 +25,15 @@ export type Caution =
 export type CautionKind = Caution["kind"];
 
 /** Rising by this share an hour is rising fast. */
-export const RISING_FAST = sourced(0.05, "1/h", COMMON_PRACTICE);
+const RISING_FAST = sourced(0.05, "1/h", COMMON_PRACTICE);
 /** So is so much an hour where only the stage is read. */
-export const STAGE_RISING_FAST = sourced(0.1, "m/h", COMMON_PRACTICE);
+const STAGE_RISING_FAST = sourced(0.1, "m/h", COMMON_PRACTICE);
 /** Water that is seen no more often than this at its season is very high; where it rises too that is said. */
 export const VERY_HIGH = sourced(0.1, "share of the season", COMMON_PRACTICE);
 /** Under this, water takes breath and hands in minutes. */
-export const COLD_WATER = sourced(15, "degC", COMMON_PRACTICE);
+const COLD_WATER = sourced(15, "degC", COMMON_PRACTICE);
 /** Off the water for so long after the last clap of thunder. */
-export const THUNDER_WAIT = sourced(30, "min", COMMON_PRACTICE);
+const THUNDER_WAIT = sourced(30, "min", COMMON_PRACTICE);
 
 /** What holds at any hour, now or in a plan. */
 export interface HourInput {

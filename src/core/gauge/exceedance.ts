@@ -2,7 +2,7 @@ import { quantileSorted } from "simple-statistics";
 import { DAY, readingsBetween, type Series } from "./series";
 
 /** Days each side of the date that count as the season (physics: +-15 days). */
-export const SEASON_HALF_DAYS = 15;
+const SEASON_HALF_DAYS = 15;
 
 /**
  * Exceedance by the Weibull plotting position m/(n+1), m the rank from the largest (Weibull 1939; USGS WSP 2207).

@@ -33,7 +33,7 @@ export const surfaceFactor = (depth: number, bedRoughness: number): number =>
   Math.min(0.92, Math.max(0.6, 1 - 1 / Math.log(Math.max(4, (30 * depth) / bedRoughness))));
 
 /** Roughness height of a cobble bed, m, where the angler says nothing. From memory. */
-export const COBBLE_KS = 0.06;
+const COBBLE_KS = 0.06;
 /**
  * One-sigma relative errors. From memory (ISO 748, annexes, gives like figures): depth 5 %, the surface factor 7 %, too
  * few verticals.

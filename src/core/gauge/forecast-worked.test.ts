@@ -1,6 +1,6 @@
 import { forecastFlow, levelAt, libraryOf, neighbourPaths, stateAt, STEP, type Steps, timeUnder } from "./forecast";
 import { hindcasts } from "./hindcast";
-import { figures, nearestOf, pathOf, recordOf, start, STEPS, wandering, wholeOnes } from "./plain-forecast";
+import { figures, nearestOf, pathOf, recordOf, start, STEPS, wandering, wholeOnes } from "../../testing/plain-forecast";
 import { recessionLaw } from "./recession-law";
 import { DAY, HOUR } from "./series";
 

@@ -64,7 +64,7 @@ export function indexAtOrBefore(series: Pick<Series, "times">, at: number): numb
 }
 
 /** A reading older than this says nothing about now, nor one older than so many of its record's steps. */
-export const STALE_AFTER = 6 * HOUR;
+const STALE_AFTER = 6 * HOUR;
 const STALE_STEPS = 1.5;
 
 /** Time between the readings of a record about an instant, ms: the least of its last three steps, a day at most. */
@@ -76,7 +76,7 @@ export function ownStep({ times }: Pick<Series, "times">, at: number): number {
 }
 
 /** How old a reading may be to speak of an instant: six hours, or of daily means a day and a half. Common practice. */
-export const staleAfter = (series: Pick<Series, "times">, at: number): number =>
+const staleAfter = (series: Pick<Series, "times">, at: number): number =>
   indexAtOrBefore(series, at) < 1 ? STALE_AFTER : Math.max(STALE_AFTER, STALE_STEPS * ownStep(series, at));
 
 /** The last true reading at or before `at` that is not stale, with its own time, or null. */

@@ -6,7 +6,7 @@ import { InputError } from "../quantity/fault";
 import { HOUR, lastReading, mergeSeries, type Parameter, readingAt, type Series } from "./series";
 import { stageTrendAt, type Trend, trendAt } from "./trend";
 
-export interface Station {
+interface Station {
   id: string;
   name: string;
 }

@@ -1,5 +1,5 @@
 import { backtest, BACKTEST_HOURS } from "./backtest";
-import { figures, nearestOf, pathOf, recordOf, start, STEPS, wandering, wholeOnes } from "./plain-forecast";
+import { figures, nearestOf, pathOf, recordOf, start, STEPS, wandering, wholeOnes } from "../../testing/plain-forecast";
 import { STEP } from "./forecast";
 import { recessionLaw } from "./recession-law";
 

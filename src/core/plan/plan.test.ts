@@ -1,5 +1,5 @@
 import type { RuleRecord } from "../book/bank-records";
-import { sampleRule } from "../book/samples";
+import { sampleRule } from "../../testing/book-samples";
 import { speciesById } from "../fish/species";
 import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR } from "../gauge/series";

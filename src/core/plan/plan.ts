@@ -35,8 +35,7 @@ export interface LieQuality {
   score: number;
 }
 
-export const RELIEFS = ["inflow", "shade"] as const;
-export type Relief = (typeof RELIEFS)[number];
+export type Relief = "inflow" | "shade";
 
 /** A reach as the plan sees it. */
 export interface PlanReach extends Exposure {
@@ -117,13 +116,13 @@ export interface PlanWindow {
 }
 
 export type RemovedReason = Bar | "too-far" | "no-gauge" | "no-forecast" | "past";
-export interface Removed {
+interface Removed {
   reach: string;
   reason: RemovedReason;
 }
 
 /** A reach through the hours that are asked about. */
-export interface ReachDay {
+interface ReachDay {
   reach: string;
   hours: RatedHour[];
 }

@@ -14,7 +14,7 @@ const offsetsOfDays = new Map<string, Map<number, number | null>>();
 const tabulated = (at: number, zone: string): number => tzOffset(zone, new Date(at)) * 60_000;
 
 /** How far a zone's clocks are ahead of UTC at an instant, ms. Zones change on quarters of an hour at the finest. */
-export function offsetAt(at: number, zone: string): number {
+function offsetAt(at: number, zone: string): number {
   let days = offsetsOfDays.get(zone);
   if (!days) offsetsOfDays.set(zone, (days = new Map()));
   const day = Math.floor(at / DAY);

@@ -70,18 +70,6 @@ export function findUnit(name: string): Unit | undefined {
 export const toSI = (value: number, unit: Unit): number => value * unit.factor + (unit.offset ?? 0);
 export const fromSI = (value: number, unit: Unit): number => (value - (unit.offset ?? 0)) / unit.factor;
 
-/** SI symbol of a dimension as the command line writes it. */
-export const SI_SYMBOL: Record<Dimension, string> = {
-  length: "m",
-  discharge: "m3/s",
-  speed: "m/s",
-  temperature: "degC",
-  mass: "kg",
-  turbidity: "NTU",
-  pressure: "hPa",
-  duration: "s",
-};
-
 /** A quantity read from text, SI, or why it is none. */
 export type Parsed = ParsedNumber;
 

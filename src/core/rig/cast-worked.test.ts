@@ -1,6 +1,6 @@
 import { surfaceSpeed } from "../flow/profile";
 import type { Feature } from "../flow/reach-schema";
-import { blankField } from "../flow/samples";
+import { blankField } from "../../testing/reach-samples";
 import { mainCurrent, mainHeading } from "../water/main-current";
 import { streamline } from "../water/streamline";
 import type { Behaviour } from "./behaviour";

@@ -5,7 +5,7 @@ import { lineBow } from "./line-bow";
 import { type PlaceWater, placeWater, within } from "./place";
 
 /** A point of a drift: the bait at (x, y) m, z in the reach's own heights, over the bed there, m; t in s. */
-export interface DriftPoint {
+interface DriftPoint {
   t: number;
   x: number;
   y: number;
@@ -18,7 +18,7 @@ export interface DriftPoint {
 }
 
 /** Why a drift is over. */
-export type DriftEnd = "time" | "aground" | "off-reach" | "line-drags" | "in";
+type DriftEnd = "time" | "aground" | "off-reach" | "line-drags" | "in";
 
 export interface Drift {
   path: DriftPoint[];

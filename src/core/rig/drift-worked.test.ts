@@ -1,5 +1,5 @@
 import { speedAtHeight, surfaceSpeed } from "../flow/profile";
-import { blankField } from "../flow/samples";
+import { blankField } from "../../testing/reach-samples";
 import type { Behaviour } from "./behaviour";
 import { driftPath } from "./drift-path";
 import { placeWater } from "./place";

@@ -1,4 +1,4 @@
-import { blankField } from "../flow/samples";
+import { blankField } from "../../testing/reach-samples";
 import { surfaceSpeed } from "../flow/profile";
 import { speciesById } from "../fish/species";
 import { mainCurrent } from "../water/main-current";

@@ -11,10 +11,10 @@ import type { OwnStyle, OwnTackle } from "./request";
 import { sinkThrough } from "./sink";
 import type { Water } from "./water";
 
-export type JigFall = "slack" | "semi-slack" | "tight";
+type JigFall = "slack" | "semi-slack" | "tight";
 
 /** One head of the ladder in this water. */
-export interface Rung {
+interface Rung {
   grams: number;
   /** In still water, m/s. */
   fall: number;

@@ -5,7 +5,7 @@ export const LINE_MATERIALS = ["mono", "fluorocarbon", "braid"] as const;
 export type LineMaterial = (typeof LINE_MATERIALS)[number];
 
 /** Density, kg/m3: nylon 1,140, polyvinylidene fluoride 1,780, polyethylene 970 (polymer handbooks; from memory). */
-export const LINE_DENSITY: Record<LineMaterial, number> = { mono: 1140, fluorocarbon: 1780, braid: 970 };
+const LINE_DENSITY: Record<LineMaterial, number> = { mono: 1140, fluorocarbon: 1780, braid: 970 };
 
 /**
  * Diameter by the test of a line, m: nylon of 0.20 mm holds about 2.9 kg and strength goes with the section, that is

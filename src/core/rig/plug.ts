@@ -48,7 +48,7 @@ export interface PlugQuestion {
  */
 const TOLD_AT = { line: 30, diameter: 0.0003, speed: 1.2 };
 /** Over its best speed by so much a plug looks unnatural, m/s: 2 mph. Common practice, no source. */
-export const UNNATURAL = 0.894;
+const UNNATURAL = 0.894;
 /** A plug dives about one in three. Longest cast, m. Common practice, no source. */
 const DIVES_IN = 3;
 const LONGEST = 40;

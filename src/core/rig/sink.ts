@@ -9,7 +9,7 @@ import type { Water } from "./water";
 const METALS = Object.keys(DENSITY) as [Metal, ...Metal[]];
 
 /** What `heron sink` reads: SI but for the grams. bedRoughness 0: the same speed at every height. */
-export const sinkRequestSchema = z.strictObject({
+const sinkRequestSchema = z.strictObject({
   massGrams: between(0.01, 5000),
   material: z.enum(METALS),
   /** Cd times area of what dresses it, m2. */

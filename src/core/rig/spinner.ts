@@ -8,7 +8,7 @@ import type { StrikeZone } from "./strike-zone";
 import type { Water } from "./water";
 
 /** One way to bring a spinner past a fish. */
-export interface SpinnerWay {
+interface SpinnerWay {
   /** Line to bring in, m/s, and turns of the reel a second. */
   retrieve: number;
   turns: number;

@@ -58,7 +58,7 @@ export const MEASURES = {
 export type Measure = keyof typeof MEASURES;
 
 /** One drop that was timed: what a piece falls with, g, how deep the water was, m, and how long it took, s. */
-export const dropSchema = z.strictObject({
+const dropSchema = z.strictObject({
   grams: MEASURES.grams,
   metal: z.enum(METALS),
   depth: between(0.3, 30),

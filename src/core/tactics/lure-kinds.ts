@@ -35,15 +35,7 @@ export const LURE_CATEGORIES = [
 export type LureCategory = (typeof LURE_CATEGORIES)[number];
 
 /** Baits on a hook, by the piece. */
-export const BAITS = [
-  "whole-worm",
-  "half-worm",
-  "grub-or-nymph",
-  "egg-cluster",
-  "fish-piece",
-  "whole-bait-fish",
-] as const;
-export type BaitPiece = (typeof BAITS)[number];
+export type BaitPiece = "whole-worm" | "half-worm" | "grub-or-nymph" | "egg-cluster" | "fish-piece" | "whole-bait-fish";
 
 /**
  * Size of a jig head, kg, and of its body, m; of a hook with what is on it; of a blade by its number; of a lure by
@@ -58,24 +50,22 @@ export type LureSize =
   | { length: number };
 
 /** Always words; a swatch only repeats them. */
-export const COLOURS = [
-  "black",
-  "brown",
-  "green",
-  "pink",
-  "chartreuse",
-  "orange",
-  "natural",
-  "white",
-  "translucent",
-  "two-tone",
-  "red",
-  "gold",
-  "silver",
-  "crayfish",
-  "bait-fish",
-] as const;
-export type Colour = (typeof COLOURS)[number];
+export type Colour =
+  | "black"
+  | "brown"
+  | "green"
+  | "pink"
+  | "chartreuse"
+  | "orange"
+  | "natural"
+  | "white"
+  | "translucent"
+  | "two-tone"
+  | "red"
+  | "gold"
+  | "silver"
+  | "crayfish"
+  | "bait-fish";
 
 /** What is seen of the fish's food: under the stones, along the edge. */
 export const PREY = ["none", "insects", "crayfish", "bait-fish", "worms"] as const;

@@ -11,7 +11,7 @@ export const SETTLING = sourced(0.012, "m/s", FROM_MEMORY);
  * Transverse mixing D = a u* h; a about 0.6 in natural channels (Fischer et al. 1979, Mixing in Inland and Coastal
  * Waters).
  */
-export const MIXING = sourced(0.6, "1", "Fischer et al. 1979");
+const MIXING = sourced(0.6, "1", "Fischer et al. 1979");
 /** Entrainment over fast, rough bed is held to this many times the reach's mean. */
 const MOST_ENTRAINED = 3;
 const MOST_SWEEPS = 400;

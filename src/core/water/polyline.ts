@@ -1,5 +1,5 @@
 /** Lines of points on the plan, m. */
-export type Point = readonly [number, number];
+type Point = readonly [number, number];
 export interface Line {
   points: readonly Point[];
 }

@@ -3,7 +3,7 @@ import { leastCostPaths } from "./least-cost-path";
 import { froude } from "./cover";
 
 /** A place along the deepest line of the reach. */
-export interface Station {
+interface Station {
   x: number;
   y: number;
   /** Along the thalweg from its upper end, m. */
@@ -34,7 +34,7 @@ export interface Pool {
  * Riffles from this Froude number up, pools below the other, runs between (Jowett 1993, N.Z. J. Mar. Freshw. Res. 27;
  * from memory).
  */
-export const FROUDE = { riffle: 0.41, pool: 0.18 };
+const FROUDE = { riffle: 0.41, pool: 0.18 };
 export type Water = "riffle" | "run" | "pool";
 export const waterBy = (number: number): Water =>
   number > FROUDE.riffle ? "riffle" : number < FROUDE.pool ? "pool" : "run";
@@ -53,7 +53,7 @@ const PART = 0.5;
 const ABOVE = 10;
 
 /** The deepest way down the reach, by cells, upper end first: the way for which the sum of 1/h2 is least. */
-export function thalweg({ nx, ny, cell, depth }: Field): number[] {
+function thalweg({ nx, ny, cell, depth }: Field): number[] {
   const unitCost = cellsOf(new Float64Array(nx * ny), (k) => (depth[k]! > 0.02 ? 1 / depth[k]! ** 2 : Infinity));
   const { cost, next } = leastCostPaths(
     unitCost,

@@ -1,4 +1,4 @@
-import { blankField } from "../flow/samples";
+import { blankField } from "../../testing/reach-samples";
 import { DEMO_REACHES } from "../../demo/river";
 import type { Field } from "../flow/grid";
 import { rasteriseReach } from "../flow/rasterise";

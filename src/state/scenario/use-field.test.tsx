@@ -3,7 +3,7 @@ import { QueryClientProvider } from "@tanstack/react-query";
 import { act, renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
 import type { Field } from "../../core/flow/grid";
-import { sampleRun } from "../../core/flow/samples";
+import { sampleRun } from "../../testing/reach-samples";
 import type { Reach } from "../../core/flow/reach-schema";
 import type { Progress } from "../../core/flow/steady";
 import { message } from "../../core/quantity/message";

@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { renderHook, waitFor } from "@testing-library/react";
 import { flowsBetween } from "../../core/flow/precomputed";
-import { sampleRun } from "../../core/flow/samples";
+import { sampleRun } from "../../testing/reach-samples";
 import { message } from "../../core/quantity/message";
 import type { FieldRequest } from "../../scenario/field";
 import { bedKey } from "../../scenario/field";

@@ -32,7 +32,7 @@ export interface Rigging {
 }
 
 /** The box as it is now; undefined until the book has told. */
-export const useTackleBox = (): TackleItem[] | undefined =>
+const useTackleBox = (): TackleItem[] | undefined =>
   useLiveAnswer(
     async () =>
       (await database().tackle.toArray())

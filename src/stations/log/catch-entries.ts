@@ -17,8 +17,8 @@ import { entryText, entryUnit, rangeText, type UnitSystem } from "../../words/qu
 import { localMoment } from "../../words/river";
 
 /** Nothing said. */
-export const UNSAID = "unsaid";
-export const LANDED = "landed";
+const UNSAID = "unsaid";
+const LANDED = "landed";
 
 const choicesOf = <T extends string>(words: Record<T, string>, unsaid = "not given") => [
   { value: UNSAID, label: unsaid },

@@ -1,4 +1,4 @@
-import { blankField } from "../../core/flow/samples";
+import { blankField } from "../../testing/reach-samples";
 import { whereNear, whereOnPlan } from "./where-near";
 
 /** A channel 10 m wide between banks 3 m broad, running to the right. */

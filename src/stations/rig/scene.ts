@@ -3,7 +3,7 @@ import type { Lie } from "../../core/fish/read";
 /** The picture's size and its margins, in its own units. */
 export const W = 720;
 export const H = 320;
-export const TOP = 58;
+const TOP = 58;
 export const BOTTOM = 40;
 /** Room of the profile of speed, at the left. */
 export const PROFILE = 150;

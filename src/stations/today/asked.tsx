@@ -19,7 +19,7 @@ import { dayKey } from "../../words/river";
 import { choicesOf } from "../../words/text";
 import { WeatherDialog } from "./weather-dialog";
 
-export const WHEN = ["today", "tomorrow", "three-days", "five-days"] as const;
+const WHEN = ["today", "tomorrow", "three-days", "five-days"] as const;
 export type When = (typeof WHEN)[number];
 
 const WHEN_NAMES: Record<When, string> = {

@@ -26,7 +26,7 @@ import { type Ahead, aheadLayers, type Marks, markLayers, type Points, type Seas
 ChartJS.register(LineElement, PointElement, LinearScale, LogarithmicScale, TimeScale, Filler, Tooltip);
 
 /** A tick with the decimals that part it from the next one, and no more. */
-export function tickText(value: number, ticks: readonly { value: number }[]): string {
+function tickText(value: number, ticks: readonly { value: number }[]): string {
   const steps = ticks.slice(1).map((one, k) => Math.abs(one.value - ticks[k]!.value));
   const step = Math.min(...steps.filter((one) => one > 0), Math.abs(value) || Infinity);
   const decimals = Number.isFinite(step) ? Math.min(6, Math.max(0, Math.ceil(-Math.log10(step) - 1e-9))) : 0;

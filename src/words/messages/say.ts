@@ -13,7 +13,7 @@ export interface Say {
 /** Sentences by the code of what is to be said. */
 export type Words = Readonly<Record<string, (p: MessageValues, say: Say) => string>>;
 
-export const isMessage = (value: MessageValue): value is Message =>
+const isMessage = (value: MessageValue): value is Message =>
   typeof value === "object" && value !== null && "code" in value;
 
 export const sayIn = (system: UnitSystem, tell: (message: Message, system: UnitSystem) => string): Say => ({

@@ -1,7 +1,7 @@
-import { GRAVITY } from "../../quantity/provenance";
-import type { Grid } from "../grid";
-import type { Kernel, Reals } from "../kernel";
-import { type Edge, ShallowWater } from "../solver";
+import { GRAVITY } from "../../core/quantity/provenance";
+import type { Grid } from "../../core/flow/grid";
+import type { Kernel, Reals } from "../../core/flow/kernel";
+import { type Edge, ShallowWater } from "../../core/flow/solver";
 
 /** Parts that the closed-form cases share: a channel three cells wide, its middle row, the error against the truth. */
 export const WALL: Edge = { kind: "wall" };

@@ -1,7 +1,7 @@
-import { GRAVITY } from "../../quantity/provenance";
-import type { Field, Grid } from "../grid";
-import type { Kernel } from "../kernel";
-import { solveSteady } from "../steady";
+import { GRAVITY } from "../../core/quantity/provenance";
+import type { Field, Grid } from "../../core/flow/grid";
+import type { Kernel } from "../../core/flow/kernel";
+import { solveSteady } from "../../core/flow/steady";
 
 /** The solver against measurements in flumes: the eddy of a sudden widening, the head lost at piers. */
 

@@ -1,5 +1,5 @@
-import type { Field } from "./grid";
-import type { Reach } from "./reach-schema";
+import type { Field } from "../core/flow/grid";
+import type { Reach } from "../core/flow/reach-schema";
 
 /** A short run of riffle and pool with a stone, solved quickly: for tests. */
 export const sampleRun: Reach = {

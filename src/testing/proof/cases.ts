@@ -1,4 +1,4 @@
-import type { Kernel } from "../kernel";
+import type { Kernel } from "../../core/flow/kernel";
 import { massError, mirrorDifference, quarterTurnDifference, refinement, stillLake, wallEddy } from "./balances";
 import {
   bumpWithJump,

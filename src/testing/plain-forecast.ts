@@ -1,7 +1,7 @@
-import { stream } from "../quantity/seeded";
-import { STEP } from "./forecast";
-import { bendAt } from "./recession-law";
-import { type Series, seriesFrom } from "./series";
+import { stream } from "../core/quantity/seeded";
+import { STEP } from "../core/gauge/forecast";
+import { bendAt } from "../core/gauge/recession-law";
+import { type Series, seriesFrom } from "../core/gauge/series";
 
 /** For tests: the forecast told anew, step by step and without its short cuts, and records drawn at random. */
 

@@ -1,6 +1,6 @@
-import { GRAVITY } from "../../quantity/provenance";
-import type { Kernel } from "../kernel";
-import { ShallowWater } from "../solver";
+import { GRAVITY } from "../../core/quantity/provenance";
+import type { Kernel } from "../../core/flow/kernel";
+import { ShallowWater } from "../../core/flow/solver";
 import {
   bisect,
   energyDepth,

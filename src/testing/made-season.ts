@@ -1,5 +1,5 @@
-import { poisson } from "../quantity/seeded";
-import type { Bout } from "./overdispersion";
+import { poisson } from "../core/quantity/seeded";
+import type { Bout } from "../core/book/overdispersion";
 
 /** Made-up seasons with a known truth, for tests and for the measured coverage (docs/rates.md). */
 
@@ -28,12 +28,7 @@ const manyPoisson = (mean: number, random: () => number): number =>
   mean > 10 ? poisson(10, random) + manyPoisson(mean - 10, random) : poisson(mean, random);
 
 /** A season: sessions of one to four hours, each in one of some classes that have true rates. */
-export function madeSeason(
-  rates: readonly number[],
-  sessions: number,
-  dispersion: number,
-  random: () => number,
-): Bout[][] {
+function madeSeason(rates: readonly number[], sessions: number, dispersion: number, random: () => number): Bout[][] {
   const classes: Bout[][] = rates.map(() => []);
   for (let k = 0; k < sessions; k++) {
     const own = Math.floor(random() * rates.length);

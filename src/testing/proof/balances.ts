@@ -1,7 +1,7 @@
-import type { Grid } from "../grid";
-import type { Kernel } from "../kernel";
-import { ShallowWater } from "../solver";
-import { solveSteady } from "../steady";
+import type { Grid } from "../../core/flow/grid";
+import type { Kernel } from "../../core/flow/kernel";
+import { ShallowWater } from "../../core/flow/solver";
+import { solveSteady } from "../../core/flow/steady";
 import { WALL } from "./strip";
 
 /** What must hold to rounding whatever the bed: stillness, mass, symmetry; and the turning water behind a wall. */

@@ -1,8 +1,8 @@
-import { HOUR } from "../gauge/series";
-import type { Observation, RuleRecord, Stretch } from "./bank-records";
-import type { Effort } from "./effort";
-import type { Catch, RiverState, SeriesRecord, Session } from "./records";
-import { asRecorded, datedAt } from "./series-join";
+import { HOUR } from "../core/gauge/series";
+import type { Observation, RuleRecord, Stretch } from "../core/book/bank-records";
+import type { Effort } from "../core/book/effort";
+import type { Catch, RiverState, SeriesRecord, Session } from "../core/book/records";
+import { asRecorded, datedAt } from "../core/book/series-join";
 
 /** Plain records for tests. */
 
