@@ -9,17 +9,13 @@ import type { Weather } from "../src/core/gauge/weather";
 import { readWeatherCsv } from "../src/core/formats/weather-csv";
 import { readGaugeFile } from "../src/core/formats/gauge-file";
 import type { GaugeFile } from "../src/core/formats/gauge-text";
-import { outlookOf } from "../src/core/gauge/outlook";
 import { sameRecord } from "../src/core/gauge/same-gauge";
-import { type GaugeRecord, gaugeNow, joinRecords, lastInstant } from "../src/core/gauge/summary";
+import { type GaugeRecord, joinRecords } from "../src/core/gauge/summary";
 import { planOf, type PlanReach, type PlanWindow } from "../src/core/plan/plan";
 import { InputError } from "../src/core/quantity/fault";
-import { conditionsOf } from "../src/scenario/conditions";
-import { livingFish } from "../src/scenario/fish";
-import { logOf, planReach } from "../src/scenario/plan";
-import { fishedLies, lieQuality, nearestFlow, planFlows } from "../src/scenario/plan-lies";
+import { logOf, reachOutlook } from "../src/scenario/plan";
+import { fishedLies, liesAsked, nearestFlow, reachInPlan } from "../src/scenario/plan-lies";
 import { readReach } from "../src/scenario/read";
-import { readingRequest } from "../src/scenario/reading";
 import { cautionWords } from "../src/words/cautions";
 import { placeWords } from "../src/words/place";
 import { factorWords, removedWords } from "../src/words/plan";
@@ -133,33 +129,23 @@ function lookAt(
   { species, from, to, weather }: { species: Species; from: number; to: number; weather: Weather | null },
   args: Arguments,
 ): Looked {
-  const own = gauge && recordAtReach(gauge, record, book.readings);
-  const last = own ? lastInstant(own) : null;
-  const outlook = own && last !== null ? outlookOf(own, Math.min(last, from)) : null;
-  const station = book.stations.find((one) => one.id === record.station);
-  const water = book.waters.find((one) => one.id === record.station && !one.deleted);
-  const now = own && outlook ? gaugeNow(own, outlook.at) : undefined;
-  const base = planReach(record, { station, water, weather }, outlook, now);
-  const lies = planFlows(outlook, to).map((discharge) => {
-    const field = solveReach({ reach: record.reach, discharge, cell: boundedOption(args, "cell", 0.1, 20, 1) }, args);
-    const conditions = conditionsOf(now, from, base.place, { discharge: null, light: "day" });
-    const living = livingFish(species, "auto", conditions, base.place?.latitude).species;
-    const { lies: found } = readReach(
-      field,
-      readingRequest(living, { ...conditions, light: "day" }, record.reach.features),
-    );
-    return { discharge, lies: found };
-  });
-  return {
-    lies,
-    reach: {
-      ...base,
-      rules: book.rules,
-      ...logOf(record.id, species.id, book, from),
-      lies: lies.map((one) => lieQuality(one.discharge, one.lies)),
-      travel: null,
+  const river = reachOutlook(
+    record,
+    {
+      gauge: gauge && recordAtReach(gauge, record, book.readings),
+      station: book.stations.find((one) => one.id === record.station),
+      water: book.waters.find((one) => one.id === record.station),
+      weather,
     },
-  };
+    from,
+  );
+  const cell = boundedOption(args, "cell", 0.1, 20, 1);
+  const lies = liesAsked(record.reach, river, species, { at: from, to }).map(({ discharge, request }) => ({
+    discharge,
+    lies: readReach(solveReach({ reach: record.reach, discharge, cell }, args), request).lies,
+  }));
+  const log = logOf(record.id, species.id, book, from);
+  return { lies, reach: reachInPlan(river, { rules: book.rules, log, lies, travel: null }) };
 }
 
 function told(window: PlanWindow, rank: number, { reach, lies }: Looked) {

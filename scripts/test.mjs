@@ -46,8 +46,8 @@ await Promise.all([
     await beside("types", "npm", ["run", "types", "--silent"]);
     await beside("format", "npx", ["prettier", "--check", "--log-level", "warn", "."]);
     await beside("dependency rules", "node", ["scripts/dependencies.mjs"]);
-    await beside("unused code", "npx", ["knip"]);
-    await beside("unused in production", "npx", ["knip", "--production", "--include", "files,dependencies"]);
+    await beside("unused code", "npx", ["knip", "--no-config-hints"]);
+    await beside("unused in production", "npx", ["knip", "--no-config-hints", "--production", "--include", "files,dependencies"]);
     await beside("text", "node", ["scripts/lint/text.mjs"]);
     await beside("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "1500"]);
   })(),

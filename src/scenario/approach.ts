@@ -11,7 +11,7 @@ import { groundOf } from "../core/water/land";
 import { mainCurrent } from "../core/water/main-current";
 import type { Reach } from "../core/flow/reach-schema";
 import { type Style, timeFor, type Timing } from "../core/tactics/time";
-import type { Conditions, Position } from "./conditions";
+import type { Position } from "./conditions";
 import { keyOf } from "./key";
 import type { ReachReading, ReadingRequest } from "./reading";
 
@@ -57,11 +57,7 @@ export interface Approach {
 }
 
 /** The sun over a reach whose place and bearing are known; it moves by the minute: two degrees are near enough. */
-export function sunFor(
-  { at }: Pick<Conditions, "at">,
-  position: Position | undefined,
-  bearing: number | undefined,
-): Sun | undefined {
+function sunFor(at: number | undefined, position: Position | undefined, bearing: number | undefined): Sun | undefined {
   if (at === undefined || !position || bearing === undefined) return undefined;
   const sun = sunOver(at, position.latitude, position.longitude, bearing);
   return (
@@ -76,8 +72,15 @@ export function sunFor(
 export const positionOf = ({ latitude, longitude }: Pick<Reach, "latitude" | "longitude">): Position | undefined =>
   latitude === undefined || longitude === undefined ? undefined : { latitude, longitude };
 
-export const approachKey = (reading: string, { lie, angler, base, sun, leave }: ApproachRequest): string =>
-  keyOf("approach", reading, lie.x, lie.y, angler, base, sun ?? null, leave);
+/** How a lie of a reach is come to at an instant, ms; `place` is where the reach lies, if it says nothing itself. */
+export const approachRequest = (
+  reach: Pick<Reach, "latitude" | "longitude" | "bearing">,
+  { at, place, ...rest }: Omit<ApproachRequest, "sun"> & { at: number | undefined; place: Position | undefined },
+): ApproachRequest => ({ ...rest, sun: sunFor(at, positionOf(reach) ?? place, reach.bearing) });
+
+/** All of the request: of a reading, by its own key, a lie is known by its place. */
+export const approachKey = (of: string, { lie, reading: _, ...rest }: ApproachRequest): string =>
+  keyOf("approach", of, lie.x, lie.y, rest);
 
 /** Places of all lies but one: what no line should run over. */
 export const otherPlaces = ({ lies }: Pick<ReachReading, "lies">, lie: Pick<Lie, "x" | "y">) =>

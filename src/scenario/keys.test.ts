@@ -1,5 +1,5 @@
 import { speciesById } from "../core/fish/species";
-import type { Reach } from "../core/flow/reach-schema";
+import { type Reach, reachSchema } from "../core/flow/reach-schema";
 import type { GaugeNow } from "../core/gauge/summary";
 import { conditionsOf, USUAL } from "./conditions";
 import { bedKey, cellOf, fieldKey, roundFlow } from "./field";
@@ -101,4 +101,26 @@ test("conditions come from the gauge, from what is chosen, or are the usual ones
   // On the day of most light the sun sets past eight in universal time at 52 N on the meridian: by then it is dusk.
   expect(conditionsOf(now, noon + 8.6 * 3_600_000, place, { discharge: null, light: "auto" }).light).toBe("twilight");
   expect(conditionsOf(undefined, undefined, undefined, { discharge: null, light: "auto" })).toMatchObject(USUAL);
+});
+
+test("whatever a reach holds either changes its field's key, or is known not to move the water", () => {
+  const DRY = ["schema", "name", "readings", "latitude", "longitude", "bearing"];
+  const changed: Record<keyof Reach, unknown> = {
+    schema: "low-heron/reach@2",
+    id: "s",
+    name: "Other",
+    bed: { ...reach.bed, cell: 2 },
+    roughness: 0.05,
+    downstream: { kind: "stage", value: 1 },
+    features: [],
+    readings: [{ x: 1, y: 1, kind: "depth", value: 1, discharge: 4, at: "2026-01-01T00:00:00Z" }],
+    latitude: 50,
+    longitude: 8,
+    bearing: 90,
+  };
+  expect(Object.keys(changed).sort()).toEqual(Object.keys(reachSchema.shape).sort());
+  const still = Object.entries(changed).filter(
+    ([name, value]) => bedKey({ ...reach, [name]: value }) === bedKey(reach),
+  );
+  expect(still.map(([name]) => name)).toEqual(DRY);
 });

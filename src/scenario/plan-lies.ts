@@ -1,8 +1,14 @@
 import { isShelter } from "../core/fish/judgement";
 import type { Lie } from "../core/fish/read";
+import type { Species } from "../core/fish/species-schema";
+import type { Reach } from "../core/flow/reach-schema";
 import type { Outlook } from "../core/gauge/outlook";
-import type { LieQuality } from "../core/plan/plan";
+import type { LieQuality, PlanReach } from "../core/plan/plan";
+import { conditionsOf } from "./conditions";
 import { roundFlow } from "./field";
+import { livingFish } from "./fish";
+import type { ReachLog, ReachOutlook } from "./plan";
+import { readingRequest, type ReadingRequest } from "./reading";
 
 /** Lies that an angler works through in a visit: a reach is as good as these. */
 const VISITED = 3;
@@ -43,3 +49,42 @@ export function planFlows(outlook: Pick<Outlook, "flow"> | null, to: number): nu
   const flows = [Math.min(...path), Math.max(...path)].map(roundFlow);
   return flows[1]! / flows[0]! < SAME ? [roundFlow(discharge)] : flows;
 }
+
+/** The water of a reach that a plan wants read: at each flow, how. */
+interface LiesAsked {
+  discharge: number;
+  request: ReadingRequest;
+}
+
+/** What a plan asks of a reach for a fish: its lies by day, as the fish lives at `at`, at each flow that may come. */
+export function liesAsked(
+  reach: Reach,
+  { now, outlook, place }: Pick<ReachOutlook, "now" | "outlook" | "place">,
+  species: Species,
+  { at, to, likings }: { at: number; to: number; likings?: ReadingRequest["likings"] },
+): LiesAsked[] {
+  const conditions = conditionsOf(now ?? undefined, at, place, { discharge: null, light: "day" });
+  const living = livingFish(species, "auto", conditions, place?.latitude).species;
+  const request = readingRequest(living, conditions, reach.features, likings);
+  return planFlows(outlook, to).map((discharge) => ({ discharge, request }));
+}
+
+/** What a plan takes up of a reach for one fish, besides its river. */
+interface ForFish {
+  rules: PlanReach["rules"];
+  /** Undefined: not known yet, or nothing. */
+  log: ReachLog | undefined;
+  lies: readonly { discharge: number; lies: readonly Pick<Lie, "kind" | "drift" | "score">[] }[];
+  travel: number | null;
+}
+
+const NO_LOG: ReachLog = { log: [], usualRate: null, known: null };
+
+/** A reach as the plan has it: the one place where its parts come together. */
+export const reachInPlan = ({ now: _, ...river }: ReachOutlook, { rules, log, lies, travel }: ForFish): PlanReach => ({
+  ...river,
+  rules,
+  ...(log ?? NO_LOG),
+  lies: lies.map((one) => lieQuality(one.discharge, one.lies)),
+  travel,
+});

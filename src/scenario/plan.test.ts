@@ -2,7 +2,7 @@ import { sampleCatch, sampleRiver, sampleSession } from "../testing/book-samples
 import type { ReachRecord } from "../core/book/records";
 import type { Feature } from "../core/flow/reach-schema";
 import { DAY } from "../core/gauge/series";
-import { logOf, planReach } from "./plan";
+import { logOf, reachOutlook } from "./plan";
 import { lieQuality, nearestFlow, planFlows } from "./plan-lies";
 
 const NOW = Date.UTC(2026, 4, 20);
@@ -24,9 +24,9 @@ const record = (features: Feature[], template: "bend" | "tributary-mouth" = "ben
     features,
   },
 });
-const unknown = { station: undefined, water: undefined, weather: null };
+const unknown = { gauge: undefined, station: undefined, water: undefined, weather: null };
 const of = (features: Feature[], template?: "tributary-mouth") =>
-  planReach(record(features, template), unknown, null, undefined);
+  reachOutlook(record(features, template), unknown, NOW);
 
 test("trees stand on the bank whose side of the channel they hang over, by the channel's own middle", () => {
   expect(of([]).trees).toEqual([]);

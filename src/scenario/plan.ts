@@ -7,8 +7,8 @@ import { placeOf } from "../core/flow/features";
 import { reachSize } from "../core/flow/rasterise";
 import { centreline } from "../core/flow/template";
 import { isRisingFast } from "../core/gauge/cautions";
-import type { Outlook } from "../core/gauge/outlook";
-import type { GaugeNow } from "../core/gauge/summary";
+import { outlookOf } from "../core/gauge/outlook";
+import { type GaugeNow, gaugeNow, type GaugeRecord, lastInstant } from "../core/gauge/summary";
 import { DAY } from "../core/gauge/series";
 import { tideTurns } from "../core/gauge/tide";
 import type { Weather } from "../core/gauge/weather";
@@ -57,6 +57,9 @@ function treesOf(reach: ReachRecord["reach"]): Side[] {
   );
 }
 
+/** What the log says of a reach for one fish. */
+export type ReachLog = Pick<PlanReach, "log" | "usualRate" | "known">;
+
 /** Catch rates by flow on one reach for one fish, and the usual one over everything that was fished for it. */
 export function logOf(
   reach: string,
@@ -68,7 +71,7 @@ export function logOf(
     observations: readonly Observation[];
   },
   now: number,
-): Pick<PlanReach, "log" | "usualRate" | "known"> {
+): ReachLog {
   const all = effortOf(book.sessions, book.catches, now, species, book.stretches);
   const here = all.filter((effort) => effort.reach === reach);
   const { classes } = ratesBy(here, flowBands(here), (effort) => effort.river?.discharge ?? null);
@@ -88,32 +91,56 @@ export function logOf(
 /** Tides are told so long before the last reading and after it, ms: past all that a forecast says. */
 const TURNS = { before: 2 * DAY, after: 16 * DAY };
 
-/** A reach of the book as a plan sees it, but for its lies and how far it is. */
-export function planReach(
+/** What a gauge says by an instant, ms: its state then, and what that leads to. */
+function lastWord(gauge: GaugeRecord | undefined, at: number): Pick<ReachOutlook, "now" | "outlook"> {
+  const last = gauge ? lastInstant(gauge) : null;
+  if (!gauge || last === null) return { now: null, outlook: null };
+  const read = Math.min(last, at);
+  return { now: gaugeNow(gauge, read), outlook: outlookOf(gauge, read) };
+}
+
+/** A reach as a plan sees it, but for what is asked per fish; and its gauge's last word. */
+export type ReachOutlook = Omit<PlanReach, "rules" | "log" | "usualRate" | "known" | "lies" | "travel"> & {
+  now: GaugeNow | null;
+};
+
+/**
+ * A reach at an instant, ms, by its gauge's record at the reach: nothing that was read later is known. `water` and
+ * `weather` are those of its gauge.
+ */
+export function reachOutlook(
   { id, reach }: ReachRecord,
   {
+    gauge,
     station,
     water,
     weather,
-  }: { station: StationRecord | undefined; water: WaterRecord | undefined; weather: Weather | null },
-  outlook: Outlook | null,
-  now: GaugeNow | undefined,
-): Omit<PlanReach, "rules" | "log" | "usualRate" | "known" | "lies" | "travel"> {
+  }: {
+    gauge: GaugeRecord | undefined;
+    station: StationRecord | undefined;
+    water: WaterRecord | undefined;
+    weather: Weather | null;
+  },
+  at: number,
+): ReachOutlook {
   const [latitude, longitude] = [reach.latitude ?? station?.latitude, reach.longitude ?? station?.longitude];
+  const { now, outlook } = lastWord(gauge, at);
+  const known = water?.deleted ? undefined : water;
   return {
     id,
     name: reach.name,
     place: latitude == null || longitude == null ? undefined : { latitude, longitude },
     outlook,
+    now,
     // A gauge's bands are of its spots; those that name another reach are not this one's.
-    bands: (water?.bands ?? []).filter(({ spot }) => spot.toLowerCase().startsWith(reach.name.toLowerCase())),
-    turns: outlook ? tideTurns(water?.constituents ?? [], outlook.at - TURNS.before, outlook.at + TURNS.after) : [],
+    bands: (known?.bands ?? []).filter(({ spot }) => spot.toLowerCase().startsWith(reach.name.toLowerCase())),
+    turns: outlook ? tideTurns(known?.constituents ?? [], outlook.at - TURNS.before, outlook.at + TURNS.after) : [],
     relief: reliefOf(reach),
-    risingFast: now !== undefined && isRisingFast(now),
+    risingFast: now !== null && isRisingFast(now),
     zone: station && isZone(station.zone) ? station.zone : null,
     weather,
     bearing: reach.bearing ?? null,
     trees: treesOf(reach),
-    damNote: water?.damNote.trim() ?? "",
+    damNote: known?.damNote.trim() ?? "",
   };
 }

@@ -31,7 +31,6 @@ export const readingRequest = (
 ): ReadingRequest => ({ species, visibleDepth, temperature, light, features, ...(likings?.length && { likings }) });
 
 /** What a fish and a day make of any field of a reach: the part of the key that the flow does not change. */
-export const lookKey = ({ species, visibleDepth, temperature, light, features, likings }: ReadingRequest): string =>
-  keyOf(species, visibleDepth, temperature, light, features ?? [], likings ?? []);
+export const lookKey = (request: ReadingRequest): string => keyOf(request);
 
 export const readingKey = (field: string, request: ReadingRequest): string => keyOf("reading", field, lookKey(request));

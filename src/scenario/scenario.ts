@@ -2,13 +2,13 @@ import type { Species } from "../core/fish/species-schema";
 import type { Field } from "../core/flow/grid";
 import type { Reach } from "../core/flow/reach-schema";
 import type { RigAdvice } from "../core/rig/advise";
-import { type Angler, type Approach, type ApproachRequest, approachLie, positionOf, sunFor } from "./approach";
+import { type Angler, type Approach, approachLie, approachRequest, positionOf } from "./approach";
 import type { Conditions } from "./conditions";
 import { livingFish, type LivingFish, type SeasonChoice } from "./fish";
 import { type ReachReading, readingRequest } from "./reading";
 import { readReach } from "./read";
 import { type OwnTackle, rigFor, rigRequest } from "./rig";
-import { castsFrom, type Ways, waysOf } from "./ways";
+import { type Ways, waysOf, waysRequest } from "./ways";
 
 /** Everything that the answer hangs on. */
 export interface ScenarioInput {
@@ -45,26 +45,15 @@ export function runScenario(field: Field, input: ScenarioInput): Scenario {
   const reading = readReach(field, request);
   const [lie] = reading.lies;
   if (!lie) return { fish, reading, approach: null, ways: null, rig: null };
-  const asked: ApproachRequest = {
-    lie,
-    reading: request,
-    angler,
-    base: species.id,
-    sun: sunFor(conditions, position, reach.bearing),
-    leave,
-  };
+  const about = { lie, reading: request, base: species.id };
+  const asked = approachRequest(reach, { ...about, angler, leave, at: conditions.at, place: position });
   const approach = approachLie(field, reading, asked);
   const phase = fish.way?.phase;
-  const ways = waysOf(field, reading, {
-    lie,
-    reading: request,
-    conditions,
-    base: species.id,
-    phase,
-    stands: castsFrom(approach.stands, approach.boat, "from-below"),
-    own: tackle,
-    liked: [],
-  });
+  const ways = waysOf(
+    field,
+    reading,
+    waysRequest(approach, { ...about, conditions, phase, school: "from-below", own: tackle, liked: [] }),
+  );
   const alone = () =>
     rigFor(
       rigRequest(field, lie, conditions, species.id, { method: "float", phase, features: reach.features }, tackle),

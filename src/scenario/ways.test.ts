@@ -12,7 +12,7 @@ import { readReach } from "./read";
 import { readingRequest } from "./reading";
 import { solveField } from "./solve";
 import { rigRequest } from "./rig";
-import { castsFrom, type WaysRequest, waysKey } from "./ways";
+import { castsFrom, type WaysRequest, waysKey, waysRequest } from "./ways";
 
 /** The demo river at its hour, about 6.8 m3/s, on cells of a metre. */
 const conditions = {
@@ -35,16 +35,16 @@ function fished(index: number, id: string) {
       sun: undefined,
       leave: false,
     });
-    const asked: WaysRequest = {
+    const asked = waysRequest(approach, {
       lie,
       reading: request,
       conditions,
       base: id,
       phase: undefined,
-      stands: castsFrom(approach.stands, approach.boat, "from-below"),
+      school: "from-below",
       own: {},
       liked: [],
-    };
+    });
     const stand = asked.stands[0];
     // Only the float of each: all ways are solved and compared by other tests.
     const float =

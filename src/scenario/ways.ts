@@ -6,7 +6,7 @@ import { type CastFrom, type NoWay, type Way, waysFor } from "../core/rig/ways";
 import type { Method } from "../core/tactics/lure";
 import { mainCurrent } from "../core/water/main-current";
 import type { Conditions } from "./conditions";
-import { otherPlaces } from "./approach";
+import { type Approach, otherPlaces } from "./approach";
 import { keyOf } from "./key";
 import type { ReachReading, ReadingRequest } from "./reading";
 import { type OwnTackle, type RigFor, rigRequest } from "./rig";
@@ -29,8 +29,23 @@ export interface Ways {
   without: NoWay[];
 }
 
-export const waysKey = (reading: string, { lie, stands, own, liked, base, phase, conditions }: WaysRequest): string =>
-  keyOf("ways", reading, lie.x, lie.y, stands, own, liked, base, phase ?? null, conditions);
+/** The ways to fish a lie from where its approach says one can stand; `school` is followed first. */
+export const waysRequest = (
+  { stands, boat }: Pick<Approach, "stands" | "boat">,
+  {
+    school,
+    conditions: { visibleDepth, temperature, light },
+    ...rest
+  }: Omit<WaysRequest, "stands"> & { school: School | "from-boat" },
+): WaysRequest => ({
+  ...rest,
+  conditions: { visibleDepth, temperature, light },
+  stands: castsFrom(stands, boat, school),
+});
+
+/** All of the request: of a reading, by its own key, a lie is known by its place. */
+export const waysKey = (of: string, { lie, reading: _, ...rest }: WaysRequest): string =>
+  keyOf("ways", of, lie.x, lie.y, rest);
 
 /** Where to cast from: the stand of the school that the angler follows first, a boat where it is asked for. */
 export function castsFrom(

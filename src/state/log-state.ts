@@ -8,7 +8,7 @@ import { useLiveAnswer } from "./live-answer";
  * Everything that an answer from the log may hang on, as one short name: every kind of record there is but photos, by
  * when each was written last. Nothing is listed by hand, so that nothing can be left out.
  */
-async function logState(db: Database): Promise<string> {
+export async function logState(db: Database): Promise<string> {
   const parts = PART_NAMES.filter((part) => part !== "photos");
   const states = await Promise.all(
     parts.map((part) =>

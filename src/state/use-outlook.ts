@@ -1,7 +1,7 @@
 "use client";
 import type { ForecastSkill } from "../core/gauge/backtest";
 import type { Outlook } from "../core/gauge/outlook";
-import { type GaugeRecord, seriesOf } from "../core/gauge/summary";
+import type { GaugeRecord } from "../core/gauge/summary";
 import { keyOf } from "../scenario/key";
 import { waterWorker } from "../store/water-client";
 import type { RecordOf } from "../store/water-api";
@@ -39,12 +39,9 @@ export function useSkill(
   wanted: boolean,
 ): Stage<ForecastSkill[]> {
   const of = recordOf(gauge, reach);
-  // The skill hangs on the discharge alone: a new reading by hand does not try the forecast again.
-  const discharge = gauge && seriesOf(gauge, "discharge");
-  const last = discharge?.times.at(-1);
   return useStage(
     "skill",
-    of && wanted ? keyOf("skill", of, discharge?.times.length, last) : undefined,
+    of && wanted ? keyOf("skill", of, gauge?.version) : undefined,
     async () => valueOf(await waterWorker.ask(async (api) => api.track(of!))),
     of && keyOf(of),
   );

@@ -6,19 +6,16 @@ import type { Lie } from "../core/fish/read";
 import type { Species } from "../core/fish/species-schema";
 import { PRECOMPUTED_CELL } from "../core/flow/precomputed";
 import { HOUR } from "../core/gauge/series";
-import { type LieQuality, type Plan, type PlanAsk, planOf, type PlanReach } from "../core/plan/plan";
+import { type Plan, type PlanAsk, planOf, type PlanReach } from "../core/plan/plan";
 import { fetched } from "../core/quantity/fetched";
-import { conditionsOf } from "../scenario/conditions";
 import { bedKey, cellOf } from "../scenario/field";
-import { livingFish } from "../scenario/fish";
 import { keyOf } from "../scenario/key";
-import { fishedLies, lieQuality, planFlows } from "../scenario/plan-lies";
-import { readingRequest } from "../scenario/reading";
+import type { ReachOutlook } from "../scenario/plan";
+import { fishedLies, liesAsked, reachInPlan } from "../scenario/plan-lies";
 import { clockZone } from "../words/clock-zone";
 import { dayKey } from "../words/river";
 import { database } from "../store/database";
 import { keepField, keptField, solvedFlows } from "../store/fields";
-import type { PlannedReach } from "../store/learn-api";
 import { waterWorker } from "../store/water-client";
 import { WORKER_LOST } from "../workers/client";
 import { reader, solveInBackground } from "../workers/clients";
@@ -71,15 +68,14 @@ export function usePlan(river: River, species: Species, span: { from: number; to
   const rules = useLiveAnswer(() => database().rules.toArray(), []);
   const reaches = useMemo(
     () =>
-      (planned.value ?? NONE).map(({ now: _, ...base }): PlanReach => ({
-        ...base,
-        rules: rules ?? NONE,
-        log: logs.value?.[base.id]?.log ?? NONE,
-        usualRate: logs.value?.[base.id]?.usualRate ?? null,
-        known: logs.value?.[base.id]?.known ?? null,
-        lies: (lies.value?.[base.id] ?? NONE).map((one): LieQuality => lieQuality(one.discharge, one.lies)),
-        travel: travel[base.id] ?? null,
-      })),
+      (planned.value ?? NONE).map((river) =>
+        reachInPlan(river, {
+          rules: rules ?? NONE,
+          log: logs.value?.[river.id],
+          lies: lies.value?.[river.id] ?? NONE,
+          travel: travel[river.id] ?? null,
+        }),
+      ),
     [planned.value, logs.value, lies.value, rules, travel],
   );
   const { from, to } = span;
@@ -97,48 +93,36 @@ export function usePlan(river: River, species: Species, span: { from: number; to
 /** The lies of every reach at the flows that the forecast comes by: from kept water, or solved now. */
 function useLies(
   river: River,
-  planned: readonly PlannedReach[] | undefined,
+  planned: readonly ReachOutlook[] | undefined,
   species: Species,
   to: number,
 ): Stage<Record<string, LiesThen[]>> {
   // What was learnt is of the river whose reach is looked at.
   const station = river.reach?.station ?? null;
   const likings = useLikings(species.id, station);
+  const hour = Math.floor(river.minute / HOUR) * HOUR;
   const asked = useMemo(
     () =>
       river.reaches.flatMap((record) => {
         const own = planned?.find((one) => one.id === record.id);
-        return own ? [{ record, own, flows: planFlows(own.outlook, to) }] : [];
+        const liked = record.station === station ? likings : undefined;
+        return own ? [{ record, flows: liesAsked(record.reach, own, species, { at: hour, to, likings: liked }) }] : [];
       }),
-    [river.reaches, planned, to],
+    [river.reaches, planned, species, hour, to, station, likings],
   );
-  const key =
-    planned &&
-    keyOf(
-      "lies",
-      species,
-      likings,
-      asked.map(({ record, own, flows }) => [bedKey(record.reach), record.reach.features, flows, own.now?.at]),
-    );
   return useStage(
     "plan-lies",
-    key,
+    planned &&
+      keyOf(
+        "lies",
+        species.id,
+        asked.map(({ record, flows }) => [bedKey(record.reach), flows]),
+      ),
     async (signal) => {
       const found: Record<string, LiesThen[]> = {};
-      for (const { record, own, flows } of asked) {
-        const conditions = conditionsOf(own.now ?? undefined, river.minute, own.place, {
-          discharge: null,
-          light: "day",
-        });
-        const living = livingFish(species, "auto", conditions, own.place?.latitude).species;
-        const request = readingRequest(
-          living,
-          conditions,
-          record.reach.features,
-          record.station === station ? likings : undefined,
-        );
+      for (const { record, flows } of asked) {
         found[record.id] = [];
-        for (const discharge of flows) {
+        for (const { discharge, request } of flows) {
           const field = await fieldFor(record.reach, discharge, signal);
           signal.throwIfAborted();
           if (!field) continue;

@@ -10,10 +10,9 @@ import { type Answer, answerLater } from "../core/quantity/answer";
 import { isZone, localDate } from "../core/quantity/local-time";
 import type { ReachRecord, StationRecord } from "../core/book/records";
 import { stream } from "../core/quantity/seeded";
-import { outlookOf } from "../core/gauge/outlook";
 import { type Hindcast, hindcasts } from "../core/gauge/hindcast";
-import { type GaugeNow, gaugeNow, lastInstant, seriesOf } from "../core/gauge/summary";
-import { logOf, planReach } from "../scenario/plan";
+import { seriesOf } from "../core/gauge/summary";
+import { logOf, type ReachLog, type ReachOutlook, reachOutlook } from "../scenario/plan";
 import { database } from "./database";
 import { gaugeAtReach } from "./river";
 import { forecastFor } from "./weather";
@@ -78,25 +77,17 @@ async function fishing({ reach, species, now }: LearnScope) {
   };
 }
 
-/** A reach of the book as a plan sees it, but for its lies, its log and how far it is; and its gauge's last word. */
-export type PlannedReach = ReturnType<typeof planReach> & { now: GaugeNow | null };
-
-async function planned(minute: number): Promise<PlannedReach[]> {
+async function planned(minute: number): Promise<ReachOutlook[]> {
   const db = database();
   const reaches = (await db.reaches.toArray()).filter((one) => !one.deleted);
-  const found: PlannedReach[] = [];
+  const found: ReachOutlook[] = [];
   for (const reach of reaches) {
     const gauge = await gaugeAtReach(db, reach);
     const of = reach.station;
     const [station, water, weather] = of
       ? [await db.stations.get(of), await db.waters.get(of), await forecastFor(db, of)]
       : [];
-    const last = gauge ? lastInstant(gauge) : null;
-    const at = last === null ? null : Math.min(last, minute);
-    const now = gauge && at !== null ? gaugeNow(gauge, at) : null;
-    const outlook = gauge && at !== null ? outlookOf(gauge, at) : null;
-    const known = { station, water: water?.deleted ? undefined : water, weather: weather ?? null };
-    found.push({ ...planReach(reach, known, outlook, now ?? undefined), now });
+    found.push(reachOutlook(reach, { gauge, station, water, weather: weather ?? null }, minute));
   }
   return found;
 }
@@ -146,9 +137,9 @@ export const learnApi = {
       const starts = sessions.map((one) => Date.parse(one.start)).sort((a, b) => b - a);
       return hindcasts(discharge, starts.slice(0, MOST_OUTCOMES));
     }),
-  planned: (minute: number): Promise<Answer<PlannedReach[]>> => answerLater(async () => planned(minute)),
+  planned: (minute: number): Promise<Answer<ReachOutlook[]>> => answerLater(async () => planned(minute)),
   /** Rates by flow of every reach for one fish. */
-  logs: (species: string, now: number): Promise<Answer<Record<string, ReturnType<typeof logOf>>>> =>
+  logs: (species: string, now: number): Promise<Answer<Record<string, ReachLog>>> =>
     answerLater(async () => {
       const db = database();
       const [reaches, sessions, catches, stretches, observations] = await Promise.all([

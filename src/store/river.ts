@@ -14,13 +14,20 @@ export async function gaugeOf(db: Database, station: string | null): Promise<Gau
   const { series, version } = await seriesOfStation(db, station);
   const water = await db.waters.get(station);
   const readings = await db.readings.where("station").equals(station).toArray();
-  const known = [water?.updatedAt, ...readings.map((one) => `${one.id}@${one.updatedAt}`)];
   return riverRecord(
-    { station: { id: record.id, name: record.name }, series, version: `${version}|${known.join()}` },
+    {
+      station: { id: record.id, name: record.name },
+      series,
+      version: versionWith(version, [record, ...(water ? [water] : []), ...readings]),
+    },
     water?.deleted ? undefined : water,
     readings,
   );
 }
+
+/** A version that changes with each of the records that an answer was made of besides. */
+const versionWith = (version: string | undefined, records: readonly { id: string; updatedAt: string }[]): string =>
+  `${version}|${records.map((one) => `${one.id}@${one.updatedAt}`).join()}`;
 
 /** The series read last: they are long, and a look at their index tells whether they are still the same. */
 let lastRead: { of: string; series: Promise<StoredSeries[]> } | undefined;
@@ -48,9 +55,9 @@ async function seriesOfStation(db: Database, station: string): Promise<{ series:
 /** The record as it is at a reach: of its own gauge, transferred where the angler has said how. */
 export async function gaugeAtReach(db: Database, reach: ReachRecord | undefined): Promise<GaugeRecord | undefined> {
   const gauge = await gaugeOf(db, reach?.station ?? null);
-  return gauge && reach
-    ? recordAtReach(gauge, reach, await db.readings.where("reach").equals(reach.id).toArray())
-    : gauge;
+  if (!gauge || !reach) return gauge;
+  const readings = await db.readings.where("reach").equals(reach.id).toArray();
+  return recordAtReach({ ...gauge, version: versionWith(gauge.version, [reach, ...readings]) }, reach, readings);
 }
 
 /** State of the river for a reach at an instant, from its own gauge; null without one. */

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import { type Approach, approachKey, type ApproachRequest, positionOf, sunFor } from "../../scenario/approach";
+import { type Approach, approachKey, type ApproachRequest, approachRequest } from "../../scenario/approach";
 import { type Ways, waysKey, type WaysRequest } from "../../scenario/ways";
 import { reader } from "../../workers/clients";
 import { Lane } from "../lane";
@@ -29,8 +29,9 @@ export function useApproach(view: ScenarioView): Stage<Approach> {
   const minute = planned ? (planned.from + planned.to) / 2 : Math.floor(river.minute / ANEW) * ANEW;
   const ask = useMemo((): ApproachRequest | undefined => {
     if (!reach || !lie) return undefined;
-    const sun = sunFor({ at: minute }, positionOf(reach) ?? river.place, reach.bearing);
-    return { lie, reading: request, angler: { height, fall, style }, base: fish.base, sun, leave };
+    const angler = { height, fall, style };
+    const about = { lie, reading: request, base: fish.base };
+    return approachRequest(reach, { ...about, angler, leave, at: minute, place: river.place });
   }, [reach, lie, minute, river.place, request, height, fall, style, fish.base, leave]);
   const reading = settledReading(view);
   const ready = reach && reading && ask;

@@ -11,7 +11,7 @@ import type { Method } from "../../core/tactics/lure";
 import type { Approach } from "../../scenario/approach";
 import type { Numbered } from "../../scenario/lie-identity";
 import { type OwnTackle, rigRequest } from "../../scenario/rig";
-import { castsFrom, type Ways, type WaysRequest } from "../../scenario/ways";
+import { type Ways, type WaysRequest, waysRequest } from "../../scenario/ways";
 import type { Stage } from "../query";
 import { settledReading, useApproach, useWays } from "./use-approach";
 import { useRig } from "./use-rig";
@@ -77,20 +77,8 @@ export function useRigging(view: ScenarioView, lie: Numbered<Lie> | undefined): 
   const found = approach.value;
   const ask = useMemo((): WaysRequest | undefined => {
     if (!own || !found || !lie) return undefined;
-    return {
-      lie,
-      reading: request,
-      conditions: {
-        visibleDepth: conditions.visibleDepth,
-        temperature: conditions.temperature,
-        light: conditions.light,
-      },
-      base: fish.base,
-      phase,
-      stands: castsFrom(found.stands, found.boat, school),
-      own,
-      liked: method ? [method] : [],
-    };
+    const about = { lie, reading: request, base: fish.base };
+    return waysRequest(found, { ...about, conditions, phase, school, own, liked: method ? [method] : [] });
   }, [own, found, lie, request, conditions, fish.base, phase, school, method]);
   const reading = settledReading(view);
   const ways = useWays(reading, ask);
