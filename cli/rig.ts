@@ -1,4 +1,6 @@
-import { adviseRig, type RigAdvice, type RigRequest } from "../src/core/rig/advise";
+import type { RigAdvice } from "../src/core/rig/advice";
+import { adviseRig } from "../src/core/rig/advise";
+import type { RigRequest } from "../src/core/rig/request";
 import { rigWords } from "../src/words/rig";
 import { only } from "./arguments";
 import type { Command } from "./command";

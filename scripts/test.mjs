@@ -47,7 +47,13 @@ await Promise.all([
     await beside("format", "npx", ["prettier", "--check", "--log-level", "warn", "."]);
     await beside("dependency rules", "node", ["scripts/dependencies.mjs"]);
     await beside("unused code", "npx", ["knip", "--no-config-hints"]);
-    await beside("unused in production", "npx", ["knip", "--no-config-hints", "--production", "--include", "files,dependencies"]);
+    await beside("unused in production", "npx", [
+      "knip",
+      "--no-config-hints",
+      "--production",
+      "--include",
+      "files,dependencies",
+    ]);
     await beside("text", "node", ["scripts/lint/text.mjs"]);
     await beside("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "1500"]);
   })(),

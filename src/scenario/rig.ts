@@ -2,11 +2,13 @@ import type { Lie } from "../core/fish/read";
 import { type Field, sample } from "../core/flow/grid";
 import type { Feature } from "../core/flow/reach-schema";
 import { roughnessHeight } from "../core/flow/profile";
-import { adviseRig, type RigAdvice, type RigRequest } from "../core/rig/advise";
+import type { RigAdvice } from "../core/rig/advice";
+import { adviseRig } from "../core/rig/advise";
+import type { RigRequest } from "../core/rig/request";
 import { tackleFor } from "../core/rig/from-box";
 import { snagsNear } from "../core/rig/near-snags";
 import type { TackleItem } from "../core/rig/tackle-item";
-import type { Method } from "../core/tactics/lure";
+import type { Method } from "../core/tactics/methods";
 import type { Conditions } from "./conditions";
 import { keyOf } from "./key";
 

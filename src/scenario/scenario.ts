@@ -1,7 +1,7 @@
 import type { Species } from "../core/fish/species-schema";
 import type { Field } from "../core/flow/grid";
 import type { Reach } from "../core/flow/reach-schema";
-import type { RigAdvice } from "../core/rig/advise";
+import type { RigAdvice } from "../core/rig/advice";
 import { type Angler, type Approach, approachLie, approachRequest, positionOf } from "./approach";
 import type { Conditions } from "./conditions";
 import { livingFish, type LivingFish, type SeasonChoice } from "./fish";

@@ -3,7 +3,7 @@ import type { School, Stand } from "../core/approach/stands";
 import type { BoatStand } from "../core/approach/boat";
 import type { Field } from "../core/flow/grid";
 import { type CastFrom, type NoWay, type Way, waysFor } from "../core/rig/ways";
-import type { Method } from "../core/tactics/lure";
+import type { Method } from "../core/tactics/methods";
 import { mainCurrent } from "../core/water/main-current";
 import type { Conditions } from "./conditions";
 import { type Approach, otherPlaces } from "./approach";

@@ -3,11 +3,13 @@ import fc from "fast-check";
 import { SPECIES } from "../core/fish/species-list";
 import type { Message } from "../core/quantity/message";
 import { InputError } from "../core/quantity/fault";
-import { METHODS_FOR } from "../core/tactics/family";
+import { METHODS_FOR } from "../core/tactics/methods";
 import { PREY, SNAGS } from "../core/tactics/lure-kinds";
 import { tell } from "./messages";
 import "./rig";
-import { adviseRig, type RigAdvice, type RigRequest } from "../core/rig/advise";
+import type { RigAdvice } from "../core/rig/advice";
+import { adviseRig } from "../core/rig/advise";
+import type { RigRequest } from "../core/rig/request";
 import { fishFloat } from "../core/rig/float";
 import { reelSpeed } from "../core/rig/reel";
 

@@ -1,5 +1,6 @@
-import type { RigAdvice } from "../core/rig/advise";
-import type { BaitPiece, Colour, LureCategory, LureSize, Method } from "../core/tactics/lure";
+import type { RigAdvice } from "../core/rig/advice";
+import type { BaitPiece, Colour, LureCategory, LureSize } from "../core/tactics/lure";
+import type { Method } from "../core/tactics/methods";
 import { addWords, tell } from "./messages";
 import { LURE } from "./messages/lure";
 import { RIG } from "./messages/rig";

@@ -10,7 +10,7 @@ import { constituentSchema } from "../gauge/constituent";
 import { CLOUDS, WINDS } from "../gauge/weather";
 import { speciesSchema } from "../fish/species-schema";
 import { tackleItemSchema } from "../rig/tackle-item";
-import { METHODS } from "../tactics/lure-kinds";
+import { METHODS } from "../tactics/methods";
 import {
   observationSchema,
   photoSchema,

@@ -1,5 +1,6 @@
 import { speciesById } from "../fish/species";
-import { adviseFor, adviseRig, parseRigRequest, type RigRequest } from "./advise";
+import { adviseFor, adviseRig, parseRigRequest } from "./advise";
+import type { RigRequest } from "./request";
 import { setBottom } from "./bottom";
 import { setJig } from "./jig";
 import { setPlug } from "./plug";

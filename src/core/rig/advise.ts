@@ -2,48 +2,17 @@ import { isTooWarm } from "../gauge/warmth";
 import { type Message, message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { refuse } from "../quantity/issue";
-import { isClear } from "../gauge/clarity";
 import { speciesById } from "../fish/species";
 import type { Species } from "../fish/species-schema";
-import { chooseLure, isLure, type LureChoice, type LureWater, type Method } from "../tactics/lure";
-import { type BottomMethod, type BottomRig, setBottom } from "./bottom";
+import { chooseLure, isLure, type LureChoice, type LureWater } from "../tactics/lure";
+import type { Method } from "../tactics/methods";
+import type { AdviceOf, RigAdvice } from "./advice";
 import type { Leash } from "./contact";
-import { floatReasons, type FloatMore, moreOfFloat } from "./float-advice";
-import { FLOAT_TACKLE, floatFor, type FloatRig, type FloatTackle, setFloat } from "./float";
-import { type JigRig, setJig } from "./jig";
-import { type PlugRig, setPlug } from "./plug";
+import { RIGGING } from "./methods";
 import { type RigAsked, type RigRequest, rigRequestSchema } from "./request";
 import { CAST, tipOver } from "./rod";
-import { setSpinner, type SpinnerRig } from "./spinner";
 import { type Strength, strengthFor } from "./strength";
-import { strikeZone } from "./strike-zone";
 import { checkWater } from "./water";
-
-export type { RigRequest } from "./request";
-
-interface Advised {
-  lure: Pick<LureChoice, "category" | "size" | "colours" | "hookStyle" | "body"> & {
-    /** The angler's own name for the bait. */ bait?: string;
-  };
-  line: Omit<Strength, "reasons">;
-  reasons: Message[];
-  cautions: Message[];
-}
-export type FloatAdvice = Advised &
-  FloatRig &
-  FloatMore & { method: "float"; capacity: number; leader: number; /** What hangs on the line. */ hung: FloatTackle };
-export type BottomAdvice = Advised & BottomRig & { method: BottomMethod };
-export type JigAdvice = Advised & Omit<JigRig, "falling"> & { method: "jig" | "spoon"; falling: JigRig["falling"] };
-export type PlugAdvice = Advised & PlugRig & { method: "plug" };
-export type SpinnerAdvice = Advised & SpinnerRig & { method: "spinner" };
-/** A rig and a lure for one place in the water, with reasons. */
-export type RigAdvice = FloatAdvice | BottomAdvice | JigAdvice | PlugAdvice | SpinnerAdvice;
-
-/** The advice for a way of fishing. */
-export type AdviceOf<M extends Method> = RigAdvice & { method: M };
-
-/** Height over the bed that the lowest shot has without more being known (float.ts), m. */
-const USUAL_SHOT = 0.15;
 
 /** @throws InputError "bad-rig" */
 export function parseRigRequest(request: RigRequest): RigAsked {
@@ -82,8 +51,9 @@ export function adviseFor(asked: RigAsked, species: Species): RigAdvice {
   const lure = withOwn(chosen, tackle);
   const line = strengthFor({ species, base: asked.species, method, water, own: tackle });
   const { reasons: lineReasons, ...strength } = line;
-  const solved = solve(asked, species, lure, line);
+  const solved = setUpFor(asked, species, lure, line);
   return {
+    method,
     ...solved.rig,
     lure: {
       category: lure.category,
@@ -113,111 +83,27 @@ function withOwn(chosen: LureChoice, { bait, hooks = [] }: RigAsked["tackle"]): 
   };
 }
 
-function solve(
-  asked: RigAsked,
-  species: Species,
-  lure: LureChoice,
-  line: Strength,
-): { rig: object & { method: Method }; reasons: Message[] } {
+/** What a method is set up on: the water with its light, the lure, and the line it is fished on. */
+function setUpFor(asked: RigAsked, species: Species, lure: LureChoice, line: Strength) {
   const { method, tackle, style, light } = asked;
   const water = { ...asked.water, light };
   const fishHeight = Math.min(water.fishHeight ?? species.focalHeight, 0.8 * water.depth);
-  const distance = water.distance ?? CAST;
-  const diameter = line.main.diameter;
-  const tipHeight = tipOver(line.rod);
-  const leash: Leash = { lineDiameter: diameter, distance, tipHeight };
-  const question = { species: asked.species, water, lure, leash, fishHeight, tackle, style };
-  switch (method) {
-    case "float":
-      return floatOf(asked, lure, line);
-    case "drift":
-    case "sinker":
-    case "drop-shot":
-    case "dead-bait": {
-      const { rig, reasons } = setBottom({ method, ...question });
-      return { rig: { method, ...rig }, reasons };
-    }
-    case "jig":
-    case "spoon": {
-      const { rig, reasons } = setJig({ method, ...question });
-      return { rig: { method, ...rig }, reasons };
-    }
-    case "plug": {
-      const length = "length" in lure.size ? lure.size.length : 0.07;
-      const { rig, reasons } = setPlug({
-        species: asked.species,
-        water,
-        distance,
-        lineDiameter: diameter,
-        length,
-        tackle,
-      });
-      return { rig: { method, ...rig }, reasons };
-    }
-    case "spinner": {
-      const { blade, mass } = "blade" in lure.size ? lure.size : { blade: 2, mass: lure.body.grams / 1000 };
-      const { rig, reasons } = setSpinner({
-        water,
-        zone: strikeZone(species, water),
-        grams: mass * 1000,
-        blade,
-        distance,
-        fishDepth: water.depth - fishHeight,
-        lineDiameter: diameter,
-        tackle,
-      });
-      return { rig: { method, ...rig }, reasons };
-    }
-  }
-}
-
-function floatOf(asked: RigAsked, lure: LureChoice, line: Strength) {
-  const { tackle, style, light } = asked;
-  const water = { ...asked.water, light };
-  const own: Partial<FloatTackle> = {
-    ...(tackle.leader !== undefined && { leader: tackle.leader }),
-    ...(tackle.metal !== undefined && { metal: tackle.metal }),
+  const leash: Leash = {
     lineDiameter: line.main.diameter,
-    ...(tackle.capacity !== undefined && { capacity: tackle.capacity }),
-    ...(tackle.shot !== undefined && { shot: tackle.shot }),
-    ...(tackle.floatLength !== undefined && { floatLength: tackle.floatLength }),
+    distance: water.distance ?? CAST,
+    tipHeight: tipOver(line.rod),
   };
-  const chosen: FloatTackle = { ...FLOAT_TACKLE.value, ...own, bait: lure.body, pinned: pins(lure, water) };
-  const full = tackle.capacity === undefined ? { ...chosen, ...floatIn(tackle.floats ?? [], chosen) } : chosen;
-  const { shotting, holdBack, setting } = style;
-  // The bait comes at the height of the fish, where that is known to be over the usual one.
-  const atFish = water.fishHeight === undefined ? undefined : Math.min(water.fishHeight, 0.6 * water.depth);
-  const shotHeight = style.shotHeight ?? (atFish !== undefined && atFish > USUAL_SHOT ? atFish : undefined);
-  const rig = setFloat(water, full, {
-    ...(shotting !== undefined && { shotting }),
-    ...(holdBack !== undefined && { holdBack }),
-    ...(setting !== undefined && { setting }),
-    ...(shotHeight !== undefined && { shotHeight }),
+  return RIGGING[method].setUp({
+    species: asked.species,
+    fish: species,
+    water,
+    lure,
+    line,
+    leash,
+    fishHeight,
+    tackle,
+    style,
   });
-  const all = { ...rig, ...moreOfFloat(rig, water, full, line.rod) };
-  return {
-    rig: { method: "float" as const, capacity: full.capacity, leader: full.leader, hung: full, ...all },
-    reasons: floatReasons(all, water, full, lure, water.distance),
-  };
-}
-
-/** A bait that floats is pinned; and in clear water a fine leader with a bait on it is sunk by a small shot. */
-const pins = (lure: LureChoice, { visibleDepth }: { visibleDepth: number }): boolean =>
-  lure.body.density < 1000 || (!isLure(lure.category) && isClear(visibleDepth));
-
-/**
- * The lightest of the floats carried that bears the bait and its shot, or the heaviest; what is wanted where none is.
- */
-function floatIn(
-  floats: NonNullable<RigAsked["tackle"]["floats"]>,
-  chosen: FloatTackle,
-): Pick<FloatTackle, "capacity" | "floatLength"> {
-  const wanted = floatFor(chosen);
-  const sorted = [...floats].sort((a, b) => a.capacity - b.capacity);
-  const float = sorted.find(({ capacity }) => capacity >= wanted) ?? sorted.at(-1);
-  return float
-    ? { capacity: float.capacity, ...(float.length !== undefined && { floatLength: float.length }) }
-    : { capacity: wanted };
 }
 
 /** What to mind with this rig: the fish first, then hooks, lead, lines overhead and the water's own rules. */

@@ -1,5 +1,7 @@
-import { adviseRig, type RigRequest } from "./advise";
-import { type BehaviourOptions, behaviourOf, behaviourOptions, STAYS } from "./behaviour";
+import { adviseRig } from "./advise";
+import type { RigRequest } from "./request";
+import { type BehaviourOptions, behaviourOptions, STAYS } from "./behaviour";
+import { behaviourOf } from "./methods";
 import { bottomDragged } from "./bottom";
 import { contactOf } from "./contact";
 import { fishFloat } from "./float";

@@ -1,5 +1,5 @@
 import { habitsOf } from "../fish/species-habits";
-import type { RigAdvice } from "./advise";
+import type { BottomAdvice, FloatAdvice, JigAdvice, PlugAdvice, RigAdvice, SpinnerAdvice } from "./advice";
 import { bottomDragged } from "./bottom";
 import { contactOf, type Dragged } from "./contact";
 import { headDragged } from "./jig";
@@ -97,50 +97,45 @@ export const behaviourOptions = (asked: RigAsked, advice: RigAdvice, distance: n
   reel: reelSpeed(asked.tackle),
 });
 
-/** Of a rig as advised, in the water of a lie. */
-export function behaviourOf(options: BehaviourOptions): Behaviour {
-  const { advice } = options;
-  switch (advice.method) {
-    case "float":
-      return floatBehaviour(options, advice);
-    case "jig":
-    case "spoon": {
-      return along(options, headDragged(advice.falling), DOWN, { stays: 0, walked: WALKED });
-    }
-    case "drift":
-    case "sinker":
-    case "drop-shot":
-    case "dead-bait": {
-      const stays = advice.method === "drift" ? 0 : options.soaks ? STAYS.soak : STAYS.worked;
-      return along(options, bottomDragged(advice, advice.lure.body), advice.baitHeight, { stays, walked: 0 });
-    }
-    case "plug": {
-      const { plug } = advice;
-      const lip = lipForce(plug);
-      const through = Math.max(plug.best, plug.least);
-      return {
-        kind: "swum",
-        least: plug.best,
-        most: advice.direction === "with" ? Math.max(advice.retrieve, plug.best) : plug.best,
-        fall: plug.buoyancy > 0 ? 0.3 * through : 0.3 * through + 0.1,
-        clear: 0,
-        depthAt: depthTable(options.distance, (line) => plugDepth(plug, lip, options.lineDiameter, through, line)),
-      };
-    }
-    case "spinner": {
-      const { grams, blade, tip } = advice;
-      return {
-        kind: "swum",
-        least: blade,
-        most: options.reel,
-        fall: 0.5,
-        clear: CLEAR,
-        depthAt: depthTable(options.distance, (line) =>
-          spinnerDepth({ grams, distance: line, lineDiameter: options.lineDiameter }, blade, TIP[tip]),
-        ),
-      };
-    }
-  }
+export const jigBehaviour = (options: BehaviourOptions, advice: JigAdvice): Behaviour =>
+  along(options, headDragged(advice.falling), DOWN, { stays: 0, walked: WALKED });
+
+/** Of what is drifted along the bed. */
+export const driftBehaviour = (options: BehaviourOptions, advice: BottomAdvice): Behaviour =>
+  along(options, bottomDragged(advice, advice.lure.body), advice.baitHeight, { stays: 0, walked: 0 });
+
+/** Of what lies where it came down. */
+export const lyingBehaviour = (options: BehaviourOptions, advice: BottomAdvice): Behaviour =>
+  along(options, bottomDragged(advice, advice.lure.body), advice.baitHeight, {
+    stays: options.soaks ? STAYS.soak : STAYS.worked,
+    walked: 0,
+  });
+
+export function plugBehaviour(options: BehaviourOptions, advice: PlugAdvice): Behaviour {
+  const { plug } = advice;
+  const lip = lipForce(plug);
+  const through = Math.max(plug.best, plug.least);
+  return {
+    kind: "swum",
+    least: plug.best,
+    most: advice.direction === "with" ? Math.max(advice.retrieve, plug.best) : plug.best,
+    fall: plug.buoyancy > 0 ? 0.3 * through : 0.3 * through + 0.1,
+    clear: 0,
+    depthAt: depthTable(options.distance, (line) => plugDepth(plug, lip, options.lineDiameter, through, line)),
+  };
+}
+
+export function spinnerBehaviour(options: BehaviourOptions, { grams, blade, tip }: SpinnerAdvice): Behaviour {
+  return {
+    kind: "swum",
+    least: blade,
+    most: options.reel,
+    fall: 0.5,
+    clear: CLEAR,
+    depthAt: depthTable(options.distance, (line) =>
+      spinnerDepth({ grams, distance: line, lineDiameter: options.lineDiameter }, blade, TIP[tip]),
+    ),
+  };
 }
 
 function depthTable(distance: number, of: (line: number) => number): (line: number) => number {
@@ -149,10 +144,7 @@ function depthTable(distance: number, of: (line: number) => number): (line: numb
   return (line) => at(line).depth;
 }
 
-function floatBehaviour(
-  { water, setting, holdBack }: BehaviourOptions,
-  advice: RigAdvice & { method: "float" },
-): Behaviour {
+export function floatBehaviour({ water, setting, holdBack }: BehaviourOptions, advice: FloatAdvice): Behaviour {
   const tackle: FloatTackle = advice.hung;
   const set = setting ?? advice.setting;
   const length = set + advice.leader;

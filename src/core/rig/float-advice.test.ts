@@ -1,5 +1,6 @@
 import { chooseLure } from "../tactics/lure";
-import { adviseRig, type RigRequest } from "./advise";
+import { adviseRig } from "./advise";
+import type { RigRequest } from "./request";
 import { carriedBy, FLOAT_TACKLE, type FloatRig, type FloatTackle, fishFloat, setFloat } from "./float";
 import { floatReasons, moreOfFloat } from "./float-advice";
 

@@ -1,4 +1,4 @@
-import { METHODS } from "../tactics/lure-kinds";
+import { METHODS } from "../tactics/methods";
 import { bodyWeight, dragAreaFromDrop } from "./fall";
 import { tackleFor } from "./from-box";
 import type { TackleDraft, TackleItem } from "./tackle-item";

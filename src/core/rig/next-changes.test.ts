@@ -1,4 +1,4 @@
-import type { RigAdvice } from "./advise";
+import type { RigAdvice } from "./advice";
 import { nextChanges } from "./next-changes";
 
 /** What to change when nothing comes: colour, then depth, then size. Common practice, no source. */

@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { PHASES } from "../fish/phases";
 import { between, finite } from "../quantity/checks";
-import { COLOUR_SCHOOLS, METHODS, PREY, SNAGS } from "../tactics/lure-kinds";
+import { COLOUR_SCHOOLS, PREY, SNAGS } from "../tactics/lure-kinds";
+import { METHODS } from "../tactics/methods";
 import { DENSITY, type Metal } from "./drag";
 import { LINE_MATERIALS } from "./lines";
 import { SHOTTINGS } from "./shotting";

@@ -1,6 +1,7 @@
 import { OUNCE } from "../quantity/units";
 import { InputError } from "../quantity/fault";
-import { adviseRig, type RigRequest } from "./advise";
+import { adviseRig } from "./advise";
+import type { RigRequest } from "./request";
 import { DENSITY, sphereDrag, sphereForce, submergedWeight, terminalSpeed, VISCOSITY } from "./drag";
 import { FLOAT_TACKLE, fishFloat, setFloat } from "./float";
 import { hang } from "./hang";

@@ -1,4 +1,4 @@
-import type { Method } from "../tactics/lure-kinds";
+import type { Method } from "../tactics/methods";
 import type { Way } from "./ways";
 
 /** Ways that search water fast; the others take the rest slowly. Common practice, no source. */

@@ -3,7 +3,8 @@ import { SPECIES } from "../fish/species-list";
 import { standardWeight } from "../fish/standard-weight";
 import { clarityClass } from "../gauge/clarity";
 import { isDirty } from "../tactics/colours";
-import { METHODS, SNAGS } from "../tactics/lure-kinds";
+import { SNAGS } from "../tactics/lure-kinds";
+import { METHODS } from "../tactics/methods";
 import { lineDiameter, TESTS, testFor } from "./lines";
 import { strengthFor } from "./strength";
 

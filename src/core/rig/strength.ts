@@ -5,7 +5,8 @@ import type { Species } from "../fish/species-schema";
 import { standardWeight } from "../fish/standard-weight";
 import { clarityClass } from "../gauge/clarity";
 import { isDirty } from "../tactics/colours";
-import type { Method, Snags } from "../tactics/lure-kinds";
+import type { Snags } from "../tactics/lure-kinds";
+import { METHOD, type Method } from "../tactics/methods";
 import { lineDiameter, type LineMaterial, testFor } from "./lines";
 import type { OwnTackle } from "./request";
 
@@ -43,18 +44,7 @@ const FINEST = 1.36;
 const FINE = 3;
 /** A main line is a quarter stronger than its leader, so that the leader breaks. Common practice, no source. */
 const STRONGER = 1.25;
-/** Rods by method, m; shorter by a fifth in tight cover. Common practice, no source. */
-const RODS: Record<Method, number> = {
-  float: 3.9,
-  drift: 3,
-  sinker: 2.7,
-  "drop-shot": 2.1,
-  "dead-bait": 2.7,
-  jig: 2.1,
-  spoon: 2.1,
-  plug: 2.1,
-  spinner: 2.1,
-};
+/** Share of a rod's length in tight cover. Common practice, no source. */
 const TIGHT = 0.8;
 
 export interface StrengthQuestion {
@@ -122,7 +112,7 @@ export function strengthFor(question: StrengthQuestion): Strength {
     drag,
     dragShare: DRAG * KNOT,
     hook,
-    rod: own.rodLength ?? RODS[method] * (tight ? TIGHT : 1),
+    rod: own.rodLength ?? METHOD[method].rod * (tight ? TIGHT : 1),
     reasons: [
       message("line-pull", { fish, pull, test: wanted, cover }),
       ...(weakest < wanted ? [message("line-weak", { test: weakest, wanted })] : []),

@@ -1,7 +1,8 @@
 import { surfaceSpeed } from "../flow/profile";
 import type { InputError } from "../quantity/fault";
 import { readRequest } from "../quantity/request";
-import { adviseRig, type RigRequest } from "./advise";
+import { adviseRig } from "./advise";
+import type { RigRequest } from "./request";
 import { sphereDiameter, sphereForce, submergedWeight, terminalSpeed } from "./drag";
 import { carriedBy, FLOAT_TACKLE, fishFloat, floatFor, type FloatTackle, setFloat, shottingFor } from "./float";
 import { hang, type HangInput } from "./hang";

@@ -1,20 +1,3 @@
-import type { Phase } from "../fish/phases";
-import type { Light } from "../gauge/light";
-
-/** Ways of fishing that are worked out. */
-export const METHODS = [
-  "float",
-  "drift",
-  "sinker",
-  "drop-shot",
-  "dead-bait",
-  "jig",
-  "spoon",
-  "plug",
-  "spinner",
-] as const;
-export type Method = (typeof METHODS)[number];
-
 /** Baits first, then lures. */
 export const LURE_CATEGORIES = [
   "natural-bait",
@@ -77,27 +60,6 @@ export type Snags = (typeof SNAGS)[number];
 /** In coloured water: dark first, or bright straight away. */
 export const COLOUR_SCHOOLS = ["dark-first", "bright-first"] as const;
 export type ColourSchool = (typeof COLOUR_SCHOOLS)[number];
-
-/** Everything that the choice of a lure hangs on. */
-export interface LureWater {
-  /** Id of the fish that ships. */
-  species?: string;
-  method?: Method;
-  /** m */
-  visibleDepth: number;
-  /** degC */
-  temperature: number;
-  light: Light;
-  phase?: Phase;
-  prey?: Prey;
-  /** Length of the bait fish seen, m. */
-  preyLength?: number;
-  snags?: Snags;
-  weed?: boolean;
-  /** A hard day: nothing comes, or comes short. */
-  tough?: boolean;
-  school?: ColourSchool;
-}
 
 /** What a lure is to the water: mass, g, density, kg/m3, and the ball that drags like it, m. */
 export interface LureBody {

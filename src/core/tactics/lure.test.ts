@@ -2,7 +2,7 @@ import { habitsOf } from "../fish/species-habits";
 import { OUNCE } from "../quantity/units";
 import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
 import { SPECIES } from "../fish/species-list";
-import { METHODS_FOR } from "./family";
+import { METHODS_FOR } from "./methods";
 import { isTooWarm } from "../gauge/warmth";
 import { chooseLure, type LureWater } from "./lure";
 

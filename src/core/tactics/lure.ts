@@ -1,19 +1,44 @@
+import type { Phase } from "../fish/phases";
 import { habitsOf, type Family } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
+import type { Light } from "../gauge/light";
 import { BRIGHT, colourOrder, DARK, isDirty } from "./colours";
 import {
   type Colour,
+  type ColourSchool,
   LURE_CATEGORIES,
   type LureBody,
   type LureCategory,
   type LureSize,
-  type LureWater,
-  type Method,
+  type Prey,
+  type Snags,
 } from "./lure-kinds";
+import { METHOD, type Method, type Mood } from "./methods";
 import { sizeOf, type Step } from "./sizes";
 
 export * from "./lure-kinds";
+
+/** Everything that the choice of a lure hangs on. */
+export interface LureWater {
+  /** Id of the fish that ships. */
+  species?: string;
+  method?: Method;
+  /** m */
+  visibleDepth: number;
+  /** degC */
+  temperature: number;
+  light: Light;
+  phase?: Phase;
+  prey?: Prey;
+  /** Length of the bait fish seen, m. */
+  preyLength?: number;
+  snags?: Snags;
+  weed?: boolean;
+  /** A hard day: nothing comes, or comes short. */
+  tough?: boolean;
+  school?: ColourSchool;
+}
 
 /**
  * A choice of lure with its reasons. Rules of craft: common practice, no source; the angler's own log outranks them.
@@ -57,7 +82,7 @@ export function chooseLure(asked: LureWater): LureChoice {
   const clarity = clarityClass(water.visibleDepth);
   const { cold, warm } = WARMTH[family];
   const warmth = water.temperature < cold ? "cold" : water.temperature > warm ? "warm" : "usual";
-  const category = categoryFor(method, family, species, clarity, { prey, tough, warmth });
+  const category = METHOD[method].category({ family, species, clarity, mood: { prey, tough, warmth } });
   const matched = prey === "bait-fish" && FISH_LIKE.includes(category) ? water.preyLength : undefined;
   const { size, body } = sizeOf(category, family, sizeStep(water, warmth), matched);
   const plain = colourOrder({ category, family, clarity, light: water.light, prey, school });
@@ -114,54 +139,6 @@ function preyReasons({ prey, preyLength }: Asked, matched: number | undefined, d
       ? [message("prey-length-noted", { length: preyLength })]
       : []),
   ];
-}
-
-interface Mood {
-  prey: Asked["prey"];
-  tough: boolean;
-  warmth: "cold" | "usual" | "warm";
-}
-
-/** What goes on, by the way of fishing, the fish and the water. Common practice, no source. */
-function categoryFor(method: Method, family: Family, species: string, clarity: ClarityClass, mood: Mood): LureCategory {
-  const dirty = isDirty(clarity);
-  switch (method) {
-    case "spoon":
-    case "plug":
-    case "spinner":
-      return method;
-    case "dead-bait":
-      return "whole-fish";
-    case "sinker":
-      return family === "catfish" || family === "striper" ? meatFor(species) : "floated-worm";
-    case "drop-shot":
-      return family === "catfish" ? "cut-fish" : dirty ? "worm" : "finesse-worm";
-    case "drift":
-      return naturalFor(family, species, dirty || clarity === "green");
-    case "jig":
-      return jigFor(family, species, clarity, mood);
-    case "float":
-      if (family === "run" || family === "catfish" || family === "striper") return naturalFor(family, species, dirty);
-      return dirty || mood.prey === "worms" ? "worm" : clarity === "gin-clear" ? "natural-bait" : "small-jig";
-  }
-}
-
-const meatFor = (species: string): LureCategory => (species === "channel-catfish" ? "cut-fish" : "whole-fish");
-
-function naturalFor(family: Family, species: string, worm: boolean): LureCategory {
-  if (family === "run") return "egg-bait";
-  if (family === "catfish" || family === "striper") return meatFor(species);
-  if (family === "trout" || family === "panfish" || family === "coarse") return worm ? "worm" : "natural-bait";
-  return "worm";
-}
-
-function jigFor(family: Family, species: string, clarity: ClarityClass, { prey, tough, warmth }: Mood): LureCategory {
-  if (family === "catfish") return meatFor(species);
-  if (family === "trout" || family === "run" || family === "panfish" || family === "coarse") return "small-jig";
-  if (prey === "crayfish") return "tube";
-  if (tough || (warmth === "cold" && family === "bass")) return "finesse-worm";
-  if (prey === "bait-fish" || isDirty(clarity) || warmth === "warm") return "paddle-tail";
-  return "curl-tail";
 }
 
 function toughOrder(colours: readonly Colour[]): Colour[] {

@@ -1,5 +1,6 @@
 "use client";
-import type { RigAdvice, RigRequest } from "../../core/rig/advise";
+import type { RigAdvice } from "../../core/rig/advice";
+import type { RigRequest } from "../../core/rig/request";
 import { rigKey } from "../../scenario/rig";
 import { reader } from "../../workers/clients";
 import { type Stage, useStage, valueOf } from "../query";

@@ -1,5 +1,5 @@
 "use client";
-import type { RigAdvice } from "../../core/rig/advise";
+import type { RigAdvice } from "../../core/rig/advice";
 import { tell } from "../../words/messages";
 import { figureText, show, showText, type UnitSystem } from "../../words/quantity";
 import { weightText } from "../../words/weight";

@@ -1,4 +1,4 @@
-import type { RigAdvice } from "../../core/rig/advise";
+import type { RigAdvice } from "../../core/rig/advice";
 import { figureText, showText, type UnitSystem } from "../../words/quantity";
 
 /** Leader, line, drag and rod in one line. */

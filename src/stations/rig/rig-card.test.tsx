@@ -1,9 +1,10 @@
 import "@testing-library/jest-dom";
 import { render, screen, within } from "@testing-library/react";
 import { speciesById } from "../../core/fish/species";
-import { adviseRig, type RigRequest } from "../../core/rig/advise";
+import { adviseRig } from "../../core/rig/advise";
+import type { RigRequest } from "../../core/rig/request";
 import { nextChanges } from "../../core/rig/next-changes";
-import { METHODS } from "../../core/tactics/lure";
+import { METHODS } from "../../core/tactics/methods";
 import { sideWords } from "./side-view";
 import { RigCard } from "./rig-card";
 

@@ -1,6 +1,6 @@
 "use client";
 import type { ReactNode } from "react";
-import type { RigAdvice } from "../../core/rig/advise";
+import type { RigAdvice } from "../../core/rig/advice";
 import type { Message } from "../../core/quantity/message";
 import { tell } from "../../words/messages";
 import type { UnitSystem } from "../../words/quantity";

@@ -1,5 +1,5 @@
 "use client";
-import type { FloatAdvice } from "../../core/rig/advise";
+import type { FloatAdvice } from "../../core/rig/advice";
 import { figureText, showText, type UnitSystem } from "../../words/quantity";
 import { weightText } from "../../words/weight";
 

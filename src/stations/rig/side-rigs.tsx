@@ -1,6 +1,6 @@
 "use client";
 import type { ReactNode } from "react";
-import type { BottomAdvice, FloatAdvice, JigAdvice, PlugAdvice, RigAdvice, SpinnerAdvice } from "../../core/rig/advise";
+import type { BottomAdvice, FloatAdvice, JigAdvice, PlugAdvice, RigAdvice, SpinnerAdvice } from "../../core/rig/advice";
 import { sinkThrough } from "../../core/rig/sink";
 import type { Water } from "../../core/rig/water";
 import { PROFILE, pathOf, type Scene, W } from "./scene";

@@ -1,7 +1,7 @@
 "use client";
 import { speedAtHeight } from "../../core/flow/profile";
 import type { Lie } from "../../core/fish/read";
-import type { RigAdvice } from "../../core/rig/advise";
+import type { RigAdvice } from "../../core/rig/advice";
 import type { Water } from "../../core/rig/water";
 import { showText, type UnitSystem } from "../../words/quantity";
 import { METHOD_NAMES } from "../../words/rig";

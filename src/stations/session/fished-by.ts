@@ -1,6 +1,6 @@
 import type { Fished } from "../../core/book/bank-records";
 import type { Lie } from "../../core/fish/read";
-import type { RigAdvice } from "../../core/rig/advise";
+import type { RigAdvice } from "../../core/rig/advice";
 import type { Numbered } from "../../scenario/lie-identity";
 import { placeWords } from "../../words/place";
 import type { UnitSystem } from "../../words/quantity";
