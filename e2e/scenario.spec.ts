@@ -5,7 +5,7 @@ import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import type { Whereabouts } from "../src/core/fish/lie-place";
 import { sampleRun } from "../src/testing/reach-samples";
-import { wayName } from "../src/words/cast";
+import { wayName } from "../src/words/methods";
 import { whereaboutsWords } from "../src/words/place";
 import { landFish, loadDemo, settled, walk } from "./parts";
 

@@ -1,38 +1,8 @@
 import type { Whereabouts } from "../core/fish/lie-place";
 import type { Way } from "../core/rig/ways";
 import { whereaboutsWords } from "./place";
-import { METHOD_NAMES } from "./rig";
+import { methodWords } from "./methods";
 import { figureText, showText, type UnitSystem } from "./quantity";
-import { count } from "./text";
-import { weightText } from "./weight";
-
-/** What a way is called: spinners by the side that they are worked from. */
-export const wayName = ({ method, school }: Pick<Way, "method" | "school">): string =>
-  method === "spinner" ? `Spinner, ${school === "from-below" ? "up" : "down"}` : METHOD_NAMES[method];
-
-/** How it is set, in short: for the table of ways. */
-export function setWords({ advice, school }: Pick<Way, "advice" | "school">, system: UnitSystem): string {
-  const weight = (grams: number) => weightText(grams, system);
-  switch (advice.method) {
-    case "float":
-      return `${showText(advice.setting, "depth", system)}, ${advice.holdBack > 0 ? `held back ${figureText(100 * advice.holdBack, 0)} %` : "running free"}`;
-    case "drift":
-      return `${advice.pieces} × ${weight(advice.piece)}, ${showText(advice.hookDistance, "smallLength", system)} up`;
-    case "sinker":
-    case "drop-shot":
-    case "dead-bait":
-      return weight(advice.grams);
-    case "jig":
-    case "spoon":
-      return `${weight(advice.head.grams)}, count ${figureText(advice.countdown, 0)}`;
-    case "plug":
-      return `${showText(advice.lineOut, "distance", system)} of line${advice.touches ? "" : ", off the bottom"}`;
-    case "spinner": {
-      const { turns } = advice[school === "from-below" ? "up" : "down"];
-      return turns < 0.05 ? "held" : `${figureText(turns, 1)} turns a second`;
-    }
-  }
-}
 
 /** Where to stand, where it lands, what the hand does, and what that brings: line by line, for the card. */
 export function castLines(
@@ -46,7 +16,7 @@ export function castLines(
   const far = showText(Math.hypot(landing[0] - from[0], landing[1] - from[1]), "distance", system);
   const stand = whereabouts && whereaboutsWords(whereabouts, system);
   return [
-    `From ${school === "from-below" ? "below" : "above"}${stand ? `, ${stand}` : ""}: cast ${far}, ${landingWords(landing, fish, system)}. ${handWords(way)}`,
+    `From ${school === "from-below" ? "below" : "above"}${stand ? `, ${stand}` : ""}: cast ${far}, ${landingWords(landing, fish, system)}. ${methodWords(way.advice).hand(way.advice, cast, school).sentence}`,
     `${figureText(seconds, 1)} seconds near the fish, or ${figureText(robust, 1)} if the water is a fifth faster or slower.`,
     ...(faster
       ? [
@@ -54,28 +24,6 @@ export function castLines(
         ]
       : []),
   ];
-}
-
-/** What the hand does once it has landed. */
-function handWords({ advice, cast, school }: Way): string {
-  switch (advice.method) {
-    case "float":
-    case "drift":
-      return cast.mends === 0 ? "No mend." : `Mend ${count(cast.mends, "time")}.`;
-    case "sinker":
-    case "drop-shot":
-    case "dead-bait":
-      return "Tighten up and leave it.";
-    case "jig":
-    case "spoon":
-      return "Let it sink, then lift and drop it towards you.";
-    case "plug":
-      return `${figureText(advice.turns, 1)} turns a second.`;
-    case "spinner": {
-      const { turns } = advice[school === "from-below" ? "up" : "down"];
-      return turns < 0.05 ? "Hold it and let it swing round." : `${figureText(turns, 1)} turns a second.`;
-    }
-  }
 }
 
 /** Chance of a snag, in words. */

@@ -1,6 +1,5 @@
 import type { RigAdvice } from "../core/rig/advice";
 import type { BaitPiece, Colour, LureCategory, LureSize } from "../core/tactics/lure";
-import type { Method } from "../core/tactics/methods";
 import { addWords, tell } from "./messages";
 import { LURE } from "./messages/lure";
 import { RIG } from "./messages/rig";
@@ -8,18 +7,6 @@ import { showText, type UnitSystem } from "./quantity";
 import { hookText, weightText } from "./weight";
 
 addWords({ ...RIG, ...LURE });
-
-export const METHOD_NAMES: Record<Method, string> = {
-  float: "Float",
-  drift: "Bottom drift",
-  sinker: "Sliding sinker",
-  "drop-shot": "Drop shot",
-  "dead-bait": "Dead bait",
-  jig: "Jig",
-  spoon: "Spoon",
-  plug: "Plug",
-  spinner: "Spinner",
-};
 
 const LURE_NAMES: Record<LureCategory, string> = {
   "natural-bait": "natural bait",

@@ -16,7 +16,7 @@ export interface Rod {
   tip: number;
 }
 
-/** The rig to scale in the water column. */
+/** The rig to scale in the water column, by its advice: float, weight on the bed, head, lure that swims. */
 export function SideRig({
   advice,
   scene,
@@ -28,21 +28,10 @@ export function SideRig({
   water: Water;
   rod: Rod;
 }): ReactNode {
-  switch (advice.method) {
-    case "float":
-      return <FloatRig rig={advice} scene={scene} />;
-    case "drift":
-    case "sinker":
-    case "drop-shot":
-    case "dead-bait":
-      return <BottomRig rig={advice} scene={scene} rod={rod} />;
-    case "jig":
-    case "spoon":
-      return <JigRig rig={advice} scene={scene} water={water} rod={rod} />;
-    case "plug":
-    case "spinner":
-      return <SwimRig rig={advice} scene={scene} rod={rod} />;
-  }
+  if ("hung" in advice) return <FloatRig rig={advice} scene={scene} />;
+  if ("pieces" in advice) return <BottomRig rig={advice} scene={scene} rod={rod} />;
+  if ("swept" in advice) return <JigRig rig={advice} scene={scene} water={water} rod={rod} />;
+  return <SwimRig rig={advice} scene={scene} rod={rod} />;
 }
 
 function FloatRig({ rig, scene }: { rig: FloatAdvice; scene: Scene }) {

@@ -4,7 +4,7 @@ import type { Lie } from "../../core/fish/read";
 import type { RigAdvice } from "../../core/rig/advice";
 import type { Water } from "../../core/rig/water";
 import { showText, type UnitSystem } from "../../words/quantity";
-import { METHOD_NAMES } from "../../words/rig";
+import { methodWords } from "../../words/methods";
 import { BOTTOM, H, pathOf, PROFILE, type Scene, sceneOf, W } from "./scene";
 import { type Rod, SideRig } from "./side-rigs";
 
@@ -59,21 +59,7 @@ export function SideView({
 
 /** What the picture shows, in words. */
 export function sideWords(lie: Pick<Lie, "depth">, advice: RigAdvice, system: UnitSystem): string {
-  const deep = showText(lie.depth, "depth", system);
-  const how =
-    advice.method === "float"
-      ? `float set ${showText(advice.setting, "depth", system)} to the lowest shot, bait ${showText(advice.baitHeight, "depth", system)} off the bottom`
-      : baitWords(advice, system);
-  return `Side view: ${deep} of water, ${how}`;
-}
-
-function baitWords(advice: RigAdvice, system: UnitSystem): string {
-  const name = METHOD_NAMES[advice.method].toLowerCase();
-  if ("baitHeight" in advice) return `${name}, bait ${showText(advice.baitHeight, "depth", system)} off the bottom`;
-  if (advice.method === "plug") return `plug ${showText(advice.depthReached, "depth", system)} down`;
-  if (advice.method === "spinner")
-    return `spinner ${showText(advice.tip === "low" ? advice.depthTipLow : advice.depthTipHigh, "depth", system)} down`;
-  return `${name} drifts ${showText(advice.swept, "distance", system)} while it sinks`;
+  return `Side view: ${showText(lie.depth, "depth", system)} of water, ${methodWords(advice).pictured(advice, system)}`;
 }
 
 function SeenDepth({

@@ -1,11 +1,10 @@
 "use client";
 import type { NoWay, Way } from "../../core/rig/ways";
 import { useSettings } from "../../state/settings";
-import { setWords, snagWords, wayName } from "../../words/cast";
+import { snagWords } from "../../words/cast";
+import { methodName, methodWords, setWords, wayName } from "../../words/methods";
 import { tell } from "../../words/messages";
 import { figureText } from "../../words/quantity";
-import { METHOD_NAMES } from "../../words/rig";
-import { count } from "../../words/text";
 
 /** Every way to fish the lie, by the seconds that it keeps the bait near the fish. Pressing one takes it. */
 export function WaysTable({ ways, without, chosen }: { ways: readonly Way[]; without: readonly NoWay[]; chosen: Way }) {
@@ -63,7 +62,9 @@ export function WaysTable({ ways, without, chosen }: { ways: readonly Way[]; wit
                 </td>
                 <td className="py-1 text-[15px] leading-tight">
                   {touchWords(way)} · {snagWords(way.snags)}
-                  <span className="block text-sm text-soft">{handWords(way)}</span>
+                  <span className="block text-sm text-soft">
+                    {methodWords(way.advice).hand(way.advice, way.cast, way.school).short}
+                  </span>
                 </td>
               </tr>
             );
@@ -78,7 +79,7 @@ export function WaysTable({ ways, without, chosen }: { ways: readonly Way[]; wit
         <ul className="mt-1 text-sm text-soft">
           {without.map(({ method, why }) => (
             <li key={method}>
-              {METHOD_NAMES[method]}: {tell(why, system)}
+              {methodName(method)}: {tell(why, system)}
             </li>
           ))}
         </ul>
@@ -92,16 +93,4 @@ function touchWords({ touch }: Way): string {
   if (touch < 0.02) return "never";
   if (touch < 0.4) return `1 drift in ${figureText(1 / touch, 0)}`;
   return touch < 0.6 ? "half" : touch < 0.9 ? "mostly" : "all the time";
-}
-
-/** What it asks of the hand. */
-function handWords({ advice, cast, school }: Way): string {
-  if (advice.method === "spinner" || advice.method === "plug") {
-    const turns = advice.method === "plug" ? advice.turns : advice[school === "from-below" ? "up" : "down"].turns;
-    return turns < 0.05 ? "hold it" : `${figureText(turns, 1)} turns a second`;
-  }
-  if ("holds" in advice && advice.method !== "drift") return advice.holds ? "leave it in place" : "it rolls";
-  if (advice.method === "jig" || advice.method === "spoon") return "lift and drop";
-  const held = advice.method === "float" && advice.holdBack > 0 ? "hold back, " : "";
-  return `${held}${cast.mends === 0 ? "no mend" : count(cast.mends, "mend")}`;
 }

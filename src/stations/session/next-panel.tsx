@@ -14,7 +14,7 @@ import { changeRig, observe } from "../../store/bank";
 import { database } from "../../store/database";
 import { fishSpot } from "../../store/stretches";
 import { Button } from "../../widgets/button";
-import { setWords, wayName } from "../../words/cast";
+import { setWords, wayName } from "../../words/methods";
 import { tell } from "../../words/messages";
 import { COLOUR_NAMES } from "../../words/rig";
 import { LINE_WORDS, ZONE_WORDS } from "../../words/session";

@@ -17,7 +17,7 @@ import { NO_SPOT } from "../../store/stretches";
 import { Button } from "../../widgets/button";
 import { TextField } from "../../widgets/field";
 import { Select } from "../../widgets/select";
-import { setWords, wayName } from "../../words/cast";
+import { setWords, wayName } from "../../words/methods";
 import { placeWords } from "../../words/place";
 import { showText } from "../../words/quantity";
 import { rulePartsWords } from "../../words/rules";
