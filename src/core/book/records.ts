@@ -8,6 +8,7 @@ import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/constituent";
 import { CLOUDS, WINDS } from "../gauge/weather";
+import { isSpeciesId } from "../fish/species-habits";
 import { speciesSchema } from "../fish/species-schema";
 import { tackleItemSchema } from "../rig/tackle-item";
 import { METHODS } from "../tactics/methods";
@@ -269,7 +270,8 @@ export const profileSchema = z
     base: id,
     species: speciesSchema,
   })
-  .refine((profile) => profile.species.id === profile.id, rule("not-the-profile", ["species", "id"]));
+  .refine((profile) => profile.species.id === profile.id, rule("not-the-profile", ["species", "id"]))
+  .refine((profile) => isSpeciesId(profile.base), rule("unknown-base", ["base"]));
 export type Profile = z.infer<typeof profileSchema>;
 
 /** Every kind of record an archive holds, by its part's name. */

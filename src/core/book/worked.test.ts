@@ -202,6 +202,8 @@ describe("records", () => {
     const species = { ...speciesById("chub"), id: "mine", name: "Mine", source: "own" };
     const profile = { schema: "low-heron/profile@1", id: "mine", updatedAt: at(0), base: "chub", species };
     expect(profileSchema.safeParse(profile).success).toBe(true);
+    // Habits, methods and words are those of its base: without one they would be a trout's.
+    expect(profileSchema.safeParse({ ...profile, base: "no-such-fish" }).success).toBe(false);
     expect(profileSchema.safeParse({ ...profile, id: "other" }).success).toBe(false);
   });
 

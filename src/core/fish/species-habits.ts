@@ -64,6 +64,8 @@ const HABITS = sourced<Record<SpeciesId, SpeciesHabits>>(
   `${COMMON_PRACTICE}; lengths ${FROM_MEMORY}`,
 );
 
+export const isSpeciesId = (id: string): id is SpeciesId => Object.hasOwn(HABITS.value, id);
+
 /** By the id of a fish that ships, whose habits hold for profiles copied from it; those of a trout for any other. */
 export const habitsOf = (id: string): SpeciesHabits =>
-  HABITS.value[id as SpeciesId] ?? { family: "trout", drill: "drift", schools: false, overFork: 1.04 };
+  isSpeciesId(id) ? HABITS.value[id] : { family: "trout", drill: "drift", schools: false, overFork: 1.04 };

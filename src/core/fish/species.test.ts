@@ -10,6 +10,7 @@ import { swimmingCost } from "./foraging";
 import { type Reading, readWater } from "./read";
 import { speciesById } from "./species";
 import { SPECIES } from "./species-list";
+import { habitsOf, isSpeciesId } from "./species-habits";
 import { along, suits } from "./suitability";
 import { scoreTravel } from "./travel";
 
@@ -190,4 +191,12 @@ test("light: a walleye lies deeper, or has less of a score, by day in clear wate
   ];
   expect(day.lies[0]!.score).toBeLessThan(dusk.lies[0]!.score);
   expect(day.lies[0]!.depth).toBeGreaterThanOrEqual(dusk.lies[0]!.depth - 0.01);
+});
+
+test("habits are those of a fish that ships; no name that every object has passes for one", () => {
+  for (const { id } of SPECIES) expect(isSpeciesId(id)).toBe(true);
+  for (const id of ["constructor", "toString", "eel", ""]) {
+    expect(isSpeciesId(id)).toBe(false);
+    expect(habitsOf(id).family).toBe("trout");
+  }
 });

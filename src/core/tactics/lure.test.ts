@@ -2,7 +2,7 @@ import { habitsOf } from "../fish/species-habits";
 import { OUNCE } from "../quantity/units";
 import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
 import { SPECIES } from "../fish/species-list";
-import { METHODS_FOR } from "./methods";
+import { METHODS, METHODS_FOR } from "./methods";
 import { isTooWarm } from "../gauge/warmth";
 import { chooseLure, type LureWater } from "./lure";
 
@@ -176,4 +176,10 @@ test("every way that is usual for a fish has a lure with a size, a body and colo
           expect(body.grams).toBeGreaterThan(0);
           expect(body.diameter).toBeGreaterThan(0);
         }
+});
+
+test("every method is offered for some fish, and no fish is offered one twice", () => {
+  const offered = Object.values(METHODS_FOR);
+  for (const method of METHODS) expect([method, offered.some((list) => list.includes(method))]).toEqual([method, true]);
+  for (const list of offered) expect(new Set(list).size).toBe(list.length);
 });

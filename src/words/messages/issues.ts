@@ -39,4 +39,5 @@ export const ISSUES: Words = {
   "measure-missing": () => "is missing for this kind of tackle",
   "measure-foreign": () => "doesn’t apply to this kind of tackle",
   "not-the-profile": () => "must be the profile's own id",
+  "unknown-base": () => "must be a fish that this version knows",
 };
