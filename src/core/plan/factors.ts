@@ -6,7 +6,7 @@ import { isTooWarm, WARMTH, type WarmthClass, warmthIn, type WarmthRange } from 
 import { cloudClass } from "../gauge/weather";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import { weatherBar } from "./weather-factors";
-import type { ConditionCode, Factor } from "./factor";
+import type { ConditionCode, FactorOf } from "./factor";
 import type { PlanHour } from "./hours";
 
 /** Why nobody is sent there then. */
@@ -66,13 +66,13 @@ function lightFactor(
   warmth: WarmthClass | null,
   clarity: ClarityClass | null,
   species: Species,
-): Factor[] {
+): FactorOf<"light">[] {
   const { light, sun } = hour;
   const cloud = hour.weather?.cloud ?? null;
   const overcast = cloud !== null && cloudClass(cloud) === "overcast";
   if (light === null || sun === null) return [];
   const cold = warmth === "very-cold" || warmth === "slow";
-  const of = (is: ConditionCode<"light">, factor: number): Factor[] => [{ what: "light", is, factor }];
+  const of = (is: ConditionCode<"light">, factor: number): FactorOf<"light">[] => [{ what: "light", is, factor }];
   if (cold) {
     const is = light === "day" && sun >= SUN.value.on && !overcast ? "sun" : light;
     return of(`cold-${is}`, LIGHT.value.cold[is]);
@@ -95,22 +95,37 @@ export function barOf(hour: PlanHour, species: Species): Bar | undefined {
   return temperature !== null && isTooWarm(species, temperature) ? "too-warm" : undefined;
 }
 
-/** What is said of an hour by the water, the light and the tide. */
-export function factorsOf(
-  hour: PlanHour,
-  species: Species,
-  { tide, veryHigh }: { tide: TideState["flow"] | null; veryHigh: boolean },
-): Factor[] {
-  const clarity = hour.visibleDepth === null ? null : clarityClass(hour.visibleDepth);
-  const limb = limbOf(hour);
-  const state = isPrime(limb, clarity) ? "prime" : limb;
-  const warmth = hour.temperature === null ? null : warmthIn(hour.temperature, warmthRange(species));
-  return [
-    { what: "river", is: state, factor: RIVER.value[state] },
-    ...(clarity ? [{ what: "clarity", is: clarity, factor: CLARITY.value[clarity] } as const] : []),
-    ...(warmth && warmth !== "too-warm" ? [{ what: "warmth", is: warmth, factor: WARM.value[warmth] } as const] : []),
-    ...lightFactor(hour, warmth, clarity, species),
-    ...(tide ? [{ what: "tide", is: tide, factor: TIDE.value[tide] } as const] : []),
-    ...(veryHigh ? [{ what: "season", is: "very-high", factor: HIGH.value } as const] : []),
-  ];
+/** An hour that is rated for a fish. */
+export interface HourRated {
+  hour: PlanHour;
+  species: Species;
+  tide: TideState["flow"] | null;
+  /** Higher than the season hardly ever is. */
+  veryHigh: boolean;
 }
+
+const clarityOf = ({ visibleDepth }: PlanHour): ClarityClass | null =>
+  visibleDepth === null ? null : clarityClass(visibleDepth);
+const warmthOf = ({ hour: { temperature }, species }: HourRated): WarmthClass | null =>
+  temperature === null ? null : warmthIn(temperature, warmthRange(species));
+
+/** The conditions of the water, the light and the tide; those of a reach and its log are in plan.ts. */
+export const WATER_CONDITIONS = {
+  river: ({ hour }: HourRated) => {
+    const limb = limbOf(hour);
+    const is = isPrime(limb, clarityOf(hour)) ? "prime" : limb;
+    return [{ what: "river", is, factor: RIVER.value[is] } as const];
+  },
+  clarity: ({ hour }: HourRated) => {
+    const is = clarityOf(hour);
+    return is ? [{ what: "clarity", is, factor: CLARITY.value[is] } as const] : [];
+  },
+  warmth: (at: HourRated) => {
+    const is = warmthOf(at);
+    return is && is !== "too-warm" ? [{ what: "warmth", is, factor: WARM.value[is] } as const] : [];
+  },
+  light: (at: HourRated) => lightFactor(at.hour, warmthOf(at), clarityOf(at.hour), at.species),
+  tide: ({ tide }: HourRated) => (tide ? [{ what: "tide", is: tide, factor: TIDE.value[tide] } as const] : []),
+  season: ({ veryHigh }: HourRated) =>
+    veryHigh ? [{ what: "season", is: "very-high", factor: HIGH.value } as const] : [],
+};

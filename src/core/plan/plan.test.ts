@@ -5,7 +5,7 @@ import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR } from "../gauge/series";
 import { warmthIn } from "../gauge/warmth";
 import { NO_WEATHER, type Weather, type WeatherHour } from "../gauge/weather";
-import { factorsOf, isPrime, limbOf, warmthRange } from "./factors";
+import { isPrime, limbOf, WATER_CONDITIONS, warmthRange } from "./factors";
 import { planHours } from "./hours";
 import { changesOf } from "./changes";
 import { logAt, planOf, type PlanAsk, type PlanReach } from "./plan";
@@ -322,12 +322,8 @@ test("what is not known is no factor: without place, clarity or warmth the river
   const bare = { ...outlook(), visibleDepth: null, temperature: null };
   const { factors } = first(reach("a", { outlook: bare, place: undefined }));
   expect(factors.map(({ what }) => what)).toEqual(["river"]);
-  expect(
-    factorsOf({ ...planHours(bare, { place: undefined, weather: null }, T0, T0 + HOUR)[0]! }, TROUT, {
-      tide: "slack",
-      veryHigh: false,
-    }),
-  ).toContainEqual({
+  const [hour] = planHours(bare, { place: undefined, weather: null }, T0, T0 + HOUR);
+  expect(WATER_CONDITIONS.tide({ hour: hour!, species: TROUT, tide: "slack", veryHigh: false })).toContainEqual({
     what: "tide",
     is: "slack",
     factor: 0.7,

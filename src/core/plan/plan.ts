@@ -12,8 +12,8 @@ import { HOUR } from "../gauge/series";
 import { tideBetween, type TideTurn } from "../gauge/tide-state";
 import { localDay } from "../quantity/local-time";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
-import type { Factor } from "./factor";
-import { type Bar, barOf, factorsOf, isPrime, limbOf, warmthRange } from "./factors";
+import type { ConditionKind, Factor, FactorOf } from "./factor";
+import { type Bar, barOf, type HourRated, isPrime, limbOf, WATER_CONDITIONS, warmthRange } from "./factors";
 import { clarityClass } from "../gauge/clarity";
 import { rainBetween, type WeatherHour } from "../gauge/weather";
 import { type Path, PLAN_STEP, type PlanHour, planHours, sunOf } from "./hours";
@@ -223,24 +223,41 @@ function ratedHours(
   const where = { place: reach.place, weather: reach.weather, sky: ask.sky };
   return planHours(outlook!, where, ask.from, ask.to, path, sunAt).map((hour): RatedHour => {
     const bar = isClosed(hour.at) ? "closed" : isStillRising(reach, hour) ? "rising-fast" : barOf(hour, ask.species);
-    const factors = [
-      ...factorsOf(hour, ask.species, {
-        tide: tideBetween(turns, hour.at)?.flow ?? null,
-        veryHigh: isVeryHigh(outlook!, hour),
-      }),
-      ...bandFactor(reach.bands, hour.discharge),
-      ...logFactor(reach, hour.discharge),
-      ...liesFactor(reach.lies, hour.discharge, best),
-      ...size,
-      ...reliefFactor(reach, hour, ask.species),
-      ...windFactor(hour.weather, reach),
-      ...baitFactor(hour.at, reach, ask.species),
-      ...(reach.known === null ? [] : [{ what: "known", is: "known", factor: KNOWN.value } as const]),
-    ];
+    const rated = {
+      hour,
+      species: ask.species,
+      tide: tideBetween(turns, hour.at)?.flow ?? null,
+      veryHigh: isVeryHigh(outlook!, hour),
+      reach,
+      best,
+      size,
+    };
+    const factors = Object.values(CONDITIONS).flatMap((of): readonly Factor[] => of(rated));
     const score = bar ? 0 : factors.reduce((product, { factor }) => product * factor, 1);
     return { ...hour, bar, factors, score };
   });
 }
+
+/** An hour on a reach: how good its best lies and those of all reaches are, and its size among them. */
+interface ReachHourRated extends HourRated {
+  reach: PlanReach;
+  best: number;
+  size: readonly FactorOf<"size">[];
+}
+
+/** How each condition is worked out; one that is listed (factor.ts) and not worked out does not compile. */
+const CONDITIONS: { readonly [K in ConditionKind]: (at: ReachHourRated) => readonly FactorOf<K>[] } = {
+  ...WATER_CONDITIONS,
+  log: ({ reach, hour }) => logFactor(reach, hour.discharge),
+  lies: ({ reach, hour, best }) => liesFactor(reach.lies, hour.discharge, best),
+  band: ({ reach, hour }) => bandFactor(reach.bands, hour.discharge),
+  // Of the reach and not of the hour: worked out once.
+  size: ({ size }) => size,
+  relief: ({ reach, hour, species }) => reliefFactor(reach, hour, species),
+  wind: ({ reach, hour }) => windFactor(hour.weather, reach),
+  bait: ({ reach, hour, species }) => baitFactor(hour.at, reach, species),
+  known: ({ reach }) => (reach.known === null ? [] : [{ what: "known", is: "known", factor: KNOWN.value }]),
+};
 
 /**
  * Closed by any rule that was entered for the fish: a closed season removes a water, it does not merely lower it. Each
@@ -271,7 +288,7 @@ function isVeryHigh({ season }: Outlook, { at, discharge }: PlanHour): boolean {
   return level !== undefined && discharge >= level;
 }
 
-function bandFactor(bands: readonly FishesWell[], discharge: number): Factor[] {
+function bandFactor(bands: readonly FishesWell[], discharge: number): FactorOf<"band">[] {
   const own = bands.filter((one) => one.measure === "discharge");
   if (own.length === 0) return [];
   const is = own.some((one) => bandState(one, discharge) === "in") ? "in" : "out";
@@ -282,7 +299,7 @@ function bandFactor(bands: readonly FishesWell[], discharge: number): Factor[] {
 export const logAt = (log: readonly LogRate[], discharge: number): LogRate | null =>
   log.find((one) => isIn(discharge, one)) ?? null;
 
-function logFactor({ log, usualRate }: PlanReach, discharge: number): Factor[] {
+function logFactor({ log, usualRate }: PlanReach, discharge: number): FactorOf<"log">[] {
   const found = logAt(log, discharge);
   if (!found || !usualRate) return [];
   const [least, most] = LOG_BOUNDS.value;
@@ -293,7 +310,7 @@ function logFactor({ log, usualRate }: PlanReach, discharge: number): Factor[] {
 }
 
 /** Between the flows that are solved; beyond them as at the nearest. */
-function liesFactor(lies: readonly LieQuality[], discharge: number, best: number): Factor[] {
+function liesFactor(lies: readonly LieQuality[], discharge: number, best: number): FactorOf<"lies">[] {
   if (lies.length === 0 || best <= 0) return [];
   const after = lies.findIndex((one) => one.discharge >= discharge);
   const [upper, lower] = [lies[after] ?? lies.at(-1)!, lies[Math.max(0, after < 0 ? lies.length - 1 : after - 1)]!];
@@ -308,7 +325,7 @@ function liesFactor(lies: readonly LieQuality[], discharge: number, best: number
 const RELIEF = sourced(1.25, "share", COMMON_PRACTICE);
 const KNOWN = sourced(1.3, "share", COMMON_PRACTICE);
 
-function reliefFactor({ relief }: PlanReach, { temperature }: PlanHour, species: Species): Factor[] {
+function reliefFactor({ relief }: PlanReach, { temperature }: PlanHour, species: Species): FactorOf<"relief">[] {
   const [is] = relief;
   if (!is || temperature === null || temperature <= warmthRange(species).good[1]) return [];
   return [{ what: "relief", is, factor: RELIEF.value }];
@@ -320,7 +337,7 @@ function usualFlow({ outlook }: PlanReach): number | null {
   return outlook?.season?.[dayOfYear(outlook.at)]?.[middle] ?? null;
 }
 
-function sizeFactor(reach: PlanReach, all: readonly PlanReach[]): Factor[] {
+function sizeFactor(reach: PlanReach, all: readonly PlanReach[]): FactorOf<"size">[] {
   const drift = reach.outlook?.swing?.driftPerDay;
   const sizes = all.flatMap((one) => usualFlow(one) ?? []);
   const own = usualFlow(reach);

@@ -16,7 +16,7 @@ import {
   WIND_SPEED,
 } from "../gauge/weather";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
-import type { Factor } from "./factor";
+import type { FactorOf } from "./factor";
 
 /** One bank of the two. */
 export const SIDES = ["left", "right"] as const satisfies readonly Bank[];
@@ -65,7 +65,10 @@ function bankOf(windFrom: number | null, bearing: number | null, which: "from" |
  */
 const WIND = sourced({ least: 0.6, lee: 0.5 }, "share", COMMON_PRACTICE);
 
-export function windFactor(hour: WeatherHour | null, { bearing, trees }: Omit<Exposure, "weather">): Factor[] {
+export function windFactor(
+  hour: WeatherHour | null,
+  { bearing, trees }: Omit<Exposure, "weather">,
+): FactorOf<"wind">[] {
   const { wind, windFrom } = hour ?? NO_WEATHER;
   if (wind === null || wind < BEAUFORT.fresh) return [];
   const bank = bankOf(windFrom, bearing, "from");
@@ -79,7 +82,7 @@ export function windFactor(hour: WeatherHour | null, { bearing, trees }: Omit<Ex
 const ON_BANK = sourced({ days: 2, speed: 3, factor: 1.05 }, "day, m/s, share", COMMON_PRACTICE);
 
 /** Bait gathers where the wind has blown for days, and what eats it follows. */
-export function baitFactor(at: number, { weather, bearing }: Exposure, species: Species): Factor[] {
+export function baitFactor(at: number, { weather, bearing }: Exposure, species: Species): FactorOf<"bait">[] {
   if (species.model !== "ambush" || !weather || bearing === null) return [];
   const mean = meanWind(weather, at - ON_BANK.value.days * DAY, at);
   if (!mean || mean.speed < ON_BANK.value.speed) return [];
