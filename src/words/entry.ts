@@ -64,16 +64,16 @@ export const textEntry = (most: number) => z.string().trim().max(most, `At most 
  * A date and time by the water's clock, as a date-and-time field gives it; ms since 1970 UTC. In the hour that autumn
  * repeats the instant nearest to `near` is meant, which is what the field showed before.
  */
-export const momentEntry = (near?: number) =>
+export const momentEntry = (near?: number, zone?: string) =>
   z.string().transform((text, context) => {
     const isMoment = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/.test(text) && !Number.isNaN(Date.parse(text));
-    if (isMoment) return instantOf(text.slice(0, 16), clockZone(), near);
+    if (isMoment) return instantOf(text.slice(0, 16), zone ?? clockZone(), near);
     context.addIssue({ code: "custom", message: "Give a date and a time." });
     return z.NEVER;
   });
 
 /** An end that shows an earlier clock than its start, in the repeated hour, is in that hour's second pass. */
-export function endAfter(start: number, end: number): number {
+export function endAfter(start: number, end: number, zone = clockZone()): number {
   if (end >= start) return end;
-  return instantsOf(localMinute(end, clockZone()), clockZone()).find((other) => other >= start) ?? end;
+  return instantsOf(localMinute(end, zone), zone).find((other) => other >= start) ?? end;
 }

@@ -35,7 +35,7 @@ export function clarityWords(now: GaugeNow, height?: number): { word: string; se
 }
 
 /** 16:40 */
-export const clock = (time: number): string => formatDate(time, CLOCK);
+export const clock = (time: number, zone?: string): string => formatDate(time, { ...CLOCK, timeZone: zone });
 /** 09:40, or 9:40 AM where hours are counted to twelve. */
 const isTwelve = new Intl.DateTimeFormat(undefined, { hour: "numeric" }).resolvedOptions().hour12 === true;
 const CLOCK: Intl.DateTimeFormatOptions = { hour: isTwelve ? "numeric" : "2-digit", minute: "2-digit" };
@@ -48,20 +48,30 @@ export function moment(time: number, now: number): string {
   return dayAndTime(time, now);
 }
 
-/** "Fri 14 May, 16:40"; with its year where that is not the one of `now`. */
-export function dayAndTime(time: number | string, now: number = Date.now()): string {
-  const year = dayKey(time).slice(0, 4) === dayKey(now).slice(0, 4) ? {} : ({ year: "numeric" } as const);
+/**
+ * "Fri 14 May, 16:40"; with its year where that is not the one of `now`, and by the clock of another water, with its
+ * name, where `zone` is given and is another.
+ */
+export function dayAndTime(time: number | string, now: number = Date.now(), zone?: string): string {
+  const year = dayKey(time, zone).slice(0, 4) === dayKey(now, zone).slice(0, 4) ? {} : ({ year: "numeric" } as const);
   return formatDate(new Date(time).getTime(), {
     weekday: "short",
     day: "numeric",
     month: "short",
     ...year,
     ...CLOCK,
+    ...(zone !== undefined && { timeZone: zone, ...(isOtherClock(time, zone) && { timeZoneName: "short" }) }),
   });
 }
 
-export const dayOnly = (time: number | string): string =>
-  formatDate(new Date(time).getTime(), { day: "numeric", month: "short", year: "numeric" });
+/** Does a water's clock show another time than the one that is looked at? */
+const isOtherClock = (time: number | string, zone: string): boolean => {
+  const at = new Date(time).getTime();
+  return localMoment(at, zone) !== localMoment(at);
+};
+
+export const dayOnly = (time: number | string, zone?: string): string =>
+  formatDate(new Date(time).getTime(), { day: "numeric", month: "short", year: "numeric", timeZone: zone });
 
 /** A moment on an axis as long as `span`, ms: hours where it is days, months where it is years. */
 export function axisMoment(time: number, span: number): string {
@@ -76,7 +86,8 @@ export function axisMoment(time: number, span: number): string {
 }
 
 /** The day of an instant by the water's clock, to compare days: "2026-10-01". */
-export const dayKey = (time: number | string): string => localMoment(new Date(time).getTime()).slice(0, 10);
+export const dayKey = (time: number | string, zone?: string): string =>
+  localMoment(new Date(time).getTime(), zone).slice(0, 10);
 
 /** "Thu, 14 May 2026": a day of the universal calendar. */
 export const dayInUtc = (time: number): string =>
@@ -117,7 +128,7 @@ export const stateWords = (
   ].join(", ");
 
 /** An instant as a date-and-time field holds it: by the water's clock, to the minute. */
-export const localMoment = (time: number): string => localMinute(time, clockZone());
+export const localMoment = (time: number, zone = clockZone()): string => localMinute(time, zone);
 
 /** The river now in a few words, as it is heard: flow, trend, clarity. */
 export function stripWords(now: GaugeNow, stale: boolean, system: UnitSystem): string {

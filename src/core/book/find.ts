@@ -32,7 +32,7 @@ export const plainLetters = (text: string): string => text.normalize("NFD").repl
 export function indexed(
   catches: readonly Catch[],
   sessions: readonly Session[],
-  dayOf: (instant: string) => string,
+  dayOf: (instant: string, session: Session | undefined) => string,
   nameOf: (species: string) => string,
 ): Found[] {
   const byId = new Map(sessions.map((one) => [one.id, one]));
@@ -49,7 +49,7 @@ export function indexed(
       return {
         fish,
         session,
-        day: dayOf(fish.at),
+        day: dayOf(fish.at, session),
         words: `${named(fish.species)} ${plainLetters(said.filter(Boolean).join(" "))}`,
         time: Date.parse(fish.at),
       };

@@ -1,4 +1,5 @@
 "use client";
+import { useWaterClocks } from "../../state/water-clocks";
 import { bestsOf } from "../../core/book/find";
 import type { Catch } from "../../core/book/records";
 import { useSettings } from "../../state/settings";
@@ -11,12 +12,13 @@ import { count } from "../../words/text";
 export function Bests({ catches, onOpen }: { catches: readonly Catch[]; onOpen: (fish: Catch) => void }) {
   const { system } = useSettings();
   const { nameOf } = useFishes();
+  const clocks = useWaterClocks();
   const bests = bestsOf(catches);
   if (bests.length === 0) return <p className="rounded-md border border-line p-4">No fish landed yet.</p>;
   const one = (fish: Catch | undefined, text: string) =>
     fish && (
       <button type="button" className="min-h-11 text-left underline" onClick={() => onOpen(fish)}>
-        {text}, {dayOnly(fish.at)}
+        {text}, {dayOnly(fish.at, clocks.ofSession(fish.session))}
       </button>
     );
   return (

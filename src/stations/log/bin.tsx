@@ -1,4 +1,5 @@
 "use client";
+import { useWaterClocks } from "../../state/water-clocks";
 import { BIN_DAYS, isInBin } from "../../core/book/clashes";
 import type { Catch, Session } from "../../core/book/records";
 import { act, perform } from "../../state/act";
@@ -14,6 +15,7 @@ import { count } from "../../words/text";
 /** Deleted sessions and fish, which can be restored for thirty days. */
 export function Bin({ river }: { river: River }) {
   const { nameOf } = useFishes();
+  const clocks = useWaterClocks();
   const bin = useLiveAnswer(async () => {
     const now = Date.now();
     const [sessions, catches] = [await database().sessions.toArray(), await database().catches.toArray()];
@@ -22,6 +24,7 @@ export function Bin({ river }: { river: River }) {
       sessions: sessions.filter((one) => isInBin(one, now)),
       // A fish of a deleted session comes back with it.
       catches: catches.filter((one) => isInBin(one, now) && !gone.has(one.session)),
+      reachOf: new Map(sessions.map((one) => [one.id, one.reach])),
       fishOf: (id: string) => catches.filter((one) => one.session === id && !one.deleted).length,
     };
   }, []);
@@ -38,22 +41,26 @@ export function Bin({ river }: { river: River }) {
     </li>
   );
   const back = (run: () => ReturnType<typeof restoreSession>, done: string) => act(() => perform(run, done));
-  const sessionLine = (one: Session) =>
-    line(
+  const sessionLine = (one: Session) => {
+    const when = dayAndTime(one.start, undefined, clocks.ofReach(one.reach));
+    return line(
       one.id,
-      `Session of ${dayAndTime(one.start)}, ${reachOf(one.reach)}, ${count(bin.fishOf(one.id), "fish", "fish")}.`,
+      `Session of ${when}, ${reachOf(one.reach)}, ${count(bin.fishOf(one.id), "fish", "fish")}.`,
       one.updatedAt,
       () => back(() => restoreSession(database(), one.id), "Session restored."),
-      `Restore session of ${dayAndTime(one.start)}`,
+      `Restore session of ${when}`,
     );
-  const fishLine = (one: Catch) =>
-    line(
+  };
+  const fishLine = (one: Catch) => {
+    const when = dayAndTime(one.at, undefined, clocks.ofReach(bin.reachOf.get(one.session)));
+    return line(
       one.id,
-      `${nameOf(one.species)} of ${dayAndTime(one.at)}.`,
+      `${nameOf(one.species)} of ${when}.`,
       one.updatedAt,
       () => back(() => restoreCatch(database(), one.id), "Fish restored."),
-      `Restore ${nameOf(one.species)} of ${dayAndTime(one.at)}`,
+      `Restore ${nameOf(one.species)} of ${when}`,
     );
+  };
   return (
     <>
       <p className="mb-2 text-soft">Deleted sessions and fish stay here for {BIN_DAYS} days.</p>

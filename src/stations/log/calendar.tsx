@@ -1,4 +1,5 @@
 "use client";
+import { useWaterClocks, type WaterClocks } from "../../state/water-clocks";
 import { addDays, addMonths, format, isSameMonth, parseISO, startOfMonth, startOfWeek } from "date-fns";
 import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useMemo, useState } from "react";
@@ -12,7 +13,8 @@ const WEEK = ["Mo", "Tu", "We", "Th", "Fr", "Sa", "Su"];
 /** A month of days: hours fished, fish landed, blanks as blanks; a day is pressed to see what it held. */
 export function Calendar({ book, now, onDay }: { book: BookView; now: number; onDay: (day: string) => void }) {
   const [month, setMonth] = useState(() => startOfMonth(parseISO(dayKey(book.sessions[0]?.start ?? now))));
-  const days = useMemo(() => daysOf(book, now), [book, now]);
+  const clocks = useWaterClocks();
+  const days = useMemo(() => daysOf(book, now, clocks), [book, now, clocks]);
   const first = startOfWeek(month, { weekStartsOn: 1 });
   const weeks = Array.from({ length: 6 }, (_, week) =>
     Array.from({ length: 7 }, (_, day) => addDays(first, 7 * week + day)),
@@ -85,12 +87,16 @@ export function Calendar({ book, now, onDay }: { book: BookView; now: number; on
   );
 }
 
-function daysOf({ sessions, stretches, catches }: BookView, now: number): Map<string, { hours: number; fish: number }> {
+function daysOf(
+  { sessions, stretches, catches }: BookView,
+  now: number,
+  { ofReach }: WaterClocks,
+): Map<string, { hours: number; fish: number }> {
   const days = new Map<string, { hours: number; fish: number }>();
   const dayOfSession = new Map<string, string>();
   const stretchesOf = bySession(stretches);
   for (const session of sessions) {
-    const day = dayKey(session.start);
+    const day = dayKey(session.start, ofReach(session.reach));
     dayOfSession.set(session.id, day);
     const had = days.get(day) ?? { hours: 0, fish: 0 };
     days.set(day, { ...had, hours: had.hours + rodHours(session, now, stretchesOf.get(session.id)) });

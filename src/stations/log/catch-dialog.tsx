@@ -1,4 +1,5 @@
 "use client";
+import { useWaterClocks } from "../../state/water-clocks";
 import { useState } from "react";
 import { type UseFormReturn, useWatch } from "react-hook-form";
 import { fishWeights } from "../../core/book/weights";
@@ -20,12 +21,18 @@ import { dayAndTime, stateWords } from "../../words/river";
 import { Photos } from "./photos";
 import { CATCH_CHOICES, type CatchEntries, catchEntries, catchSchemaFor, OUTCOMES } from "./catch-entries";
 
-/** All that can be said of a fish, filled in when there is time, and put right. */
-export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => void }) {
+/** Every detail of a fish, entered when there is time, and corrected. */
+export function CatchDialog(props: { fish: Catch; onClose: () => void }) {
+  const zone = useWaterClocks().ofSession(props.fish.session);
+  // Its fields are of one clock from first to last.
+  return <CatchForm key={zone} {...props} zone={zone} />;
+}
+
+function CatchForm({ fish, zone, onClose }: { fish: Catch; zone: string | undefined; onClose: () => void }) {
   const system = useSettings((settings) => settings.system);
   const { list, of, nameOf } = useFishes();
-  const schema = catchSchemaFor(system, Date.parse(fish.at));
-  const form = useEntryForm(schema, catchEntries(fish, system));
+  const schema = catchSchemaFor(system, Date.parse(fish.at), zone);
+  const form = useEntryForm(schema, catchEntries(fish, system, zone));
   const { save, fault } = useSave(onClose);
   const { river } = fish;
   const [outside, setOutside] = useState<number | undefined>();
@@ -33,7 +40,7 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
     const session = await database().sessions.get(fish.session);
     if (session && isOutside(fields.at, session) && outside !== fields.at) return setOutside(fields.at);
     return save(
-      () => patchCatch(database(), fish, differing(schema.parse(catchEntries(fish, system)), fields)),
+      () => patchCatch(database(), fish, differing(schema.parse(catchEntries(fish, system, zone)), fields)),
       "Fish saved.",
     );
   });
@@ -41,7 +48,7 @@ export function CatchDialog({ fish, onClose }: { fish: Catch; onClose: () => voi
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title={`${nameOf(fish.species)}, ${dayAndTime(fish.at)}`}
+      title={`${nameOf(fish.species)}, ${dayAndTime(fish.at, undefined, zone)}`}
       about={river ? `From the gauge: ${stateWords(river, system)}.` : "No gauge reading at that time."}
     >
       <EntryForm

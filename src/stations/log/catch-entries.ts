@@ -68,13 +68,13 @@ export const sizeEntry = (
   );
 
 /** From the fields of a fish to what is kept of it; `near`: the instant that its time field shows, ms. */
-export const catchSchemaFor = (system: UnitSystem, near?: number) => {
+export const catchSchemaFor = (system: UnitSystem, near?: number, zone?: string) => {
   const length = sizeEntry("fishLength", "length", 3.99, system);
   const mass = sizeEntry("fishMass", "mass", 499, system);
   return z
     .object({
       species: z.string(),
-      at: momentEntry(near),
+      at: momentEntry(near, zone),
       outcome: z.string(),
       length,
       lengthKind: said(LENGTH_KINDS),
@@ -121,9 +121,9 @@ export const catchSchemaFor = (system: UnitSystem, near?: number) => {
 export type CatchEntries = z.input<ReturnType<typeof catchSchemaFor>>;
 
 /** A fish as it stands in the fields. */
-export const catchEntries = (fish: Catch, system: UnitSystem): CatchEntries => ({
+export const catchEntries = (fish: Catch, system: UnitSystem, zone?: string): CatchEntries => ({
   species: fish.species,
-  at: localMoment(Date.parse(fish.at)),
+  at: localMoment(Date.parse(fish.at), zone),
   outcome: fish.lost ?? LANDED,
   length: fish.length === null ? "" : entryText(fish.length, "fishLength", system),
   lengthKind: fish.lengthKind ?? UNSAID,

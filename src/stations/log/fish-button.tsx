@@ -10,10 +10,13 @@ export const byTime = (a: Catch, b: Catch): number => Date.parse(a.at) - Date.pa
 /** A fish in a line; opens what can be said of it. */
 export function FishButton({
   fish,
+  zone,
   system,
   onOpen,
 }: {
   fish: Catch;
+  /** Of its water; undefined: that of the water looked at. */
+  zone: string | undefined;
   system: UnitSystem;
   onOpen: (fish: Catch) => void;
 }) {
@@ -29,7 +32,7 @@ export function FishButton({
       onClick={() => onOpen(fish)}
       className="min-h-11 text-left underline decoration-line underline-offset-4 hover:decoration-ink"
     >
-      {clock(Date.parse(fish.at))} {parts.length ? parts.join(", ") : "fish, no details yet"}
+      {clock(Date.parse(fish.at), zone)} {parts.length ? parts.join(", ") : "fish, no details yet"}
     </button>
   );
 }

@@ -1,4 +1,5 @@
 "use client";
+import { useWaterClocks } from "../../state/water-clocks";
 import { useMemo, useState } from "react";
 import type { Found } from "../../core/book/find";
 import type { Catch } from "../../core/book/records";
@@ -13,7 +14,8 @@ import { ARROW, dayAndTime } from "../../words/river";
 import { count } from "../../words/text";
 import { BulkDialog } from "./bulk-dialog";
 
-type Row = Found & { reach: string; name: string };
+/** `when` is by the clock of its own water. */
+type Row = Found & { reach: string; name: string; when: string };
 
 /** Columns beside the hour, which always stands; those shown are the angler's choice. */
 const COLUMNS = ["fish", "length", "weight", "lie", "lure", "flow", "clarity", "water", "reach", "angler"] as const;
@@ -44,6 +46,7 @@ export function FishTable({
 }) {
   const { system } = useSettings();
   const { nameOf } = useFishes();
+  const clocks = useWaterClocks();
   const [shown, setShown] = useState<readonly Column[]>(AT_FIRST);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [editing, setEditing] = useState(false);
@@ -53,8 +56,9 @@ export function FishTable({
       ...one,
       reach: reaches.get(one.session?.reach ?? "") ?? "",
       name: nameOf(one.fish.species),
+      when: dayAndTime(one.fish.at, undefined, clocks.ofReach(one.session?.reach)),
     }));
-  }, [found, river.reaches, nameOf]);
+  }, [found, river.reaches, nameOf, clocks]);
   const columns = useMemo(() => columnsFor(shown, system, chosen, setChosen, onOpen), [shown, system, chosen, onOpen]);
   const ids = rows.filter(({ fish }) => chosen.has(fish.id)).map(({ fish }) => fish.id);
   return (
@@ -174,12 +178,12 @@ function columnsFor(
           <input
             type="checkbox"
             className="size-5"
-            aria-label={`Select the fish of ${dayAndTime(original.fish.at)}`}
+            aria-label={`Select the fish of ${original.when}`}
             checked={chosen.has(original.fish.id)}
             onChange={() => onChoose(toggled(original.fish.id))}
           />
           <button type="button" className="text-left underline" onClick={() => onOpen(original.fish)}>
-            {dayAndTime(original.fish.at)}
+            {original.when}
           </button>
         </span>
       ),

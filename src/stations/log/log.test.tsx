@@ -16,6 +16,9 @@ import { logCatch, patchCatch, patchSession, startSession } from "../../store/se
 import { PastSession } from "./past-session";
 import { SessionDialog } from "./session-dialog";
 import { SessionRow } from "./session-row";
+import { Calendar } from "./calendar";
+import { WaterClocksOf } from "../../state/water-clocks";
+import { setClockZone } from "../../words/clock-zone";
 
 const routes: string[] = [];
 let query = "";
@@ -195,6 +198,53 @@ test("a session already over must end after it began, by now, and not last for d
   const [session] = await database().sessions.toArray();
   expect(Date.parse(session!.end!) - Date.parse(session!.start)).toBe(3 * 3_600_000);
   expect(session!.river!.discharge).toBeGreaterThan(0);
+});
+
+test("what was fished on another water is told, and corrected, by the clock of that water", async () => {
+  const [home, far] = ["Europe/London", "America/Los_Angeles"];
+  setClockZone(home);
+  const user = userEvent.setup();
+  // Evening in the west is the next morning at home.
+  const session = { ...book.sessions[0]!, start: "2026-05-09T02:30:00Z", end: "2026-05-09T04:00:00Z" };
+  const fish = { ...book.catches[0]!, session: session.id, at: "2026-05-09T03:15:00Z", lure: "fly" };
+  await writeBook(database(), { ...book, sessions: [session], catches: [fish] });
+  await database().stations.toCollection().modify({ zone: far });
+  const sessions = [session];
+  const closed = jest.fn();
+  const { unmount } = render(
+    <WaterClocksOf sessions={sessions}>
+      <SessionRow
+        session={session}
+        catches={[fish]}
+        river={river}
+        system="metric"
+        onOpen={() => undefined}
+        onCorrect={() => undefined}
+      />
+      <Calendar
+        book={{ ready: true, sessions, catches: [fish], stretches: [], running: undefined }}
+        now={DEMO_HOUR}
+        onDay={closed}
+      />
+    </WaterClocksOf>,
+  );
+  expect(await screen.findByText(/(8 May|May 8), (19:30|7:30\sPM).*(PDT|GMT-7)/)).toBeInTheDocument();
+  expect(screen.getByRole("button", { name: /^(20:15|8:15\sPM) .*fly/ })).toBeInTheDocument();
+  expect(await screen.findByRole("button", { name: /^8 May: 1 fish in/ })).toBeInTheDocument();
+  unmount();
+  render(
+    <WaterClocksOf sessions={sessions}>
+      <SessionDialog session={session} onClose={closed} />
+    </WaterClocksOf>,
+  );
+  await waitFor(() => expect(screen.getByLabelText("From")).toHaveValue("2026-05-08T19:30"));
+  const from = screen.getByLabelText("From");
+  await user.clear(from);
+  await user.type(from, "2026-05-08T18:30");
+  await user.click(screen.getByRole("button", { name: "Save" }));
+  await waitFor(() => expect(closed).toHaveBeenCalled());
+  expect(Date.parse((await database().sessions.get(session.id))!.start)).toBe(Date.UTC(2026, 4, 9, 1, 30));
+  setClockZone(undefined);
 });
 
 test("the book is newest first by instant, and what is removed is not in it", async () => {

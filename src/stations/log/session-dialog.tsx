@@ -1,4 +1,5 @@
 "use client";
+import { useWaterClocks } from "../../state/water-clocks";
 import { z } from "zod";
 import type { Session } from "../../core/book/records";
 import { act } from "../../state/act";
@@ -18,18 +19,18 @@ import { CLOUD_CHOICES, skyOfChoices, UNSAID, WIND_CHOICES } from "../../words/s
 import { EntryForm } from "../entry-form";
 import { SessionParts } from "./session-parts";
 
-const schemaOf = (start: number, end: number) =>
+const schemaOf = (start: number, end: number, zone: string | undefined) =>
   z
     .object({
-      start: momentEntry(start),
-      end: momentEntry(end),
+      start: momentEntry(start, zone),
+      end: momentEntry(end, zone),
       species: z.string(),
       rods: numberEntry({ low: 1, high: 6, beyond: "Enter 1 to 6 rods." }),
       notes: textEntry(2000),
       cloud: z.string(),
       wind: z.string(),
     })
-    .transform((said) => ({ ...said, end: endAfter(said.start, said.end) }))
+    .transform((said) => ({ ...said, end: endAfter(said.start, said.end, zone) }))
     .check(({ value, issues }) => {
       const wrong =
         value.end < value.start
@@ -43,19 +44,25 @@ const schemaOf = (start: number, end: number) =>
     });
 
 /** Everything of a past session, put right; one that was forgotten is closed where it ended. */
-export function SessionDialog({ session, onClose }: { session: Session; onClose: () => void }) {
+export function SessionDialog(props: { session: Session; onClose: () => void }) {
+  const zone = useWaterClocks().ofReach(props.session.reach);
+  // Its fields are of one clock from first to last.
+  return <SessionForm key={zone} {...props} zone={zone} />;
+}
+
+function SessionForm({ session, zone, onClose }: { session: Session; zone: string | undefined; onClose: () => void }) {
   const { list } = useFishes();
   const [start, end] = [Date.parse(session.start), session.end === null ? clockNow() : Date.parse(session.end)];
   const entries = {
-    start: localMoment(start),
-    end: localMoment(end),
+    start: localMoment(start, zone),
+    end: localMoment(end, zone),
     species: session.species,
     rods: String(session.rods),
     notes: session.notes,
     cloud: session.sky?.cloud ?? UNSAID,
     wind: session.sky?.wind ?? UNSAID,
   };
-  const schema = schemaOf(start, end);
+  const schema = schemaOf(start, end, zone);
   const form = useEntryForm(schema, entries);
   const { save, fault } = useSave(onClose);
   const keep = form.handleSubmit((said) => {
@@ -78,7 +85,7 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose:
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title={`Session of ${dayAndTime(session.start)}`}
+      title={`Session of ${dayAndTime(session.start, undefined, zone)}`}
       about="If you change the times, flow, trend, clarity and temperature are taken from the gauge again."
     >
       <EntryForm
@@ -115,7 +122,7 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose:
           <FormField form={form} name="notes" label="Notes" maxLength={2000} className="sm:col-span-2" />
         </div>
       </EntryForm>
-      <SessionParts session={session} />
+      <SessionParts session={session} zone={zone} />
     </Dialog>
   );
 }

@@ -1,4 +1,5 @@
 "use client";
+import { useWaterClocks, type WaterClocks } from "../../state/water-clocks";
 import { useMemo, useState } from "react";
 import { EVERYTHING, type Found, type Sieve } from "../../core/book/find";
 import { bySession } from "../../core/book/effort";
@@ -30,12 +31,13 @@ export function SessionList({
   onCorrect: (session: Session) => void;
 }) {
   const system = useSettings((settings) => settings.system);
+  const clocks = useWaterClocks();
   const [all, setAll] = useState(false);
   const fishOf = useMemo(() => bySession(found.map(({ fish }) => fish)), [found]);
   const stretchesOf = useMemo(() => bySession(book.stretches), [book.stretches]);
   const past = useMemo(
-    () => book.sessions.filter((session) => session.end !== null && passes(session, sieve, fishOf)),
-    [book.sessions, sieve, fishOf],
+    () => book.sessions.filter((session) => session.end !== null && passes(session, sieve, fishOf, clocks)),
+    [book.sessions, sieve, fishOf, clocks],
   );
   if (past.length === 0)
     return (
@@ -71,10 +73,10 @@ export function SessionList({
 }
 
 /** A blank passes where only its day and its reach are asked for; a word or a fish must be found in it. */
-function passes(session: Session, sieve: Sieve, fishOf: ReadonlyMap<string, Catch[]>): boolean {
+function passes(session: Session, sieve: Sieve, fishOf: ReadonlyMap<string, Catch[]>, clocks: WaterClocks): boolean {
   if (sieve.text || sieve.outcome !== "all") return fishOf.has(session.id);
   if (sieve.species !== null && session.species !== sieve.species && !fishOf.has(session.id)) return false;
-  const day = dayKey(session.start);
+  const day = dayKey(session.start, clocks.ofReach(session.reach));
   return (
     (sieve.reach === null || session.reach === sieve.reach) &&
     (sieve.from === "" || day >= sieve.from) &&

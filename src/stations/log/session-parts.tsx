@@ -18,7 +18,7 @@ import { observationWords } from "../../words/session";
 import { count } from "../../words/text";
 
 /** What a session was made of: its stretches, each put right in its place, and what was noted. */
-export function SessionParts({ session }: { session: Session }) {
+export function SessionParts({ session, zone }: { session: Session; zone: string | undefined }) {
   const system = useSettings((settings) => settings.system);
   const parts = useLiveAnswer(async () => {
     const of = { session: session.id };
@@ -39,7 +39,7 @@ export function SessionParts({ session }: { session: Session }) {
           <h3 className="mb-1">Spot by spot</h3>
           <ul className="grid gap-3">
             {parts.stretches.map((one) => (
-              <Line key={one.id} stretch={one} system={system} />
+              <Line key={one.id} stretch={one} zone={zone} system={system} />
             ))}
           </ul>
         </section>
@@ -49,7 +49,7 @@ export function SessionParts({ session }: { session: Session }) {
           <h3 className="mb-1">Notes</h3>
           <ul className="divide-y divide-line">
             {parts.observations.map((one) => (
-              <Note key={one.id} observation={one} />
+              <Note key={one.id} observation={one} zone={zone} />
             ))}
           </ul>
         </section>
@@ -60,7 +60,7 @@ export function SessionParts({ session }: { session: Session }) {
 
 const byStart = (a: Stretch, b: Stretch): number => Date.parse(a.start) - Date.parse(b.start) || a.rod - b.rod;
 
-function Line({ stretch, system }: { stretch: Stretch; system: UnitSystem }) {
+function Line({ stretch, zone, system }: { stretch: Stretch; zone: string | undefined; system: UnitSystem }) {
   const casts = stretch.casts.reduce((sum, one) => sum + one.count, 0);
   const keep = (field: "lie" | "lure") => (value: string) =>
     act(() => perform(() => patchStretch(database(), stretch.id, { [field]: value }), "Spot updated."));
@@ -69,7 +69,7 @@ function Line({ stretch, system }: { stretch: Stretch; system: UnitSystem }) {
     <li className="rounded-md border border-line p-3">
       <p className="text-soft tabular-nums">
         {[
-          `${clock(Date.parse(stretch.start))} to ${stretch.end ? clock(Date.parse(stretch.end)) : "now"}`,
+          `${clock(Date.parse(stretch.start), zone)} to ${stretch.end ? clock(Date.parse(stretch.end), zone) : "now"}`,
           `rod ${stretch.rod}${stretch.angler ? `, ${stretch.angler}` : ""}${stretch.fixed ? ", laid" : ""}`,
           `${figureText(hoursOf(stretch, clockNow()), 1)} h`,
           casts > 0 ? count(casts, "cast") : "",
@@ -86,15 +86,15 @@ function Line({ stretch, system }: { stretch: Stretch; system: UnitSystem }) {
   );
 }
 
-const Note = ({ observation }: { observation: Observation }) => (
+const Note = ({ observation, zone }: { observation: Observation; zone: string | undefined }) => (
   <li className="flex items-center gap-3">
     <span className="flex-1">
-      {clock(Date.parse(observation.at))} {observationWords(observation)}
+      {clock(Date.parse(observation.at), zone)} {observationWords(observation)}
     </span>
     <button
       type="button"
       className="min-h-11 text-sm text-soft underline"
-      aria-label={`Delete the note of ${clock(Date.parse(observation.at))}`}
+      aria-label={`Delete the note of ${clock(Date.parse(observation.at), zone)}`}
       onClick={() => act(() => perform(() => removeObservation(database(), observation.id), "Note deleted."))}
     >
       remove

@@ -1,4 +1,5 @@
 "use client";
+import { useWaterClocks } from "../../state/water-clocks";
 import { rodHours } from "../../core/book/effort";
 import type { Stretch } from "../../core/book/bank-records";
 import type { Catch, Session } from "../../core/book/records";
@@ -29,13 +30,15 @@ export function SessionRow({
   onOpen: (fish: Catch) => void;
   onCorrect: (session: Session) => void;
 }) {
+  const zone = useWaterClocks().ofReach(session.reach);
+  const when = dayAndTime(session.start, river.minute, zone);
   const state = session.river;
   const clarity = state?.visibleDepth == null ? null : clarityClass(state.visibleDepth);
   const remove = () => act(() => perform(() => removeSession(database(), session.id), "Session deleted."));
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto] gap-x-4 gap-y-1 py-3 sm:grid-cols-[13rem_14rem_minmax(0,1fr)_auto]">
       <div>
-        <p className="font-semibold">{dayAndTime(session.start)}</p>
+        <p className="font-semibold">{when}</p>
         <p className="text-sm text-soft">
           {river.reaches.find((one) => one.id === session.reach)?.reach.name ?? "deleted reach"},{" "}
           {session.hoursKnown === false
@@ -69,7 +72,7 @@ export function SessionRow({
           <ul>
             {catches.toSorted(byTime).map((fish) => (
               <li key={fish.id}>
-                <FishButton fish={fish} system={system} onOpen={onOpen} />
+                <FishButton fish={fish} zone={zone} system={system} onOpen={onOpen} />
               </li>
             ))}
           </ul>
@@ -80,7 +83,7 @@ export function SessionRow({
           type="button"
           onClick={() => onCorrect(session)}
           className="min-h-11 min-w-11 px-2 text-sm text-soft underline"
-          aria-label={`Edit the session of ${dayAndTime(session.start)}`}
+          aria-label={`Edit the session of ${when}`}
         >
           edit
         </button>
@@ -88,7 +91,7 @@ export function SessionRow({
           type="button"
           onClick={remove}
           className="min-h-11 min-w-11 px-2 text-sm text-soft underline"
-          aria-label={`Delete the session of ${dayAndTime(session.start)}`}
+          aria-label={`Delete the session of ${when}`}
         >
           delete
         </button>

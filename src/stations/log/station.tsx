@@ -1,4 +1,5 @@
 "use client";
+import { useWaterClocks, WaterClocksOf } from "../../state/water-clocks";
 import Link from "next/link";
 import * as Tabs from "radix-ui/tabs";
 import { useDeferredValue, useMemo, useState } from "react";
@@ -29,10 +30,18 @@ const TABS = ["Sessions", "Fish", "Calendar", "Bests", "Spots", "Rules", "Bin"] 
 type Tab = (typeof TABS)[number];
 const TAB_LIST = TABS.map((name) => [name, name] as const);
 
-/** Log: the book of sessions and fish: found, put right, taken out and in. */
+/** Log: sessions and fish, found, corrected, exported and imported. */
 export function LogStation() {
-  const river = useRiver();
   const book = useBook();
+  return (
+    <WaterClocksOf sessions={book.sessions}>
+      <Log book={book} />
+    </WaterClocksOf>
+  );
+}
+
+function Log({ book }: { book: BookView }) {
+  const river = useRiver();
   const [tab, setTab] = useState<Tab>("Sessions");
   const [sieve, setSieve] = useState<Sieve>(EVERYTHING);
   const [open, setOpen] = useState<Catch | undefined>();
@@ -107,16 +116,17 @@ export function LogStation() {
 /** The fish that pass; typing is never held up by them. */
 function useFound({ catches, sessions }: BookView, sieve: Sieve) {
   const { nameOf } = useFishes();
+  const { ofReach } = useWaterClocks();
   const all = useMemo(() => {
     // Fish of sessions that were taken out are in no list.
     const alive = new Set(sessions.map((one) => one.id));
     return indexed(
       catches.filter((one) => alive.has(one.session)),
       sessions,
-      dayKey,
+      (at, session) => dayKey(at, ofReach(session?.reach)),
       nameOf,
     );
-  }, [catches, sessions, nameOf]);
+  }, [catches, sessions, nameOf, ofReach]);
   const late = useDeferredValue(sieve);
   return useMemo(() => sift(all, late), [all, late]);
 }
