@@ -6,7 +6,7 @@ import { readGaugeFile, STATED_FORMATS } from "../src/core/formats/gauge-file";
 import { backtest } from "../src/core/gauge/backtest";
 import { loneJumps } from "../src/core/gauge/lone-jumps";
 import { joinRecords, seriesOf, summariseGauge } from "../src/core/gauge/summary";
-import { tell } from "../src/words/messages";
+import { messageText } from "../src/words/messages";
 import { choiceOption, instantOption, readText } from "./arguments";
 import type { Command } from "./command";
 
@@ -42,11 +42,11 @@ Times without an offset are read in --zone, or as UTC; dates that could have the
       station,
       series,
       rejected: files.flatMap(({ file, record }) =>
-        record.rejected.map(({ line, reason }) => ({ line, reason: tell(reason), ...named(file) })),
+        record.rejected.map(({ line, reason }) => ({ line, reason: messageText(reason), ...named(file) })),
       ),
       lines: files.map(({ record }) => record.lines).reduce(addLines),
       codes: files.reduce<Record<string, number>>((sum, { record }) => addCounts(sum, record.codes), {}),
-      notes: [...new Set(files.flatMap(({ record }) => record.notes.map((note) => tell(note))))],
+      notes: [...new Set(files.flatMap(({ record }) => record.notes.map((note) => messageText(note))))],
       suspect: loneJumps(joined.series).map(({ at: time, ...jump }) => ({
         ...jump,
         at: new Date(time).toISOString(),

@@ -1,6 +1,6 @@
 import { type Fault, InputError } from "../src/core/quantity/fault";
 import { message } from "../src/core/quantity/message";
-import { tell } from "../src/words/messages";
+import { messageText } from "../src/words/messages";
 import { WholeFile } from "./command";
 import { commandNamed, NAMES } from "./commands";
 import { parseArguments } from "./arguments";
@@ -41,7 +41,7 @@ function written({ code, values, ...where }: Fault) {
   const { file, line, path } = where;
   return {
     code,
-    message: tell({ code, values: short(values) as Fault["values"] }),
+    message: messageText({ code, values: short(values) as Fault["values"] }),
     ...(file === undefined ? {} : { file: short(file) }),
     ...(line === undefined ? {} : { line }),
     ...(path === undefined ? {} : { path: short(path) }),

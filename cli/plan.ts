@@ -1,7 +1,7 @@
-import type { Book } from "../src/core/book/parts";
+import type { Book } from "../src/core/book/log-contents";
 import type { ReachRecord, StationRecord } from "../src/core/book/records";
 import { recordAtReach, riverRecord } from "../src/core/book/river-record";
-import { seriesOfRecord } from "../src/core/book/around";
+import { seriesOfRecord } from "../src/core/book/surroundings";
 import type { Lie } from "../src/core/fish/read";
 import { speciesById } from "../src/core/fish/species";
 import type { Species } from "../src/core/fish/species-schema";

@@ -1,9 +1,9 @@
 import { createHash } from "node:crypto";
-import { aroundOf, seriesOfRecord } from "../src/core/book/around";
-import { type Around, ratesIn, rateKind } from "../src/core/book/classes";
+import { surroundingsOf, seriesOfRecord } from "../src/core/book/surroundings";
+import { type Surroundings, ratesIn, rateKind } from "../src/core/book/classes";
 import { RATE_KINDS, SI_SCALE } from "../src/core/book/rate-terms";
 import { effortOf } from "../src/core/book/effort";
-import type { Book } from "../src/core/book/parts";
+import type { Book } from "../src/core/book/log-contents";
 import { signalsOf } from "../src/core/book/signals";
 import { readArchive } from "../src/core/formats/archive";
 import { InputError } from "../src/core/quantity/fault";
@@ -24,7 +24,7 @@ export async function bookOf(file: string): Promise<Book> {
 }
 
 /** Hours and months of a zone's clock. */
-export function clockIn(zone: string): Around["clockOf"] {
+export function clockIn(zone: string): Surroundings["clockOf"] {
   try {
     const format = new Intl.DateTimeFormat("en-GB", {
       timeZone: zone,
@@ -59,7 +59,7 @@ supports, with the share of false ones held to a tenth (Benjamini and Hochberg).
     const last = book.catches.reduce((latest, one) => Math.max(latest, Date.parse(one.at)), 0);
     const efforts = effortOf(book.sessions, book.catches, last, args.values.species, book.stretches);
     const pressures = book.series.filter((one) => one.parameter === "airPressure" && !one.deleted);
-    const around = aroundOf(
+    const around = surroundingsOf(
       book,
       new Map(pressures.map((one) => [one.station, seriesOfRecord(one)])),
       clockIn(args.values.zone ?? (book.stations.find((one) => !one.deleted)?.zone || "UTC")),

@@ -1,6 +1,6 @@
 import { readPairs } from "../src/core/formats/rating-csv";
 import { fitRating } from "../src/core/gauge/rating";
-import { tell } from "../src/words/messages";
+import { messageText } from "../src/words/messages";
 import { only, readText } from "./arguments";
 import type { Command } from "./command";
 
@@ -15,7 +15,7 @@ Output: C, h0, b, standardError, count, maxGauged, rejected[], lines. standardEr
     return {
       ...fitRating(gaugings),
       lines,
-      rejected: rejected.map(({ line, reason }) => ({ line, reason: tell(reason) })),
+      rejected: rejected.map(({ line, reason }) => ({ line, reason: messageText(reason) })),
     };
   },
 };

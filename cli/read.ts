@@ -3,7 +3,7 @@ import { rasteriseReach } from "../src/core/flow/rasterise";
 import { readReach } from "../src/core/flow/reach";
 import { finish } from "../src/core/flow/steps";
 import type { Reach } from "../src/core/flow/reach-schema";
-import { wayIn } from "../src/core/fish/season";
+import { seasonalHabitsIn } from "../src/core/fish/season";
 import { speciesById } from "../src/core/fish/species";
 import { SPECIES } from "../src/core/fish/species-list";
 import { PHASES } from "../src/core/fish/phases";
@@ -17,9 +17,9 @@ import { readingRequest } from "../src/scenario/reading";
 import { flowBandOf, type Robustness } from "../src/scenario/robustness";
 import { robustness } from "../src/scenario/sightings";
 import { runScenario, type Scenario } from "../src/scenario/scenario";
-import { tell } from "../src/words/messages";
+import { messageText } from "../src/words/messages";
 import { placeWords } from "../src/words/place";
-import { tellReason } from "../src/words/reasons";
+import { reasonText } from "../src/words/reasons";
 import { wayWords } from "../src/words/species";
 import {
   type Arguments,
@@ -114,11 +114,11 @@ function told({ fish, reading, approach, ways, rig }: Scenario, species: Species
       ...lie,
       ...(sure && { holds: sure.lies[k], tiedWith: sure.tied[k] === null ? null : lies[sure.tied[k]!]!.rank }),
       place: placeWords(lie.place),
-      reasons: lie.reasons.map((reason) => tellReason(reason, "metric")),
+      reasons: lie.reasons.map((reason) => reasonText(reason, "metric")),
     })),
     stands: approach?.stands ?? [],
     boat: approach?.boat ?? null,
-    timing: approach && { ...approach.timing, reasons: approach.timing.reasons.map((one) => tell(one)) },
+    timing: approach && { ...approach.timing, reasons: approach.timing.reasons.map((one) => messageText(one)) },
     ways: (ways?.ways ?? []).map(({ method, school, cast, snags, touch }) => ({
       method,
       school,
@@ -169,7 +169,7 @@ function seasonAsked(args: Arguments, species: Species): SeasonChoice {
   if (season === undefined) return "auto";
   if (season === "usual") return "usual";
   const phase = PHASES.find((one) => one === season);
-  if (!phase || !wayIn(species, phase)) {
+  if (!phase || !seasonalHabitsIn(species, phase)) {
     const known = ["usual", ...(species.seasons ?? []).map((one) => one.phase)];
     throw new InputError("unknown-season", { season: season.slice(0, 100), known }, { path: "--season" });
   }

@@ -2,13 +2,13 @@ import type { Field } from "../src/core/flow/grid";
 import { finish } from "../src/core/flow/steps";
 import type { FieldRequest } from "../src/scenario/field";
 import { solveField } from "../src/scenario/solve";
-import { threadCrew } from "./crew";
+import { nodeThreadPool } from "./node-thread-pool";
 import { type Arguments, boundedOption } from "./arguments";
 
 /** Solves a reach at a discharge, telling progress on standard error when asked. */
 export function solveReach(request: FieldRequest, args: Arguments): Field {
   let said = -1;
-  const field = finish(solveField(request, undefined, threadCrew()), ({ done }) => {
+  const field = finish(solveField(request, undefined, nodeThreadPool()), ({ done }) => {
     const percent = Math.floor(done * 20) * 5;
     if (args.flags.has("progress") && percent > said) process.stderr.write(`${(said = percent)} %\n`);
   });

@@ -2,7 +2,7 @@ import { readSoundings } from "../src/core/formats/soundings-file";
 import { rasteriseReach } from "../src/core/flow/rasterise";
 import { checkReach } from "../src/core/flow/reach";
 import { survey } from "../src/core/flow/survey";
-import { tell } from "../src/words/messages";
+import { messageText } from "../src/words/messages";
 import { numberOption, only, readText } from "./arguments";
 import type { Command } from "./command";
 
@@ -56,8 +56,8 @@ export const soundings: Command = {
       gapShare: gaps.share,
       outliers,
       lines: read.lines,
-      rejected: read.rejected.map(({ line, reason }) => ({ line, reason: tell(reason) })),
-      notes: read.notes.map((note) => tell(note)),
+      rejected: read.rejected.map(({ line, reason }) => ({ line, reason: messageText(reason) })),
+      notes: read.notes.map((note) => messageText(note)),
     };
   },
 };

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { loadDemo, settled, walk } from "./parts";
+import { loadDemo, settled, walk } from "./steps";
 
 /** On the bank: fingers, small and large screens, what is heard, colours that the browser sets, paper. */
 

@@ -1,6 +1,6 @@
 import { type APIRequestContext, expect, type Page, test } from "@playwright/test";
 import gzipSize from "gzip-size";
-import { loadDemo } from "./parts";
+import { loadDemo } from "./steps";
 
 /** Script that stands in a station's page, gzipped, kB: the frame, the book and the river strip. */
 const FIRST = 250;

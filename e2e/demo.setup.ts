@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { DEMO_STATE, loadDemoByHand, settled, walk } from "./parts";
+import { DEMO_STATE, loadDemoByHand, settled, walk } from "./steps";
 
 test("the demo river is loaded, and its reach solved, for the other tests to begin from", async ({ page }) => {
   await loadDemoByHand(page);

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { loadDemo, settled } from "./parts";
+import { loadDemo, settled } from "./steps";
 
 /** What every worker begins with. */
 const WORKER = /turbopack-worker-[^/]*\.js/;

@@ -10,7 +10,7 @@ import {
   release,
   settled,
   walk,
-} from "./parts";
+} from "./steps";
 
 /** A page whose disk can be full, or break off its transactions: writes of the book then fail as a browser's do. */
 async function withDisk(

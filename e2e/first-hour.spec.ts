@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { beginSession, endSession, landFish, noFaults, release, settled } from "./parts";
+import { beginSession, endSession, landFish, noFaults, release, settled } from "./steps";
 
 /**
  * The first hour of a new angler, on an empty book: their own gauge in cfs with the month first, their own reach, five

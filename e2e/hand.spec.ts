@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { loadDemo, noFaults, settled, walk } from "./parts";
+import { loadDemo, noFaults, settled, walk } from "./steps";
 
 /** Keys, lists, notices, dialogs and the frame of Reach, as hands find them. */
 

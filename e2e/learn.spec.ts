@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { loadDemo, noFaults, walk } from "./parts";
+import { loadDemo, noFaults, walk } from "./steps";
 
 test("learn: what the log shows, places and forecasts by tabs; lies ranked with one's own fish and back again", async ({
   page,

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { beginSession, loadDemo, makeSmallReach, noFaults, settled, walk } from "./parts";
+import { beginSession, loadDemo, makeSmallReach, noFaults, settled, walk } from "./steps";
 
 test("the water by name, the fish's year, a boat, time and casts; a fish logged on a lie, one put on the plan, and all of them against the model", async ({
   page,

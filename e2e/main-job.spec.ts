@@ -13,7 +13,7 @@ import {
   makeSmallReach,
   release,
   settled,
-} from "./parts";
+} from "./steps";
 
 test("from a gauge file to the chart: water, reach, lie, rig, catch, rates", async ({ page }) => {
   const faults: string[] = [];

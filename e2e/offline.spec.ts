@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { endSession, landFish, noFaults, release } from "./parts";
+import { endSession, landFish, noFaults, release } from "./steps";
 
 test.use({ serviceWorkers: "allow" });
 

@@ -1,5 +1,5 @@
 import { expect, test, type Worker } from "@playwright/test";
-import { loadDemo, makeSmallReach, noFaults, settled, otherFlow, walk } from "./parts";
+import { loadDemo, makeSmallReach, noFaults, settled, otherFlow, walk } from "./steps";
 
 test("a reach from soundings: a bad file is told, a demo boat's log shown with what stands out, laid the other way round, and made", async ({
   page,

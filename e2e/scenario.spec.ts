@@ -7,7 +7,7 @@ import type { Whereabouts } from "../src/core/fish/lie-place";
 import { sampleRun } from "../src/testing/reach-samples";
 import { wayName } from "../src/words/methods";
 import { whereaboutsWords } from "../src/words/place";
-import { landFish, loadDemo, settled, walk } from "./parts";
+import { landFish, loadDemo, settled, walk } from "./steps";
 
 /** A run of its own, without a gauge: both sides read it at the flow, clarity and warmth that are taken then. */
 const REACH = { ...sampleRun, name: "Compared run" };

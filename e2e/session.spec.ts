@@ -1,7 +1,7 @@
 import { Buffer } from "node:buffer";
 import { expect, type Page, test } from "@playwright/test";
 import { withExif } from "./exif";
-import { beginSession, endSession, landFish, loadDemo, noFaults, release, walk } from "./parts";
+import { beginSession, endSession, landFish, loadDemo, noFaults, release, walk } from "./steps";
 
 test("on a phone: the whole of the bank in reach of a thumb; two tabs on one session agree; a killed page goes on where it was", async ({
   page,

@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
-import { chooseGauge, endSession, loadDemo, noFaults, otherFlow, settled, walk } from "./parts";
+import { chooseGauge, endSession, loadDemo, noFaults, otherFlow, settled, walk } from "./steps";
 
 const STATIONS = ["Water", "Reach", "Rig", "Session", "Log", "Learn"] as const;
 

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import ICAL from "ical.js";
-import { chooseGauge, gaugeText, loadDemo, makeSmallReach, noFaults } from "./parts";
+import { chooseGauge, gaugeText, loadDemo, makeSmallReach, noFaults } from "./steps";
 
 const MINUTES = 60_000;
 

@@ -1,6 +1,6 @@
 import { Buffer } from "node:buffer";
 import { type Browser, expect, type Page, test } from "@playwright/test";
-import { beginSession, endSession, loadDemo, makeSmallReach, walk } from "./parts";
+import { beginSession, endSession, loadDemo, makeSmallReach, walk } from "./steps";
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;

@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { gaugeCsv } from "../src/standins/gauge";
-import { chooseGauge, loadDemo } from "./parts";
+import { chooseGauge, loadDemo } from "./steps";
 
 const HOUR = 3_600_000;
 

@@ -1,6 +1,6 @@
 /**
- * `npm run mutants:list > reports/mutants-unseen.md`: what no test saw by the reports in reports/mutants/, by room and
- * file, each change with the reason that its own form gives; those without one are told one by one.
+ * `npm run mutants:list > reports/mutants-unseen.md`: what no test saw, from the reports in reports/mutants/, by folder
+ * and file, each change with the reason that its own form gives; those without one are told one by one.
  */
 import { readdirSync, readFileSync } from "node:fs";
 
@@ -50,16 +50,16 @@ function fileOf([path, { source, mutants }]) {
       return { line: one.location.start.line, code, to: squeezed(one.replacement), reason: reasonOf(one, code) };
     });
   const seen = mutants.filter(({ status }) => status === "Killed" || status === "Timeout").length;
-  const [room, file] = path.split("/").slice(-2);
-  return { room, file, seen, unseen, all: seen + unseen.length };
+  const [folder, file] = path.split("/").slice(-2);
+  return { folder, file, seen, unseen, all: seen + unseen.length };
 }
 
 const files = readdirSync(REPORTS)
   .filter((name) => name.endsWith(".json"))
   .flatMap((name) => Object.entries(JSON.parse(readFileSync(`${REPORTS}/${name}`, "utf8")).files).map(fileOf))
   .filter(({ all }) => all > 0)
-  .sort((a, b) => (`${a.room}/${a.file}` < `${b.room}/${b.file}` ? -1 : 1));
-const rooms = [...new Set(files.map(({ room }) => room))];
+  .sort((a, b) => (`${a.folder}/${a.file}` < `${b.folder}/${b.file}` ? -1 : 1));
+const folders = [...new Set(files.map(({ folder }) => folder))];
 const sum = (list, of) => list.reduce((total, one) => total + of(one), 0);
 const share = (seen, all) => `${((100 * seen) / all).toFixed(0)} %`;
 const count = (list, reason) => sum(list, ({ unseen }) => unseen.filter((one) => one.reason === reason).length);
@@ -78,14 +78,14 @@ const row = (name, list) => {
   const counts = Object.keys(REASONS).map((reason) => count(list, reason));
   return `| ${name} | ${seen} | ${all} | ${share(seen, all)} | ${counts.join(" | ")} |`;
 };
-for (const room of rooms) {
-  const own = files.filter((one) => one.room === room);
-  out.push(row(`**${room}**`, own), ...own.map((one) => row(one.file, [one])));
+for (const folder of folders) {
+  const own = files.filter((one) => one.folder === folder);
+  out.push(row(`**${folder}**`, own), ...own.map((one) => row(one.file, [one])));
 }
-for (const { room, file, unseen } of files) {
+for (const { folder, file, unseen } of files) {
   const own = unseen.filter(({ reason }) => reason === "unseen");
   if (own.length === 0) continue;
-  out.push("", `## ${room}/${file}`, "");
+  out.push("", `## ${folder}/${file}`, "");
   out.push(...own.map(({ line, code, to }) => `- ${line}: \`${cut(code)}\` as \`${cut(to)}\``));
 }
 process.stdout.write(`${out.join("\n")}\n`);

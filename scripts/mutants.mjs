@@ -1,7 +1,7 @@
 /**
- * `npm run mutants [room|room/file ...]`: changes the models of the core one by one and counts what no test sees that
- * takes up the file itself, or no test of its rooms where none does; all of fish, rig, gauge and book where nothing is
- * named. File by file, since the code under trial is slowed by what counts in it, and all else then runs at its own
+ * `npm run mutants [folder|folder/file ...]`: changes the models of the core one by one and counts the changes that no
+ * test of the file notices (no test of its folders where it has none); all of fish, rig, gauge and book where nothing
+ * is named. File by file, since the code under trial is slowed by what counts in it, and all else then runs at its own
  * speed. The reports lie in reports/mutants/.
  */
 import { spawnSync } from "node:child_process";
@@ -9,24 +9,24 @@ import { copyFileSync, mkdirSync, readdirSync, readFileSync } from "node:fs";
 
 const CORE = "src/core";
 const REPORT = "reports/mutants.json";
-/** Rooms whose tests see what is tried. */
+/** Modules whose tests see what is tried. */
 const SEEN_BY = { fish: "fish", rig: "rig,tactics", gauge: "gauge,quantity", book: "book" };
 
-const filesOf = (room) =>
-  readdirSync(`${CORE}/${room}`)
+const filesOf = (folder) =>
+  readdirSync(`${CORE}/${folder}`)
     .filter((name) => name.endsWith(".ts") && !name.endsWith(".test.ts"))
-    .map((name) => `${room}/${name.slice(0, -3)}`);
+    .map((name) => `${folder}/${name.slice(0, -3)}`);
 
-/** Tests of its rooms that take up a file; the rooms where none does. */
+/** Tests of its folders that take up a file; the folders where none does. */
 function testsOf(file) {
-  const [room, name] = file.split("/");
-  const rooms = SEEN_BY[room];
-  const named = new RegExp(`from "(\\./|\\.\\./${room}/)${name}"`);
-  const found = rooms
+  const [folder, name] = file.split("/");
+  const folders = SEEN_BY[folder];
+  const named = new RegExp(`from "(\\./|\\.\\./${folder}/)${name}"`);
+  const found = folders
     .split(",")
     .flatMap((one) => readdirSync(`${CORE}/${one}`).map((test) => `${one}/${test}`))
     .filter((test) => test.endsWith(".test.ts") && named.test(readFileSync(`${CORE}/${test}`, "utf8")));
-  return found.length > 0 ? found.map((test) => test.replace(".test.ts", "")).join(",") : rooms;
+  return found.length > 0 ? found.map((test) => test.replace(".test.ts", "")).join(",") : folders;
 }
 
 const wanted = process.argv.slice(2).length > 0 ? process.argv.slice(2) : Object.keys(SEEN_BY);

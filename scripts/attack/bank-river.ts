@@ -1,5 +1,5 @@
 /** The river of the sequences on the bank and in the log. */
-import { emptyBook } from "../../src/core/book/parts";
+import { emptyBook } from "../../src/core/book/log-contents";
 import { sampleSeries } from "../../src/testing/book-samples";
 import { DAY } from "../../src/core/gauge/series";
 import { demoBook } from "../../src/demo/book";

@@ -6,7 +6,7 @@
 import { isDeepStrictEqual } from "node:util";
 import { IDBFactory, IDBKeyRange } from "fake-indexeddb";
 import { effortOf } from "../../src/core/book/effort";
-import type { Stretch } from "../../src/core/book/bank-records";
+import type { EffortInterval } from "../../src/core/book/bank-records";
 import type { Session } from "../../src/core/book/records";
 import { riverState } from "../../src/core/book/river-state";
 import { HOUR, MINUTE } from "../../src/core/gauge/series";
@@ -17,7 +17,14 @@ import type { Undo } from "../../src/store/change";
 import { Database } from "../../src/store/database";
 import { gaugeAtReach } from "../../src/store/river";
 import { endSession, patchSession, startSession } from "../../src/store/sessions";
-import { countCast, fishSpot, NO_SPOT, openStretches, putAway, settleStretches } from "../../src/store/stretches";
+import {
+  countCast,
+  fishSpot,
+  NO_SPOT,
+  openStretches,
+  putAway,
+  settleStretches,
+} from "../../src/store/effort-intervals";
 import * as reference from "./bank-model";
 import { AUTUMN, LIES, riverBook, sorted, WEEK } from "./bank-river";
 import { pick, type Random, randomOf } from "./mutate";
@@ -149,14 +156,15 @@ const STEPS: Record<string, Step> = {
 };
 const NAMES = Object.keys(STEPS);
 
-const alive = async (day: Day): Promise<Stretch[]> =>
+const alive = async (day: Day): Promise<EffortInterval[]> =>
   (await day.db.stretches.where({ session: day.session.id }).toArray()).filter((one) => !one.deleted);
 
 /** What is wrong with the book, held against the reference; undefined: nothing. */
 async function wrongIn(day: Day): Promise<string | undefined> {
   const stretches = await alive(day);
   const end = day.model.end ?? day.now;
-  const span = (one: Stretch) => [Date.parse(one.start), one.end === null ? day.now : Date.parse(one.end)] as const;
+  const span = (one: EffortInterval) =>
+    [Date.parse(one.start), one.end === null ? day.now : Date.parse(one.end)] as const;
   const sums = new Map<string, number>();
   for (const one of stretches) {
     const [from, to] = span(one);

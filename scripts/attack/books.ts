@@ -2,11 +2,11 @@
 import { isDeepStrictEqual } from "node:util";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { mergeBooks, renewed } from "../../src/core/book/merge";
-import { type Book, emptyBook } from "../../src/core/book/parts";
+import { type Book, emptyBook } from "../../src/core/book/log-contents";
 import { sampleObservation, sampleRule, sampleSeries, sampleStretch } from "../../src/testing/book-samples";
 import { toBase64 } from "../../src/core/formats/base64";
 import { asRecorded, datedAt, joinSeries } from "../../src/core/book/series-join";
-import { stampAfter } from "../../src/core/book/states";
+import { stampAfter } from "../../src/core/book/versions";
 import { readArchive, writeArchive } from "../../src/core/formats/archive";
 import { demoBook } from "../../src/demo/book";
 import { damagedBytes, damagedData, pick, type Random } from "./mutate";

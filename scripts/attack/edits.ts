@@ -5,7 +5,7 @@
  */
 import { isDeepStrictEqual } from "node:util";
 import { IDBFactory, IDBKeyRange } from "fake-indexeddb";
-import type { Stretch } from "../../src/core/book/bank-records";
+import type { EffortInterval } from "../../src/core/book/bank-records";
 import type { Catch, Session } from "../../src/core/book/records";
 import { riverState } from "../../src/core/book/river-state";
 import { HOUR, MINUTE } from "../../src/core/gauge/series";
@@ -15,7 +15,7 @@ import type { Undo } from "../../src/store/change";
 import { Database } from "../../src/store/database";
 import { gaugeAtReach } from "../../src/store/river";
 import * as log from "../../src/store/sessions";
-import { fishSpot, NO_SPOT, patchStretch } from "../../src/store/stretches";
+import { fishSpot, NO_SPOT, patchStretch } from "../../src/store/effort-intervals";
 import * as reference from "./bank-model";
 import { AUTUMN, LIES, riverBook, sorted, WEEK } from "./bank-river";
 import { pick, type Random } from "./mutate";
@@ -158,7 +158,7 @@ async function undoStep(desk: Desk): Promise<void> {
   desk.log = step.before;
 }
 
-const alive = async ({ db }: Desk, { id }: Entry): Promise<Stretch[]> =>
+const alive = async ({ db }: Desk, { id }: Entry): Promise<EffortInterval[]> =>
   (await db.stretches.where({ session: id }).toArray()).filter((one) => !one.deleted);
 
 async function wrongOf(desk: Desk, entry: Entry): Promise<string | undefined> {
@@ -211,7 +211,9 @@ async function wrongIn(desk: Desk): Promise<string | undefined> {
 /** What is alive in the log, without the stamps of its records. */
 async function contentOf({ db }: Desk): Promise<unknown> {
   const tables = [db.sessions, db.stretches, db.catches] as const;
-  const all = await Promise.all(tables.map((table) => table.toArray() as Promise<(Session | Stretch | Catch)[]>));
+  const all = await Promise.all(
+    tables.map((table) => table.toArray() as Promise<(Session | EffortInterval | Catch)[]>),
+  );
   // A field set to nothing is no field.
   const bare = (one: object): unknown => JSON.parse(JSON.stringify({ ...one, updatedAt: "" }));
   return all.map((rows) => rows.filter((one) => !one.deleted).map(bare));

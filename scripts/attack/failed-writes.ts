@@ -1,7 +1,7 @@
 /** Every command of the store with its disk failing: told as such, nothing half written, done when it is repeated. */
 import { isDeepStrictEqual } from "node:util";
 import { IDBFactory, IDBKeyRange, IDBObjectStore } from "fake-indexeddb";
-import type { Book } from "../../src/core/book/parts";
+import type { Book } from "../../src/core/book/log-contents";
 import type { WaterReading } from "../../src/core/flow/reach-schema";
 import { identified } from "../../src/core/flow/feature-ids";
 import { rasteriseReach } from "../../src/core/flow/rasterise";
@@ -20,7 +20,7 @@ import { keepProfile, removeProfile } from "../../src/store/profiles";
 import * as reaches from "../../src/store/reaches";
 import * as sessions from "../../src/store/sessions";
 import type { Undo } from "../../src/store/change";
-import { tellFault } from "../../src/words/messages";
+import { faultText } from "../../src/words/messages";
 import { pick, type Random } from "./mutate";
 
 const NOW = Date.UTC(2026, 4, 14, 14);
@@ -224,6 +224,6 @@ async function borne(
   if (error === undefined) return wrong("silent");
   if (!isStoreFailure(error)) return wrong(`not known as a failure of the store, ${String(error)}`);
   const fault = storeFault(error);
-  if (tellFault(fault) === fault.code) return wrong(`no words for ${fault.code}`);
+  if (faultText(fault) === fault.code) return wrong(`no words for ${fault.code}`);
   return isDeepStrictEqual(await stateOf(db), before) ? { fired } : wrong("half written");
 }

@@ -1,7 +1,7 @@
 /** What every part of the attack is made of. */
 import { createHash } from "node:crypto";
 import { InputError } from "../../src/core/quantity/fault";
-import { tellFault } from "../../src/words/messages";
+import { faultText } from "../../src/words/messages";
 import type { Random } from "./mutate";
 
 /** One case: undefined when all is well, else what went wrong. */
@@ -30,7 +30,7 @@ export function refusable(work: () => string | undefined): string | undefined {
 
 export function wrongFault(error: unknown): string | undefined {
   if (!(error instanceof InputError)) return `threw ${String((error as Error)?.stack ?? error).slice(0, 300)}`;
-  const text = tellFault(error.fault);
+  const text = faultText(error.fault);
   if (text === error.fault.code) return `no words for ${error.fault.code}`;
   return undefined;
 }

@@ -9,7 +9,7 @@ import { DEMO_REACHES } from "../../src/demo/river";
 import { livingFish, type SeasonChoice } from "../../src/scenario/fish";
 import { readingRequest } from "../../src/scenario/reading";
 import { readReach } from "../../src/scenario/read";
-import { tellReason } from "../../src/words/reasons";
+import { reasonText } from "../../src/words/reasons";
 import { pick } from "./mutate";
 import { type Part, taken } from "./part";
 
@@ -74,7 +74,7 @@ export const sentences: Part = {
       for (const lie of reading.lies) {
         const wrong = contradiction(
           lie,
-          lie.reasons.map((reason) => tellReason(reason, system)),
+          lie.reasons.map((reason) => reasonText(reason, system)),
           visibleDepth,
           fish.species.model !== "travel",
         );

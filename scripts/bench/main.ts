@@ -14,14 +14,14 @@ import { rasteriseReach } from "../../src/core/flow/rasterise";
 import { checkReach } from "../../src/core/flow/reach";
 import { SINGLE } from "../../src/core/flow/kernel";
 import { flowsBetween, orderFrom, PRECOMPUTED_CELL } from "../../src/core/flow/precomputed";
-import type { Crew } from "../../src/core/flow/crew";
+import type { ThreadPool } from "../../src/core/flow/thread-pool";
 import { ShallowWater } from "../../src/core/flow/solver";
 import { outletLevel } from "../../src/core/flow/stage";
 import { firstGuess } from "../../src/core/flow/start";
 import { solveSteady } from "../../src/core/flow/steady";
 import { readWater } from "../../src/core/fish/read";
 import { speciesById } from "../../src/core/fish/species";
-import { threadCrew } from "../../cli/crew";
+import { nodeThreadPool } from "../../cli/node-thread-pool";
 import { schemeInC } from "./beside-c";
 import { timeRigs } from "./rigs";
 import { unseenBeds } from "./unseen";
@@ -63,11 +63,11 @@ function settle(
   grid: Grid,
   discharge: number,
   near?: Field,
-  crew?: Crew,
+  pool?: ThreadPool,
 ): { field: Field; seconds: number; first: number } {
   const start = performance.now();
   let first = 0;
-  const field = solveSteady(grid, { discharge, downstream: reach.downstream, near, crew }, (step) => {
+  const field = solveSteady(grid, { discharge, downstream: reach.downstream, near, pool }, (step) => {
     if (step.picture && !first) first = performance.now() - start;
   });
   return { field, seconds: (performance.now() - start) / 1000, first: first / 1000 };
@@ -134,8 +134,8 @@ function steps(cell: number): void {
   const level = outletLevel(grid, reach.downstream, 12);
   const state = firstGuess(grid, 12, level);
   const edges = { upstream: { kind: "inflow", discharge: 12 }, downstream: { kind: "level", level } } as const;
-  const crew = threadCrew(2);
-  const [one, two] = [undefined, crew].map((helpers) => {
+  const pool = nodeThreadPool(2);
+  const [one, two] = [undefined, pool].map((helpers) => {
     const water = new ShallowWater(grid, edges, SINGLE, helpers);
     water.setState(state.depth, state.u, state.v);
     water.run(100, Infinity);
@@ -182,7 +182,7 @@ for (const cell of [1, 0.5]) {
   steps(cell);
   const grid = rasteriseReach(reach, cell);
   const cold = settle(grid, 12);
-  const both = settle(grid, 12, undefined, threadCrew(2));
+  const both = settle(grid, 12, undefined, nodeThreadPool(2));
   const warm = settle(grid, 14, cold.field);
   if (cell === 0.5) {
     readings(cold.field);

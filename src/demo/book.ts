@@ -1,5 +1,5 @@
-import { type Book, emptyBook } from "../core/book/parts";
-import type { LieKind, ReadLie, Stretch } from "../core/book/bank-records";
+import { type Book, emptyBook } from "../core/book/log-contents";
+import type { LieKind, ReadLie, EffortInterval } from "../core/book/bank-records";
 import { type Catch, type FieldReading, type RiverState, type SeriesRecord, type Session } from "../core/book/records";
 import { riverState } from "../core/book/river-state";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
@@ -179,7 +179,7 @@ function demoStretches(
   catches: readonly Catch[],
   gauge: GaugeRecord,
   mark: { updatedAt: string; demo: boolean },
-): Stretch[] {
+): EffortInterval[] {
   if (index < KEPT_FROM) return [];
   const next = stream(700 + index);
   const pick = <T>(items: readonly T[]): T => items[Math.floor(next() * items.length)]!;
@@ -195,7 +195,7 @@ function demoStretches(
   }
   parts.push({ from, ...anywhere() });
   const whole = parts.map((part) => ({ ...part, from: Math.round(part.from / 60_000) * 60_000 }));
-  return whole.flatMap(({ from: begun, lie, lure }, k): Stretch[] => {
+  return whole.flatMap(({ from: begun, lie, lure }, k): EffortInterval[] => {
     const until = whole[k + 1]?.from ?? end;
     if (until <= begun) return [];
     const [, x, y] = LIES[session.reach]!.find(([name]) => name === lie)!;

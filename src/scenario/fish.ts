@@ -1,6 +1,6 @@
-import { fishedFor, inSeason, turningOf, wayIn, wayOf } from "../core/fish/season";
+import { fishedFor, inSeason, turningOf, seasonalHabitsIn, seasonalHabitsOf } from "../core/fish/season";
 import type { Phase } from "../core/fish/phases";
-import type { SeasonalWay, Species } from "../core/fish/species-schema";
+import type { SeasonalHabits, Species } from "../core/fish/species-schema";
 import type { Conditions } from "./conditions";
 
 /** A time of the fish's year: by temperature and date, as in the rest of the year, or as the angler says. */
@@ -9,7 +9,7 @@ export type SeasonChoice = "auto" | "usual" | Phase;
 /** How a fish lives under the conditions: its curves, and the way of its year where there is one. */
 export interface LivingFish {
   species: Species;
-  way: SeasonalWay | undefined;
+  way: SeasonalHabits | undefined;
 }
 
 export function livingFish(
@@ -20,10 +20,10 @@ export function livingFish(
 ): LivingFish {
   if (season === "usual") return { species, way: undefined };
   if (season !== "auto") {
-    const way = wayIn(species, season);
+    const way = seasonalHabitsIn(species, season);
     return { species: inSeason(species, way), way };
   }
   const turning = at === undefined || latitude === undefined ? undefined : turningOf(at, latitude);
-  const way = wayOf(species, temperature, turning);
+  const way = seasonalHabitsOf(species, temperature, turning);
   return { species: fishedFor(species, way), way };
 }

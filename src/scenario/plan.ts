@@ -1,6 +1,6 @@
 import { effortOf } from "../core/book/effort";
 import { flowBands, ratesBy } from "../core/book/rates";
-import type { Observation, Stretch } from "../core/book/bank-records";
+import type { Observation, EffortInterval } from "../core/book/bank-records";
 import { knownPlace } from "../core/book/places";
 import type { Catch, ReachRecord, Session, StationRecord, WaterRecord } from "../core/book/records";
 import { placeOf } from "../core/flow/features";
@@ -67,7 +67,7 @@ export function logOf(
   book: {
     sessions: readonly Session[];
     catches: readonly Catch[];
-    stretches: readonly Stretch[];
+    stretches: readonly EffortInterval[];
     observations: readonly Observation[];
   },
   now: number,

@@ -2,7 +2,7 @@ import type { Field } from "../core/flow/grid";
 import { liveField, liveGrid } from "../core/flow/live";
 import { rasteriseReach } from "../core/flow/rasterise";
 import { checkReach } from "../core/flow/reach";
-import type { Crew } from "../core/flow/crew";
+import type { ThreadPool } from "../core/flow/thread-pool";
 import { type Progress, steadyFlow } from "../core/flow/steady";
 import { covers, type FieldRequest } from "./field";
 
@@ -15,13 +15,13 @@ export function followField({ reach, discharge }: FieldRequest, before: Field): 
 }
 
 /** Solves the field, in slices; started from a field near by where there is one on the same ground. */
-export function* solveField(request: FieldRequest, near?: Field, crew?: Crew): Generator<Progress, Field> {
+export function* solveField(request: FieldRequest, near?: Field, pool?: ThreadPool): Generator<Progress, Field> {
   const reach = checkReach(request.reach);
   const grid = rasteriseReach(reach, request.cell);
   return yield* steadyFlow(grid, {
     discharge: request.discharge,
     downstream: reach.downstream,
     near: near && covers(near, grid) ? near : undefined,
-    crew,
+    pool: pool,
   });
 }

@@ -11,7 +11,7 @@ test("the same instant gives the same water, whatever span is asked for", () => 
   expect(simulateGauge(at, at)[0]).toEqual(year.find((hour) => hour.time === at));
 });
 
-test("a river, not noise: never dry, spates that rise faster than they fall, a recession that can be found", () => {
+test("a river, not noise: never dry, floods that rise faster than they fall, a recession that can be found", () => {
   expect(Math.min(...year.map((hour) => hour.discharge))).toBeGreaterThan(0.3);
   const changes = year.slice(1).map((hour, k) => Math.log(hour.discharge / year[k]!.discharge));
   expect(Math.max(...changes)).toBeGreaterThan(2 * -Math.min(...changes));

@@ -1,7 +1,7 @@
 "use client";
 import type { Undo } from "../store/change";
 import { isStoreFailure, mayBeRepeated, storeFault } from "../store/failure";
-import { tellFault } from "../words/messages";
+import { faultText } from "../words/messages";
 import { goOnInMemory } from "./memory-day";
 import { say, useNotices } from "./notices";
 import { useSettings } from "./settings";
@@ -15,7 +15,7 @@ export interface Unkept {
 
 /** Why something could not be kept, and what else can be done with it; `again` does it once more. */
 export const unkept = (error: unknown, again: () => Promise<unknown>): Unkept => ({
-  text: tellFault(storeFault(error), useSettings.getState().system),
+  text: faultText(storeFault(error), useSettings.getState().system),
   inMemory: isStoreFailure(error) ? () => act(() => goOnInMemory(again)) : undefined,
 });
 
@@ -30,7 +30,7 @@ function sayFault(error: unknown, again: () => Promise<unknown>): void {
 
 /** Tells of a failure that costs only time: what is worked out anew when it is next wanted. */
 export const sayLost = (error: unknown): void =>
-  useNotices.getState().say(tellFault(storeFault(error), useSettings.getState().system), undefined, true);
+  useNotices.getState().say(faultText(storeFault(error), useSettings.getState().system), undefined, true);
 
 /** Runs work whose end nobody awaits: a failure is told as a notice. Event handlers go through here. */
 export function act(work: () => Promise<unknown>): void {

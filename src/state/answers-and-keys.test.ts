@@ -1,5 +1,5 @@
 import "fake-indexeddb/auto";
-import { PART_NAMES, type PartName } from "../core/book/parts";
+import { PART_NAMES, type PartName } from "../core/book/log-contents";
 import { SI_SCALE } from "../core/book/rate-terms";
 import type { Preference, WeatherRecord } from "../core/book/preferences";
 import type { FieldReading, Profile, ReachRecord } from "../core/book/records";

@@ -2,7 +2,7 @@
 import type { Table } from "dexie";
 import { useLiveAnswer } from "./live-answer";
 import { useEffect, useState } from "react";
-import type { State } from "../core/book/states";
+import type { Versioned } from "../core/book/versions";
 import { DAY } from "../core/gauge/series";
 import { database } from "../store/database";
 import { act } from "./act";
@@ -38,7 +38,7 @@ export function useKeeping(asked: boolean): Keeping | undefined {
 }
 
 /** Parts that a hand fills: gauge records can be read again. */
-const tables = (): Table<State & { demo?: boolean }, string>[] => {
+const tables = (): Table<Versioned & { demo?: boolean }, string>[] => {
   const db = database();
   const names = [
     "sessions",

@@ -1,5 +1,5 @@
 "use client";
-import { PART_NAMES } from "../core/book/parts";
+import { PART_NAMES } from "../core/book/log-contents";
 import { shortName } from "../scenario/key";
 import { type Database, database } from "../store/database";
 import { useLiveAnswer } from "./live-answer";

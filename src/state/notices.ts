@@ -1,7 +1,7 @@
 "use client";
 import { create } from "zustand";
 
-interface Way {
+interface NoticeAction {
   label: string;
   run: () => void;
 }
@@ -12,18 +12,18 @@ export interface Notice {
   text: string;
   /** A fault stays until it is closed. */
   fault: boolean;
-  action?: Way;
+  action?: NoticeAction;
   /** Another way on beside it. */
-  other?: Way;
+  other?: NoticeAction;
   /** What waits behind its ways: each failed entry is kept until one of them is taken. */
   waiting: number;
 }
 
 interface Notices {
   list: Notice[];
-  say: (text: string, action?: Way, fault?: boolean) => void;
+  say: (text: string, action?: NoticeAction, fault?: boolean) => void;
   /** Tells what could not be kept: it waits behind the notice until one of the ways is taken. */
-  wait: (text: string, again: Way, other?: Way) => void;
+  wait: (text: string, again: NoticeAction, other?: NoticeAction) => void;
   drop: (id: number) => void;
 }
 
@@ -31,7 +31,7 @@ interface Notices {
 const MOST = 3;
 
 /** Both, in their order. */
-const after = (first: Way | undefined, next: Way | undefined): Way | undefined =>
+const after = (first: NoticeAction | undefined, next: NoticeAction | undefined): NoticeAction | undefined =>
   first && next
     ? {
         label: first.label,
@@ -84,4 +84,4 @@ export function undoLast(): boolean {
 }
 
 /** Says something in passing; with an action it stays long enough to be undone. */
-export const say = (text: string, action?: Way): void => useNotices.getState().say(text, action);
+export const say = (text: string, action?: NoticeAction): void => useNotices.getState().say(text, action);

@@ -55,15 +55,15 @@ export function useStage<T>(
   name: string,
   key: string | false | null | undefined,
   run: (signal: AbortSignal) => Promise<T>,
-  kin?: string | false | null,
+  scope?: string | false | null,
 ): Stage<T> {
   const query = useQuery<T, Error, T, readonly unknown[]>({
-    queryKey: [name, kin || null, key || null],
+    queryKey: [name, scope || null, key || null],
     queryFn: ({ signal }) => run(signal),
     enabled: Boolean(key),
     placeholderData:
       // The question before it must be kin; then its answer stands, said to be the earlier one.
-      (previous, before) => (kin && before?.queryKey[1] === kin ? previous : undefined),
+      (previous, before) => (scope && before?.queryKey[1] === scope ? previous : undefined),
   });
   return {
     value: key ? query.data : undefined,

@@ -1,5 +1,5 @@
 "use client";
-import type { Book } from "../core/book/parts";
+import type { Book } from "../core/book/log-contents";
 import { fetched } from "../core/quantity/fetched";
 import { database } from "../store/database";
 import { setAsideWords } from "../words/archive";

@@ -1,20 +1,20 @@
 "use client";
 import { useLiveAnswer } from "./live-answer";
 import { useEffect, useRef } from "react";
-import type { Observation, RuleRecord, Stretch } from "../core/book/bank-records";
+import type { Observation, RuleRecord, EffortInterval } from "../core/book/bank-records";
 import type { Catch, Session } from "../core/book/records";
 import { database } from "../store/database";
 import { runningSession } from "../store/running";
-import { settleStretches } from "../store/stretches";
+import { settleStretches } from "../store/effort-intervals";
 import { act } from "./act";
 import { clockNow } from "./clock";
 
 /** The session that runs, with what has been put into it. */
 export interface Bank {
   session: Session;
-  stretches: Stretch[];
+  stretches: EffortInterval[];
   /** Those that are being fished, by rod. */
-  open: Stretch[];
+  open: EffortInterval[];
   observations: Observation[];
   catches: Catch[];
   rules: RuleRecord[];

@@ -1,6 +1,6 @@
 "use client";
 import { useLiveAnswer } from "./live-answer";
-import { PART_NAMES } from "../core/book/parts";
+import { PART_NAMES } from "../core/book/log-contents";
 import { database } from "../store/database";
 
 /** Does the book hold anything at all, beyond what was taken out of it? False until it is known. */

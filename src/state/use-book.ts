@@ -1,6 +1,6 @@
 "use client";
 import { useLiveAnswer } from "./live-answer";
-import type { Stretch } from "../core/book/bank-records";
+import type { EffortInterval } from "../core/book/bank-records";
 import type { Catch, Session } from "../core/book/records";
 import { database } from "../store/database";
 
@@ -8,7 +8,7 @@ export interface BookView {
   ready: boolean;
   sessions: Session[];
   catches: Catch[];
-  stretches: Stretch[];
+  stretches: EffortInterval[];
   running: Session | undefined;
 }
 

@@ -2,7 +2,7 @@
 import { Download, Upload } from "lucide-react";
 import { useState } from "react";
 import { readArchive, type SetAside } from "../core/formats/archive";
-import { PART_NAMES } from "../core/book/parts";
+import { PART_NAMES } from "../core/book/log-contents";
 import type { SettingsRecord } from "../core/book/preferences";
 import { act, type Unkept, unkept } from "../state/act";
 import { recogniseDemo } from "../state/demo";
@@ -61,7 +61,7 @@ export function Archive() {
           <NotKept fault={fault} />
         </div>
       )}
-      {opened && <Plan key={opened.name} {...opened} onFault={setFault} onDone={() => setOpened(undefined)} />}
+      {opened && <MergePlan key={opened.name} {...opened} onFault={setFault} onDone={() => setOpened(undefined)} />}
     </section>
   );
 }
@@ -122,7 +122,7 @@ function restoreWords(removed: number, older: number): string {
 }
 
 /** What taking an archive in would do. */
-function Plan({
+function MergePlan({
   name,
   plan,
   setAside,

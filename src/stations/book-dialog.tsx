@@ -15,7 +15,7 @@ import { dayAndTime } from "../words/river";
 import { count } from "../words/text";
 import { Archive } from "./archive";
 import { EmptyBook } from "./empty-book";
-import { Holdings } from "./holdings";
+import { StoredData } from "./stored-data";
 
 /** One that was kept and is none of them is the day's. */
 const LOOKS = [
@@ -76,7 +76,7 @@ export function BookDialog({
           </div>
         </div>
         <Archive />
-        <Holdings river={river} />
+        <StoredData river={river} />
         <section>
           <h3 className="mb-1">Demo river</h3>
           {hasDemo ? (

@@ -5,7 +5,7 @@ import { goOnInMemory, useMemoryDay } from "../state/memory-day";
 import { useOpened } from "../state/use-opened";
 import { Button } from "../widgets/button";
 import { FaultNote } from "../widgets/fault-note";
-import { tellFault } from "../words/messages";
+import { faultText } from "../words/messages";
 
 /** What looks into the book, once it is open; or why it cannot be opened, and a way through the day without it. */
 export function BookGate({ children }: { children: ReactNode }) {
@@ -18,7 +18,7 @@ export function BookGate({ children }: { children: ReactNode }) {
         <div className="mx-auto grid max-w-2xl gap-3 py-6">
           <h1 className="text-2xl">The log couldn’t be opened</h1>
           <FaultNote
-            message={tellFault(opened.fault)}
+            message={faultText(opened.fault)}
             todo="Your log is safe and unchanged. You can use a temporary log for now. It is lost when this page closes, so save a backup first and restore it later."
           />
           <div className="flex flex-wrap gap-3">

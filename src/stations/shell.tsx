@@ -10,7 +10,7 @@ import { useServiceWorker } from "../state/offline";
 import { useDemoWanted } from "../state/providers";
 import { followOtherTabs, useSettings } from "../state/settings";
 import { adoptOldSettings } from "../state/adopt-settings";
-import { warmGate } from "../store/gate";
+import { warmValidation } from "../store/validation";
 import { useHeadingFocus } from "../widgets/heading-focus";
 import { FaultBoundary } from "../widgets/fault-boundary";
 import { keepUp } from "../state/keep-up";
@@ -26,7 +26,7 @@ import { later, laterDialog } from "../widgets/later";
 import { useOneTap } from "../widgets/one-tap";
 
 const KeysDialog = laterDialog(() => import("./keys-dialog").then((one) => one.KeysDialog));
-const Heeded = later(() => import("./heeded").then((one) => one.Heeded));
+const CautionBanners = later(() => import("./caution-banners").then((one) => one.CautionBanners));
 const Welcome = later(() => import("./welcome/welcome").then((one) => one.Welcome));
 
 /** First steps of one's own river, and help; everything else has nothing to show in an empty book. */
@@ -135,7 +135,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
     act(adoptOldSettings);
     const timer = setInterval(() => act(keepUp), 15 * 60_000);
     // What a first write needs is fetched while the network is surely there, after all that is looked at.
-    const ready = setTimeout(warmGate, 3000);
+    const ready = setTimeout(warmValidation, 3000);
     const remind = setTimeout(() => act(remindOfCopy), 5000);
     return () => {
       clearInterval(timer);
@@ -158,7 +158,7 @@ function Opened({ path, children }: { path: string; children: ReactNode }) {
       {river.ready && !empty && (
         <div className="px-4 pt-1.5 empty:hidden lg:px-6">
           <FaultBoundary key={path} name="Cautions" onSave={() => act(saveBook)}>
-            <Heeded river={river} path={path} />
+            <CautionBanners river={river} path={path} />
           </FaultBoundary>
         </div>
       )}

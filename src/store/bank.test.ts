@@ -1,5 +1,5 @@
 import "fake-indexeddb/auto";
-import type { Stretch } from "../core/book/bank-records";
+import type { EffortInterval } from "../core/book/bank-records";
 import { effortOf, rodHours } from "../core/book/effort";
 import { HOUR, MINUTE } from "../core/gauge/series";
 import { demoBook } from "../demo/book";
@@ -8,7 +8,7 @@ import { endFight, goOn, hookFish, moveOn, noFish, observe, pauseSession } from 
 import { writeBook } from "./book";
 import { Database } from "./database";
 import { addCatches, endSession, patchCatches, patchSession, startSession } from "./sessions";
-import { countCast, fishSpot, NO_SPOT, openStretches, putAway, settleStretches } from "./stretches";
+import { countCast, fishSpot, NO_SPOT, openStretches, putAway, settleStretches } from "./effort-intervals";
 
 const book = demoBook(DEMO_HOUR);
 const reach = book.reaches[0]!.id;
@@ -29,13 +29,13 @@ afterEach(async () => {
   await one.delete();
 });
 const running = async () => (await one.sessions.toArray()).find((own) => own.end === null && !own.deleted)!;
-const stretches = async (): Promise<Stretch[]> =>
+const stretches = async (): Promise<EffortInterval[]> =>
   (await one.stretches.toArray())
     .filter((own) => !own.deleted)
     .sort((a, b) => Date.parse(a.start) - Date.parse(b.start));
 const begin = () =>
   startSession(one, reach, "brown-trout", T0, { spots: [spot(1, "jam"), spot(2, "pool")], partners: ["Ana"] });
-const minutesOf = (own: Stretch) => (Date.parse(own.end!) - Date.parse(own.start)) / MINUTE;
+const minutesOf = (own: EffortInterval) => (Date.parse(own.end!) - Date.parse(own.start)) / MINUTE;
 
 test("two tabs start one session with its rods; the second press does nothing", async () => {
   await Promise.all([begin(), startSession(other, reach, "brown-trout", T0, { spots: [spot(1, "tail")] })]);
@@ -199,7 +199,7 @@ test("a session put right takes its stretches with it: moved, cut, or gone; undo
   expect([Math.min(...starts), Math.max(...ends)]).toEqual([T0 - 30 * MINUTE, T0 + 40 * MINUTE]);
   expect(after.some(({ lie }) => lie === "tail")).toBe(false);
   await undo();
-  const hours = (all: Stretch[]) => all.map(({ id, start, end }) => ({ id, start, end }));
+  const hours = (all: EffortInterval[]) => all.map(({ id, start, end }) => ({ id, start, end }));
   expect(hours(await stretches())).toEqual(hours(before));
   // One that was forgotten is closed where it ended.
   await startSession(one, reach, "brown-trout", T0 + 3 * HOUR, { spots: [spot(1, "jam")] });

@@ -1,4 +1,4 @@
-import type { Observation, ObservationKind, Stretch, Suspended } from "../core/book/bank-records";
+import type { Observation, ObservationKind, EffortInterval, Suspended } from "../core/book/bank-records";
 import type { Catch, LostCause, Session } from "../core/book/records";
 import { InputError } from "../core/quantity/fault";
 import type { PromiseExtended } from "dexie";
@@ -16,7 +16,7 @@ import {
   setSuspended,
   spotOf,
   suspend,
-} from "./stretches";
+} from "./effort-intervals";
 
 /** What happens on the bank, each in one transaction: a killed browser leaves all of it or nothing. */
 
@@ -86,7 +86,7 @@ export async function moveOn(
   { id, reach }: Pick<Session, "id" | "reach">,
   rods: readonly number[],
   spot: Respot,
-  left: ({ kind: "rest" | "primed"; until: string } & Pick<Stretch, "lie" | "place">) | undefined,
+  left: ({ kind: "rest" | "primed"; until: string } & Pick<EffortInterval, "lie" | "place">) | undefined,
   at: number,
 ): Promise<Undo> {
   const cut = await cutFor(db, reach);
@@ -175,7 +175,7 @@ export async function hookFish(db: Database, { id, reach }: Session, rod: number
 }
 
 /** What a fish took out of the stretch that it came in. */
-const tookFrom = (stretch: Stretch | undefined): CatchDetails =>
+const tookFrom = (stretch: EffortInterval | undefined): CatchDetails =>
   stretch
     ? {
         stretch: stretch.id,
@@ -192,7 +192,7 @@ const tookFrom = (stretch: Stretch | undefined): CatchDetails =>
       }
     : {};
 
-const castOf = ({ casts }: Stretch): { cast?: number } => {
+const castOf = ({ casts }: EffortInterval): { cast?: number } => {
   const cast = casts.reduce((sum, one) => sum + one.count, 0);
   return cast > 0 ? { cast } : {};
 };

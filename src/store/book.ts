@@ -1,8 +1,8 @@
 import { mergeRecords, renewed } from "../core/book/merge";
-import { type Book, emptyBook, PART_NAMES, type PartName } from "../core/book/parts";
+import { type Book, emptyBook, PART_NAMES, type PartName } from "../core/book/log-contents";
 import type { ReachRecord, SeriesRecord } from "../core/book/records";
 import { sameReadings } from "../core/book/series-join";
-import { compareStates, stampAfter, type State } from "../core/book/states";
+import { compareVersions, stampAfter, type Versioned } from "../core/book/versions";
 import { withFeatureIds } from "../core/flow/feature-ids";
 import type { Database } from "./database";
 import { joinStored, renewedStored, type StoredSeries, storedTombstone, toRecord, toStored } from "./series-stored";
@@ -60,30 +60,30 @@ export interface MergePlan {
   older: Book;
 }
 
-const isSeries = (part: PartName, one: State): one is StoredSeries => part === "series" && "marks" in one;
+const isSeries = (part: PartName, one: Versioned): one is StoredSeries => part === "series" && "marks" in one;
 
 /** A record as its table keeps it. */
-function asKept(part: PartName, record: unknown): State {
+function asKept(part: PartName, record: unknown): Versioned {
   if (part === "series") return toStored(record as SeriesRecord);
-  if (part !== "reaches") return record as State;
+  if (part !== "reaches") return record as Versioned;
   const reach = record as ReachRecord;
-  return { ...reach, reach: withFeatureIds(reach.reach) } as State;
+  return { ...reach, reach: withFeatureIds(reach.reach) } as Versioned;
 }
 
-const mergeKept = (part: PartName, a: State, b: State): State =>
+const mergeKept = (part: PartName, a: Versioned, b: Versioned): Versioned =>
   isSeries(part, a) && isSeries(part, b) ? joinStored(a, b) : mergeRecords(part, a, b);
 
-const renewKept = (part: PartName, one: State, at: string): State =>
+const renewKept = (part: PartName, one: Versioned, at: string): Versioned =>
   isSeries(part, one) ? renewedStored(one, at) : renewed(one, at);
 
-const sameKept = (part: PartName, a: State, b: State): boolean =>
+const sameKept = (part: PartName, a: Versioned, b: Versioned): boolean =>
   isSeries(part, a) && isSeries(part, b)
     ? a.updatedAt === b.updatedAt && sameReadings(a, b)
-    : compareStates(a, b) === 0;
+    : compareVersions(a, b) === 0;
 
 /** The book's own states of records of a part, in the order of theirs. */
-const ownStates = (db: Database, part: PartName, records: readonly State[]): Promise<(State | undefined)[]> =>
-  db.table<State, string>(part).bulkGet(records.map((one) => one.id));
+const ownStates = (db: Database, part: PartName, records: readonly Versioned[]): Promise<(Versioned | undefined)[]> =>
+  db.table<Versioned, string>(part).bulkGet(records.map((one) => one.id));
 
 /** What an import would do, before it is done: the later state of each record stands, series join. */
 export async function planMerge(db: Database, incoming: Book): Promise<MergePlan> {
@@ -132,14 +132,14 @@ export async function applyPlan(
 export async function emptyTheBook(db: Database, now: number = Date.now()): Promise<void> {
   await db.transaction("rw", bookTables(db), async () => {
     for (const part of PART_NAMES) {
-      const alive = (await db.table<State, string>(part).toArray()).filter((one) => !one.deleted);
+      const alive = (await db.table<Versioned, string>(part).toArray()).filter((one) => !one.deleted);
       await db.table(part).bulkPut(alive.map((one) => goneAt(part, one, stampAfter(now, one.updatedAt))));
     }
   });
 }
 
 /** What stays of a record that is taken out. */
-const goneAt = (part: PartName, one: State, at: string): State =>
+const goneAt = (part: PartName, one: Versioned, at: string): Versioned =>
   isSeries(part, one) ? storedTombstone(one, at) : { ...one, updatedAt: at, deleted: true };
 
 /** Takes a book in, merged with what is there, in one transaction: all of it or nothing. */
@@ -203,7 +203,7 @@ export async function removeDemo(db: Database, now: number = Date.now()): Promis
       )
       .toArray();
     for (const part of PART_NAMES) {
-      const gone = book[part].map((record): State => {
+      const gone = book[part].map((record): Versioned => {
         return goneAt(part, asKept(part, record), stampAfter(now, record.updatedAt));
       });
       await db.table(part).bulkPut(gone);

@@ -1,5 +1,5 @@
 import type { EntityTable, PromiseExtended, Table } from "dexie";
-import { stampAfter, type State } from "../core/book/states";
+import { stampAfter, type Versioned } from "../core/book/versions";
 import { InputError } from "../core/quantity/fault";
 import type { Database } from "./database";
 
@@ -11,7 +11,7 @@ export type Undo = () => Promise<void>;
  * write over each other. `back` is the function that takes this step back from whatever the record is by then.
  * @throws InputError "record-gone" when it is not there; whatever `by` throws, with nothing written
  */
-export function change<T extends State>(
+export function change<T extends Versioned>(
   db: Database,
   table: EntityTable<T, "id">,
   id: string,
@@ -37,7 +37,7 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
  * Sets some fields of a record. Its undo sets those back that still are as this step left them; a field that was
  * changed again since keeps its newer value.
  */
-export const patch = <T extends State>(
+export const patch = <T extends Versioned>(
   db: Database,
   table: EntityTable<T, "id">,
   id: string,
@@ -75,7 +75,7 @@ export function unpatched<T extends object>(record: T, before: T, fields: Partia
 }
 
 /** Takes a record out of the book, leaving its tombstone, or brings it back. */
-export const setDeleted = <T extends State>(
+export const setDeleted = <T extends Versioned>(
   db: Database,
   table: EntityTable<T, "id">,
   id: string,
@@ -105,7 +105,7 @@ export const nested = <T>(db: Database, tables: readonly Table[], steps: () => P
   db.transaction("rw", [...tables], steps);
 
 /** Puts a new record in; undo leaves its tombstone. */
-export const add = <T extends State>(db: Database, table: EntityTable<T, "id">, record: T): PromiseExtended<Undo> =>
+export const add = <T extends Versioned>(db: Database, table: EntityTable<T, "id">, record: T): PromiseExtended<Undo> =>
   table.add(record as never).then(() => async () => {
     await setDeleted(db, table, record.id, true);
   });

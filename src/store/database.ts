@@ -8,13 +8,13 @@ import type {
   StationRecord,
   WaterRecord,
 } from "../core/book/records";
-import type { Observation, Photo, RuleRecord, Stretch } from "../core/book/bank-records";
+import type { Observation, Photo, RuleRecord, EffortInterval } from "../core/book/bank-records";
 import type { TackleItem } from "../core/rig/tackle-item";
 import type { PackedField } from "../core/flow/precomputed";
 import type { Preference, WeatherRecord } from "../core/book/preferences";
 import { withFeatureIds } from "../core/flow/feature-ids";
 import { clampOld } from "./clamp-old";
-import { gate } from "./gate";
+import { validation } from "./validation";
 import type { StoredSeries } from "./series-stored";
 
 /** A solved field kept for next time, packed. `bed` tells which reach it belongs to and in which state. */
@@ -38,7 +38,7 @@ export class Database extends Dexie {
   readings!: EntityTable<FieldReading, "id">;
   profiles!: EntityTable<Profile, "id">;
   tackle!: EntityTable<TackleItem, "id">;
-  stretches!: EntityTable<Stretch, "id">;
+  stretches!: EntityTable<EffortInterval, "id">;
   observations!: EntityTable<Observation, "id">;
   rules!: EntityTable<RuleRecord, "id">;
   photos!: EntityTable<Photo, "id">;
@@ -114,7 +114,7 @@ export class Database extends Dexie {
           }),
       );
     this.schema = this.verno;
-    this.use(gate);
+    this.use(validation);
   }
 }
 

@@ -1,7 +1,7 @@
 import type { FieldReading, ReachRecord, StationRecord, WaterRecord } from "../core/book/records";
 import { sameRecord } from "../core/gauge/same-gauge";
 import type { GaugeFile } from "../core/formats/gauge-text";
-import { stampAfter } from "../core/book/states";
+import { stampAfter } from "../core/book/versions";
 import { datedAt } from "../core/book/series-join";
 import { add, patch, setDeleted, type Undo } from "./change";
 import type { Database } from "./database";

@@ -1,5 +1,5 @@
-import { aroundOf } from "../core/book/around";
-import { type Around, fishedIn, ratesIn } from "../core/book/classes";
+import { surroundingsOf } from "../core/book/surroundings";
+import { type Surroundings, fishedIn, ratesIn } from "../core/book/classes";
 import { RATE_KINDS, type RateKind, type RateScale, SI_SCALE } from "../core/book/rate-terms";
 import { type Effort, effortOf } from "../core/book/effort";
 import { learnPreference, type Preference, type Trial, tryPreference } from "../core/book/preference";
@@ -27,19 +27,19 @@ export interface LearnScope {
 }
 
 /** A class of a property. */
-export interface Condition {
+export interface RateClass {
   kind: RateKind;
   key: string;
 }
 
 /** One side of a comparison: fishing that meets all of some conditions. */
-export type Side = readonly Condition[];
+export type Side = readonly RateClass[];
 
 /** The same log gives the same answer. */
 const SEED = 1;
 
 /** Clocks of the waters: each reach's by the zone of its gauge, this device's where there is none. */
-const clocksOf = (reaches: readonly ReachRecord[], stations: readonly StationRecord[]): Around["clockOf"] => {
+const clocksOf = (reaches: readonly ReachRecord[], stations: readonly StationRecord[]): Surroundings["clockOf"] => {
   const zoneOf = new Map(stations.map((one) => [one.id, one.zone]));
   const zones = new Map(reaches.map((one) => [one.id, zoneOf.get(one.station ?? "") ?? ""]));
   const own = new Intl.DateTimeFormat().resolvedOptions().timeZone || "UTC";
@@ -69,7 +69,7 @@ async function fishing({ reach, species, now }: LearnScope) {
   const here = sessions.filter((session) => reach === null || session.reach === reach);
   return {
     efforts: effortOf(here, catches, now, species ?? undefined, stretches),
-    around: aroundOf(
+    around: surroundingsOf(
       { reaches, stations, waters },
       new Map(pressures.map((one) => [one.station, one])),
       clocksOf(reaches, stations),

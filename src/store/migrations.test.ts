@@ -10,7 +10,7 @@ import { effortOf } from "../core/book/effort";
 import { Database } from "./database";
 import { keepWater } from "./gauges";
 import { startSession } from "./sessions";
-import { NO_SPOT } from "./stretches";
+import { NO_SPOT } from "./effort-intervals";
 import { dropForecast, keepForecast } from "./weather";
 import { addPiece, addPieces, changePiece, countPiece } from "./tackle";
 

@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { IDBFactory, IDBKeyRange } from "fake-indexeddb";
 import { InputError } from "../core/quantity/fault";
-import { tellFault } from "../words/messages";
+import { faultText } from "../words/messages";
 import { Database } from "./database";
 import { openBook } from "./open-book";
 
@@ -16,7 +16,7 @@ async function refusal(ground: Ground, patience?: number): Promise<string> {
   expect(error).toBeInstanceOf(InputError);
   const { fault } = error as InputError;
   expect(fault.code).toBe("book-not-opened");
-  expect(tellFault(fault)).toMatch(/^The log couldn’t be opened\. [A-Z][^.]*\./);
+  expect(faultText(fault)).toMatch(/^The log couldn’t be opened\. [A-Z][^.]*\./);
   return String(fault.values.reason);
 }
 

@@ -1,5 +1,5 @@
 import type { DrillScore, Liking, Preference, TravelTime } from "../core/book/preferences";
-import { stampAfter } from "../core/book/states";
+import { stampAfter } from "../core/book/versions";
 import type { Card } from "../core/drills/schedule";
 import type { Database } from "./database";
 

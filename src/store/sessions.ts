@@ -18,7 +18,7 @@ import {
   openStretches,
   shiftStretches,
   type Spot,
-} from "./stretches";
+} from "./effort-intervals";
 
 const stamp = (): string => iso(Date.now());
 

@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { createHash } from "node:crypto";
 import { demoBook } from "../demo/book";
-import { emptyBook, PART_NAMES } from "../core/book/parts";
+import { emptyBook, PART_NAMES } from "../core/book/log-contents";
 import type { Profile } from "../core/book/records";
 import { readArchive, writeArchive } from "../core/formats/archive";
 import { speciesById } from "../core/fish/species";

@@ -1,5 +1,5 @@
 import type { WeatherRecord } from "../core/book/preferences";
-import { stampAfter } from "../core/book/states";
+import { stampAfter } from "../core/book/versions";
 import type { Database } from "./database";
 
 /** A forecast as it comes: what makes it a record is added when it is kept. */

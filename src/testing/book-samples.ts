@@ -1,5 +1,5 @@
 import { HOUR } from "../core/gauge/series";
-import type { Observation, RuleRecord, Stretch } from "../core/book/bank-records";
+import type { Observation, RuleRecord, EffortInterval } from "../core/book/bank-records";
 import type { Effort } from "../core/book/effort";
 import type { Catch, RiverState, SeriesRecord, Session } from "../core/book/records";
 import { asRecorded, datedAt } from "../core/book/series-join";
@@ -91,7 +91,7 @@ export const sampleEffort = (
   ...change,
 });
 
-export const sampleStretch = (id: string, change: Partial<Stretch> = {}): Stretch => ({
+export const sampleStretch = (id: string, change: Partial<EffortInterval> = {}): EffortInterval => ({
   schema: "low-heron/stretch@1",
   id,
   updatedAt: AT,

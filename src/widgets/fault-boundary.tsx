@@ -1,7 +1,7 @@
 "use client";
 import { Component, type ReactNode } from "react";
 import { asFault } from "../core/quantity/answer";
-import { tell } from "../words/messages";
+import { messageText } from "../words/messages";
 import { Button } from "./button";
 import { FaultNote } from "./fault-note";
 
@@ -21,7 +21,7 @@ export function NotShown({
   return (
     <div className="mx-auto grid max-w-2xl gap-3 py-6">
       <FaultNote
-        message={`${name} couldn’t be shown. ${tell(asFault(error))}`}
+        message={`${name} couldn’t be shown. ${messageText(asFault(error))}`}
         todo="Your log is unchanged. Retry, or reload the page."
       />
       <div className="flex flex-wrap gap-3">

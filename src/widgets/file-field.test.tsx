@@ -4,7 +4,7 @@ import userEvent from "@testing-library/user-event";
 import { FileField } from "./file-field";
 import { Refused } from "./refused";
 import { message } from "../core/quantity/message";
-import { tell } from "../words/messages";
+import { messageText } from "../words/messages";
 
 test("files chosen are handed over, and the same file, mended, can be chosen again", async () => {
   const user = userEvent.setup();
@@ -27,7 +27,7 @@ test("refused lines are told with their reasons; of very many the first, and how
   expect(screen.getByText("Of 12 data lines 10 read, 2 without a reading, 0 rejected.")).toBeInTheDocument();
   rerender(<Refused rejected={rejected(1)} lines={lines(1)} system="metric" />);
   expect(screen.getByText("Of 13 data lines 10 read, 2 without a reading, 1 rejected.")).toBeInTheDocument();
-  expect(screen.getByRole("listitem")).toHaveTextContent(`line 2: ${tell(message("no-place"))}`);
+  expect(screen.getByRole("listitem")).toHaveTextContent(`line 2: ${messageText(message("no-place"))}`);
   rerender(<Refused rejected={rejected(203)} lines={lines(203)} system="metric" />);
   expect(screen.getAllByRole("listitem")).toHaveLength(200);
   expect(screen.getByText("and 3 more")).toBeInTheDocument();

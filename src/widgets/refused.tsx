@@ -1,7 +1,7 @@
 import type { LineCounts } from "../core/formats/tally";
 import type { Message } from "../core/quantity/message";
 import type { UnitSystem } from "../words/quantity";
-import { tell } from "../words/messages";
+import { messageText } from "../words/messages";
 import { count } from "../words/text";
 
 /** Lines of them drawn at most; how many more there are is said. */
@@ -26,7 +26,7 @@ export function Refused({
       <ul className="mt-2 max-h-40 overflow-auto text-sm">
         {rejected.slice(0, MOST).map((one, k) => (
           <li key={k}>
-            {one.file && `${one.file}, `}line {one.line}: {tell(one.reason, system)}
+            {one.file && `${one.file}, `}line {one.line}: {messageText(one.reason, system)}
           </li>
         ))}
       </ul>

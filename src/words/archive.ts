@@ -1,6 +1,6 @@
 import type { SetAside } from "../core/formats/archive";
-import { tell } from "./messages";
+import { messageText } from "./messages";
 
 /** Where a record of an archive stands that is not taken, and why. */
 export const setAsideWords = ({ path, line, why }: SetAside): string =>
-  `${path}${line === undefined ? "" : `, line ${line}`}: ${tell(why)}`;
+  `${path}${line === undefined ? "" : `, line ${line}`}: ${messageText(why)}`;

@@ -3,7 +3,7 @@ import { instantOf, instantsOf, localMinute } from "../core/quantity/local-time"
 import { parseNumber } from "../core/quantity/number";
 import { type Dimension, parseQuantity } from "../core/quantity/units";
 import { clockZone } from "./clock-zone";
-import { tell } from "./messages";
+import { messageText } from "./messages";
 
 /** Schemas of what is typed into a field: from text to SI, or the sentence that says what is wrong. */
 
@@ -31,7 +31,7 @@ export const quantityEntry = (dimension: Dimension, unit: string, limits?: Limit
   z.string().transform((text, context) => {
     const parsed = parseQuantity(text, dimension, unit);
     if (parsed.ok) return checked(parsed.value, limits, context);
-    context.addIssue({ code: "custom", message: tell(parsed.message) });
+    context.addIssue({ code: "custom", message: messageText(parsed.message) });
     return z.NEVER;
   });
 
@@ -40,7 +40,7 @@ export const numberEntry = (limits?: Limits) =>
   z.string().transform((text, context) => {
     const parsed = parseNumber(text.replace("°", ""));
     if (parsed.ok) return checked(parsed.value, limits, context);
-    context.addIssue({ code: "custom", message: tell(parsed.message) });
+    context.addIssue({ code: "custom", message: messageText(parsed.message) });
     return z.NEVER;
   });
 

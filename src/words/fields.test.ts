@@ -3,7 +3,7 @@ import { checkReach } from "../core/flow/reach";
 import { InputError } from "../core/quantity/fault";
 import { answer } from "../core/quantity/answer";
 import { fieldWords } from "./fields";
-import { tellFault } from "./messages";
+import { faultText } from "./messages";
 
 test.each([
   ["bed.slope", "slope of the bed"],
@@ -38,7 +38,7 @@ test("what a reach file holds wrong is told by field, what was read and what is 
   const told = (bed: object) => {
     const found = answer(() => checkReach(reach(bed)));
     if (found.ok) throw new Error("it was taken");
-    return tellFault(found.fault);
+    return faultText(found.fault);
   };
   expect(told({ slope: NaN })).toBe("The slope of the bed is not valid: NaN was found, but a number is needed.");
   expect(told({ width: "wide" })).toBe("The width of the bed is not valid: “wide” was found, but a number is needed.");
@@ -50,7 +50,7 @@ test("what a reach file holds wrong is told by field, what was read and what is 
 test("a profile too", () => {
   expect(speciesSchema.safeParse({}).success).toBe(false);
   expect(
-    tellFault(
+    faultText(
       new InputError("bad-rig", {
         path: "water.depth",
         issue: { code: "wrong-type", values: { expected: "number", read: "x" } },

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { InputError } from "../core/quantity/fault";
 import { message } from "../core/quantity/message";
-import { tell, tellFault, WORDS } from "./messages";
+import { messageText, faultText, WORDS } from "./messages";
 import "./rig";
 import "./session";
 
@@ -24,13 +24,13 @@ test("every code that is thrown, refused with or said has its sentence", () => {
 
 test("no sentence shows a value that was not handed in: every name in a sentence is given where its code is used", () => {
   // A sentence told with nothing may lack values, but must not break.
-  for (const code of Object.keys(WORDS)) expect(typeof tell(message(code))).toBe("string");
+  for (const code of Object.keys(WORDS)) expect(typeof messageText(message(code))).toBe("string");
 });
 
 test("a reason within a fault is told too, with its line", () => {
   const reason = message("not-a-reading", { parameter: "stage", text: "abc" });
   const { fault } = new InputError("no-readings", { line: 4, reason }, { line: 4 });
-  expect(tellFault(fault)).toBe("The file has no usable readings: line 4, stage “abc” is not a number. (line 4)");
+  expect(faultText(fault)).toBe("The file has no usable readings: line 4, stage “abc” is not a number. (line 4)");
 });
 
 test.each([
@@ -45,15 +45,15 @@ test.each([
   ],
   ["try-shot-more", { grams: 0.4 }, /^one shot of .* more$/],
 ] as const)("%s says what it means, with its values", (code, values, said) => {
-  expect(tell(message(code, values))).toMatch(said);
+  expect(messageText(message(code, values))).toMatch(said);
 });
 
 test("quantities in messages follow the units asked for", () => {
   const warm = message("too-warm-to-play", { species: "brown-trout", temperature: 21 });
-  expect(tell(warm, "metric")).toMatch(/^21\.0 °C: leave brown trout alone/);
-  expect(tell(warm, "us")).toMatch(/^70 °F: leave brown trout alone/);
+  expect(messageText(warm, "metric")).toMatch(/^21\.0 °C: leave brown trout alone/);
+  expect(messageText(warm, "us")).toMatch(/^70 °F: leave brown trout alone/);
 });
 
 test("an unknown code shows itself instead of nothing", () => {
-  expect(tell(message("never-heard-of"))).toBe("never-heard-of");
+  expect(messageText(message("never-heard-of"))).toBe("never-heard-of");
 });

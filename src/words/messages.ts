@@ -7,7 +7,7 @@ import { ISSUES } from "./messages/issues";
 import { LINES } from "./messages/lines";
 import { MODELS } from "./messages/models";
 import { READING } from "./messages/reading";
-import { sayIn, type Words } from "./messages/say";
+import { messageFormat, type Words } from "./messages/message-format";
 
 /**
  * Every sentence, by the code of what it says; screens and the command line tell the same. Those of one station alone
@@ -26,11 +26,11 @@ export const WORDS: Record<string, Words[string]> = {
 export const addWords = (more: Words): void => void Object.assign(WORDS, more);
 
 /** A message as a sentence, or as part of one where it is a reason. */
-export function tell(message: Message, system: UnitSystem = "metric"): string {
+export function messageText(message: Message, system: UnitSystem = "metric"): string {
   const words = WORDS[message.code];
-  return words ? words(message.values, sayIn(system, tell)) : message.code;
+  return words ? words(message.values, messageFormat(system, messageText)) : message.code;
 }
 
 /** A fault in a sentence, with its line where it has one. */
-export const tellFault = (fault: Fault, system: UnitSystem = "metric"): string =>
-  `${tell(fault, system)}${fault.line ? ` (line ${fault.line})` : ""}`;
+export const faultText = (fault: Fault, system: UnitSystem = "metric"): string =>
+  `${messageText(fault, system)}${fault.line ? ` (line ${fault.line})` : ""}`;

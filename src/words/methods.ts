@@ -1,7 +1,7 @@
 import type { AdviceOf, BottomAdvice, JigAdvice, RigAdvice } from "../core/rig/advice";
 import type { Way } from "../core/rig/ways";
 import type { Method } from "../core/tactics/methods";
-import { tell } from "./messages";
+import { messageText } from "./messages";
 import { figureText, show, showText, type UnitSystem } from "./quantity";
 import { count } from "./text";
 import { weightText } from "./weight";
@@ -59,7 +59,7 @@ const reasonsBeside = ({ reasons }: RigAdvice, system: UnitSystem): string[] =>
   reasons
     .filter(({ code }) => BESIDE.includes(code))
     .slice(0, 2)
-    .map((one) => tell(one, system));
+    .map((one) => messageText(one, system));
 
 const mended = ({ mends }: Cast, held = "") => ({
   sentence: mends === 0 ? "No mend." : `Mend ${count(mends, "time")}.`,

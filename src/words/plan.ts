@@ -1,7 +1,7 @@
 import { countedWords } from "./learn";
 import { clarityClass } from "../core/gauge/clarity";
 import type { ConditionCode, ConditionKind, FactorOf } from "../core/plan/factor";
-import type { Limb } from "../core/plan/factors";
+import type { ForecastLimb } from "../core/plan/factors";
 import type { Change } from "../core/plan/changes";
 import type { LogRate, PlanWindow, RemovedReason } from "../core/plan/plan";
 import { figureText, showText, type UnitSystem } from "./quantity";
@@ -87,7 +87,7 @@ const CONDITION_WORDS: {
 };
 
 /** The state of the river in a window in one breath: "6.8 m³/s and falling, green, seen to the knee". */
-export function stateWords(window: PlanWindow, limb: Limb, system: UnitSystem, height?: number): string {
+export function stateWords(window: PlanWindow, limb: ForecastLimb, system: UnitSystem, height?: number): string {
   const clarity =
     window.visibleDepth === null
       ? ""

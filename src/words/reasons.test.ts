@@ -2,7 +2,7 @@ import fc from "fast-check";
 import type { Known } from "../core/fish/lie-reasons";
 import { reasonsFor } from "../core/fish/lie-reasons";
 import type { Reason } from "../core/fish/reasons";
-import { tellReason } from "./reasons";
+import { reasonText } from "./reasons";
 
 test("every reason is told in both systems, with its numbers", () => {
   const reasons: Reason[] = [
@@ -31,15 +31,15 @@ test("every reason is told in both systems, with its numbers", () => {
     { kind: "rest", share: 0.9 },
   ];
   for (const reason of reasons)
-    for (const system of ["metric", "us"] as const) expect(tellReason(reason, system)).toMatch(/^[A-Z0-9].*\.$/);
-  expect(tellReason(reasons[0]!, "metric")).toBe("0.25 m/s at the fish, 0.60 m/s an arm's length away.");
-  expect(tellReason(reasons[0]!, "us")).toContain("0.8 ft/s");
-  expect(tellReason(reasons[10]!, "metric")).toBe("The split stone 0.7 m off for shelter.");
+    for (const system of ["metric", "us"] as const) expect(reasonText(reason, system)).toMatch(/^[A-Z0-9].*\.$/);
+  expect(reasonText(reasons[0]!, "metric")).toBe("0.25 m/s at the fish, 0.60 m/s an arm's length away.");
+  expect(reasonText(reasons[0]!, "us")).toContain("0.8 ft/s");
+  expect(reasonText(reasons[10]!, "metric")).toBe("The split stone 0.7 m off for shelter.");
 });
 
 test("where typical water brings nothing, no multiple of it is told", () => {
-  expect(tellReason({ kind: "energy", net: 0.9, timesMedian: null }, "metric")).not.toMatch(/×/);
-  expect(tellReason({ kind: "energy", net: 0.01, timesMedian: 0.01 }, "metric")).not.toMatch(/0\.0/);
+  expect(reasonText({ kind: "energy", net: 0.9, timesMedian: null }, "metric")).not.toMatch(/×/);
+  expect(reasonText({ kind: "energy", net: 0.01, timesMedian: 0.01 }, "metric")).not.toMatch(/0\.0/);
 });
 
 /** The figures of a sentence, in their order. */
@@ -71,7 +71,7 @@ test("what is said of a lie follows from the figures beside it, over 300 random 
           slowSide,
         } as unknown as Known;
         const lie = { depth: 0.8, focalSpeed: focal, adjacentSpeed: adjacent, cover: cover / 3 };
-        const said = reasonsFor(lie, at).map((reason) => tellReason(reason, system));
+        const said = reasonsFor(lie, at).map((reason) => reasonText(reason, system));
         const find = (pattern: RegExp) => said.find((one) => pattern.test(one)) ?? "";
         const [own, beside] = figures(find(/at the fish/));
         // The speed at the fish is told once, under one name.

@@ -25,7 +25,7 @@ function energyWords(net: number, timesMedian: number | null): string {
 }
 
 /** Why a lie is a lie, in an angler's words. */
-export function tellReason(reason: Reason, system: UnitSystem): string {
+export function reasonText(reason: Reason, system: UnitSystem): string {
   const text = (value: number, kind: Parameters<typeof showText>[1]) => showText(value, kind, system);
   switch (reason.kind) {
     case "speeds":

@@ -5,7 +5,7 @@ import type { Message } from "../core/quantity/message";
 import { InputError } from "../core/quantity/fault";
 import { METHODS_FOR } from "../core/tactics/methods";
 import { PREY, SNAGS } from "../core/tactics/lure-kinds";
-import { tell } from "./messages";
+import { messageText } from "./messages";
 import "./rig";
 import type { RigAdvice } from "../core/rig/advice";
 import { adviseRig } from "../core/rig/advise";
@@ -157,7 +157,7 @@ test("what the words claim of ahead, behind, touching, seen, heavier and slower 
       }
       for (const one of [...advice.reasons, ...advice.cautions]) {
         for (const system of ["metric", "us"] as const) {
-          const text = tell(one, system);
+          const text = messageText(one, system);
           if (/NaN|undefined|Infinity|null/.test(text) || text === one.code) throw new Error(`${one.code}: ${text}`);
         }
         const claim = CLAIMS[one.code];

@@ -1,6 +1,6 @@
 import type { RigAdvice } from "../core/rig/advice";
 import type { BaitPiece, Colour, LureCategory, LureSize } from "../core/tactics/lure";
-import { addWords, tell } from "./messages";
+import { addWords, messageText } from "./messages";
 import { LURE } from "./messages/lure";
 import { RIG } from "./messages/rig";
 import { showText, type UnitSystem } from "./quantity";
@@ -76,6 +76,6 @@ export const rigWords = (
     colours: lure.colours.map((one) => COLOUR_NAMES[one]),
     hookStyle: lure.hookStyle,
   },
-  reasons: reasons.map((one) => tell(one, system)),
-  cautions: cautions.map((one) => tell(one, system)),
+  reasons: reasons.map((one) => messageText(one, system)),
+  cautions: cautions.map((one) => messageText(one, system)),
 });

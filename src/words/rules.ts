@@ -1,6 +1,6 @@
 import type { LocalRule, RuleAnswer } from "../core/book/local-rules";
 import type { RuleRecord } from "../core/book/bank-records";
-import type { Judged } from "../core/book/rules-for";
+import type { KeepOrRelease } from "../core/book/rules-for";
 import { formatDate } from "./date-format";
 import { showText, type UnitSystem } from "./quantity";
 import { count } from "./text";
@@ -26,7 +26,7 @@ export function ruleWords(
 
 /** The same for a screen: the decision by itself, and what stands above it. */
 export function judgedWords(
-  { answer, rule, by, stale }: Judged,
+  { answer, rule, by, stale }: KeepOrRelease,
   measured: boolean,
   system: UnitSystem,
 ): { decision: string; standing: string } {

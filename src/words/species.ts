@@ -1,6 +1,6 @@
 import type { SpeciesId } from "../core/fish/species-habits";
 import type { Phase } from "../core/fish/phases";
-import type { SeasonalWay } from "../core/fish/species-schema";
+import type { SeasonalHabits } from "../core/fish/species-schema";
 
 interface SpeciesWords {
   name: string;
@@ -158,7 +158,7 @@ export const PHASE_NAMES: Record<Phase, string> = {
 const PEACE = "Leave spawning fish alone, and follow local closed seasons.";
 
 /** What a time of the fish's year means; `base` is the id of the fish that ships. */
-export function wayWords(base: string, way: SeasonalWay): string {
+export function wayWords(base: string, way: SeasonalHabits): string {
   // Profiles of older books carry the words that they were copied with.
   const known = SPECIES_WORDS[base as SpeciesId]?.ways[way.phase];
   if (known === undefined) return way.words ?? "";

@@ -7,7 +7,7 @@ import type { FieldRequest } from "../scenario/field";
 import type { ReachReading } from "../scenario/reading";
 import type { EnsembleRequest, Robustness } from "../scenario/robustness";
 import { type Client, clientOf } from "./client";
-import { helpersFor } from "./crew";
+import { helpersFor } from "./thread-workers";
 import type { Outcome } from "./drive";
 import { untilAborted } from "./until-aborted";
 import type { FlowApi } from "./flow.worker";

@@ -9,12 +9,12 @@ import { followField, solveField } from "../scenario/solve";
 import type { EnsembleRequest, Robustness } from "../scenario/robustness";
 import { robustness } from "../scenario/sightings";
 import type { ReachReading } from "../scenario/reading";
-import { Helpers } from "./crew";
+import { ThreadWorkers } from "./thread-workers";
 import { cancel, drive, giveWay, type Outcome } from "./drive";
 import { offer } from "./alive";
 
-const helpers = new Helpers(
-  () => new Worker(new URL("./crew.worker.ts", import.meta.url), { type: "module", name: "solver helper" }),
+const helpers = new ThreadWorkers(
+  () => new Worker(new URL("./thread.worker.ts", import.meta.url), { type: "module", name: "solver helper" }),
 );
 
 const api = {
@@ -26,7 +26,7 @@ const api = {
     onProgress: (progress: Progress) => void,
   ): Promise<Outcome<Field>> => {
     helpers.enlist(threads);
-    const work = solveField(request, near, threads > 0 ? helpers.crew : undefined);
+    const work = solveField(request, near, threads > 0 ? helpers.pool : undefined);
     return drive(work, (step, ends) => (ends || step.picture) && onProgress(step));
   },
   /** A quick picture of a bed that is being shaped: one slice of work. What is being solved waits meanwhile. */

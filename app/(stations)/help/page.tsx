@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { Help } from "@/stations/late";
+import { Help } from "@/stations/lazy-stations";
 
 export const metadata: Metadata = { title: "Help" };
 

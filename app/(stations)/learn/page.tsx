@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { Learn } from "@/stations/late";
+import { Learn } from "@/stations/lazy-stations";
 
 export const metadata: Metadata = { title: "Learn" };
 

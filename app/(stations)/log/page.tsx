@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { Log } from "@/stations/late";
+import { Log } from "@/stations/lazy-stations";
 
 export const metadata: Metadata = { title: "Log" };
 

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { Reach } from "@/stations/late";
+import { Reach } from "@/stations/lazy-stations";
 
 export const metadata: Metadata = { title: "Reach" };
 

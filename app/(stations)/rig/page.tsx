@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { Rig } from "@/stations/late";
+import { Rig } from "@/stations/lazy-stations";
 
 export const metadata: Metadata = { title: "Rig" };
 

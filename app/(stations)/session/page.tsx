@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { Session } from "@/stations/late";
+import { Session } from "@/stations/lazy-stations";
 
 export const metadata: Metadata = { title: "Session" };
 

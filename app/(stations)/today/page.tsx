@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { Today } from "@/stations/late";
+import { Today } from "@/stations/lazy-stations";
 
 export const metadata: Metadata = { title: "Today" };
 

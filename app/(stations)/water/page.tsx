@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { Water } from "@/stations/late";
+import { Water } from "@/stations/lazy-stations";
 
 export const metadata: Metadata = { title: "Water" };
 

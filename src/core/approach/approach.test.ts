@@ -9,7 +9,7 @@ import { findLedges } from "../water/ledges";
 import type { Seam } from "../water/seams";
 import { shadowLength, shadowReaches, type Sun, sunOver } from "./shadow";
 import { seesOver } from "./sight";
-import { type Approach, standsFor } from "./stands";
+import { type StandQuestion, standsFor } from "./stands";
 import { targetsFor } from "./targets";
 
 interface Place {
@@ -31,7 +31,7 @@ function river(at: (x: number, y: number) => Partial<Place> = () => ({})): Field
   }
   return field;
 }
-const fish: Approach = { x: 50, y: 20, upCurrent: [-1, 0], eyeDepth: 0.6, visibleDepth: 2, height: 1.8 };
+const fish: StandQuestion = { x: 50, y: 20, upCurrent: [-1, 0], eyeDepth: 0.6, visibleDepth: 2, height: 1.8 };
 
 describe("the landing point", () => {
   test("in even water the sweep is the time of the fall through each layer times its speed (closed form of the log law)", () => {

@@ -3,7 +3,7 @@ import type { Ledge } from "../water/ledges";
 import { nearestLine } from "../water/polyline";
 import { hiddenFrom, seesOver } from "./sight";
 import { castFault } from "./cast-line";
-import { type Approach, castingTo, castsFrom } from "./stands";
+import { type StandQuestion, castingTo, castsFrom } from "./stands";
 import { heading, streamline } from "../water/streamline";
 import type { Target } from "./targets";
 
@@ -48,7 +48,7 @@ const SEATED = 1.3;
 const ON_LEDGE = 1;
 
 /** The best place to anchor a boat for a lie; undefined where no water in range can be anchored in. */
-export function boatFor(field: Field, fish: Approach, ledges: readonly Ledge[]): BoatStand | undefined {
+export function boatFor(field: Field, fish: StandQuestion, ledges: readonly Ledge[]): BoatStand | undefined {
   const { nx, ny, cell, depth } = field;
   // A fish on a ledge is fished from the same ledge, where it goes on up-current.
   const at = nearestLine(ledges, fish.x, fish.y);

@@ -1,7 +1,7 @@
 import type { Field } from "../flow/grid";
 import { leastCostPaths } from "../water/least-cost-path";
 import { hiddenFrom, seesOver, WINDOW, windowRadius } from "./sight";
-import { standsFor, type Approach } from "./stands";
+import { standsFor, type StandQuestion } from "./stands";
 
 test("the fish's window: a cone 97.2 degrees wide, 2.27 times as broad at the surface as the fish is deep (Snell's law)", () => {
   expect((2 * WINDOW * 180) / Math.PI).toBeCloseTo(97.2, 1);
@@ -54,7 +54,7 @@ function river(depth: (y: number) => number, speed = 0.4): Field {
     steps: 0,
   };
 }
-const fish: Approach = { x: 50, y: 20, upCurrent: [-1, 0], eyeDepth: 0.6, visibleDepth: 2, height: 1.8 };
+const fish: StandQuestion = { x: 50, y: 20, upCurrent: [-1, 0], eyeDepth: 0.6, visibleDepth: 2, height: 1.8 };
 
 test("a stand from below lies down-current, one from above up-current and to the side; both hidden, safe to reach and within a cast", () => {
   const { stands } = standsFor(

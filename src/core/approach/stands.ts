@@ -45,7 +45,7 @@ export interface Stand {
   casts: Target[];
 }
 
-export interface Approach {
+export interface StandQuestion {
   /** Where the fish lies, and which way is up-current (a unit vector). */
   x: number;
   y: number;
@@ -102,7 +102,7 @@ const HIGHEST_BANK = 1.5;
  * The best stand for each school, by hiding, by the hazard of the way there and by casting distance; none where no safe
  * place is in range, or no line from there is clear of wood, dry ground and nearer fish.
  */
-export function standsFor(field: Field, fish: Approach): Stands {
+export function standsFor(field: Field, fish: StandQuestion): Stands {
   const { nx, ny, cell, depth } = field;
   const cells = nx * ny;
   const ground = fish.ground ?? groundOf(field, fish.features);
@@ -177,7 +177,7 @@ function levelNear({ nx, ny, cell, bed, depth }: Field, x: number, y: number): n
 
 function standAt(
   field: Field,
-  fish: Approach,
+  fish: StandQuestion,
   school: School,
   k: number,
   next: Int32Array,
@@ -216,7 +216,7 @@ function standAt(
 }
 
 /** How the lure that was spoken of is cast to a fish. */
-function lureFor(field: Field, fish: Approach) {
+function lureFor(field: Field, fish: StandQuestion) {
   const ways: CastWays = { field, features: fish.features ?? [], others: fish.others ?? [] };
   return {
     x: fish.x,
@@ -231,13 +231,13 @@ function lureFor(field: Field, fish: Approach) {
 }
 
 /** What a line to the lie must keep clear of, and where the lure for the lie itself must land. */
-export function castingTo(field: Field, fish: Approach): { ways: CastWays; lie: readonly [number, number] } {
+export function castingTo(field: Field, fish: StandQuestion): { ways: CastWays; lie: readonly [number, number] } {
   const lure = lureFor(field, fish);
   return { ways: lure.ways, lie: lieTarget(field, lure).landing.point };
 }
 
 /** The targets for a fish from a place, with the lure that was spoken of. */
-export const castsFrom = (field: Field, fish: Approach, from: readonly [number, number]): Target[] =>
+export const castsFrom = (field: Field, fish: StandQuestion, from: readonly [number, number]): Target[] =>
   targetsFor(field, fish.seams ?? [], { ...lureFor(field, fish), from });
 
 const placeOfCell = ({ nx, cell }: Field, k: number): [number, number] => [
@@ -246,7 +246,7 @@ const placeOfCell = ({ nx, cell }: Field, k: number): [number, number] => [
 ];
 
 /** Does ground or a hanging tree stand behind someone at cell k, as seen from the fish? */
-function backedBy(field: Field, k: number, fish: Approach, surface: number): boolean {
+function backedBy(field: Field, k: number, fish: StandQuestion, surface: number): boolean {
   const { nx, ny, cell, bed } = field;
   const [x, y] = placeOfCell(field, k);
   const distance = Math.max(Math.hypot(x - fish.x, y - fish.y), 1e-6);

@@ -101,9 +101,9 @@ export const stretchSchema = z
     (stretch) => stretch.end === null || Date.parse(stretch.end) >= Date.parse(stretch.start),
     rule("ends-before-it-begins", ["end"]),
   );
-export type Stretch = z.infer<typeof stretchSchema>;
+export type EffortInterval = z.infer<typeof stretchSchema>;
 /** The part of a stretch that is chosen. */
-export type Fished = Pick<Stretch, keyof typeof fished>;
+export type Fished = Pick<EffortInterval, keyof typeof fished>;
 
 /**
  * A rod that is not fished for now and will be again: what it fished, the stretch that was closed, and whether the

@@ -1,9 +1,9 @@
 import { MINUTE } from "../gauge/series";
-import { type Stretch, stretchSchema } from "./bank-records";
+import { type EffortInterval, stretchSchema } from "./bank-records";
 import { effortOf, rodHours, stretchOf } from "./effort";
-import { bestsOf } from "./find";
+import { bestsOf } from "./log-filter";
 import { mergeBooks } from "./merge";
-import { emptyBook } from "./parts";
+import { emptyBook } from "./log-contents";
 import { knownPlace, placesOf } from "./places";
 import { rodsAllowed, rulesFor } from "./rules-for";
 import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretch } from "../../testing/book-samples";
@@ -13,7 +13,7 @@ import { returnsOf, spotSoFar, visitOf } from "./spot-so-far";
 
 const T0 = Date.UTC(2026, 4, 1, 8);
 const at = (minutes: number) => new Date(T0 + minutes * MINUTE).toISOString();
-const stretch = (id: string, from: number, to: number | null, change: Partial<Stretch> = {}) =>
+const stretch = (id: string, from: number, to: number | null, change: Partial<EffortInterval> = {}) =>
   sampleStretch(id, { start: at(from), end: to === null ? null : at(to), lie: "pool", ...change });
 
 describe("a rod's present visit", () => {
@@ -32,7 +32,7 @@ describe("a rod's present visit", () => {
 
   test("two spots of one name are told apart by where they are, along either way", () => {
     const placed = (id: string, from: number, x: number, y: number) => stretch(id, from, from + 5, { place: { x, y } });
-    const ids = (...of: Stretch[]) => visitOf(of, 1).map(({ id }) => id);
+    const ids = (...of: EffortInterval[]) => visitOf(of, 1).map(({ id }) => id);
     expect(ids(placed("a", 0, 3, 4), placed("b", 5, 3, 4))).toEqual(["a", "b"]);
     expect(ids(placed("a", 0, 3, 4), placed("b", 5, 9, 4))).toEqual(["b"]);
     expect(ids(placed("a", 0, 3, 4), placed("b", 5, 3, 9))).toEqual(["b"]);
@@ -94,7 +94,7 @@ describe("a rod's present visit", () => {
 
 test("to come back to: what is rested or fed until a time, not fished since, not taken back, and nothing else", () => {
   const rest = sampleObservation("r", { kind: "rest", lie: "jam", at: at(30), until: at(60) });
-  const ids = (observations: Parameters<typeof returnsOf>[0], stretches: Stretch[] = []) =>
+  const ids = (observations: Parameters<typeof returnsOf>[0], stretches: EffortInterval[] = []) =>
     returnsOf(observations, stretches).map(({ id }) => id);
   expect(ids([rest, { ...rest, id: "p", kind: "primed", until: at(50) }])).toEqual(["p", "r"]);
   expect(ids([{ ...rest, deleted: true }])).toEqual([]);
@@ -238,7 +238,7 @@ describe("whose fish and whose hours", () => {
 
   test("a fish is of the stretch of its rod and of its angler before that of its time; then of the nearest in time", () => {
     const mine = { angler: "me", rod: 1 };
-    const of = (fish: object, ...stretches: Stretch[]) =>
+    const of = (fish: object, ...stretches: EffortInterval[]) =>
       stretchOf(sampleCatch("f", "s", fish as never), stretches, now).id;
     const [a, b] = [stretch("a", 0, 60, mine), stretch("b", 0, 60, { angler: "you", rod: 2 })];
     expect(of({ at: at(30), angler: "you" }, a, b)).toBe("b");

@@ -1,7 +1,7 @@
 import { HOUR, MINUTE } from "../gauge/series";
 import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretch } from "../../testing/book-samples";
 import { effortOf, rodHours, stretchOf } from "./effort";
-import { bestsOf, EVERYTHING, indexed, plainLetters, sift } from "./find";
+import { bestsOf, EVERYTHING, indexed, plainLetters, filterLog } from "./log-filter";
 import { knownPlace, placesOf } from "./places";
 import { isStale, judgeFish, keptToday, rulesFor } from "./rules-for";
 import { castsOf, returnsOf, spotSoFar, visitOf } from "./spot-so-far";
@@ -168,7 +168,7 @@ describe("the log", () => {
     (species) => species,
   );
   const ids = (change: Partial<typeof EVERYTHING>) =>
-    sift(all, { ...EVERYTHING, ...change })
+    filterLog(all, { ...EVERYTHING, ...change })
       .map(({ fish }) => fish.id)
       .join("");
 

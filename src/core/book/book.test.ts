@@ -6,7 +6,7 @@ import { strToU8, unzipSync, zipSync } from "fflate";
 import { ratesIn } from "./classes";
 import { effortOf, rodHours } from "./effort";
 import { flowBands, garwood, ratesBy } from "./rates";
-import { emptyBook } from "./parts";
+import { emptyBook } from "./log-contents";
 import type { Catch, Session } from "./records";
 
 const sha256 = (bytes: Uint8Array) => Promise.resolve(createHash("sha256").update(bytes).digest("hex"));

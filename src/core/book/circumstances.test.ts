@@ -1,16 +1,16 @@
 import { HOUR, MINUTE, seriesFrom } from "../gauge/series";
 import { tideTurns } from "../gauge/tide";
-import { aroundOf, seriesOfRecord } from "./around";
-import { type Around, fishedIn, NOWHERE, ratesIn } from "./classes";
+import { surroundingsOf, seriesOfRecord } from "./surroundings";
+import { type Surroundings, fishedIn, NOWHERE, ratesIn } from "./classes";
 import { RATE_KINDS, SI_SCALE } from "./rate-terms";
 import type { Effort } from "./effort";
-import { inPieces } from "./pieces";
+import { halfHourIntervals } from "./half-hours";
 import { sampleCatch, sampleEffort, sampleRiver, sampleStretch } from "../../testing/book-samples";
 
 const at = (hour: number, minute = 0) => Date.UTC(2026, 5, 1, hour, minute);
 const over = (from: number, to: number, change: Partial<Effort> = {}): Effort =>
   sampleEffort("s", (to - from) / HOUR, null, 0, { start: from, end: to, ...change });
-const hoursBy = (kind: (typeof RATE_KINDS)[number], efforts: Effort[], around: Around = NOWHERE) =>
+const hoursBy = (kind: (typeof RATE_KINDS)[number], efforts: Effort[], around: Surroundings = NOWHERE) =>
   Object.fromEntries(
     ratesIn(kind, efforts, SI_SCALE, around)
       .classes.filter((one) => one.hours > 0)
@@ -23,7 +23,7 @@ test("pieces begin on half hours, keep every minute and every fish, each fish in
     sampleCatch("in", "s", { at: new Date(at(9, 45)).toISOString() }),
     sampleCatch("late", "s", { at: new Date(at(23)).toISOString() }),
   ];
-  const pieces = inPieces([over(at(8, 50), at(10, 10), { hours: 2, catches: fish })]);
+  const pieces = halfHourIntervals([over(at(8, 50), at(10, 10), { hours: 2, catches: fish })]);
   expect(pieces.map((one) => [(one.start - at(8)) / MINUTE, (one.end - at(8)) / MINUTE])).toEqual([
     [50, 60],
     [60, 90],
@@ -33,12 +33,12 @@ test("pieces begin on half hours, keep every minute and every fish, each fish in
   // Two rods: hours are those of the effort, spread.
   expect(pieces.reduce((sum, one) => sum + one.hours, 0)).toBeCloseTo(2, 12);
   expect(pieces.map((one) => one.catches.map(({ id }) => id))).toEqual([["early"], [], ["in"], ["late"]]);
-  expect(inPieces([over(at(8), at(8), { hours: 0 })])).toHaveLength(1);
+  expect(halfHourIntervals([over(at(8), at(8), { hours: 0 })])).toHaveLength(1);
 });
 
 test("by the hour a long day is in each of its hours, by the clock that was handed in", () => {
   expect(hoursBy("hour", [over(at(8), at(13))])).toEqual({ "6-9": 1, "9-12": 3, "12-15": 1 });
-  const east: Around = { ...NOWHERE, clockOf: (time) => NOWHERE.clockOf(time + 5.5 * HOUR, "reach") };
+  const east: Surroundings = { ...NOWHERE, clockOf: (time) => NOWHERE.clockOf(time + 5.5 * HOUR, "reach") };
   expect(hoursBy("hour", [over(at(8), at(13))], east)).toEqual({ "12-15": 1.5, "15-18": 3, "18-21": 0.5 });
 });
 
@@ -209,7 +209,7 @@ test("of a book: a reach lies where it says, or where its gauge does; the glass 
   const pressure = seriesOfRecord({ parameter: "airPressure", times: [1, 2], values: [1000, null] });
   expect([...pressure.values]).toEqual([1000, NaN]);
   const known = (change: object) =>
-    aroundOf(
+    surroundingsOf(
       {
         reaches: [{ ...base, id: "r", station: "g", reach: { id: "r", name: "Made", latitude: 40, longitude: 2 } }],
         stations: [
@@ -231,7 +231,7 @@ test("of a book: a reach lies where it says, or where its gauge does; the glass 
   const unplaced = { ...base, id: "r", station: "g", reach: { id: "r", name: "Made" } };
   expect(known({ reaches: [unplaced] })).toMatchObject({ latitude: null, longitude: null });
   expect(known({ reaches: [{ ...unplaced, station: null }] })).toMatchObject({ pressure: undefined });
-  const { reaches } = aroundOf(
+  const { reaches } = surroundingsOf(
     {
       reaches: [
         {

@@ -8,7 +8,7 @@ import { tideBetween } from "../gauge/tide-state";
 import { tideTurns } from "../gauge/tide";
 import { LIE_KINDS } from "./bank-records";
 import { type Effort } from "./effort";
-import { inPieces, middleOf } from "./pieces";
+import { halfHourIntervals, middleOf } from "./half-hours";
 import { type Band, bandsBetween, isIn } from "./bands";
 import { RATE_KINDS, type RateKind, type RateScale, SI_SCALE } from "./rate-terms";
 import { flowBands, type Rates, ratesBy } from "./rates";
@@ -24,7 +24,7 @@ export interface AroundReach {
   water: Pick<WaterRecord, "constituents" | "fullPool"> | undefined;
 }
 
-export interface Around {
+export interface Surroundings {
   /** Hour of the day by the clock of a reach's water, 0..24, and month, 0..11. */
   clockOf: (at: number, reach: string) => { hour: number; month: number };
   /** By the reach's id. */
@@ -32,7 +32,7 @@ export interface Around {
 }
 
 /** Nothing is known of the waters, and the clock is UTC. */
-export const NOWHERE: Around = {
+export const NOWHERE: Surroundings = {
   clockOf: (at) => {
     const date = new Date(at);
     return { hour: date.getUTCHours() + date.getUTCMinutes() / 60, month: date.getUTCMonth() };
@@ -104,9 +104,9 @@ const HOURS = bandsBetween([0, 3, 6, 9, 12, 15, 18, 21, 24]);
 const RANKS = bandsBetween([1, 2, 4, 1000]);
 
 /** How efforts are told apart by one property. */
-type Property = (efforts: readonly Effort[], scale: RateScale, around: Around) => Classing;
+type Property = (efforts: readonly Effort[], scale: RateScale, around: Surroundings) => Classing;
 
-const reachOf = (around: Around, effort: Effort) => around.reaches.get(effort.reach);
+const reachOf = (around: Surroundings, effort: Effort) => around.reaches.get(effort.reach);
 const ofStretch =
   (key: "lure" | "colour" | "piece" | "method"): Property =>
   (efforts) =>
@@ -127,16 +127,18 @@ const PROPERTIES: Record<RateKind, Property> = {
   temperature: (efforts, scale) =>
     ofFigure(efforts, bandsBetween(scale.temperature), ({ river }) => river?.waterTemperature ?? null),
   hour: (efforts, _, around) =>
-    ofFigure(inPieces(efforts), HOURS, (piece) => around.clockOf(middleOf(piece), piece.reach).hour),
+    ofFigure(halfHourIntervals(efforts), HOURS, (piece) => around.clockOf(middleOf(piece), piece.reach).hour),
   season: (efforts, _, around) =>
     ofLabel(efforts, SEASONS, ({ start, reach }) => SEASONS[Math.floor(around.clockOf(start, reach).month / 2)]),
   light: (efforts, _, around) =>
-    ofLabel(inPieces(efforts), LIGHTS, (piece) => lightOf(reachOf(around, piece), middleOf(piece))),
+    ofLabel(halfHourIntervals(efforts), LIGHTS, (piece) => lightOf(reachOf(around, piece), middleOf(piece))),
   barometer: (efforts, _, around) =>
-    ofLabel(inPieces(efforts), TENDENCIES, (piece) => tendencyOf(reachOf(around, piece)?.pressure, middleOf(piece))),
+    ofLabel(halfHourIntervals(efforts), TENDENCIES, (piece) =>
+      tendencyOf(reachOf(around, piece)?.pressure, middleOf(piece)),
+    ),
   wind: (efforts) => ofLabel(efforts, WINDS, ({ sky }) => sky?.wind),
   cloud: (efforts) => ofLabel(efforts, CLOUDS, ({ sky }) => sky?.cloud),
-  tide: (efforts, _, around) => ofLabel(inPieces(efforts), TIDES, tideOf(efforts, around)),
+  tide: (efforts, _, around) => ofLabel(halfHourIntervals(efforts), TIDES, tideOf(efforts, around)),
   pool: (efforts, scale, around) =>
     ofFigure(efforts, bandsBetween(scale.pool), (effort) => {
       const [full, stage] = [reachOf(around, effort)?.water?.fullPool, effort.river?.stage];
@@ -154,15 +156,19 @@ const PROPERTIES: Record<RateKind, Property> = {
 };
 
 /** Efforts by one property. */
-export const classing = (kind: RateKind, efforts: readonly Effort[], scale: RateScale, around: Around): Classing =>
-  PROPERTIES[kind](efforts, scale, around);
+export const classing = (
+  kind: RateKind,
+  efforts: readonly Effort[],
+  scale: RateScale,
+  around: Surroundings,
+): Classing => PROPERTIES[kind](efforts, scale, around);
 
 /** Catch rates in classes of one property. */
 export function ratesIn(
   kind: RateKind,
   efforts: readonly Effort[],
   scale: RateScale = SI_SCALE,
-  around: Around = NOWHERE,
+  around: Surroundings = NOWHERE,
 ): Rates {
   const { efforts: pieces, bands, named, measure } = classing(kind, efforts, scale, around);
   const rates = ratesBy(pieces, bands, measure);
@@ -187,7 +193,7 @@ function tendencyOf(pressure: Series | undefined, at: number): (typeof TENDENCIE
 }
 
 /** State of the tide by reach: its turns are worked out once for all that was fished there. */
-function tideOf(efforts: readonly Effort[], around: Around): (effort: Effort) => string | null {
+function tideOf(efforts: readonly Effort[], around: Surroundings): (effort: Effort) => string | null {
   const span = (reach: string): [number, number] => {
     const own = efforts.filter((effort) => effort.reach === reach);
     return [Math.min(...own.map((one) => one.start)) - 2 * DAY, Math.max(...own.map((one) => one.end)) + 2 * DAY];
@@ -202,7 +208,7 @@ function tideOf(efforts: readonly Effort[], around: Around): (effort: Effort) =>
 }
 
 /** The place by name; of more than one reach with the reach's name, since two may have places of one name. */
-function lieOf(efforts: readonly Effort[], around: Around): (effort: Effort) => string | undefined {
+function lieOf(efforts: readonly Effort[], around: Surroundings): (effort: Effort) => string | undefined {
   const several = new Set(efforts.map((effort) => effort.reach)).size > 1;
   return ({ stretch, reach }) =>
     stretch?.lie && several ? `${around.reaches.get(reach)?.name ?? reach}: ${stretch.lie}` : stretch?.lie;
@@ -225,7 +231,7 @@ export function fishedIn(
   key: string,
   efforts: readonly Effort[],
   scale: RateScale,
-  around: Around,
+  around: Surroundings,
 ): Effort[] {
   const { efforts: pieces, bands, measure } = classing(kind, efforts, scale, around);
   const band = bands.find((one) => one.key === key);

@@ -1,5 +1,5 @@
 import { HOUR } from "../gauge/series";
-import type { Stretch } from "./bank-records";
+import type { EffortInterval } from "./bank-records";
 import type { Catch, RiverState, Session } from "./records";
 
 /** Hours from a start to an end; what still runs counts to `now` (ms). */
@@ -10,7 +10,7 @@ export const hoursOf = ({ start, end }: { start: string; end: string | null }, n
  * Rod-hours of a session: of its stretches, where it was kept in stretches, so that pauses do not count; else from its
  * start to its end with all its rods.
  */
-export function rodHours(session: Session, now: number, stretches: readonly Stretch[] = []): number {
+export function rodHours(session: Session, now: number, stretches: readonly EffortInterval[] = []): number {
   const own = stretches.filter((one) => one.session === session.id && !one.deleted);
   return own.length > 0 ? own.reduce((sum, one) => sum + hoursOf(one, now), 0) : hoursOf(session, now) * session.rods;
 }
@@ -19,7 +19,7 @@ export function rodHours(session: Session, now: number, stretches: readonly Stre
 export interface Effort {
   session: string;
   /** Undefined where the session was not kept in stretches. */
-  stretch?: Stretch;
+  stretch?: EffortInterval;
   reach: string;
   /** ms; what is not counted in between (pauses of a session without stretches) is not known. */
   start: number;
@@ -40,7 +40,7 @@ export function effortOf(
   catches: readonly Catch[],
   now: number,
   species?: string,
-  stretches: readonly Stretch[] = [],
+  stretches: readonly EffortInterval[] = [],
 ): Effort[] {
   const fishOf = bySession(
     catches.filter((one) => !one.deleted && one.lost === undefined && (!species || one.species === species)),
@@ -88,12 +88,12 @@ export function bySession<T extends { session: string }>(records: readonly T[]):
 
 /** Each fish belongs to one stretch, so that fish add up as hours do. */
 function effortOfStretches(
-  stretches: readonly Stretch[],
+  stretches: readonly EffortInterval[],
   fish: readonly Catch[],
   now: number,
   session: Session,
 ): Effort[] {
-  const efforts = stretches.map((stretch): Effort & { stretch: Stretch } => ({
+  const efforts = stretches.map((stretch): Effort & { stretch: EffortInterval } => ({
     ...whole(session, stretch, now),
     stretch,
     river: stretch.river,
@@ -112,13 +112,13 @@ function effortOfStretches(
  * or the nearest in time. The stretch that it names decides only among those of one moment, since a long stretch is cut
  * afterwards where the river became another.
  */
-export function stretchOf(fish: Catch, stretches: readonly Stretch[], now: number): Stretch {
+export function stretchOf(fish: Catch, stretches: readonly EffortInterval[], now: number): EffortInterval {
   const at = Date.parse(fish.at);
-  const away = (one: Stretch): number => {
+  const away = (one: EffortInterval): number => {
     const [start, end] = [Date.parse(one.start), one.end === null ? now : Date.parse(one.end)];
     return at < start ? start - at : at > end ? at - end : 0;
   };
-  const rank = (one: Stretch): number[] => [
+  const rank = (one: EffortInterval): number[] => [
     Number(fish.rod !== undefined && one.rod !== fish.rod) +
       Number(fish.angler !== undefined && one.angler !== fish.angler),
     away(one),

@@ -1,8 +1,8 @@
-import { type Book, emptyBook } from "./parts";
+import { type Book, emptyBook } from "./log-contents";
 import { seriesRecordSchema, type SeriesRecord } from "./records";
-import { MOST_STAMPS } from "./states";
+import { MOST_STAMPS } from "./versions";
 import { mergeBooks, mergeRecords, renewed } from "./merge";
-import { compareStates, stampAfter } from "./states";
+import { compareVersions, stampAfter } from "./versions";
 import { sampleCatch, sampleSeries, sampleSession } from "../../testing/book-samples";
 import { datedAt, joinReadings, joinSeries, readingsOf, unsoundReadings } from "./series-join";
 
@@ -40,13 +40,15 @@ describe("states of one record", () => {
   });
 
   test("the later stands; at one instant the removal, else the same one on both sides", () => {
-    expect(compareStates(state(iso(1), "x"), state(iso(2), "a"))).toBeLessThan(0);
-    expect(compareStates(state(iso(1), "x", true), state(iso(1), "y"))).toBeGreaterThan(0);
-    expect(compareStates(state(iso(1), "x"), state(iso(1), "y"))).toBe(-1);
-    expect(compareStates(state(iso(1), "y"), state(iso(1), "x"))).toBe(1);
-    expect(compareStates(state(iso(1), "x"), { notes: "x", updatedAt: iso(1), id: "a" } as never)).toBe(0);
+    expect(compareVersions(state(iso(1), "x"), state(iso(2), "a"))).toBeLessThan(0);
+    expect(compareVersions(state(iso(1), "x", true), state(iso(1), "y"))).toBeGreaterThan(0);
+    expect(compareVersions(state(iso(1), "x"), state(iso(1), "y"))).toBe(-1);
+    expect(compareVersions(state(iso(1), "y"), state(iso(1), "x"))).toBe(1);
+    expect(compareVersions(state(iso(1), "x"), { notes: "x", updatedAt: iso(1), id: "a" } as never)).toBe(0);
     // The same instant, written in another zone.
-    expect(compareStates(state("2026-04-01T00:00:00Z", "x"), state("2026-04-01T02:00:01+02:00", "x"))).toBeLessThan(0);
+    expect(compareVersions(state("2026-04-01T00:00:00Z", "x"), state("2026-04-01T02:00:01+02:00", "x"))).toBeLessThan(
+      0,
+    );
   });
 
   test("brought back it is alive and later", () => {

@@ -1,4 +1,4 @@
-import type { Observation, Stretch } from "./bank-records";
+import type { Observation, EffortInterval } from "./bank-records";
 import { hoursOf } from "./effort";
 import type { Catch, Session } from "./records";
 
@@ -59,7 +59,7 @@ export function knownPlace(
 export function placesOf(
   reach: string,
   sessions: readonly Session[],
-  stretches: readonly Stretch[],
+  stretches: readonly EffortInterval[],
   catches: readonly Catch[],
   now: number,
 ): PlaceGiven[] {

@@ -22,7 +22,7 @@ import {
 } from "./bank-records";
 import { preferenceSchema, weatherRecordSchema } from "./preferences";
 import { anglerSchema, base, id, placeSchema, riverStateSchema, rodSchema, text } from "./record-base";
-import { MOST_STAMPS } from "./states";
+import { MOST_STAMPS } from "./versions";
 import { LENGTH_KINDS } from "./weights";
 
 /**

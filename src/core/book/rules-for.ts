@@ -20,7 +20,7 @@ export function rulesFor(
   return rules.filter(holds).sort((a, b) => rank(a) - rank(b) || (a.id < b.id ? -1 : 1));
 }
 
-export interface Judged extends RuleAnswer {
+export interface KeepOrRelease extends RuleAnswer {
   /** The rule that decided. */
   by: RuleRecord | undefined;
   /** A rule of it has run out, or was entered more than a year ago. */
@@ -37,7 +37,7 @@ export function judgeFish(
   where: { reach: string; bank: Bank },
   kept: number,
   day: string,
-): Judged {
+): KeepOrRelease {
   const own = rulesFor(rules, { ...where, species: fish.species });
   const answer = answerByRules({
     rules: own.map((one): LocalRule => ({ ...asRule(one), species: fish.species })),

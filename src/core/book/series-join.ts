@@ -1,5 +1,5 @@
 import type { SeriesRecord } from "./records";
-import { laterState, MOST_STAMPS } from "./states";
+import { laterVersion, MOST_STAMPS } from "./versions";
 
 /**
  * A series whose readings know when they came into the book: readings of several devices, and of files taken in one
@@ -148,7 +148,7 @@ const headOf = ({ id, updatedAt, unit, demo }: Head): Head => ({
 
 /** The head of two states of a series as one; it is gone when nothing is left that came after it was cleared. */
 export const joinHeads = (a: Head, b: Head, { times, cleared }: DatedReadings): Head => ({
-  ...laterState(headOf(a), headOf(b)),
+  ...laterVersion(headOf(a), headOf(b)),
   ...(times.length === 0 && cleared !== undefined ? { deleted: true } : {}),
 });
 

@@ -4,7 +4,7 @@ import { SI_SCALE } from "./rate-terms";
 import { fishOf } from "../../testing/made-season";
 import { DISPERSIONS, evidenceOf } from "./overdispersion";
 import { sampleEffort, sampleRiver } from "../../testing/book-samples";
-import { limitOf, signalsOf } from "./signals";
+import { fdrThreshold, signalsOf } from "./signals";
 
 const river = (discharge: number, temperature: number, trend: "rising" | "falling" | "steady", visibleDepth: number) =>
   sampleRiver({ discharge, waterTemperature: temperature, trend, visibleDepth });
@@ -32,9 +32,9 @@ test("the step-up procedure on the worked example of Benjamini & Hochberg 1995: 
   const p = [
     0.0001, 0.0004, 0.0019, 0.0095, 0.0201, 0.0278, 0.0298, 0.0344, 0.0459, 0.324, 0.4262, 0.5719, 0.6528, 0.759, 1,
   ];
-  expect(limitOf(p, 0.05)).toBe(0.0095);
-  expect(limitOf([0.5, 0.9])).toBe(-1);
-  expect(limitOf([])).toBe(-1);
+  expect(fdrThreshold(p, 0.05)).toBe(0.0095);
+  expect(fdrThreshold([0.5, 0.9])).toBe(-1);
+  expect(fdrThreshold([])).toBe(-1);
 });
 
 /** Sessions of one trend, each with its hours and fish. */

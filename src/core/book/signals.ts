@@ -1,4 +1,4 @@
-import { type Around, classing } from "./classes";
+import { type Surroundings, classing } from "./classes";
 import { type RateKind, type RateScale } from "./rate-terms";
 import type { Effort } from "./effort";
 import { type Band, isIn } from "./bands";
@@ -67,7 +67,7 @@ function joined(bands: readonly Band[], hoursIn: (band: Band) => number): Band[]
 const pair = (hours: readonly number[], k: number): number => hours[k]! + hours[k + 1]!;
 
 /** What was fished and caught in each class of each session. */
-function unitsOf(kind: RateKind, efforts: readonly Effort[], scale: RateScale, around: Around) {
+function unitsOf(kind: RateKind, efforts: readonly Effort[], scale: RateScale, around: Surroundings) {
   const { efforts: pieces, bands: all, named, measure } = classing(kind, efforts, scale, around);
   const hoursIn = (band: Band) =>
     pieces.reduce((total, piece) => total + (isIn(measure(piece), band) ? piece.hours : 0), 0);
@@ -98,7 +98,7 @@ const sum = (bouts: readonly Bout[], what: keyof Bout): number => bouts.reduce((
  * How far the counts of the classes lie from one common rate, each by its own spread: Pearson's statistic with the
  * variance of the negative binomial.
  */
-function apart(units: readonly Unit[], bands: ArrayLike<number>, rate: number, dispersion: number): number {
+function pearsonStatistic(units: readonly Unit[], bands: ArrayLike<number>, rate: number, dispersion: number): number {
   const [counted, mean, spread] = [new Map<number, number>(), new Map<number, number>(), new Map<number, number>()];
   const into = (map: Map<number, number>, band: number, value: number) => map.set(band, (map.get(band) ?? 0) + value);
   units.forEach(({ hours, events }, k) => {
@@ -116,18 +116,18 @@ function dispersionOf(bouts: readonly Bout[]): number {
 }
 
 /** Share of shuffles that lie at least as far apart as what was seen: sessions keep their hours and fish. */
-function chanceOf(units: readonly Unit[], random: () => number, shuffles: number): number {
+function pValue(units: readonly Unit[], random: () => number, shuffles: number): number {
   const rate = sum(units, "events") / sum(units, "hours");
   const dispersion = dispersionOf(units);
   const bands = units.map((unit) => unit.band);
-  const seen = apart(units, bands, rate, dispersion);
+  const seen = pearsonStatistic(units, bands, rate, dispersion);
   let asFar = 0;
   for (let n = 0; n < shuffles; n++) {
     for (let k = bands.length - 1; k > 0; k--) {
       const other = Math.floor(random() * (k + 1));
       [bands[k], bands[other]] = [bands[other]!, bands[k]!];
     }
-    if (apart(units, bands, rate, dispersion) >= seen * (1 - 1e-9)) asFar++;
+    if (pearsonStatistic(units, bands, rate, dispersion) >= seen * (1 - 1e-9)) asFar++;
   }
   return (1 + asFar) / (1 + shuffles);
 }
@@ -154,16 +154,16 @@ export function signalsOf(
   kinds: readonly RateKind[],
   efforts: readonly Effort[],
   scale: RateScale,
-  around: Around,
+  around: Surroundings,
   random: () => number,
   shuffles = SHUFFLES,
 ): Signal[] {
   const asked = kinds.map((kind) => {
     const { units, parts, bands, named } = unitsOf(kind, efforts, scale, around);
     const enough = parts.size >= 2 && sum(units, "events") >= LEAST_EVENTS;
-    return { kind, units, parts, bands, named, p: enough ? chanceOf(units, random, shuffles) : null };
+    return { kind, units, parts, bands, named, p: enough ? pValue(units, random, shuffles) : null };
   });
-  const limit = limitOf(asked.flatMap(({ p }) => p ?? []));
+  const limit = fdrThreshold(asked.flatMap(({ p }) => p ?? []));
   return asked.map(({ kind, units, parts, bands, named, p }): Signal => {
     const wanted = hoursWanted(units);
     const hours = sum(units, "hours");
@@ -174,7 +174,7 @@ export function signalsOf(
 }
 
 /** The largest chance that still counts (Benjamini & Hochberg 1995: the step-up procedure); -1 where none does. */
-export function limitOf(chances: readonly number[], share = FALSE_SHARE): number {
+export function fdrThreshold(chances: readonly number[], share = FALSE_SHARE): number {
   const sorted = [...chances].sort((a, b) => a - b);
   const last = sorted.findLastIndex((p, k) => p <= (share * (k + 1)) / sorted.length);
   return last < 0 ? -1 : sorted[last]!;

@@ -1,13 +1,13 @@
 import { MINUTE } from "../gauge/series";
 import type { SpotSoFar } from "../tactics/next-step";
-import type { Observation, Stretch } from "./bank-records";
+import type { Observation, EffortInterval } from "./bank-records";
 import { hoursOf } from "./effort";
 import type { Catch } from "./records";
 
 const at = (instant: string): number => Date.parse(instant);
 
 /** The stretches of a rod's present visit to its spot, in order: back to where it last fished another. */
-export function visitOf(stretches: readonly Stretch[], rod: number): Stretch[] {
+export function visitOf(stretches: readonly EffortInterval[], rod: number): EffortInterval[] {
   const own = stretches
     .filter((one) => one.rod === rod && !one.deleted)
     .sort((a, b) => at(a.start) - at(b.start) || (a.id < b.id ? -1 : 1));
@@ -17,15 +17,15 @@ export function visitOf(stretches: readonly Stretch[], rod: number): Stretch[] {
 }
 
 /** Are two spots one? Two of a reach may have the same name: their places tell them apart. */
-export const sameSpot = (a: Pick<Stretch, "lie" | "place">, b: Pick<Stretch, "lie" | "place">): boolean =>
+export const sameSpot = (a: Pick<EffortInterval, "lie" | "place">, b: Pick<EffortInterval, "lie" | "place">): boolean =>
   a.lie === b.lie && a.place?.x === b.place?.x && a.place?.y === b.place?.y;
 
-export const castsOf = (stretches: readonly Stretch[]): number =>
+export const castsOf = (stretches: readonly EffortInterval[]): number =>
   stretches.flatMap((one) => one.casts).reduce((sum, { count }) => sum + count, 0);
 
 /** What has come of a rod's visit to its spot, up to `now`, ms. */
 export function spotSoFar(
-  stretches: readonly Stretch[],
+  stretches: readonly EffortInterval[],
   observations: readonly Observation[],
   catches: readonly Catch[],
   rod: number,
@@ -57,7 +57,7 @@ export function spotSoFar(
 }
 
 /** Spots that are rested or fed, the next to come back to first, as long as they were not fished since. */
-export function returnsOf(observations: readonly Observation[], stretches: readonly Stretch[]): Observation[] {
+export function returnsOf(observations: readonly Observation[], stretches: readonly EffortInterval[]): Observation[] {
   const later = (one: Observation) =>
     stretches.some((other) => !other.deleted && sameSpot(other, one) && at(other.start) > at(one.at));
   return observations

@@ -12,7 +12,7 @@ export interface DrillWater {
 export const GRADES = [1, 2, 3, 4, 5] as const;
 export type Grade = (typeof GRADES)[number];
 
-interface Plan {
+interface WaterRecipe {
   template: Template["template"];
   width: number;
   stones: number;
@@ -23,7 +23,7 @@ interface Plan {
   depth: number;
 }
 
-const PLANS: Record<Grade, Plan> = {
+const RECIPES: Record<Grade, WaterRecipe> = {
   1: { template: "weed-glide", width: 12, stones: 1, jams: 0, wiggle: 0, slope: 0.002, depth: 0.6 },
   2: { template: "riffle-run-pool", width: 14, stones: 2, jams: 1, wiggle: 2, slope: 0.003, depth: 0.55 },
   3: { template: "bend", width: 16, stones: 3, jams: 1, wiggle: 5, slope: 0.003, depth: 0.7 },
@@ -36,7 +36,7 @@ const CELL = 1;
 
 /** A water of a grade; another for each seed. @param random uniform on 0..1, seeded by who asks */
 export function drillWater(grade: Grade, seed: number, random: () => number): DrillWater {
-  const { template, width, stones, jams, wiggle, slope, depth } = PLANS[grade];
+  const { template, width, stones, jams, wiggle, slope, depth } = RECIPES[grade];
   const between = (low: number, high: number) => low + (high - low) * random();
   const middle = width / 2 + wiggle + 4;
   const features: Feature[] = [];

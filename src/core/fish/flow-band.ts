@@ -1,8 +1,8 @@
 import type { Field } from "../flow/grid";
-import { type Judged, needed, pays } from "./judgement";
+import { type RatedLie, needed, pays } from "./judgement";
 
 /** What a place is worth at one flow, and what it is judged against there. */
-export interface ScoreAtFlow extends Judged {
+export interface ScoreAtFlow extends RatedLie {
   discharge: number;
   score: number;
 }

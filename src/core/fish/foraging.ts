@@ -63,7 +63,7 @@ export const DRIFT_DENSITY = sourced(0.3, "1/m3", FROM_MEMORY);
  */
 export const preyEnergy = (lengthMm: number): number => 0.0064 * lengthMm ** 2.788 * 21 * 0.7;
 
-export interface Conditions {
+export interface ForagingConditions {
   /** Water temperature, degC. */
   temperature: number;
   /** NTU. */
@@ -79,7 +79,7 @@ export interface Forager {
   temperature: number;
 }
 
-export function foragerOf(species: DriftFeeder, conditions: Conditions): Forager {
+export function foragerOf(species: DriftFeeder, conditions: ForagingConditions): Forager {
   return {
     reaction:
       reactionDistance(species.preyLength, species.forkLength) *

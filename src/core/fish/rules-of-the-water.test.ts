@@ -6,7 +6,7 @@ import { checkReach } from "../flow/reach";
 import { solveSteady } from "../flow/steady";
 import { nearestLine } from "../water/polyline";
 import { type Lie, type Reading, readWater } from "./read";
-import { inSeason, wayIn } from "./season";
+import { inSeason, seasonalHabitsIn } from "./season";
 import { speciesById } from "./species";
 
 /**
@@ -53,7 +53,7 @@ function read(
 ): Reading {
   const known = speciesById(species);
   return readWater(field, {
-    species: more.phase ? inSeason(known, wayIn(known, more.phase)) : known,
+    species: more.phase ? inSeason(known, seasonalHabitsIn(known, more.phase)) : known,
     visibleDepth: more.visibleDepth ?? 1,
     temperature: more.temperature ?? 14,
     light: "day",

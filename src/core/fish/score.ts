@@ -10,7 +10,7 @@ import type { ScoreField } from "./score-field";
 import { along } from "./suitability";
 import { scoreTravel } from "./travel";
 
-export interface Conditions {
+export interface ScoreConditions {
   temperature: number;
   visibleDepth: number;
   light: Light;
@@ -29,7 +29,7 @@ const BARE = { cover: 0.65, refuge: 0.85 };
 export function scoreOf(
   field: Field,
   species: Species,
-  at: Conditions,
+  at: ScoreConditions,
   drift: () => Float64Array,
   cover: Cover,
   refuge: () => Float32Array,
@@ -43,7 +43,7 @@ export function scoreOf(
 function scoreDrift(
   field: Field,
   species: DriftFeeder,
-  at: Conditions,
+  at: ScoreConditions,
   drift: Float64Array,
   cover: Cover,
   refuge: Float32Array,

@@ -1,6 +1,6 @@
 import { wayWords } from "../../words/species";
 import { type Ambusher, type DriftFeeder, speciesSchema } from "./species-schema";
-import { fishedFor, inSeason, turningOf, wayIn, wayOf } from "./season";
+import { fishedFor, inSeason, turningOf, seasonalHabitsIn, seasonalHabitsOf } from "./season";
 import { speciesById } from "./species";
 import { SPECIES } from "./species-list";
 import { suits } from "./suitability";
@@ -49,14 +49,14 @@ test("the water of the year warms in spring and cools in autumn, the other way r
 });
 
 test("smallmouth: about 50 F in autumn stages in six to eight feet, by 60 F in spring it nests, in the 40s it winters deep and slow, over 77 F it wants shade and current (common practice, no source)", () => {
-  const phase = (celsius: number, turning?: "warming" | "cooling") => wayOf(bass, celsius, turning)?.phase;
+  const phase = (celsius: number, turning?: "warming" | "cooling") => seasonalHabitsOf(bass, celsius, turning)?.phase;
   expect(phase(10, "cooling")).toBe("staging");
   expect(phase(10, "warming")).toBeUndefined();
   expect(phase(10)).toBeUndefined();
   expect(phase(15.5, "warming")).toBe("spawn");
   expect(phase(6.5, "cooling")).toBe("winter");
   expect(phase(26)).toBe("summer");
-  const staged = inSeason(bass, wayIn(bass, "staging")) as Ambusher;
+  const staged = inSeason(bass, seasonalHabitsIn(bass, "staging")) as Ambusher;
   const { depth } = suits(staged.suitability, 10);
   // 6 and 8 ft are best; 3 and 14 ft are not.
   for (const feet of [6, 7, 8]) expect(depth(feet * 0.3048)).toBeCloseTo(1, 2);
@@ -69,13 +69,15 @@ test("smallmouth: about 50 F in autumn stages in six to eight feet, by 60 F in s
 test("out of season a fish is what it was; trout in hot water count on cover, trout on the gravel are to be left alone", () => {
   expect(inSeason(bass, undefined)).toBe(bass);
   const trout = speciesById("brown-trout") as DriftFeeder;
-  expect((inSeason(trout, wayOf(trout, 18, "warming")) as DriftFeeder).bare).toBeLessThan(0.65);
-  expect(wayOf(trout, 7, "cooling")).toMatchObject({ phase: "spawn", leaveAlone: true });
-  expect(wayOf(trout, 7, "warming")).toBeUndefined();
+  expect((inSeason(trout, seasonalHabitsOf(trout, 18, "warming")) as DriftFeeder).bare).toBeLessThan(0.65);
+  expect(seasonalHabitsOf(trout, 7, "cooling")).toMatchObject({ phase: "spawn", leaveAlone: true });
+  expect(seasonalHabitsOf(trout, 7, "warming")).toBeUndefined();
   // Nobody is led to the gravel by default.
-  expect(fishedFor(trout, wayIn(trout, "spawn"))).toBe(trout);
-  expect(fishedFor(trout, wayIn(trout, "winter"))).toEqual(inSeason(trout, wayIn(trout, "winter")));
-  expect((inSeason(trout, wayIn(trout, "winter")) as DriftFeeder).wants!.depth).toBeDefined();
+  expect(fishedFor(trout, seasonalHabitsIn(trout, "spawn"))).toBe(trout);
+  expect(fishedFor(trout, seasonalHabitsIn(trout, "winter"))).toEqual(
+    inSeason(trout, seasonalHabitsIn(trout, "winter")),
+  );
+  expect((inSeason(trout, seasonalHabitsIn(trout, "winter")) as DriftFeeder).wants!.depth).toBeDefined();
 });
 
 test("the territory of a stream salmonid grows with its size: a trout of 10 cm holds 0.6 m2, one of 32 cm 12.6 m2 (Grant & Kramer 1990; from memory)", () => {

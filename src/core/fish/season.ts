@@ -1,6 +1,6 @@
 import type { Phase } from "./phases";
 import { along } from "./suitability";
-import type { SeasonalWay, Species } from "./species-schema";
+import type { SeasonalHabits, Species } from "./species-schema";
 
 export type Turning = "warming" | "cooling";
 
@@ -22,7 +22,11 @@ export function turningOf(at: number, latitude: number): Turning {
  * The way a fish lives by the water's temperature, degC, and the turn of the year; undefined: as in the rest of the
  * year. Where the turn is not known, ways that need it are passed over.
  */
-export function wayOf(species: Species, temperature: number, turning: Turning | undefined): SeasonalWay | undefined {
+export function seasonalHabitsOf(
+  species: Species,
+  temperature: number,
+  turning: Turning | undefined,
+): SeasonalHabits | undefined {
   return species.seasons?.find(
     ({ temperature: range, turning: wanted }) =>
       range !== null &&
@@ -32,7 +36,7 @@ export function wayOf(species: Species, temperature: number, turning: Turning | 
   );
 }
 
-export const wayIn = (species: Species, phase: Phase): SeasonalWay | undefined =>
+export const seasonalHabitsIn = (species: Species, phase: Phase): SeasonalHabits | undefined =>
   species.seasons?.find((way) => way.phase === phase);
 
 /**
@@ -41,11 +45,11 @@ export const wayIn = (species: Species, phase: Phase): SeasonalWay | undefined =
  * spawn, those that do not are shown, as in the rest of the year; where the spawning ones are is told only when it is
  * asked, so as to keep off.
  */
-export const fishedFor = (species: Species, way: SeasonalWay | undefined): Species =>
+export const fishedFor = (species: Species, way: SeasonalHabits | undefined): Species =>
   way?.leaveAlone ? species : inSeason(species, way);
 
 /** The species as it lives in a season: its curves and likings changed as the way says. */
-export function inSeason(species: Species, way: SeasonalWay | undefined): Species {
+export function inSeason(species: Species, way: SeasonalHabits | undefined): Species {
   if (!way) return species;
   const { depth, speed } = way;
   if (species.model === "drift")
@@ -66,5 +70,5 @@ export function inSeason(species: Species, way: SeasonalWay | undefined): Specie
 const SOUGHT = 0.5;
 
 /** Is a place of the depth, m, and the speed at the fish, m/s, that a season's way seeks? */
-export const isSought = ({ depth, speed }: SeasonalWay, at: { depth: number; focalSpeed: number }): boolean =>
+export const isSought = ({ depth, speed }: SeasonalHabits, at: { depth: number; focalSpeed: number }): boolean =>
   (!depth || along(depth, at.depth) >= SOUGHT) && (!speed || along(speed, at.focalSpeed) >= SOUGHT);

@@ -38,7 +38,7 @@ const waySchema = z.strictObject({
   /** What an older profile says of it; ways that ship are told on the words floor. */
   words: z.string().max(300).optional(),
 });
-export type SeasonalWay = z.infer<typeof waySchema>;
+export type SeasonalHabits = z.infer<typeof waySchema>;
 
 const common = {
   id: z.string().min(1).max(80),

@@ -50,20 +50,20 @@ const SIX_TO_EIGHT: Curve = [
 const spawning = (
   temperature: [number, number],
   turning: "warming" | "cooling",
-  more: Partial<SeasonalWay> = {},
-): SeasonalWay => ({
+  more: Partial<SeasonalHabits> = {},
+): SeasonalHabits => ({
   phase: "spawn",
   temperature,
   turning,
   leaveAlone: true,
   ...more,
 });
-const winter = (below: number, more: Partial<SeasonalWay> = {}): SeasonalWay => ({
+const winter = (below: number, more: Partial<SeasonalHabits> = {}): SeasonalHabits => ({
   phase: "winter",
   temperature: [-2, below],
   ...more,
 });
-const summer = (above: number, more: Partial<SeasonalWay> = {}): SeasonalWay => ({
+const summer = (above: number, more: Partial<SeasonalHabits> = {}): SeasonalHabits => ({
   phase: "summer",
   temperature: [above, 40],
   ...more,
@@ -84,7 +84,7 @@ const COLD_TROUT = winter(5, {
   ],
 });
 
-export const SEASONS: Readonly<Record<SpeciesId, readonly SeasonalWay[]>> = {
+export const SEASONS: Readonly<Record<SpeciesId, readonly SeasonalHabits[]>> = {
   "brown-trout": [spawning([4, 9], "cooling", REDD), COLD_TROUT, HOT_TROUT],
   "rainbow-trout": [spawning([6, 11], "warming", REDD), COLD_TROUT, HOT_TROUT],
   steelhead: [
@@ -303,4 +303,4 @@ export const SEASONS: Readonly<Record<SpeciesId, readonly SeasonalWay[]>> = {
   ],
 };
 import type { SpeciesId } from "./species-habits";
-import type { Curve, SeasonalWay } from "./species-schema";
+import type { Curve, SeasonalHabits } from "./species-schema";

@@ -1,6 +1,6 @@
 import { speciesById } from "./species";
 import type { Suitability } from "./species-schema";
-import { inSeason, turningOf, wayIn, wayOf } from "./season";
+import { inSeason, turningOf, seasonalHabitsIn, seasonalHabitsOf } from "./season";
 import { along, suits, warmth } from "./suitability";
 import { territoryAcross } from "./territory";
 
@@ -62,20 +62,20 @@ describe("the fish's year", () => {
         // Ways may overlap: the first that fits is taken, so that it is this one or one before it.
         const order = species.seasons!.indexOf(way);
         for (const temperature of [low, high]) {
-          const found = wayOf(species, temperature, turning);
+          const found = seasonalHabitsOf(species, temperature, turning);
           expect(species.seasons!.indexOf(found!)).toBeLessThanOrEqual(order);
         }
         if (turning) {
           const other = turning === "warming" ? "cooling" : "warming";
-          expect(wayOf(species, low, other)).not.toBe(way);
-          expect(wayOf(species, low, undefined)).not.toBe(way);
+          expect(seasonalHabitsOf(species, low, other)).not.toBe(way);
+          expect(seasonalHabitsOf(species, low, undefined)).not.toBe(way);
         }
       }
   });
 
   test("asked for by name it is found, and what a fish does not do is not", () => {
-    expect(wayIn(trout, "spawn")).toMatchObject({ phase: "spawn", leaveAlone: true });
-    expect(wayIn({ ...trout, seasons: undefined }, "spawn")).toBeUndefined();
+    expect(seasonalHabitsIn(trout, "spawn")).toMatchObject({ phase: "spawn", leaveAlone: true });
+    expect(seasonalHabitsIn({ ...trout, seasons: undefined }, "spawn")).toBeUndefined();
   });
 
   test("a season changes the curves that it names and nothing else", () => {

@@ -1,5 +1,5 @@
-import { threadCrew } from "../../../cli/crew";
-import { type Crew, crewOf } from "./crew";
+import { nodeThreadPool } from "../../../cli/node-thread-pool";
+import { type ThreadPool, threadPool } from "./thread-pool";
 import type { Grid } from "./grid";
 import { type Kernel, SINGLE } from "./kernel";
 import { DOUBLE } from "../../testing/proof/double";
@@ -189,16 +189,16 @@ test("several threads give the field of one, to the last bit", async () => {
     }),
   };
   const options = { upstream: { kind: "inflow", discharge: 8 }, downstream: { kind: "level", level: 0.7 } } as const;
-  const solve = (crew?: ReturnType<typeof threadCrew>) => {
-    const water = new ShallowWater(grid, options, SINGLE, crew);
+  const solve = (pool?: ReturnType<typeof nodeThreadPool>) => {
+    const water = new ShallowWater(grid, options, SINGLE, pool);
     water.setState(grid.z.map((bed) => Math.max(0, 0.8 - bed)));
     water.run(300, Infinity, 4);
     water.release();
     return water;
   };
-  const crew = threadCrew(3)!;
-  const [one, three] = [solve(), solve(crew)];
-  await crew.end();
+  const pool = nodeThreadPool(3)!;
+  const [one, three] = [solve(), solve(pool)];
+  await pool.end();
   expect([one.threads, three.threads]).toEqual([1, 3]);
   expect(Array.from(three.h)).toEqual(Array.from(one.h));
   expect(Array.from(three.means[1]!)).toEqual(Array.from(one.means[1]!));
@@ -206,14 +206,14 @@ test("several threads give the field of one, to the last bit", async () => {
 });
 
 test("a thread does what it is asked and no more: with idle spells between short runs nothing is ahead", async () => {
-  const crew = threadCrew(2)!;
+  const pool = nodeThreadPool(2)!;
   const grid = strip(
     Array.from({ length: 100 }, (_, i) => 0.3 * Math.sin(i / 5)),
     48,
     0.03,
   );
   // Runs that end on a time, the state set anew between: work begun too early would show in what comes next.
-  const solve = async (own?: typeof crew) => {
+  const solve = async (own?: typeof pool) => {
     const edges = { upstream: { kind: "inflow", discharge: 20 }, downstream: { kind: "level", level: 0.8 } } as const;
     const water = new ShallowWater(grid, edges, SINGLE, own);
     const depths = [];
@@ -228,24 +228,24 @@ test("a thread does what it is asked and no more: with idle spells between short
     water.release();
     return { threads, depths };
   };
-  const [one, two] = [await solve(), await solve(crew)];
-  await crew.end();
+  const [one, two] = [await solve(), await solve(pool)];
+  await pool.end();
   expect([one.threads, two.threads]).toEqual([1, 2]);
   expect(two.depths).toEqual(one.depths);
 });
 
 test("a whole solve is the same to the last figure on one, two and three threads, every time", async () => {
   const grid = rasteriseReach(sampleRun);
-  const crews = [2, 3].map((cores) => threadCrew(cores)!);
-  const solve = (crew?: Crew) => solveSteady(grid, { discharge: 5, downstream: sampleRun.downstream, crew });
+  const pools = [2, 3].map((cores) => nodeThreadPool(cores)!);
+  const solve = (pool?: ThreadPool) => solveSteady(grid, { discharge: 5, downstream: sampleRun.downstream, pool });
   const alone = solve();
-  for (const crew of [...crews, ...crews]) expect(solve(crew)).toEqual(alone);
-  await Promise.all(crews.map((one) => one.end()));
+  for (const pool of [...pools, ...pools]) expect(solve(pool)).toEqual(alone);
+  await Promise.all(pools.map((one) => one.end()));
 }, 60_000);
 
 test("a thread that never comes is given up: the solve ends with a fault, and hangs nobody", () => {
   const grid = strip(new Array(100).fill(0), 48, 0.03);
-  const absent = crewOf(() => [{ postMessage: () => undefined }]);
+  const absent = threadPool(() => [{ postMessage: () => undefined }]);
   const water = new ShallowWater(grid, { upstream: WALL, downstream: WALL, patience: 3 }, SINGLE, absent);
   expect(water.threads).toBe(2);
   water.setState(new Array(4800).fill(1));
@@ -261,17 +261,17 @@ test("a thread that never comes is given up: the solve ends with a fault, and ha
 });
 
 test("threads that have ended give their memory back, again and again", async () => {
-  const crew = threadCrew(2)!;
+  const pool = nodeThreadPool(2)!;
   const grid = strip(new Array(100).fill(0), 48, 0.03);
   const volumes = Array.from({ length: 6 }, (_, k) => {
-    const water = new ShallowWater(grid, { upstream: WALL, downstream: WALL }, SINGLE, crew);
+    const water = new ShallowWater(grid, { upstream: WALL, downstream: WALL }, SINGLE, pool);
     water.setState(new Array(4800).fill(1 + k));
     water.run(3, 1);
     const volume = water.volume();
     water.release();
     return Math.round(volume);
   });
-  await crew.end();
+  await pool.end();
   expect(volumes).toEqual([4800, 9600, 14400, 19200, 24000, 28800]);
 });
 

@@ -1,7 +1,7 @@
 import { ghostIndex, LEFT, padWithGhosts, strideOf } from "./ghosts";
 import { InputError } from "../quantity/fault";
 import type { Grid } from "./grid";
-import type { Crew } from "./crew";
+import type { ThreadPool } from "./thread-pool";
 import { type Calls, instanceOn, type Kernel, KernelMemory, moduleOf, type Reals, SINGLE } from "./kernel";
 
 export type Edge =
@@ -61,14 +61,14 @@ export class ShallowWater {
   private readonly own: KernelMemory;
   private readonly calls: Calls;
 
-  constructor(grid: Grid, options: SolverOptions, kernel: Kernel = SINGLE, crew?: Crew) {
+  constructor(grid: Grid, options: SolverOptions, kernel: Kernel = SINGLE, pool?: ThreadPool) {
     this.nx = grid.nx;
     this.ny = grid.ny;
     this.cell = grid.cell;
     this.stride = strideOf(grid);
     const enough = grid.nx * grid.ny >= LEAST_CELLS ? Math.floor(grid.ny / LEAST_ROWS) : 1;
-    this.threads = crew ? Math.max(1, Math.min(crew.size + 1, enough)) : 1;
-    const used = crew && this.threads > 1 ? crew.kernel : kernel;
+    this.threads = pool ? Math.max(1, Math.min(pool.size + 1, enough)) : 1;
+    const used = pool && this.threads > 1 ? pool.kernel : kernel;
     this.own = new KernelMemory(grid, used, this.threads);
     this.z = this.own.z;
     this.n = this.own.n;
@@ -94,7 +94,7 @@ export class ShallowWater {
     const compiled = moduleOf(used);
     this.calls = instanceOn(compiled, this.own.memory);
     this.calls.configure();
-    if (this.threads > 1) crew!.serve(compiled, this.own.memory, this.threads);
+    if (this.threads > 1) pool!.serve(compiled, this.own.memory, this.threads);
   }
 
   /** Seconds and steps gone by; volumes that have come in and gone out, m3. */

@@ -5,10 +5,10 @@ import { GRAVITY } from "../quantity/provenance";
 import { merge, overWindow, type AveragingWindow } from "./averaging";
 import { checkGrid, coarsen, DRY, type Field, type Grid, type Verdict } from "./grid";
 import type { Kernel } from "./kernel";
-import type { Crew } from "./crew";
+import type { ThreadPool } from "./thread-pool";
 import { ShallowWater } from "./solver";
 import { judge, MOST_WINDOWS, whyUnsettled } from "./settled";
-import { StorageMover } from "./storage";
+import { StorageExtrapolation } from "./storage";
 import { columnRange, outletLevel } from "./stage";
 import { interpolateState, firstGuess, scaled, type State } from "./start";
 import { finish, telling } from "./steps";
@@ -23,7 +23,7 @@ export interface SteadyOptions {
   /** Other than the application's own: the proof runs the same in 64 bits. */
   kernel?: Kernel;
   /** Threads that may help. */
-  crew?: Crew;
+  pool?: ThreadPool;
 }
 
 /** Sent between slices of work: `done` 0..1, and on each grid as it settles a first picture. */
@@ -152,10 +152,10 @@ function* settle(
   const edges = { upstream: { kind: "inflow", discharge }, downstream: { kind: "level", level } } as const;
   // A stable step is about the cell over the fastest wave: the more of them in a second, the faster it is.
   const [own, wildest] = [0.5 * grid.cell, fastestWave(grid)];
-  const water = new ShallowWater(grid, { ...edges, longestStep: 2 }, options.kernel, options.crew);
+  const water = new ShallowWater(grid, { ...edges, longestStep: 2 }, options.kernel, options.pool);
   try {
     water.setState(start.depth, start.u, start.v);
-    const mover = new StorageMover();
+    const mover = new StorageExtrapolation();
     // Windows since the storage was last moved ahead, the newest last.
     let windows: AveragingWindow[] = [];
     let before = { time: water.time, steps: water.steps };

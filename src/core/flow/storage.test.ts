@@ -2,7 +2,7 @@ import { overWindow, type AveragingWindow } from "./averaging";
 import type { Grid } from "./grid";
 import { ShallowWater } from "./solver";
 import { finish } from "./steps";
-import { StorageMover } from "./storage";
+import { StorageExtrapolation } from "./storage";
 
 const [NX, NY, DISCHARGE] = [160, 12, 9];
 
@@ -49,7 +49,7 @@ test("the storage moved ahead lands near where waiting would have led, in a frac
   run(waited, 30, () => undefined);
   const end = waited.volume();
   const water = start();
-  const mover = new StorageMover();
+  const mover = new StorageExtrapolation();
   let windows: AveragingWindow[] = [];
   let moved: { before: number; after: number } | undefined;
   run(water, 12, (window) => {
@@ -69,10 +69,10 @@ test("water at rest, and the waves of a start, are left alone", () => {
   const windows: AveragingWindow[] = [];
   run(water, 3, (window) => {
     windows.push(window);
-    expect(new StorageMover().moveAhead(water, windows, DISCHARGE)).toBe(false);
+    expect(new StorageExtrapolation().moveAhead(water, windows, DISCHARGE)).toBe(false);
   });
   run(water, 30, () => undefined);
   const settled: AveragingWindow[] = [];
   run(water, 5, (window) => settled.push(window));
-  expect(new StorageMover().moveAhead(water, settled, DISCHARGE)).toBe(false);
+  expect(new StorageExtrapolation().moveAhead(water, settled, DISCHARGE)).toBe(false);
 });

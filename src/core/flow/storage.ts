@@ -24,7 +24,7 @@ const SHALLOW = 0.02;
 const SMOOTH = 0.5;
 
 /** Moves the storage of one solve ahead, as often as it is worth it. */
-export class StorageMover {
+export class StorageExtrapolation {
   /** Share of the way that is gone: half as much after each move that went too far. */
   private share = 1;
   private imbalance = 0;
@@ -49,7 +49,7 @@ export class StorageMover {
     const ratio = Math.min(...ratios);
     const ahead = Math.min(FARTHEST, ratio / (1 - ratio));
     const rest = -this.share * ahead * third * discharge * now.seconds;
-    const shape = creepByColumn(water, before, now);
+    const shape = storageChangeByColumn(water, before, now);
     let volume = 0;
     eachWet(water, (i) => (volume += shape[i]!));
     const scale = rest / (volume * water.cell * water.cell);
@@ -88,7 +88,7 @@ function eachWet(water: ShallowWater, look: (i: number, c: number) => void): voi
 }
 
 /** Mean change of depth from one window to the next in each column's water, m, smoothed along the reach. */
-function creepByColumn(water: ShallowWater, before: AveragingWindow, now: AveragingWindow): Float64Array {
+function storageChangeByColumn(water: ShallowWater, before: AveragingWindow, now: AveragingWindow): Float64Array {
   const [sum, count] = [new Float64Array(water.nx), new Float64Array(water.nx)];
   eachWet(water, (i, c) => {
     sum[i]! += now.h[c]! / now.seconds - before.h[c]! / before.seconds;

@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { DEMO_REACHES } from "../../demo/river";
-import { type Book, emptyBook } from "../book/parts";
+import { type Book, emptyBook } from "../book/log-contents";
 import type { ReachRecord } from "../book/records";
 import { sampleCatch, sampleSession } from "../../testing/book-samples";
 import type { InputError } from "../quantity/fault";

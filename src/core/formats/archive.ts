@@ -1,7 +1,7 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { z } from "zod";
 import { isPhotoFile, photoIn, photoOut } from "./archive-photos";
-import { type Book, emptyBook, LATER_PARTS, PART_NAMES, type PartName } from "../book/parts";
+import { type Book, emptyBook, LATER_PARTS, PART_NAMES, type PartName } from "../book/log-contents";
 import { LONGEST_PHOTO } from "../book/bank-records";
 import { PARTS } from "../book/records";
 import { InputError } from "../quantity/fault";

@@ -3,7 +3,7 @@ import { XMLParser } from "fast-xml-parser";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import Papa from "papaparse";
 import { DEMO_REACHES } from "../../demo/river";
-import { type Book, emptyBook } from "../book/parts";
+import { type Book, emptyBook } from "../book/log-contents";
 import { sampleCatch, sampleObservation, sampleRule, sampleSession, sampleStretch } from "../../testing/book-samples";
 import { readArchive, writeArchive } from "./archive";
 import { fromBase64, toBase64 } from "./base64";

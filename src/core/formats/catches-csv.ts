@@ -1,6 +1,6 @@
 import { message, type Message } from "../quantity/message";
 import { type Dimension, findUnit, parseQuantity } from "../quantity/units";
-import type { Stretch } from "../book/bank-records";
+import type { EffortInterval } from "../book/bank-records";
 import { hoursOf, rodHours } from "../book/effort";
 import { type Catch, FINS, LOST_CAUSES, type Session } from "../book/records";
 import { csvTable, eachRow } from "./csv";
@@ -122,7 +122,7 @@ const riverOf = ({ river }: Catch, units: CsvUnits): Cell[] =>
 /** Sessions, one stretch of effort to a line where they were kept in stretches, else the whole session. */
 export function writeEffort(
   sessions: readonly Session[],
-  stretches: readonly Stretch[],
+  stretches: readonly EffortInterval[],
   reachName: (id: string) => string,
   now: number,
   units: CsvUnits = SI_CSV,

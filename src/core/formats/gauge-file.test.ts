@@ -1,4 +1,4 @@
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import type { Message } from "../quantity/message";
 import fc from "fast-check";
 import { InputError } from "../quantity/fault";
@@ -8,7 +8,7 @@ import { readGaugeFile } from "./gauge-file";
 import { ianaZone, instantReader, readInstant, UTC } from "./instant";
 
 const told = (rejected: readonly { line: number; reason: Message }[]) =>
-  rejected.map(({ line, reason }) => ({ line, reason: tell(reason) }));
+  rejected.map(({ line, reason }) => ({ line, reason: messageText(reason) }));
 
 /**
  * Layout of RDB as the US Geological Survey publishes it (NWIS "RDB output format"): comments, header, format row,
@@ -74,7 +74,7 @@ test("CSV: columns by name and unit, in any order, semicolons, offsets, bad cell
   expect(by.waterTemperature!.values[0]).toBeCloseTo(10, 10);
   expect(by.turbidity!.values[1]).toBeNaN();
   expect(file.rejected.map((one) => one.line)).toEqual([3, 4, 5, 6]);
-  expect(tell(file.rejected[0]!.reason)).toContain("abc");
+  expect(messageText(file.rejected[0]!.reason)).toContain("abc");
 });
 
 test("headers as people write them", () => {

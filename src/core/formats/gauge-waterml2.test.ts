@@ -1,4 +1,4 @@
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import type { Message } from "../quantity/message";
 import fc from "fast-check";
 import { InputError } from "../quantity/fault";
@@ -7,7 +7,7 @@ import { readGaugeFile } from "./gauge-file";
 import { looksLikeWaterML2, readGaugeWaterML2 } from "./gauge-waterml2";
 
 const told = (rejected: readonly { line: number; reason: Message }[]) =>
-  rejected.map(({ line, reason }) => ({ line, reason: tell(reason) }));
+  rejected.map(({ line, reason }) => ({ line, reason: messageText(reason) }));
 
 /**
  * One observation as OGC 10-126r4 (WaterML 2.0 Part 1, examples of a measurement time series) lays it out. Values and
@@ -85,7 +85,7 @@ test("WaterML 2.0: several series, units, offsets, nil values and qualifiers as 
     { line: 11, reason: "discharge -4 is negative" },
     { line: 12, reason: "“yesterday” is not an ISO 8601 time" },
   ]);
-  expect(file.notes.map((note) => tell(note))).toEqual([
+  expect(file.notes.map((note) => messageText(note))).toEqual([
     "Series “Chlorophyll” was skipped: Low Heron doesn’t know what it measures.",
   ]);
 });
@@ -96,7 +96,7 @@ test("one observation alone, a monitoring point in place, other prefixes, and cl
   expect(file.station).toEqual({ id: "77", name: "Low ford" });
   expect(new Date(file.series[0]!.times[0]!).toISOString()).toBe("2026-07-01T11:00:00.000Z");
   expect(file.series[0]!.values[0]).toBeCloseTo(0.6096, 12);
-  expect(readGaugeWaterML2(lone).notes.map((note) => tell(note))).toEqual([
+  expect(readGaugeWaterML2(lone).notes.map((note) => messageText(note))).toEqual([
     "1 times have no time zone, so they were read as UTC. Set the zone if that’s wrong.",
   ]);
 });

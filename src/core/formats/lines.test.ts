@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import type { InputError } from "../quantity/fault";
 import { csvTable } from "./csv";
 import { readGaugeFile } from "./gauge-file";
@@ -19,7 +19,7 @@ const codeOf = (work: () => unknown): string => {
 };
 const sum = ({ read, gaps, rejected }: { read: number; gaps: number; rejected: number }) => read + gaps + rejected;
 const hour = (k: number) => new Date(Date.UTC(2026, 0, 1) + k * 3_600_000).toISOString();
-const told = (file: { rejected: { line: number; reason: Parameters<typeof tell>[0] }[] }) =>
+const told = (file: { rejected: { line: number; reason: Parameters<typeof messageText>[0] }[] }) =>
   file.rejected.map(({ line, reason }) => [line, reason.code]);
 
 describe("lines", () => {

@@ -1,11 +1,11 @@
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import type { Message } from "../quantity/message";
 import { InputError } from "../quantity/fault";
 import { readSoundings } from "./soundings-file";
 import { nmeaSum } from "./nmea";
 
 const told = (rejected: readonly { line: number; reason: Message }[]) =>
-  rejected.map(({ line, reason }) => ({ line, reason: tell(reason) }));
+  rejected.map(({ line, reason }) => ({ line, reason: messageText(reason) }));
 
 const faultOf = (work: () => unknown) => {
   try {
@@ -57,8 +57,8 @@ describe("soundings of an NMEA 0183 log", () => {
       [1.5, 3],
     ]);
     expect(rejected.map(({ line }) => line)).toEqual([5, 6]);
-    expect(tell(rejected[0]!.reason)).toMatch(/sum/);
-    expect(notes.map((note) => tell(note)).join(" ")).toMatch(
+    expect(messageText(rejected[0]!.reason)).toMatch(/sum/);
+    expect(notes.map((note) => messageText(note)).join(" ")).toMatch(
       /1 depths were empty or 0.*1 depths are below the transducer/,
     );
   });

@@ -1,5 +1,5 @@
 import { median, quantileSorted } from "simple-statistics";
-import { BAND, libraryOf, neighbourPaths, stateAt, STEP, stepsOf } from "./forecast";
+import { BAND, analoguesOf, nearestNeighbours, stateAt, STEP, stepsOf } from "./forecast";
 import { DAY, HOUR, type Series } from "./series";
 
 export interface ForecastSkill {
@@ -30,7 +30,7 @@ export function backtest(discharge: Series): ForecastSkill[] {
   const count = steps.lnQ.length;
   const heldOut = Math.min(HELD_OUT, (count * STEP) / 3);
   const firstCase = Math.max(4, Math.ceil(count - heldOut / STEP));
-  const library = libraryOf(steps, steps.start + firstCase * STEP);
+  const library = analoguesOf(steps, steps.start + firstCase * STEP);
   const cases = BACKTEST_HOURS.map(() => ({
     errors: [] as number[],
     still: [] as number[],
@@ -41,7 +41,7 @@ export function backtest(discharge: Series): ForecastSkill[] {
     const { lnQ } = steps;
     const state = stateAt(steps, k);
     if (state.some(Number.isNaN)) continue;
-    const paths = neighbourPaths(library, state, steps.start + k * STEP);
+    const paths = nearestNeighbours(library, state, steps.start + k * STEP);
     if (paths.length === 0) continue;
     BACKTEST_HOURS.forEach((hours, c) => {
       const h = (hours * HOUR) / STEP;

@@ -48,16 +48,16 @@ export interface FlowParts {
   base: number;
   /** Share of today's flow that is quick runoff, 0..1. */
   quickShare: number;
-  spate: boolean;
+  flood: boolean;
 }
 
 /** Days looked at. */
 const LOOK_BACK = 120;
 const LEAST_DAYS = 20;
-/** A river is in spate when more than this share of its flow is runoff. Common practice, no source. */
-const SPATE_SHARE = 1 / 3;
+/** A river is in flood when more than this share of its flow is runoff. Common practice, no source. */
+const FLOOD_SHARE = 1 / 3;
 
-/** How much of the flow at `at` is spate: over the unbroken days before it. Null with fewer than 20 of them. */
+/** How much of the flow at `at` is flood: over the unbroken days before it. Null with fewer than 20 of them. */
 export function flowParts(discharge: Series, at: number): FlowParts | null {
   const days = dailyMeans(discharge, at, LOOK_BACK);
   const run = days.slice(days.findLastIndex(Number.isNaN) + 1);
@@ -65,5 +65,5 @@ export function flowParts(discharge: Series, at: number): FlowParts | null {
   if (run.length < LEAST_DAYS || total === null || total <= 0) return null;
   const base = Math.min(baseFlow(run).at(-1)!, total);
   const quickShare = (total - base) / total;
-  return { base, quickShare, spate: quickShare > SPATE_SHARE };
+  return { base, quickShare, flood: quickShare > FLOOD_SHARE };
 }

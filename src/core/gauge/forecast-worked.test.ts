@@ -1,4 +1,13 @@
-import { forecastFlow, levelAt, libraryOf, neighbourPaths, stateAt, STEP, type Steps, timeUnder } from "./forecast";
+import {
+  forecastFlow,
+  levelAt,
+  analoguesOf,
+  nearestNeighbours,
+  stateAt,
+  STEP,
+  type Steps,
+  timeUnder,
+} from "./forecast";
 import { hindcasts } from "./hindcast";
 import { figures, nearestOf, pathOf, recordOf, start, STEPS, wandering, wholeOnes } from "../../testing/plain-forecast";
 import { recessionLaw } from "./recession-law";
@@ -19,14 +28,14 @@ describe("neighbours", () => {
   test.each([11, 12, 13])("are those that every distance of record %i says, and their paths what came", (seed) => {
     const lnQ = gapped(seed);
     const steps: Steps = { start, lnQ };
-    const library = libraryOf(steps);
+    const library = analoguesOf(steps);
     expect(library.indices).toEqual(wholeOnes(lnQ));
     // From the middle of what it has been: some were lower, and their paths stand as they were.
     const k = wholeOnes(lnQ).find((n) => lnQ[n]! > 2 && n > 400)!;
     const taken = nearestOf(lnQ, figures(lnQ, k), wholeOnes(lnQ));
     expect(taken).toHaveLength(60);
     expect(taken.filter((n) => lnQ[n]! < lnQ[k]!).length).toBeGreaterThanOrEqual(6);
-    expect(near(neighbourPaths(library, stateAt(steps, k)))).toEqual(
+    expect(near(nearestNeighbours(library, stateAt(steps, k)))).toEqual(
       near(taken.map((n) => pathOf(lnQ, n, lnQ[k]!, 1))),
     );
   });
@@ -41,7 +50,9 @@ describe("neighbours", () => {
     )!.b;
     expect(b).toBeGreaterThan(1.05);
     const taken = nearestOf(lnQ, state, wholeOnes(lnQ));
-    expect(near(neighbourPaths(libraryOf(steps), state))).toEqual(near(taken.map((n) => pathOf(lnQ, n, state[0], b))));
+    expect(near(nearestNeighbours(analoguesOf(steps), state))).toEqual(
+      near(taken.map((n) => pathOf(lnQ, n, state[0], b))),
+    );
   });
 
   test("a tenth of the neighbours lower is no base flow any more: their falls stand as they were", () => {
@@ -54,7 +65,7 @@ describe("neighbours", () => {
     for (const lower of [5, 6]) {
       const k = lowestFirst.find((n) => lowerOf(n) === lower)!;
       const paths = nearestOf(lnQ, figures(lnQ, k), whole).map((n) => pathOf(lnQ, n, lnQ[k]!, lower < 6 ? law.b : 1));
-      expect(near(neighbourPaths(libraryOf(steps), stateAt(steps, k)))).toEqual(near(paths));
+      expect(near(nearestNeighbours(analoguesOf(steps), stateAt(steps, k)))).toEqual(near(paths));
     }
   });
 
@@ -62,12 +73,12 @@ describe("neighbours", () => {
     // 730 states, four before the first and twenty after the last.
     const enough = wandering(730 + 4 + STEPS, 15);
     const state = figures(enough, 400) as unknown as readonly [number, number, number];
-    expect(neighbourPaths(libraryOf({ start, lnQ: enough }), state)).toHaveLength(60);
-    expect(neighbourPaths(libraryOf({ start, lnQ: enough.slice(0, -1) }), state)).toEqual([]);
+    expect(nearestNeighbours(analoguesOf({ start, lnQ: enough }), state)).toHaveLength(60);
+    expect(nearestNeighbours(analoguesOf({ start, lnQ: enough.slice(0, -1) }), state)).toEqual([]);
     // The last outcome counts at its own instant.
     const last = start + (enough.length - 1) * STEP;
-    expect(neighbourPaths(libraryOf({ start, lnQ: enough }), state, last)).toHaveLength(60);
-    expect(neighbourPaths(libraryOf({ start, lnQ: enough }), state, last - 1)).toEqual([]);
+    expect(nearestNeighbours(analoguesOf({ start, lnQ: enough }), state, last)).toHaveLength(60);
+    expect(nearestNeighbours(analoguesOf({ start, lnQ: enough }), state, last - 1)).toEqual([]);
   });
 });
 

@@ -1,5 +1,5 @@
 import { quantileSorted, quickselect, standardDeviation } from "simple-statistics";
-import { bendAt, fallen, recessionLaw } from "./recession-law";
+import { bendAt, recededFlow, recessionLaw } from "./recession-law";
 import { boxed, daysToFall, type FlowPoint } from "./recession";
 import { DAY, HOUR, lastReading, readingAt, type Series, knownBy } from "./series";
 
@@ -60,7 +60,7 @@ const WEIGHTS: State = [1, 1.5, 1];
 export const stateAt = ({ lnQ }: Steps, k: number): State => [lnQ[k]!, lnQ[k]! - lnQ[k - 1]!, lnQ[k]! - lnQ[k - 4]!];
 
 /** The library of past states whose whole outcome is known. */
-export interface Library {
+export interface Analogues {
   steps: Steps;
   indices: number[];
   /** Their states, three figures each, scaled by `scale`. */
@@ -74,7 +74,7 @@ export interface Library {
  * Builds the library from the states of a record whose outcome is in it. Scaled by the spread of those known by
  * `until`, so that a trial does not look ahead.
  */
-export function libraryOf(steps: Steps, until = Infinity): Library {
+export function analoguesOf(steps: Steps, until = Infinity): Analogues {
   const indices: number[] = [];
   const states: State[] = [];
   for (let k = 4; k + STEPS < steps.lnQ.length; k++) {
@@ -115,7 +115,7 @@ const spreadOf = (values: readonly number[]): number => (values.length > 1 && st
  * Paths of ln(Q(t+h)/Q(t)), h = 6, 12 ... 120 h, of the neighbours of a state; empty where the record is too short to
  * tell. `before`: only outcomes known by then.
  */
-export function neighbourPaths(library: Library, state: State, before = Infinity): Float64Array[] {
+export function nearestNeighbours(library: Analogues, state: State, before = Infinity): Float64Array[] {
   const { steps, indices, states, scale } = library;
   const [x, y, z] = state.map((value, f) => value / scale[f]!) as unknown as State;
   let known = indices.length;
@@ -194,7 +194,7 @@ export function forecastFlow(record: Series, at: number): Forecast | null {
     positive(readingAt(discharge, from - DAY, STEP / 2)),
   ];
   const state: State = [Math.log(now), Math.log(now / before), Math.log(now / yesterday)];
-  const ratios = state.some(Number.isNaN) ? [] : neighbourPaths(libraryOf(stepsOf(discharge)), state);
+  const ratios = state.some(Number.isNaN) ? [] : nearestNeighbours(analoguesOf(stepsOf(discharge)), state);
   if (ratios.length > 0) return forecastOf("neighbours", from, now, ratios);
   const law = recessionLaw(boxed(discharge));
   if (!law) return null;
@@ -205,7 +205,9 @@ export function forecastFlow(record: Series, at: number): Forecast | null {
     law.a
       .toReversed()
       .map((a) =>
-        Float64Array.from({ length: STEPS }, (_, h) => Math.log(fallen(now, ((h + 1) * STEP) / DAY, a, law.b) / now)),
+        Float64Array.from({ length: STEPS }, (_, h) =>
+          Math.log(recededFlow(now, ((h + 1) * STEP) / DAY, a, law.b) / now),
+        ),
       ),
   );
 }

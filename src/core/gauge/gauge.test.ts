@@ -79,10 +79,10 @@ test("a recession of k = 0.90 a day: the trend, and 6.58 days from 20 to 10 m3/s
 test("steady water with the gauge's own noise is steady, and time since the peak is found", () => {
   const noise = Array.from({ length: 60 }, (_, k) => 8 * (1 + 0.004 * Math.sin(k * 12.9)));
   expect(trendAt(hourly(noise), start + 59 * HOUR)!.limb).toBe("steady");
-  const spate = Array.from({ length: 80 }, (_, k) =>
+  const flood = Array.from({ length: 80 }, (_, k) =>
     k < 40 ? 4 * Math.exp(k * 0.04) : 4 * Math.exp(1.6 - (k - 40) * 0.02),
   );
-  const trend = trendAt(hourly(spate), start + 79 * HOUR)!;
+  const trend = trendAt(hourly(flood), start + 79 * HOUR)!;
   expect([trend.limb, Math.round(trend.hours!)]).toEqual(["falling", 39]);
   expect(trendAt(hourly([3]), start)).toBeNull();
   expect(trendAt(hourly([3, 4]), start + HOUR)!.limb).toBe("rising");
@@ -90,7 +90,7 @@ test("steady water with the gauge's own noise is steady, and time since the peak
 
 test("the recession constant of a made record is found again (closed form)", () => {
   const values: number[] = [];
-  for (let spate = 0; spate < 5; spate++)
+  for (let flood = 0; flood < 5; flood++)
     for (let k = 0; k < 24 * 8; k++) values.push(k < 12 ? 5 + k * 2 : 29 * Math.exp((-0.25 * (k - 12)) / 24));
   const found = recession(hourly(values))!;
   expect(found.lambdaPerDay).toBeCloseTo(0.25, 2);

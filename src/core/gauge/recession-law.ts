@@ -1,5 +1,5 @@
 import { linearRegression, quantile } from "simple-statistics";
-import { fallsOf, type FlowPoint, LEAST_FALLS } from "./recession";
+import { recessionSegments, type FlowPoint, LEAST_SEGMENTS } from "./recession";
 import { DAY } from "./series";
 
 /**
@@ -19,8 +19,8 @@ const LEAST_SPAN = 1.5;
 
 /** Fitted on logs over all falls of six-hourly points, a then for each fall by itself; null with fewer than three. */
 export function recessionLaw(points: readonly FlowPoint[]): RecessionLaw | null {
-  const falls = fallsOf(points).map(ratesOf);
-  if (falls.length < LEAST_FALLS) return null;
+  const falls = recessionSegments(points).map(ratesOf);
+  if (falls.length < LEAST_SEGMENTS) return null;
   const all = falls.flat();
   const xs = all.map(([x]) => x);
   const span = xs.reduce((x, y) => Math.max(x, y)) - xs.reduce((x, y) => Math.min(x, y));
@@ -39,7 +39,7 @@ function ratesOf(fall: readonly FlowPoint[]): [number, number][] {
 }
 
 /** Discharge after some days of fall by the law (its integral; exponential for b = 1). */
-export function fallen(from: number, days: number, a: number, b: number): number {
+export function recededFlow(from: number, days: number, a: number, b: number): number {
   if (Math.abs(b - 1) < 1e-6) return from * Math.exp(-a * days);
   return (from ** (1 - b) + (b - 1) * a * days) ** (1 / (1 - b));
 }

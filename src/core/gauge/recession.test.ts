@@ -1,5 +1,5 @@
-import { forecastFlow, libraryOf, neighbourPaths, stateAt, stepsOf } from "./forecast";
-import { bendAt, fallen, recessionLaw } from "./recession-law";
+import { forecastFlow, analoguesOf, nearestNeighbours, stateAt, stepsOf } from "./forecast";
+import { bendAt, recededFlow, recessionLaw } from "./recession-law";
 import { boxed, daysToFall, recession } from "./recession";
 import { HOUR, seriesFrom } from "./series";
 
@@ -47,7 +47,7 @@ describe("the law of the falls, dQ/dt = -a Q^b (Brutsaert & Nieber 1977, Water R
   const falls = (a: number, b: number) =>
     hourly((hour) => {
       const since = hour % 240;
-      return since < 12 ? 20 + since : fallen(20, (since - 12) / 24, a, b);
+      return since < 12 ? 20 + since : recededFlow(20, (since - 12) / 24, a, b);
     }, 240 * 6);
 
   test.each([
@@ -64,9 +64,9 @@ describe("the law of the falls, dQ/dt = -a Q^b (Brutsaert & Nieber 1977, Water R
   });
 
   test("its integral is the exponential at b = 1 and the hyperbola of a draining store at b = 2 (closed forms)", () => {
-    expect(fallen(20, 5, 0.1, 1)).toBeCloseTo(20 * Math.exp(-0.5), 10);
-    expect(fallen(20, 5, 0.1, 1 + 1e-5)).toBeCloseTo(20 * Math.exp(-0.5), 3);
-    expect(fallen(20, 5, 0.01, 2)).toBeCloseTo(20 / (1 + 0.01 * 20 * 5), 10);
+    expect(recededFlow(20, 5, 0.1, 1)).toBeCloseTo(20 * Math.exp(-0.5), 10);
+    expect(recededFlow(20, 5, 0.1, 1 + 1e-5)).toBeCloseTo(20 * Math.exp(-0.5), 3);
+    expect(recededFlow(20, 5, 0.01, 2)).toBeCloseTo(20 / (1 + 0.01 * 20 * 5), 10);
     expect(bendAt(5, 10, 2)).toBe(0.5);
     expect(bendAt(20, 10, 2)).toBe(1);
   });
@@ -78,7 +78,7 @@ describe("the law of the falls, dQ/dt = -a Q^b (Brutsaert & Nieber 1977, Water R
     expect(at(3).method).toBe("recession");
     expect(share(9)).toBeGreaterThan(share(3));
     // Its closed form, from where it stands.
-    expect(at(3).points.at(-1)!.median / fallen(at(3).discharge, 5, 0.005, 2)).toBeCloseTo(1, 1);
+    expect(at(3).points.at(-1)!.median / recededFlow(at(3).discharge, 5, 0.005, 2)).toBeCloseTo(1, 1);
     for (const { low, median, high } of at(3).points) {
       expect(low).toBeLessThanOrEqual(median);
       expect(median).toBeLessThanOrEqual(high);
@@ -89,13 +89,13 @@ describe("the law of the falls, dQ/dt = -a Q^b (Brutsaert & Nieber 1977, Water R
     // Fifty falls of ten days, and one that goes on for twenty more.
     const record = hourly((hour) => {
       const since = hour < 240 * 50 ? hour % 240 : hour - 240 * 50;
-      return since < 12 ? 20 + since : fallen(20, (since - 12) / 24, 0.005, 2);
+      return since < 12 ? 20 + since : recededFlow(20, (since - 12) / 24, 0.005, 2);
     }, 240 * 53);
     const steps = stepsOf(record);
-    const library = libraryOf(steps);
+    const library = analoguesOf(steps);
     expect(library.b).toBeCloseTo(2, 0);
-    const end = (some: ReturnType<typeof libraryOf>, k: number) =>
-      Math.max(...neighbourPaths(some, stateAt(steps, k)).map((path) => path.at(-1)!));
+    const end = (some: ReturnType<typeof analoguesOf>, k: number) =>
+      Math.max(...nearestNeighbours(some, stateAt(steps, k)).map((path) => path.at(-1)!));
     const last = steps.lnQ.length - 1;
     expect(end(library, last)).toBeGreaterThan(end({ ...library, b: 1 }, last));
     // Amid its like nothing is bent.
@@ -103,7 +103,10 @@ describe("the law of the falls, dQ/dt = -a Q^b (Brutsaert & Nieber 1977, Water R
   });
 
   test("falls of hardly any span tell no exponent: the fall is exponential then", () => {
-    const flat = hourly((hour) => (hour % 240 < 12 ? 10 : fallen(10, ((hour % 240) - 12) / 24, 0.0005, 2)), 240 * 6);
+    const flat = hourly(
+      (hour) => (hour % 240 < 12 ? 10 : recededFlow(10, ((hour % 240) - 12) / 24, 0.0005, 2)),
+      240 * 6,
+    );
     expect(recessionLaw(boxed(flat))!.b).toBe(1);
     expect(recessionLaw(boxed(hourly(() => 5, 240)))).toBeNull();
   });

@@ -43,7 +43,7 @@ export function boxed(discharge: Series): FlowPoint[] {
 }
 
 /** The unbroken falls of six-hourly points, from when the runoff of the peak is through, that last long enough. */
-export function fallsOf(points: readonly FlowPoint[]): FlowPoint[][] {
+export function recessionSegments(points: readonly FlowPoint[]): FlowPoint[][] {
   const falls: FlowPoint[][] = [];
   let start = 0;
   for (let k = 1; k <= points.length; k++) {
@@ -58,7 +58,7 @@ export function fallsOf(points: readonly FlowPoint[]): FlowPoint[][] {
 }
 
 /** Fewest falls that anything is learnt from. */
-export const LEAST_FALLS = 3;
+export const LEAST_SEGMENTS = 3;
 
 /**
  * Recession from the falling limbs: the slope of ln Q against time of each unbroken fall (Tallaksen 1995, J. Hydrol.
@@ -66,10 +66,10 @@ export const LEAST_FALLS = 3;
  * Null with fewer than three falls.
  */
 export function recession(discharge: Series): Recession | null {
-  const slopes = fallsOf(boxed(discharge)).map(
+  const slopes = recessionSegments(boxed(discharge)).map(
     (fall) => -linearRegression(fall.map((point) => [point.time / DAY, point.lnQ])).m,
   );
-  if (slopes.length < LEAST_FALLS) return null;
+  if (slopes.length < LEAST_SEGMENTS) return null;
   return {
     lambdaPerDay: quantile(slopes, 0.5),
     low: quantile(slopes, 0.1),

@@ -6,13 +6,13 @@ import { InputError } from "../quantity/fault";
 import { HOUR, lastReading, mergeSeries, type Parameter, readingAt, type Series } from "./series";
 import { stageTrendAt, type Trend, trendAt } from "./trend";
 
-interface Station {
+interface GaugeStation {
   id: string;
   name: string;
 }
 
 export interface GaugeRecord {
-  station: Station;
+  station: GaugeStation;
   series: Series[];
   /** Changes whenever anything that the record was made of does; undefined where nobody keeps count. */
   version?: string;
@@ -203,7 +203,7 @@ export function summariseSeries(series: Series): SeriesSummary {
 }
 
 export interface GaugeSummary {
-  station: Station;
+  station: GaugeStation;
   series: SeriesSummary[];
   now: GaugeNow | null;
   recession: Recession | null;

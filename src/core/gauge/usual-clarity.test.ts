@@ -8,7 +8,7 @@ const series = (parameter: Series["parameter"], values: readonly number[]): Seri
   times: Float64Array.from(values, (_, k) => k * HOUR),
   values: Float64Array.from(values),
 });
-/** A spate of 100 h: up from 4 to 16 m3/s over 25 h, with 60 NTU, and down again over 75 h with 6 NTU. */
+/** A flood of 100 h: up from 4 to 16 m3/s over 25 h, with 60 NTU, and down again over 75 h with 6 NTU. */
 const flow = (k: number) => (k < 25 ? 4 * 4 ** (k / 25) : 16 * 4 ** (-(k - 25) / 75));
 const hours = Array.from({ length: 100 }, (_, k) => k);
 const record = (change: Partial<GaugeRecord> = {}): GaugeRecord => ({

@@ -6,7 +6,7 @@ import { DEFAULT_CLARITY_FIT, fitClarity } from "./clarity-fit";
 import { envelope } from "./envelope";
 import { dayOfYear, seasonRecord, seasonTable } from "./exceedance";
 import { gaugeByFloats } from "./float-gauging";
-import { type Forecast, libraryOf, neighbourPaths, stateAt, STEP, stepsOf, timeUnder } from "./forecast";
+import { type Forecast, analoguesOf, nearestNeighbours, stateAt, STEP, stepsOf, timeUnder } from "./forecast";
 import { drawDown } from "./impounded";
 import { lightAt, sunAltitude } from "./light";
 import { outlookOf, forecastSkill } from "./outlook";
@@ -449,7 +449,7 @@ describe("forecast", () => {
   test("the library holds the states whose day before and five days after are whole, scaled by their spread", () => {
     const lnQ = Float64Array.from({ length: 60 }, (_, k) => Math.sin(k));
     lnQ[50] = NaN;
-    const library = libraryOf({ start, lnQ });
+    const library = analoguesOf({ start, lnQ });
     // From step 4; each needs k - 4, k - 1, k and the twenty after it.
     expect(library.indices).toEqual(Array.from({ length: 26 }, (_, k) => k + 4));
     const levels = library.indices.map((k) => lnQ[k]!);
@@ -457,7 +457,7 @@ describe("forecast", () => {
     const deviation = Math.sqrt(levels.reduce((a, b) => a + (b - mean) ** 2, 0) / levels.length);
     expect(library.scale[0]).toBeCloseTo(deviation, 9);
     expect(library.states[3 * 5]! * library.scale[0]).toBeCloseTo(lnQ[9]!, 9);
-    const early = libraryOf({ start, lnQ }, start + 35 * STEP);
+    const early = analoguesOf({ start, lnQ }, start + 35 * STEP);
     expect(early.indices).toHaveLength(26);
     const known = levels.slice(0, 12);
     const knownMean = known.reduce((a, b) => a + b, 0) / 12;
@@ -466,18 +466,18 @@ describe("forecast", () => {
 
   test("neighbours: the nearest sixty, two of a day at most, none whose outcome came later; none from half a year or less", () => {
     const lnQ = Float64Array.from({ length: 1200 }, (_, k) => Math.sin(k / 9) + 0.3 * Math.sin(k / 4.3));
-    const library = libraryOf({ start, lnQ });
+    const library = analoguesOf({ start, lnQ });
     const state = stateAt(library.steps, 600);
-    const paths = neighbourPaths(library, state);
+    const paths = nearestNeighbours(library, state);
     expect(paths).toHaveLength(60);
     // The state itself is its own nearest: its path is what came.
     expect(paths[0]!.length).toBe(20);
     expect(paths[0]![3]).toBeCloseTo(lnQ[604]! - lnQ[600]!, 12);
     const until = start + 900 * STEP;
-    const before = neighbourPaths(library, state, until);
+    const before = nearestNeighbours(library, state, until);
     expect(before.length).toBeGreaterThanOrEqual(40);
     expect(before[0]![0]).toBeCloseTo(lnQ[601]! - lnQ[600]!, 12);
-    expect(neighbourPaths(library, state, start + 700 * STEP)).toEqual([]);
+    expect(nearestNeighbours(library, state, start + 700 * STEP)).toEqual([]);
   });
 
   test("first passage: exact between two steps of an exponential fall; of a recession the three paths are the band", () => {
@@ -526,10 +526,10 @@ describe("base flow", () => {
     expect(base.every((b, k) => b <= [1, 1, 5, 1][k]! + 1e-12 && b >= 0)).toBe(true);
   });
 
-  test("a month of record is enough, a day less is not; an even river is all base flow and no spate", () => {
+  test("a month of record is enough, a day less is not; an even river is all base flow and no flood", () => {
     const even = hours(24 * 40, () => 6);
     const parts = flowParts(even, start + (24 * 40 - 1) * HOUR)!;
-    expect(parts).toMatchObject({ spate: false });
+    expect(parts).toMatchObject({ flood: false });
     expect(parts.base).toBeCloseTo(6, 9);
     expect(parts.quickShare).toBeCloseTo(0, 9);
     expect(
@@ -540,7 +540,7 @@ describe("base flow", () => {
     ).toBeNull();
     const spike = hours(24 * 40, (k) => (k > 24 * 39 ? 30 : 6));
     const high = flowParts(spike, start + (24 * 40 - 1) * HOUR)!;
-    expect(high.spate).toBe(true);
+    expect(high.flood).toBe(true);
     expect(high.quickShare).toBeCloseTo((30 - high.base) / 30, 9);
   });
 });

@@ -12,15 +12,15 @@ import type { PlanHour } from "./hours";
 /** Why nobody is sent there then. */
 export type Bar = "rising-fast" | "too-warm" | "closed" | "thunder" | "white-caps";
 
-export type Limb = "rising" | "falling" | "steady";
+export type ForecastLimb = "rising" | "falling" | "steady";
 
 /** A forecast that moves by less than this, 1/h, stands: about 5 % a day down, 25 % a day up. */
 const MOVES = sourced({ falling: -0.002, rising: 0.01 }, "1/h", COMMON_PRACTICE);
-export const limbOf = ({ ratePerHour }: Pick<PlanHour, "ratePerHour">): Limb =>
+export const limbOf = ({ ratePerHour }: Pick<PlanHour, "ratePerHour">): ForecastLimb =>
   ratePerHour < MOVES.value.falling ? "falling" : ratePerHour > MOVES.value.rising ? "rising" : "steady";
 
 /** The level coming down and some colour still in: neither alone is it. */
-export const isPrime = (limb: Limb, clarity: ClarityClass | null): boolean =>
+export const isPrime = (limb: ForecastLimb, clarity: ClarityClass | null): boolean =>
   limb === "falling" && (clarity === "coloured" || clarity === "green");
 
 const RIVER = sourced({ prime: 1.5, falling: 1.1, steady: 1, rising: 0.7 }, "share", COMMON_PRACTICE);

@@ -1,4 +1,4 @@
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { parseQuantity, type Dimension } from "./units";
 
 /** Factors: NIST Special Publication 811, appendix B.8 (exact where defined). */
@@ -34,5 +34,5 @@ test.each<[string, Dimension]>([
 ])("“%s” is refused with a message", (text, dimension) => {
   const parsed = parseQuantity(text, dimension, "m");
   expect(parsed.ok).toBe(false);
-  expect(!parsed.ok && tell(parsed.message)).toMatch(/^\S.*\.$/);
+  expect(!parsed.ok && messageText(parsed.message)).toMatch(/^\S.*\.$/);
 });

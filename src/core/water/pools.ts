@@ -3,7 +3,7 @@ import { leastCostPaths } from "./least-cost-path";
 import { froude } from "./cover";
 
 /** A place along the deepest line of the reach. */
-interface Station {
+interface Section {
   x: number;
   y: number;
   /** Along the thalweg from its upper end, m. */
@@ -18,13 +18,13 @@ interface Station {
  */
 export interface Pool {
   /** Where the fast water drops in. */
-  head: Station;
+  head: Section;
   /** The deepest place. */
-  deep: Station;
+  deep: Section;
   /** Where it shallows to its crest. */
-  tail: Station;
+  tail: Section;
   /** The deep water first met below the riffle, where the pool has one at its head. */
-  slot: Station | undefined;
+  slot: Section | undefined;
   /** Greatest depth under the crest that holds it up, m. */
   residual: number;
   length: number;
@@ -97,7 +97,7 @@ export function findPools(field: Field): Pool[] {
 }
 
 function poolOf(
-  stations: readonly (Station & { bed: number })[],
+  stations: readonly (Section & { bed: number })[],
   residual: readonly number[],
   from: number,
   to: number,
@@ -112,7 +112,7 @@ function poolOf(
   while (tail > deep && residual[tail]! < PART * residual[deep]!) tail--;
   const above = stations.slice(0, from + 1).filter((one) => stations[from]!.along - one.along <= ABOVE);
   const fed = above.some((one) => waterBy(froude(one.depth, one.speed)) === "riffle");
-  const plain = ({ x, y, along, depth, speed }: Station): Station => ({ x, y, along, depth, speed });
+  const plain = ({ x, y, along, depth, speed }: Section): Section => ({ x, y, along, depth, speed });
   return {
     head: plain(stations[from]!),
     deep: plain(stations[deep]!),
@@ -123,7 +123,7 @@ function poolOf(
   };
 }
 
-function stationsAlong(field: Field): (Station & { bed: number })[] {
+function stationsAlong(field: Field): (Section & { bed: number })[] {
   const { nx, cell, depth, bed } = field;
   let along = 0;
   let before: number | undefined;

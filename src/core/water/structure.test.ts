@@ -2,7 +2,7 @@ import type { Field } from "../flow/grid";
 import { breaksOf, coverOf, froude, refugeOf, roofsOf } from "./cover";
 import { findEddies } from "./eddies";
 import { lightAt, sunAltitude } from "../gauge/light";
-import { tellReason } from "../../words/reasons";
+import { reasonText } from "../../words/reasons";
 import { components, maskedBlur, smoothstep } from "./smooth";
 import { speciesById } from "../fish/species";
 
@@ -91,7 +91,7 @@ test("cover: full under an overhang or a cut bank, fading beyond its edge, and t
   expect(cover.total[at(field, 10, 5)]).toBe(1);
   expect(refugeOf(field, cover)[at(field, 10, 8)]).toBe(1);
   expect(breaksOf(field, roofs)).toEqual([]);
-  expect(tellReason({ kind: "overhead" }, "metric")).toMatch(/overhead/i);
+  expect(reasonText({ kind: "overhead" }, "metric")).toMatch(/overhead/i);
 });
 
 test("clearer water gives less cover at the same depth", () => {

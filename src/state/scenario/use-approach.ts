@@ -3,13 +3,13 @@ import { useMemo } from "react";
 import { type Approach, approachKey, type ApproachRequest, approachRequest } from "../../scenario/approach";
 import { type Ways, waysKey, type WaysRequest } from "../../scenario/ways";
 import { reader } from "../../workers/clients";
-import { Lane } from "../lane";
+import { Queue } from "../queue";
 import { type Stage, useStage, valueOf } from "../query";
 import { activePlan, useSettings } from "../settings";
 import type { NumberedReading } from "./use-reading";
 import type { ScenarioView } from "./use-scenario";
 
-const lane = new Lane();
+const queue = new Queue();
 
 /** Sun and shadows move: so often the approach is asked anew, ms. */
 const ANEW = 600_000;
@@ -37,7 +37,7 @@ export function useApproach(view: ScenarioView): Stage<Approach> {
   const ready = reach && reading && ask;
   return useStage("approach", ready && approachKey(reading.key, ask), async (signal) =>
     valueOf(
-      await lane.run(() => reader.ask(async (api) => api.approach(reading!.of.field, plain(reading!), ask!)), signal),
+      await queue.run(() => reader.ask(async (api) => api.approach(reading!.of.field, plain(reading!), ask!)), signal),
     ),
   );
 }
@@ -46,7 +46,7 @@ export function useApproach(view: ScenarioView): Stage<Approach> {
 export const useWays = (reading: NumberedReading | undefined, request: WaysRequest | undefined): Stage<Ways> =>
   useStage("ways", reading && request && waysKey(reading.key, request), async (signal) =>
     valueOf(
-      await lane.run(() => reader.ask(async (api) => api.ways(reading!.of.field, plain(reading!), request!)), signal),
+      await queue.run(() => reader.ask(async (api) => api.ways(reading!.of.field, plain(reading!), request!)), signal),
     ),
   );
 

@@ -54,7 +54,7 @@ export function usePrecomputed(
     // A flow that this bed cannot carry is left out; the plan tells why when it is looked at.
     const taken = new Set<number>();
     const lost = new Set<number>();
-    const lane = async (index: number): Promise<void> => {
+    const runNext = async (index: number): Promise<void> => {
       for (;;) {
         const known = await solvedOn(bed, cell);
         const next = orderFrom(flows, latest.current.flow).find((one) => !known.includes(one) && !taken.has(one));
@@ -79,7 +79,7 @@ export function usePrecomputed(
       if (control.signal.aborted) return;
       timer = setTimeout(
         () => {
-          for (let index = 0; index < lanesHere(); index++) act(() => lane(index));
+          for (let index = 0; index < lanesHere(); index++) act(() => runNext(index));
         },
         known.length === 0 ? IDLE : MOMENT,
       );

@@ -6,11 +6,11 @@ import { bedKey, cellOf } from "../../scenario/field";
 import { keyOf } from "../../scenario/key";
 import { lookKey, type ReachReading, readingKey, type ReadingRequest } from "../../scenario/reading";
 import { reader } from "../../workers/clients";
-import { Lane } from "../lane";
+import { Queue } from "../queue";
 import { type Stage, useStage, valueOf } from "../query";
 import type { NamedField } from "./kept-fields";
 
-const lane = new Lane();
+const queue = new Queue();
 
 /** A reading whose lies have numbers that stay with their places, under the name of the field it is of. */
 export interface NumberedReading extends Omit<ReachReading, "lies"> {
@@ -45,7 +45,7 @@ export async function readInTurn(
   request: ReadingRequest,
   signal: AbortSignal,
 ): Promise<NumberedReading> {
-  const answer = await lane.run(() => reader.ask(async (api) => api.read(of.field, request)), signal);
+  const answer = await queue.run(() => reader.ask(async (api) => api.read(of.field, request)), signal);
   return numbered(valueOf(answer), readingKey(of.key, request), of, reach, keyOf(bedKey(reach), request.species.id));
 }
 

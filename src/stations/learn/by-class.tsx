@@ -11,7 +11,7 @@ import { later } from "../../widgets/later";
 import { Panel } from "../../widgets/panel";
 import { Select } from "../../widgets/select";
 import { bestClass, countedText, rateWords } from "../../words/learn";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { figureText, show } from "../../words/quantity";
 import { RATE_KIND_NAMES, rateLabel } from "../../words/rates";
 
@@ -81,7 +81,7 @@ export function ByClass({ learning, made }: { learning: Learning; made: boolean 
           choices={RATE_KINDS.map((value) => ({ value, label: RATE_KIND_NAMES[value] }))}
         />
       </div>
-      {rates.fault && <FaultNote message={tellFault(rates.fault, system)} onRetry={rates.retry} />}
+      {rates.fault && <FaultNote message={faultText(rates.fault, system)} onRetry={rates.retry} />}
       {rates.value && !known && (
         <p className="rounded-md border border-line p-4">
           No data on {RATE_KIND_NAMES[kind]} yet. Log sessions on Session, or fill in water settings.

@@ -3,12 +3,12 @@ import { useState } from "react";
 import { RATE_KINDS, type RateKind } from "../../core/book/rate-terms";
 import { useSettings } from "../../state/settings";
 import { type Learning, useComparison, useRates } from "../../state/use-learn";
-import type { Condition, Side } from "../../store/learn-api";
+import type { RateClass, Side } from "../../store/learn-api";
 import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
 import { Select } from "../../widgets/select";
 import { comparisonWords, rateWords } from "../../words/learn";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { RATE_KIND_NAMES, rateLabel } from "../../words/rates";
 import { capital, choicesOf } from "../../words/text";
 
@@ -33,7 +33,7 @@ export function Compare({ learning }: { learning: Learning }) {
         <SideOf title="Second filter" learning={learning} side={other} onChange={setOther} />
       </div>
       <div className="mt-6" role="status">
-        {found.fault && <FaultNote message={tellFault(found.fault, system)} onRetry={found.retry} />}
+        {found.fault && <FaultNote message={faultText(found.fault, system)} onRetry={found.retry} />}
         {both && found.value === null && <p>One of them was never fished, so there is nothing to compare.</p>}
         {both && found.value && names[0] && names[1] && (
           <>
@@ -55,7 +55,7 @@ export function Compare({ learning }: { learning: Learning }) {
   );
 }
 
-const NONE: Condition = { kind: "trend", key: "" };
+const NONE: RateClass = { kind: "trend", key: "" };
 
 /** "falling and green"; undefined while a class is not known yet. */
 function useSideName(learning: Learning, [first = NONE, second]: Side): string | undefined {
@@ -64,7 +64,7 @@ function useSideName(learning: Learning, [first = NONE, second]: Side): string |
   return wanted.every(Boolean) ? wanted.join(" and ") : undefined;
 }
 
-function useName(learning: Learning, { kind, key }: Condition): string | undefined {
+function useName(learning: Learning, { kind, key }: RateClass): string | undefined {
   const { system } = useSettings();
   const found = useRates(learning, kind).value?.classes.find((one) => one.key === key);
   if (!found) return undefined;
@@ -117,8 +117,8 @@ function ConditionOf({
 }: {
   and: boolean;
   learning: Learning;
-  condition: Condition;
-  onChange: (condition: Condition) => void;
+  condition: RateClass;
+  onChange: (condition: RateClass) => void;
 }) {
   const { system } = useSettings();
   const rates = useRates(learning, condition.kind);

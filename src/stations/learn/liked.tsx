@@ -14,7 +14,7 @@ import { type ColumnDef, DataTable } from "../../widgets/data-table";
 import { FaultNote } from "../../widgets/fault-note";
 import { Panel } from "../../widgets/panel";
 import { likingName, trialWords } from "../../words/learn";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { figureText, type UnitSystem } from "../../words/quantity";
 import { dayOnly } from "../../words/river";
 import { capital } from "../../words/text";
@@ -56,7 +56,7 @@ export function Liked({ station }: { station: string | null }) {
         are adjusted. The model counts as {figureText(PRIOR_FISH.value, 0)} fish in each class, so two of yours don’t
         overrule it.
       </p>
-      {learnt.fault && <FaultNote message={tellFault(learnt.fault, system)} onRetry={learnt.retry} />}
+      {learnt.fault && <FaultNote message={faultText(learnt.fault, system)} onRetry={learnt.retry} />}
       {found && (
         <p className="mt-3" role="status">
           {figureText(found.preference.fish, 0)} fish in {figureText(found.preference.hours, 0)} h at modelled spots

@@ -14,7 +14,7 @@ import { waterWorker } from "../../store/water-client";
 import { type ColumnDef, DataTable } from "../../widgets/data-table";
 import { FaultNote } from "../../widgets/fault-note";
 import { Panel } from "../../widgets/panel";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { figureText, showText, type UnitSystem } from "../../words/quantity";
 import { rateLabel } from "../../words/rates";
 import { countedText } from "../../words/learn";
@@ -40,7 +40,7 @@ export function Outcomes({ river }: { river: River }) {
     <>
       <h2 className="text-2xl">Forecasts and results</h2>
       <p className="text-soft">{reach ? `On ${reach.reach.name}.` : "No reach chosen."}</p>
-      {fault && <FaultNote message={tellFault(fault, system)} onRetry={past.retry} />}
+      {fault && <FaultNote message={faultText(fault, system)} onRetry={past.retry} />}
       <Panel title="Forecast a day before your sessions" className="mt-5">
         {past.value && <Past past={past.value} system={system} />}
       </Panel>

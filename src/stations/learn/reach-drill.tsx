@@ -15,7 +15,7 @@ import { Button } from "../../widgets/button";
 import { useColours } from "../../widgets/colours";
 import { FaultNote } from "../../widgets/fault-note";
 import { GRADE_NAMES, markWords } from "../../words/drills";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { figureText, showText } from "../../words/quantity";
 import { reader, solveInBackground } from "../../workers/clients";
 import { Footprint } from "../reach/footprint";
@@ -90,8 +90,8 @@ export function ReachDrill({
             ? `${asked} Current from left to right, ${showText(water.discharge, "discharge", system)}${water.risenFrom === null ? "" : `, up from ${showText(water.risenFrom, "discharge", system)} since yesterday`}.`
             : "Working out the flow …"}
       </p>
-      {field.fault && <FaultNote message={tellFault(field.fault, system)} onRetry={field.retry} />}
-      {field.value && <Plan field={field.value} marks={marks} told={told} onPut={put} />}
+      {field.fault && <FaultNote message={faultText(field.fault, system)} onRetry={field.retry} />}
+      {field.value && <DrillMap field={field.value} marks={marks} told={told} onPut={put} />}
       <div className="mt-3 flex flex-wrap gap-3">
         {!told && (
           <>
@@ -135,7 +135,7 @@ export function ReachDrill({
 }
 
 /** The water from above; marked by finger, or by arrow keys and Enter. */
-function Plan({
+function DrillMap({
   field,
   marks,
   told,

@@ -5,7 +5,7 @@ import { type Learning, useSignals } from "../../state/use-learn";
 import { FaultNote } from "../../widgets/fault-note";
 import { Panel } from "../../widgets/panel";
 import { signalWords } from "../../words/learn";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { figureText, type UnitSystem } from "../../words/quantity";
 import { RATE_KIND_NAMES, rateLabel } from "../../words/rates";
 import { capital } from "../../words/text";
@@ -27,7 +27,7 @@ export function Signals({ learning }: { learning: Learning }) {
         Each factor is tested against your own sessions shuffled. Of those listed as supported, on average one in{" "}
         {figureText(1 / FALSE_SHARE, 0)} is chance. Air pressure and moon are tested like the rest.
       </p>
-      {signals.fault && <FaultNote message={tellFault(signals.fault, system)} onRetry={signals.retry} />}
+      {signals.fault && <FaultNote message={faultText(signals.fault, system)} onRetry={signals.retry} />}
       {signals.pending && !signals.value && <p className="mt-4 text-soft">Testing …</p>}
       {signals.value &&
         HEADINGS.map(([verdict, title]) => {

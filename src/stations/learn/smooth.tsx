@@ -3,7 +3,7 @@ import { useSettings } from "../../state/settings";
 import { type Learning, useSmooth } from "../../state/use-learn";
 import { FaultNote } from "../../widgets/fault-note";
 import { later } from "../../widgets/later";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { figureText, showText } from "../../words/quantity";
 
 const SmoothChart = later(() => import("./smooth-chart").then((one) => one.SmoothChart));
@@ -17,7 +17,7 @@ export function Smooth({ learning }: { learning: Learning }) {
   return (
     <>
       <h2 className="text-2xl">Fish per hour against flow</h2>
-      {smooth.fault && <FaultNote message={tellFault(smooth.fault, system)} onRetry={smooth.retry} />}
+      {smooth.fault && <FaultNote message={faultText(smooth.fault, system)} onRetry={smooth.retry} />}
       {smooth.value && !peak && (
         <p className="mt-3 rounded-md border border-line p-4">
           Not enough hours at known flows. You need at least two sessions at different flows.

@@ -1,6 +1,6 @@
 "use client";
 import { useWaterClocks } from "../../state/water-clocks";
-import { bestsOf } from "../../core/book/find";
+import { bestsOf } from "../../core/book/log-filter";
 import type { Catch } from "../../core/book/records";
 import { useSettings } from "../../state/settings";
 import { useFishes } from "../../state/use-fishes";

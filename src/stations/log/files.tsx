@@ -17,7 +17,7 @@ import { PickFile } from "../../widgets/file-field";
 import { Select } from "../../widgets/select";
 import { later } from "../../widgets/later";
 import { csvUnits } from "../../words/csv-units";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { count } from "../../words/text";
 
 // The reader of files comes with the first file.
@@ -59,7 +59,7 @@ export function Files({ book, river }: { book: BookView; river: River }) {
         throw new InputError("file-too-large", { megabytes: LARGEST_FILE / 1048576 }, { file: file.name });
       setOpened({ name: file.name, text: await file.text() });
     } catch (error) {
-      setFault(tellFault(asFault(error), system));
+      setFault(faultText(asFault(error), system));
     }
   };
   return (

@@ -1,7 +1,7 @@
 "use client";
 import { useWaterClocks } from "../../state/water-clocks";
 import { useMemo, useState } from "react";
-import type { Found } from "../../core/book/find";
+import type { Found } from "../../core/book/log-filter";
 import type { Catch } from "../../core/book/records";
 import { useSettings } from "../../state/settings";
 import { useFishes } from "../../state/use-fishes";

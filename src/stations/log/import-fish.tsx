@@ -25,7 +25,7 @@ import { Dialog } from "../../widgets/dialog";
 import { FaultNote } from "../../widgets/fault-note";
 import { Refused } from "../../widgets/refused";
 import { Select } from "../../widgets/select";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { entryUnit } from "../../words/quantity";
 import { clockZone } from "../../words/clock-zone";
 import { dayKey } from "../../words/river";
@@ -79,7 +79,7 @@ export function ImportFish({
     try {
       return catchColumns(text, name);
     } catch (error) {
-      return { fault: tellFault(asFault(error), system) };
+      return { fault: faultText(asFault(error), system) };
     }
   }, [text, name, system]);
   const [order, setOrder] = useState<DateOrder | undefined>();

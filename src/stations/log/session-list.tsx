@@ -1,7 +1,7 @@
 "use client";
 import { useWaterClocks, type WaterClocks } from "../../state/water-clocks";
 import { useMemo, useState } from "react";
-import { EVERYTHING, type Found, type Sieve } from "../../core/book/find";
+import { EVERYTHING, type Found, type LogFilter } from "../../core/book/log-filter";
 import { bySession } from "../../core/book/effort";
 import type { Catch, Session } from "../../core/book/records";
 import { useSettings } from "../../state/settings";
@@ -25,7 +25,7 @@ export function SessionList({
 }: {
   book: BookView;
   found: readonly Found[];
-  sieve: Sieve;
+  sieve: LogFilter;
   river: River;
   onOpen: (fish: Catch) => void;
   onCorrect: (session: Session) => void;
@@ -73,7 +73,12 @@ export function SessionList({
 }
 
 /** A blank passes where only its day and its reach are asked for; a word or a fish must be found in it. */
-function passes(session: Session, sieve: Sieve, fishOf: ReadonlyMap<string, Catch[]>, clocks: WaterClocks): boolean {
+function passes(
+  session: Session,
+  sieve: LogFilter,
+  fishOf: ReadonlyMap<string, Catch[]>,
+  clocks: WaterClocks,
+): boolean {
   if (sieve.text || sieve.outcome !== "all") return fishOf.has(session.id);
   if (sieve.species !== null && session.species !== sieve.species && !fishOf.has(session.id)) return false;
   const day = dayKey(session.start, clocks.ofReach(session.reach));

@@ -1,6 +1,6 @@
 "use client";
 import { useLiveAnswer } from "../../state/live-answer";
-import type { Observation, Stretch } from "../../core/book/bank-records";
+import type { Observation, EffortInterval } from "../../core/book/bank-records";
 import { hoursOf } from "../../core/book/effort";
 import type { Session } from "../../core/book/records";
 import { act, perform } from "../../state/act";
@@ -8,7 +8,7 @@ import { clockNow } from "../../state/clock";
 import { useSettings } from "../../state/settings";
 import { removeObservation } from "../../store/bank";
 import { database } from "../../store/database";
-import { patchStretch } from "../../store/stretches";
+import { patchStretch } from "../../store/effort-intervals";
 import { CommitField } from "../../widgets/commit-field";
 import { readWith } from "../../widgets/read-with";
 import { textEntry } from "../../words/entry";
@@ -58,9 +58,10 @@ export function SessionParts({ session, zone }: { session: Session; zone: string
   );
 }
 
-const byStart = (a: Stretch, b: Stretch): number => Date.parse(a.start) - Date.parse(b.start) || a.rod - b.rod;
+const byStart = (a: EffortInterval, b: EffortInterval): number =>
+  Date.parse(a.start) - Date.parse(b.start) || a.rod - b.rod;
 
-function Line({ stretch, zone, system }: { stretch: Stretch; zone: string | undefined; system: UnitSystem }) {
+function Line({ stretch, zone, system }: { stretch: EffortInterval; zone: string | undefined; system: UnitSystem }) {
   const casts = stretch.casts.reduce((sum, one) => sum + one.count, 0);
   const keep = (field: "lie" | "lure") => (value: string) =>
     act(() => perform(() => patchStretch(database(), stretch.id, { [field]: value }), "Spot updated."));

@@ -1,7 +1,7 @@
 "use client";
 import { useWaterClocks } from "../../state/water-clocks";
 import { rodHours } from "../../core/book/effort";
-import type { Stretch } from "../../core/book/bank-records";
+import type { EffortInterval } from "../../core/book/bank-records";
 import type { Catch, Session } from "../../core/book/records";
 import { clarityClass } from "../../core/gauge/clarity";
 import { act, perform } from "../../state/act";
@@ -24,7 +24,7 @@ export function SessionRow({
 }: {
   session: Session;
   catches: Catch[];
-  stretches?: readonly Stretch[];
+  stretches?: readonly EffortInterval[];
   river: River;
   system: UnitSystem;
   onOpen: (fish: Catch) => void;

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import type { Sieve } from "../../core/book/find";
+import type { LogFilter } from "../../core/book/log-filter";
 import type { River } from "../../state/use-river";
 import { useFishes } from "../../state/use-fishes";
 import { TextField } from "../../widgets/field";
@@ -15,7 +15,15 @@ const OUTCOMES = [
 ] as const;
 
 /** What is looked for in the book. */
-export function SieveBar({ sieve, onChange, river }: { sieve: Sieve; onChange: (sieve: Sieve) => void; river: River }) {
+export function SieveBar({
+  sieve,
+  onChange,
+  river,
+}: {
+  sieve: LogFilter;
+  onChange: (sieve: LogFilter) => void;
+  river: River;
+}) {
   const { list } = useFishes();
   // On a phone the rest comes when it is asked for, and stays while it sifts.
   const [wide, setWide] = useState(false);
@@ -64,7 +72,7 @@ export function SieveBar({ sieve, onChange, river }: { sieve: Sieve; onChange: (
         label="Landed or lost"
         className={rest}
         value={sieve.outcome}
-        onChange={(outcome) => onChange({ ...sieve, outcome: outcome as Sieve["outcome"] })}
+        onChange={(outcome) => onChange({ ...sieve, outcome: outcome as LogFilter["outcome"] })}
         choices={OUTCOMES}
       />
       <TextField

@@ -3,7 +3,7 @@ import { useWaterClocks, WaterClocksOf } from "../../state/water-clocks";
 import Link from "next/link";
 import * as Tabs from "radix-ui/tabs";
 import { useDeferredValue, useMemo, useState } from "react";
-import { EVERYTHING, indexed, type Sieve, sift } from "../../core/book/find";
+import { EVERYTHING, indexed, type LogFilter, filterLog } from "../../core/book/log-filter";
 import type { Catch, Session } from "../../core/book/records";
 import { type BookView, useBook } from "../../state/use-book";
 import { useFishes } from "../../state/use-fishes";
@@ -43,7 +43,7 @@ export function LogStation() {
 function Log({ book }: { book: BookView }) {
   const river = useRiver();
   const [tab, setTab] = useState<Tab>("Sessions");
-  const [sieve, setSieve] = useState<Sieve>(EVERYTHING);
+  const [sieve, setSieve] = useState<LogFilter>(EVERYTHING);
   const [open, setOpen] = useState<Catch | undefined>();
   const [adding, setAdding] = useState(false);
   const [correcting, setCorrecting] = useState<Session | undefined>();
@@ -114,7 +114,7 @@ function Log({ book }: { book: BookView }) {
 }
 
 /** The fish that pass; typing is never held up by them. */
-function useFound({ catches, sessions }: BookView, sieve: Sieve) {
+function useFound({ catches, sessions }: BookView, sieve: LogFilter) {
   const { nameOf } = useFishes();
   const { ofReach } = useWaterClocks();
   const all = useMemo(() => {
@@ -128,5 +128,5 @@ function useFound({ catches, sessions }: BookView, sieve: Sieve) {
     );
   }, [catches, sessions, nameOf, ofReach]);
   const late = useDeferredValue(sieve);
-  return useMemo(() => sift(all, late), [all, late]);
+  return useMemo(() => filterLog(all, late), [all, late]);
 }

@@ -9,7 +9,7 @@ import type { NoStand } from "../../core/approach/stands";
 import type { Target } from "../../core/approach/targets";
 import { FaultNote } from "../../widgets/fault-note";
 import { Select } from "../../widgets/select";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { count } from "../../words/text";
 import { whereaboutsWords } from "../../words/place";
 import { useSettings } from "../../state/settings";
@@ -91,7 +91,7 @@ export function ApproachPanel({
       <p className="text-sm text-soft">
         {(found && found.timing.drill !== "drift" && OTHER_WHY[found.timing.drill][school]) || SCHOOLS[school].why}
       </p>
-      {approach.fault && <FaultNote message={tell(approach.fault, system)} onRetry={approach.retry} />}
+      {approach.fault && <FaultNote message={messageText(approach.fault, system)} onRetry={approach.retry} />}
       {!found && !approach.fault && (
         <p role="status" className="text-soft">
           {approach.pending ? "Looking for a place to stand …" : "Waiting for the flow."}

@@ -4,7 +4,7 @@ import { scaleLog } from "d3-scale";
 import * as Slider from "radix-ui/slider";
 import { type PointerEvent, type ReactNode, useEffect } from "react";
 import { CommitField } from "../../widgets/commit-field";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { entryUnit, figureText, show, showText } from "../../words/quantity";
 import type { FlowScale } from "./use-reach-view";
 import { findUnit, fromSI, parseQuantity, toSI } from "../../core/quantity/units";
@@ -12,7 +12,7 @@ import { findUnit, fromSI, parseQuantity, toSI } from "../../core/quantity/units
 /** A flow as it was typed, m3/s, within what can be looked at; or what is wrong with it. */
 function typed(text: string, [low, high]: readonly [number, number], system: UnitSystem) {
   const parsed = parseQuantity(text, "discharge", entryUnit("discharge", system));
-  if (!parsed.ok) return { ok: false as const, fault: tell(parsed.message) };
+  if (!parsed.ok) return { ok: false as const, fault: messageText(parsed.message) };
   if (parsed.value >= low && parsed.value <= high) return { ok: true as const, value: parsed.value };
   return {
     ok: false as const,

@@ -54,7 +54,7 @@ function useWidth() {
  * The river from above. Flow runs to the right; the left bank is on top, as it is to someone looking down-current.
  * While the bed is shaped, `editor` lets its objects be taken hold of.
  */
-export function Plan({ view, shown, editor }: { view: ReachView; shown: Field; editor: BedEditor | undefined }) {
+export function ReachMap({ view, shown, editor }: { view: ReachView; shown: Field; editor: BedEditor | undefined }) {
   const system = useSettings((settings) => settings.system);
   const colours = useColours();
   const { ref: outer, width } = useWidth();

@@ -3,7 +3,7 @@ import { type Curve, type Species, speciesSchema } from "../../core/fish/species
 import { pathOf, messageOf } from "../../core/quantity/issue";
 import { parseNumber } from "../../core/quantity/number";
 import { findUnit, fromSI, parseQuantity, toSI } from "../../core/quantity/units";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import type { UnitSystem } from "../../words/quantity";
 
 /** One figure of a profile as a field: where it is in the species, and how it is written. */
@@ -120,11 +120,11 @@ function valueOf(text: string, { kind, measure }: Entry, system: UnitSystem): Re
   }
   if (!measure) {
     const plain = parseNumber(text);
-    return plain.ok ? { ok: true, value: plain.value } : { ok: false, fault: tell(plain.message) };
+    return plain.ok ? { ok: true, value: plain.value } : { ok: false, fault: messageText(plain.message) };
   }
   const { dimension, shown } = MEASURES[measure];
   const parsed = parseQuantity(text, dimension, shown[system]);
-  if (!parsed.ok) return { ok: false, fault: tell(parsed.message) };
+  if (!parsed.ok) return { ok: false, fault: messageText(parsed.message) };
   return { ok: true, value: kept(fromSI(parsed.value, findUnit(shown[system])!)) };
 }
 
@@ -149,7 +149,7 @@ export const profileSchemaFor = (base: Species, own: { id: string; source: strin
     if (parsed.success) return parsed.data;
     for (const issue of parsed.error.issues) {
       const entry = entries.find(({ path }) => pathOf(issue).startsWith(path)) ?? entries[0]!;
-      context.addIssue({ code: "custom", message: tell(messageOf(issue)), path: [fieldName(entry)] });
+      context.addIssue({ code: "custom", message: messageText(messageOf(issue)), path: [fieldName(entry)] });
     }
     return z.NEVER;
   });

@@ -18,7 +18,7 @@ import type { FieldState } from "../../state/scenario/use-field";
 import type { ScenarioView } from "../../state/scenario/use-scenario";
 import { useSettings } from "../../state/settings";
 import type { Fish } from "../../state/use-fishes";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { placeWords } from "../../words/place";
 import { ApproachPanel } from "./approach";
 import { FlowSlider } from "./flow-slider";
@@ -190,7 +190,7 @@ describe("the approach", () => {
     const { rerender } = render(panel(stage<Approach>(undefined, { pending: true })));
     expect(screen.getByRole("status")).toHaveTextContent("Looking for a place");
     rerender(panel(stage<Approach>(undefined, { fault: message("worker-lost"), retry })));
-    expect(screen.getByRole("alert")).toHaveTextContent(tell(message("worker-lost")));
+    expect(screen.getByRole("alert")).toHaveTextContent(messageText(message("worker-lost")));
     await userEvent.setup().click(screen.getByRole("button", { name: "Retry" }));
     expect(retry).toHaveBeenCalledTimes(1);
   });

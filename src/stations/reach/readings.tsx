@@ -7,7 +7,7 @@ import type { Calibration } from "../../core/flow/calibrate";
 import { figureText, showText } from "../../words/quantity";
 import { bedKey, cellOf } from "../../scenario/field";
 import { act } from "../../state/act";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
 import { calibrateInWorker } from "../../workers/clients";
@@ -43,7 +43,7 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
     );
     setProgress(undefined);
     if (answer.ok) setFound({ of: state, result: answer.value });
-    else if (!answer.cancelled) setFault(tell(answer.fault, system));
+    else if (!answer.cancelled) setFault(messageText(answer.fault, system));
   }
 
   return (
@@ -162,7 +162,7 @@ function FitResult({ result, system, onTake }: { result: Calibration; system: Un
             : `Water slope below the reach × ${figureText(Math.exp(result.outlet.change), 2)}, within about ± ${Math.round((Math.exp(result.outlet.error) - 1) * 100)} %.`}
         </p>
       )}
-      {result.why && <p>{tell(result.why, system)}</p>}
+      {result.why && <p>{messageText(result.why, system)}</p>}
       <p className="text-soft">
         The readings were {figureText(result.misfit.before, 1)} times their own error out before
         {result.misfit.after < result.misfit.before && `, and ${figureText(result.misfit.after, 1)} after`}. About 1 is

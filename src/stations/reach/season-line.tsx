@@ -2,7 +2,7 @@
 import type { UnitSystem } from "../../words/quantity";
 import type { Lie } from "../../core/fish/read";
 import { isSought } from "../../core/fish/season";
-import type { SeasonalWay } from "../../core/fish/species-schema";
+import type { SeasonalHabits } from "../../core/fish/species-schema";
 import { isTooWarm } from "../../core/gauge/warmth";
 import { showText } from "../../words/quantity";
 import { PHASE_NAMES, wayWords } from "../../words/species";
@@ -19,7 +19,7 @@ export function SeasonLine({
   lies = [],
 }: {
   fish: Fish;
-  way: SeasonalWay | undefined;
+  way: SeasonalHabits | undefined;
   temperature: number;
   system: UnitSystem;
   /** What the reach offers. */

@@ -22,7 +22,7 @@ import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { FaultNote } from "../../widgets/fault-note";
 import { numberEntry, optional, quantityEntry, textEntry } from "../../words/entry";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { entryText, entryUnit, figureText, rangeText, showText, type UnitSystem } from "../../words/quantity";
 import { gaugeChoices, NONE } from "./gauge-choices";
 import { SurveyReport } from "./survey-report";
@@ -155,7 +155,7 @@ function Surveying({ onOpenChange, stations }: SoundingsProps) {
         )}
       </div>
       {busy && <p role="status">Reading …</p>}
-      {told && <FaultNote message={tellFault(told, system)} todo="Nothing changed. Fix the file or choose another." />}
+      {told && <FaultNote message={faultText(told, system)} todo="Nothing changed. Fix the file or choose another." />}
       {file && (
         <SurveyFields
           form={form}

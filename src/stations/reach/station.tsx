@@ -12,7 +12,7 @@ import { BedPanels } from "./bed-panels";
 import { FishPanel } from "./fish-panel";
 import { FlowSlider } from "./flow-slider";
 import { LieList } from "./lie-list";
-import { Plan } from "./plan";
+import { ReachMap } from "./plan";
 import { SeasonLine } from "./season-line";
 import { SectionPanel } from "./section-panel";
 import { Status } from "./status";
@@ -89,7 +89,7 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
     <>
       <div className="-mx-4 lg:-mx-6">
         {field.shown ? (
-          <Plan view={view} shown={field.shown.field} editor={shaping ? view.editor : undefined} />
+          <ReachMap view={view} shown={field.shown.field} editor={shaping ? view.editor : undefined} />
         ) : (
           <div className="grid h-60 place-items-center text-soft">{field.fault ? "" : "Working out the flow …"}</div>
         )}

@@ -7,7 +7,7 @@ import type { FieldState } from "../../state/scenario/use-field";
 import type { ScenarioView } from "../../state/scenario/use-scenario";
 import { useSettings } from "../../state/settings";
 import { FaultNote } from "../../widgets/fault-note";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { figureText, showText, type UnitSystem } from "../../words/quantity";
 
 /** What is being shown, and how sure it is. */
@@ -19,7 +19,7 @@ export function Status({ view }: { view: ScenarioView }) {
     return (
       <div className="my-3">
         <FaultNote
-          message={tell(fault, system)}
+          message={messageText(fault, system)}
           todo={todoOf(fault)}
           onRetry={field.fault ? field.retry : reading.retry}
         />

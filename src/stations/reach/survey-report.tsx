@@ -3,7 +3,7 @@ import { count } from "../../words/text";
 import type { Survey } from "../../core/flow/survey";
 import type { SoundingsFile } from "../../core/formats/soundings-text";
 import { Refused } from "../../widgets/refused";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { figureText, showText, type UnitSystem } from "../../words/quantity";
 import { SurveyPicture } from "./survey-picture";
 
@@ -55,7 +55,7 @@ export function SurveyReport({
         )}
         {file.notes.map((note) => (
           <li key={note.code} className="text-soft">
-            {tell(note, system)}
+            {messageText(note, system)}
           </li>
         ))}
       </ul>

@@ -1,7 +1,7 @@
 "use client";
 import type { Style, Timing } from "../../core/tactics/time";
 import { useSettings } from "../../state/settings";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { count } from "../../words/text";
 
 const STYLES: Record<Style, string> = { rove: "I rove", wait: "I wait" };
@@ -33,7 +33,7 @@ export function TimePanel({ lie, timing }: { lie: number; timing: Timing }) {
       </p>
       <ul className="mt-1 grid gap-1 text-sm">
         {timing.reasons.map((reason) => (
-          <li key={reason.code}>{tell(reason, system)}</li>
+          <li key={reason.code}>{messageText(reason, system)}</li>
         ))}
       </ul>
     </section>

@@ -15,7 +15,7 @@ import { flowBandWords, holdWords, othersWords, scoreWords } from "../../words/l
 import { placeWords } from "../../words/place";
 import { inSentence } from "../../words/text";
 import { showText } from "../../words/quantity";
-import { tellReason } from "../../words/reasons";
+import { reasonText } from "../../words/reasons";
 import { doubtWords, tieWords } from "../../words/robustness";
 import { TimePanel } from "./time-panel";
 import type { ReachView } from "./use-reach-view";
@@ -36,7 +36,7 @@ export function WhyPanel({ view, lie }: { view: ReachView; lie: Numbered<Lie> })
       {band && <p className="mb-2 font-semibold">{flowBandWords(band, system)}</p>}
       <ul className="grid gap-2">
         {lie.reasons.map((reason) => (
-          <li key={reason.kind}>{tellReason(reason, system)}</li>
+          <li key={reason.kind}>{reasonText(reason, system)}</li>
         ))}
       </ul>
       <p className="mt-2 text-sm text-soft">{scoreWords(lie)}</p>

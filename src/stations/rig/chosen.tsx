@@ -14,7 +14,7 @@ import { useSettings } from "../../state/settings";
 import { FaultNote } from "../../widgets/fault-note";
 import { castLines } from "../../words/cast";
 import { setWords, wayName } from "../../words/methods";
-import { tell, tellFault } from "../../words/messages";
+import { messageText, faultText } from "../../words/messages";
 import { inSentence } from "../../words/text";
 import { DriftView } from "./drift-view";
 import { LieHead } from "./lie-head";
@@ -82,7 +82,7 @@ export function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered
                 second={secondOf(rigging, system)}
                 system={system}
               />
-              <Why reasons={advice.reasons.map((one) => tell(one, system))} />
+              <Why reasons={advice.reasons.map((one) => messageText(one, system))} />
             </>
           ) : (
             <p role="status" className="p-6 text-soft">
@@ -103,7 +103,7 @@ function Faults({ rigging: { ways, rig, approach } }: { rigging: Rigging }) {
   if (!stage?.fault) return null;
   return (
     <FaultNote
-      message={tellFault(stage.fault, system)}
+      message={faultText(stage.fault, system)}
       todo="Change the tackle or choose another lie."
       onRetry={stage.retry}
     />
@@ -113,7 +113,7 @@ function Faults({ rigging: { ways, rig, approach } }: { rigging: Rigging }) {
 /** Where to stand, where it lands and what the hand does; why there is no cast, where there is none. */
 function castOf({ way, approach, ways }: Rigging, lie: Lie, system: Parameters<typeof castLines>[2]): string[] {
   if (approach.value?.left) return ["▲ Leave the water now. No casts are shown."];
-  if (!way) return ways.value ? [tell(message("no-cast"), system)] : [];
+  if (!way) return ways.value ? [messageText(message("no-cast"), system)] : [];
   const stand = approach.value?.stands.find(({ x, y }) => x === way.from[0] && y === way.from[1]);
   return castLines(way, lie, system, stand?.whereabouts);
 }

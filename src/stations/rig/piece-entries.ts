@@ -13,7 +13,7 @@ import {
   type TackleItem,
   type TackleKind,
 } from "../../core/rig/tackle-item";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { entryText, figureText, type UnitSystem } from "../../words/quantity";
 import { hookText } from "../../words/weight";
 import { MEASURE_KINDS, MEASURE_NAMES } from "../../words/tackle";
@@ -152,7 +152,7 @@ function takeMeasure(
     return;
   }
   const value = measureOf(name, withUnit(text, name, system));
-  if (typeof value !== "number") return fault(name, tell(value, system));
+  if (typeof value !== "number") return fault(name, messageText(value, system));
   const bounded = MEASURES[name].safeParse(value);
   if (!bounded.success) return fault(name, "That is out of range.");
   draft[name] = value;

@@ -2,7 +2,7 @@
 import type { ReactNode } from "react";
 import type { RigAdvice } from "../../core/rig/advice";
 import type { Message } from "../../core/quantity/message";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import type { UnitSystem } from "../../words/quantity";
 import { rigWords } from "../../words/rig";
 import { capital } from "../../words/text";
@@ -71,7 +71,7 @@ export function RigCard({
         <ol className="flex flex-wrap gap-x-3">
           {changes.map((one, k) => (
             <li key={one.code}>
-              {k + 1}. {tell(one, system)}
+              {k + 1}. {messageText(one, system)}
             </li>
           ))}
         </ol>

@@ -3,7 +3,7 @@ import Link from "next/link";
 import { useScenario } from "../../state/scenario/use-scenario";
 import { useSettings } from "../../state/settings";
 import { FaultNote } from "../../widgets/fault-note";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { Chosen } from "./chosen";
 
 /** Rig: every way to fish the chosen lie, what to tie on, how deep, and whether it gets there. */
@@ -23,7 +23,7 @@ export function RigStation() {
         </p>
       ) : fault ? (
         <FaultNote
-          message={tellFault(fault, system)}
+          message={faultText(fault, system)}
           todo="Choose another flow on Reach."
           onRetry={field.fault ? field.retry : reading.retry}
         />

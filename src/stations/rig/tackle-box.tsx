@@ -19,7 +19,7 @@ import { PickFile } from "../../widgets/file-field";
 import { Panel } from "../../widgets/panel";
 import { Refused } from "../../widgets/refused";
 import { asFault } from "../../core/quantity/answer";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { KIND_NAMES, pieceText, starterName } from "../../words/tackle";
 import { count } from "../../words/text";
 import { PieceDialog } from "./piece-dialog";
@@ -40,7 +40,7 @@ export function TackleBox({ box, base, fish }: { box: readonly TackleItem[]; bas
         await perform(() => addPieces(database(), items), `${count(items.length, "piece")} added to the box.`);
       setRead(found);
     } catch (error) {
-      setRead({ fault: tellFault(asFault(error), system) });
+      setRead({ fault: faultText(asFault(error), system) });
     }
   };
   return (

@@ -3,7 +3,7 @@ import type { NoWay, Way } from "../../core/rig/ways";
 import { useSettings } from "../../state/settings";
 import { snagWords } from "../../words/cast";
 import { methodName, methodWords, setWords, wayName } from "../../words/methods";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { figureText } from "../../words/quantity";
 
 /** Every way to fish the lie, by the seconds that it keeps the bait near the fish. Pressing one takes it. */
@@ -79,7 +79,7 @@ export function WaysTable({ ways, without, chosen }: { ways: readonly Way[]; wit
         <ul className="mt-1 text-sm text-soft">
           {without.map(({ method, why }) => (
             <li key={method}>
-              {methodName(method)}: {tell(why, system)}
+              {methodName(method)}: {messageText(why, system)}
             </li>
           ))}
         </ul>

@@ -1,8 +1,8 @@
 import type { Target } from "../../core/approach/targets";
-import type { CastZone, Stretch } from "../../core/book/bank-records";
+import type { CastZone, EffortInterval } from "../../core/book/bank-records";
 
 /** A place to cast to, with what is planned and what is done. */
-export interface Knot {
+export interface CastTarget {
   x: number;
   y: number;
   zone: CastZone;
@@ -10,21 +10,24 @@ export interface Knot {
   done: number;
 }
 /** A line across the water, from the inside one out. */
-export interface Thread {
+export interface CastLine {
   line: number;
   name: Target["line"];
-  knots: Knot[];
+  places: CastTarget[];
 }
 
-/** Casts to a stand's targets as threads with knots; what was counted of them over a whole visit. */
-export function threadsOf(targets: readonly Target[], stretches: readonly Pick<Stretch, "casts">[]): Thread[] {
+/** Casts to a stand's targets as lines with places; what was counted of them over a whole visit. */
+export function castLinesOf(
+  targets: readonly Target[],
+  stretches: readonly Pick<EffortInterval, "casts">[],
+): CastLine[] {
   const names = [...new Set(targets.map((one) => one.line))];
   const casts = stretches.flatMap((one) => one.casts);
   return names.map((name, index) => {
     const line = index + 1;
-    const knots = targets
+    const places = targets
       .filter((one) => one.line === name)
-      .map((one): Knot => ({
+      .map((one): CastTarget => ({
         x: one.x,
         y: one.y,
         zone: one.name,
@@ -33,14 +36,14 @@ export function threadsOf(targets: readonly Target[], stretches: readonly Pick<S
           .filter((cast) => cast.line === line && cast.zone === one.name)
           .reduce((sum, { count }) => sum + count, 0),
       }));
-    return { line, name, knots };
+    return { line, name, places };
   });
 }
 
-/** The next cast: the first knot that has had the least of its share, line by line, near before far. */
-export function nextKnot(threads: readonly Thread[]): { thread: Thread; knot: Knot } | undefined {
-  const all = threads.flatMap((thread) => thread.knots.map((knot) => ({ thread, knot })));
-  const rounds = ({ knot }: { knot: Knot }) => Math.floor(knot.done / Math.max(1, knot.planned));
+/** The next cast: the first place that has had the least of its share, line by line, near before far. */
+export function nextTarget(lines: readonly CastLine[]): { line: CastLine; place: CastTarget } | undefined {
+  const all = lines.flatMap((line) => line.places.map((place) => ({ line, place })));
+  const rounds = ({ place }: { place: CastTarget }) => Math.floor(place.done / Math.max(1, place.planned));
   const least = Math.min(...all.map(rounds));
   return all.find((one) => rounds(one) === least);
 }

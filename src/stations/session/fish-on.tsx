@@ -14,7 +14,7 @@ import { database } from "../../store/database";
 import { soundedNow } from "../../state/use-sounder";
 import { landWords, pullWords } from "../../words/session";
 import { FightPicture } from "./fight-picture";
-import type { Deeds } from "./use-deed";
+import type { BankActions } from "./use-bank-action";
 
 const CAUSES: readonly (readonly [LostCause, string])[] = [
   ["pulled-out", "Pulled out"],
@@ -31,13 +31,13 @@ export function FishOn({
   view,
   rigging,
   on,
-  deeds,
+  actions,
 }: {
   bank: Bank;
   view: ScenarioView;
   rigging: Rigging;
   on: NonNullable<Bank["session"]["on"]>;
-  deeds: Deeds;
+  actions: BankActions;
 }) {
   const system = useSettings((settings) => settings.system);
   const since = useSince(on.at);
@@ -51,7 +51,7 @@ export function FishOn({
   const outcome = (told: string, lost?: LostCause) => {
     const sounded = soundedNow();
     const details = { ...(lost && { lost }), ...(cast > 0 && { cast }), ...(sounded && { sounded }) };
-    deeds.run(told, async (at) => (await endFight(database(), session, details, at)).undo);
+    actions.run(told, async (at) => (await endFight(database(), session, details, at)).undo);
   };
   return (
     <section
@@ -103,7 +103,7 @@ export function FishOn({
       <button
         type="button"
         className="mt-3 min-h-12 underline"
-        onClick={() => deeds.run("false alarm", (at) => noFish(database(), session, at))}
+        onClick={() => actions.run("false alarm", (at) => noFish(database(), session, at))}
       >
         False alarm
       </button>

@@ -2,7 +2,7 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useRouter, useSearchParams } from "next/navigation";
 import { returnsOf, spotSoFar, visitOf } from "../../core/book/spot-so-far";
-import type { Stretch } from "../../core/book/bank-records";
+import type { EffortInterval } from "../../core/book/bank-records";
 import { clockNow } from "../../state/clock";
 import { act } from "../../state/act";
 import { type Bank, buzz } from "../../state/use-bank";
@@ -10,22 +10,22 @@ import type { Rigging } from "../../state/scenario/use-rigging";
 import type { ScenarioView } from "../../state/scenario/use-scenario";
 import { goOn, hookFish, observe } from "../../store/bank";
 import { database } from "../../store/database";
-import { countCast } from "../../store/stretches";
+import { countCast } from "../../store/effort-intervals";
 import { Button } from "../../widgets/button";
 import { LINE_WORDS, pauseWords, ZONE_WORDS } from "../../words/session";
 import { clock, spanWords } from "../../words/river";
-import { nextKnot, type Knot, type Thread, threadsOf } from "./cast-plan";
+import { nextTarget, type CastTarget, type CastLine, castLinesOf } from "./cast-plan";
 import { standOf } from "./fish-on";
-import { More } from "./more";
+import { ActionsMenu } from "./actions-menu";
 import { NextPanel } from "./next-panel";
-import { Last } from "./last";
+import { LastAction } from "./last-action";
 import { tackleLine } from "./tackle-line";
-import { Threads } from "./threads";
-import type { Deeds } from "./use-deed";
+import { CastLines } from "./cast-lines";
+import type { BankActions } from "./use-bank-action";
 import { useKey } from "./use-key";
 
 /** What runs off the end of the water's width is no plan: without one, casts are counted on one line. */
-const PLAIN: Thread[] = [{ line: 1, name: "lie", knots: [{ x: 0, y: 0, zone: "middle", planned: 1, done: 0 }] }];
+const PLAIN: CastLine[] = [{ line: 1, name: "lie", places: [{ x: 0, y: 0, zone: "middle", planned: 1, done: 0 }] }];
 
 /** What the thumb presses stays in its reach, over the stations of a phone. */
 const PAD =
@@ -46,12 +46,12 @@ export function Fishing({
   bank,
   view,
   rigging,
-  deeds,
+  actions,
 }: {
   bank: Bank;
   view: ScenarioView;
   rigging: Rigging;
-  deeds: Deeds;
+  actions: BankActions;
 }) {
   const [chosen, setChosen] = useState<number | undefined>();
   const { session, open, stretches, observations, catches } = bank;
@@ -59,13 +59,13 @@ export function Fishing({
   const number = rod?.rod ?? stretches.at(-1)?.rod ?? 1;
   const visit = useMemo(() => visitOf(stretches, number), [stretches, number]);
   const stand = standOf(rigging);
-  const threads = useMemo(() => threadsOf(stand?.casts ?? [], visit), [stand, visit]);
+  const lines = useMemo(() => castLinesOf(stand?.casts ?? [], visit), [stand, visit]);
   const soFar = spotSoFar(stretches, observations, catches, number, Math.max(view.river.minute, clockNow()));
-  const cast = (thread: Thread, knot: Knot) => {
+  const cast = (line: CastLine, place: CastTarget) => {
     if (!rod) return;
-    deeds.run(
-      `cast ${soFar.casts + 1}, ${thread === PLAIN[0] ? "counted" : `${LINE_WORDS[thread.name]}, ${ZONE_WORDS[knot.zone]}`}`,
-      () => countCast(database(), rod.id, thread.line, knot.zone),
+    actions.run(
+      `cast ${soFar.casts + 1}, ${line === PLAIN[0] ? "counted" : `${LINE_WORDS[line.name]}, ${ZONE_WORDS[place.zone]}`}`,
+      () => countCast(database(), rod.id, line.line, place.zone),
     );
   };
   const onHook = () => {
@@ -74,7 +74,7 @@ export function Fishing({
   };
   useAskedFish(onHook);
   const note = (kind: "bite" | "follow") =>
-    deeds.run(kind === "bite" ? "bite, missed" : "follow", (at) =>
+    actions.run(kind === "bite" ? "bite, missed" : "follow", (at) =>
       observe(
         database(),
         session,
@@ -97,16 +97,16 @@ export function Fishing({
       <div>
         <Head bank={bank} view={view} rod={rod} onRod={setChosen} />
         {session.paused ? (
-          <Standing bank={bank} deeds={deeds} minute={view.river.minute} />
+          <Standing bank={bank} actions={actions} minute={view.river.minute} />
         ) : (
           <>
-            {field && stand && lie && threads.length > 0 ? (
-              <Threads
+            {field && stand && lie && lines.length > 0 ? (
+              <CastLines
                 field={field}
                 features={view.request.features ?? []}
                 stand={[stand.x, stand.y]}
                 lie={[lie.x, lie.y]}
-                threads={threads}
+                lines={lines}
                 onCast={cast}
               />
             ) : (
@@ -120,8 +120,8 @@ export function Fishing({
               rigging={rigging}
               rod={rod}
               soFar={soFar}
-              next={nextKnot(threads)}
-              deeds={deeds}
+              next={nextTarget(lines)}
+              actions={actions}
             />
           </>
         )}
@@ -139,15 +139,15 @@ export function Fishing({
             >
               Follow
             </Button>
-            <More bank={bank} view={view} rod={rod} number={number} deeds={deeds} casts={soFar.casts} />
+            <ActionsMenu bank={bank} view={view} rod={rod} number={number} actions={actions} casts={soFar.casts} />
           </div>
           <div className="mt-2.5 grid grid-cols-2 gap-2.5">
             <Button
               className="min-h-18 border-2 border-ink text-xl"
               disabled={!rod || session.paused !== undefined}
               onClick={() => {
-                const next = nextKnot(threads) ?? nextKnot(PLAIN)!;
-                cast(threads.length > 0 ? next.thread : PLAIN[0]!, next.knot);
+                const next = nextTarget(lines) ?? nextTarget(PLAIN)!;
+                cast(lines.length > 0 ? next.line : PLAIN[0]!, next.place);
               }}
             >
               Cast
@@ -157,7 +157,7 @@ export function Fishing({
             </Button>
           </div>
         </div>
-        <Last deeds={deeds} />
+        <LastAction actions={actions} />
       </div>
       <Returns bank={bank} minute={view.river.minute} />
     </section>
@@ -196,7 +196,7 @@ function Head({
 }: {
   bank: Bank;
   view: ScenarioView;
-  rod: Stretch | undefined;
+  rod: EffortInterval | undefined;
   onRod: (rod: number) => void;
 }) {
   const { session, open, catches } = bank;
@@ -254,7 +254,7 @@ function Rise({ bank, view }: { bank: Bank; view: ScenarioView }) {
 }
 
 /** The clock stands. */
-function Standing({ bank, deeds, minute }: { bank: Bank; deeds: Deeds; minute: number }) {
+function Standing({ bank, actions, minute }: { bank: Bank; actions: BankActions; minute: number }) {
   const { paused } = bank.session;
   return (
     <div className="my-3 rounded-lg border-2 border-ink p-4">
@@ -264,7 +264,7 @@ function Standing({ bank, deeds, minute }: { bank: Bank; deeds: Deeds; minute: n
       <Button
         tone="next"
         className="mt-3 min-h-16 w-full text-xl"
-        onClick={() => deeds.run("timer resumed", (at) => goOn(database(), bank.session, at))}
+        onClick={() => actions.run("timer resumed", (at) => goOn(database(), bank.session, at))}
       >
         Resume fishing
       </Button>

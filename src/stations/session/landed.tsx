@@ -26,8 +26,8 @@ import { judgedWords } from "../../words/rules";
 import { sizeEntry } from "../log/catch-entries";
 import { Photos } from "../log/photos";
 import { FishSketch } from "./fish-sketch";
-import { Last } from "./last";
-import type { Deeds } from "./use-deed";
+import { LastAction } from "./last-action";
+import type { BankActions } from "./use-bank-action";
 
 const CatchDialog = later(() => import("../log/catch-dialog").then((one) => one.CatchDialog));
 
@@ -36,13 +36,13 @@ export function Landed({
   bank,
   view,
   side,
-  deeds,
+  actions,
 }: {
   bank: Bank;
   view: ScenarioView;
   /** Bank that is fished from; both where that is not known. */
   side: BankSide;
-  deeds: Deeds;
+  actions: BankActions;
 }) {
   const fish = bank.catches.findLast((one) => one.lost === undefined);
   const { session } = bank;
@@ -59,7 +59,7 @@ export function Landed({
     );
   const say = (details: CatchDetails) => act(() => patchCatch(database(), fish, details));
   const on = (kept: boolean) =>
-    deeds.run(kept ? "kept" : "released", (at) => goOn(database(), session, at, { fish: fish.id, kept }));
+    actions.run(kept ? "kept" : "released", (at) => goOn(database(), session, at, { fish: fish.id, kept }));
   return (
     <section aria-label="The fish" className="mx-auto max-w-xl pb-4">
       <Title fish={fish} bank={bank} />
@@ -74,7 +74,7 @@ export function Landed({
           Kept, repeat the cast
         </Button>
       </div>
-      <Last deeds={deeds} />
+      <LastAction actions={actions} />
       <Facts fish={fish} onSay={say} />
       <Photos fish={fish.id} />
       <button type="button" className="mt-1 min-h-12 underline" onClick={() => setWhole(true)}>

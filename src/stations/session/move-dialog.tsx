@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import type { Stretch } from "../../core/book/bank-records";
+import type { EffortInterval } from "../../core/book/bank-records";
 import { returnsOf, sameSpot } from "../../core/book/spot-so-far";
 import type { Lie } from "../../core/fish/read";
 import { MINUTE } from "../../core/gauge/series";
@@ -20,7 +20,7 @@ import { placeWords } from "../../words/place";
 import { showText } from "../../words/quantity";
 import { clock } from "../../words/river";
 import { spotOf } from "./fished-by";
-import type { Deeds } from "./use-deed";
+import type { BankActions } from "./use-bank-action";
 
 /** A spot that was fed is taken up again after half an hour. Common practice, no source. */
 const PRIMED = 30;
@@ -28,8 +28,8 @@ const PRIMED = 30;
 interface Props {
   bank: Bank;
   view: ScenarioView;
-  rod: Stretch | undefined;
-  deeds: Deeds;
+  rod: EffortInterval | undefined;
+  actions: BankActions;
   /** Until when the spot is rested, where it is. */
   rest?: ((now: number) => string) | undefined;
 }
@@ -47,16 +47,16 @@ export function MoveDialogButton({ name = "Where to", ...props }: Props & { name
 }
 
 /** On to the next lie, another reach, or home; the spot that is left can be rested or fed meanwhile. */
-export function MoveDialog({ bank, view, rod, deeds, rest, onClose }: Props & { onClose: () => void }) {
+export function MoveDialog({ bank, view, rod, actions, rest, onClose }: Props & { onClose: () => void }) {
   const { set } = useSettings();
   const [name, setName] = useState("");
   const { session, open, stretches, observations } = bank;
   const lies = session.reach === view.river.reach?.id ? (view.reading.value?.lies ?? []) : [];
   const returns = returnsOf(observations, stretches);
   const rods = open.filter((one) => !one.fixed).map((one) => one.rod);
-  const go = (spot: Pick<Stretch, "lie" | "place" | "read">, told: string, primed = false) => {
+  const go = (spot: Pick<EffortInterval, "lie" | "place" | "read">, told: string, primed = false) => {
     onClose();
-    deeds.run(told, (at) => {
+    actions.run(told, (at) => {
       const left =
         rod?.lie && (rest || primed)
           ? primed
@@ -169,8 +169,8 @@ function Fished({
   stretches,
   depth,
 }: {
-  spot: Pick<Stretch, "lie" | "place">;
-  stretches: readonly Stretch[];
+  spot: Pick<EffortInterval, "lie" | "place">;
+  stretches: readonly EffortInterval[];
   depth: number;
 }) {
   const system = useSettings((settings) => settings.system);

@@ -5,27 +5,27 @@ import { MINUTE } from "../../core/gauge/series";
 import { message, type Message } from "../../core/quantity/message";
 import type { Colour } from "../../core/tactics/lure-kinds";
 import { nextChanges } from "../../core/rig/next-changes";
-import type { Fished, Stretch } from "../../core/book/bank-records";
+import type { Fished, EffortInterval } from "../../core/book/bank-records";
 import { useSettings } from "../../state/settings";
 import type { Bank } from "../../state/use-bank";
 import type { Rigging } from "../../state/scenario/use-rigging";
 import type { ScenarioView } from "../../state/scenario/use-scenario";
 import { changeRig, observe } from "../../store/bank";
 import { database } from "../../store/database";
-import { fishSpot } from "../../store/stretches";
+import { fishSpot } from "../../store/effort-intervals";
 import { Button } from "../../widgets/button";
 import { setWords, wayName } from "../../words/methods";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { COLOUR_NAMES } from "../../words/rig";
 import { LINE_WORDS, ZONE_WORDS } from "../../words/session";
 import type { UnitSystem } from "../../words/quantity";
 import type { Style } from "../../core/tactics/time";
 import { capital, inSentence } from "../../words/text";
-import type { nextKnot } from "./cast-plan";
+import type { nextTarget } from "./cast-plan";
 import { useKey } from "./use-key";
 import { isRigged, spotOf, tackleOf } from "./fished-by";
 import { MoveDialogButton } from "./move-dialog";
-import type { Deeds } from "./use-deed";
+import type { BankActions } from "./use-bank-action";
 
 /** How long it has been fished, what to do next and why: taken, or overruled. */
 export function NextPanel({
@@ -35,15 +35,15 @@ export function NextPanel({
   rod,
   soFar,
   next,
-  deeds,
+  actions,
 }: {
   bank: Bank;
   view: ScenarioView;
   rigging: Rigging;
-  rod: Stretch | undefined;
+  rod: EffortInterval | undefined;
   soFar: SpotSoFar;
-  next: ReturnType<typeof nextKnot>;
-  deeds: Deeds;
+  next: ReturnType<typeof nextTarget>;
+  actions: BankActions;
 }) {
   const { system, style } = useSettings();
   const { way } = rigging;
@@ -53,8 +53,8 @@ export function NextPanel({
   const said = { stretch: rod?.id ?? null, lie: rod?.lie ?? "", place: rod?.place ?? null, angler: rod?.angler ?? "" };
   const answer = (change: Message, accepted: boolean) => {
     if (!rod) return;
-    deeds.run(accepted ? `changed: ${tell(change, system)}` : "not changed", (at) => {
-      const noted = { ...said, what: change.code, notes: tell(change, system), accepted, count: soFar.casts };
+    actions.run(accepted ? `changed: ${messageText(change, system)}` : "not changed", (at) => {
+      const noted = { ...said, what: change.code, notes: messageText(change, system), accepted, count: soFar.casts };
       if (!accepted) return observe(database(), bank.session, "change", noted, at);
       return changeRig(database(), bank.session, rod.rod, changed(change, other, view, system), noted, at);
     });
@@ -79,12 +79,13 @@ export function NextPanel({
       )}
       {next && (
         <p className="text-soft">
-          Next cast: {LINE_WORDS[next.thread.name]}, {ZONE_WORDS[next.knot.zone]}.
+          Next cast: {LINE_WORDS[next.line.name]}, {ZONE_WORDS[next.place.zone]}.
         </p>
       )}
       {rod && !rod.lie && (view.reading.value?.lies.length ?? 0) > 0 && (
         <p className="mb-2 border-t border-line pt-2">
-          Lies are ready. <MoveDialogButton name="Say where you are" bank={bank} view={view} rod={rod} deeds={deeds} />
+          Lies are ready.{" "}
+          <MoveDialogButton name="Say where you are" bank={bank} view={view} rod={rod} actions={actions} />
         </p>
       )}
       {wanted && rod ? (
@@ -93,18 +94,23 @@ export function NextPanel({
           wanted={wanted}
           words={way ? `${wayName(way)}: ${inSentence(setWords(way, system))}` : wanted.lure}
           onTied={() =>
-            deeds.run("rigged as on the card", (at) => fishSpot(database(), bank.session, rod.rod, wanted, at))
+            actions.run("rigged as on the card", (at) => fishSpot(database(), bank.session, rod.rod, wanted, at))
           }
         />
       ) : (
-        step && <Step step={step} bank={bank} view={view} rod={rod} deeds={deeds} onAnswer={answer} />
+        step && <Step step={step} bank={bank} view={view} rod={rod} actions={actions} onAnswer={answer} />
       )}
     </div>
   );
 }
 
 /** What is to be done next, with another way that suits the place. */
-function stepOf({ advice, approach, ways, way }: Rigging, rod: Stretch | undefined, soFar: SpotSoFar, style: Style) {
+function stepOf(
+  { advice, approach, ways, way }: Rigging,
+  rod: EffortInterval | undefined,
+  soFar: SpotSoFar,
+  style: Style,
+) {
   const timing = approach.value?.timing;
   const other = ways.value?.ways.find((one) => one.method !== (rod?.method ?? way?.method));
   const another = other && message("try-other", { method: wayName(other) });
@@ -118,7 +124,7 @@ function stepOf({ advice, approach, ways, way }: Rigging, rod: Stretch | undefin
 function toTieOn(
   { lie, reading }: ScenarioView,
   { advice }: Rigging,
-  rod: Stretch | undefined,
+  rod: EffortInterval | undefined,
   soFar: SpotSoFar,
   system: UnitSystem,
 ): (Partial<Fished> & { lure: string }) | undefined {
@@ -133,7 +139,7 @@ function TieOn({
   words,
   onTied,
 }: {
-  rod: Stretch;
+  rod: EffortInterval;
   wanted: Partial<Fished>;
   words: string;
   onTied: () => void;
@@ -165,22 +171,22 @@ function Step({
   bank,
   view,
   rod,
-  deeds,
+  actions,
   onAnswer,
 }: {
   step: NextStep;
   bank: Bank;
   view: ScenarioView;
-  rod: Stretch | undefined;
-  deeds: Deeds;
+  rod: EffortInterval | undefined;
+  actions: BankActions;
   onAnswer: (change: Message, accepted: boolean) => void;
 }) {
   const { system } = useSettings();
-  const what = capital(tell(step.what, system));
+  const what = capital(messageText(step.what, system));
   return (
     <div className="border-t border-line pt-2" data-testid="next-step">
       <p className="text-lg font-semibold">{what}.</p>
-      <p className="text-soft">{tell(step.why, system)}</p>
+      <p className="text-soft">{messageText(step.why, system)}</p>
       {step.kind === "change" && (
         <div className="mt-2 flex gap-2.5">
           <Button tone="ink" className="min-h-12" onClick={() => onAnswer(step.what, true)}>
@@ -197,7 +203,7 @@ function Step({
             bank={bank}
             view={view}
             rod={rod}
-            deeds={deeds}
+            actions={actions}
             rest={step.kind === "rest" ? (now: number) => untilOf(step, now) : undefined}
           />
         </div>

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { z } from "zod";
 import { useWatch } from "react-hook-form";
-import { OBSERVATIONS, type ObservationKind, type Stretch } from "../../core/book/bank-records";
+import { OBSERVATIONS, type ObservationKind, type EffortInterval } from "../../core/book/bank-records";
 import { clockNow } from "../../state/clock";
 import type { Bank } from "../../state/use-bank";
 import { useSave } from "../../state/use-save";
@@ -49,7 +49,7 @@ export function NoteDialog({
   onClose,
 }: {
   bank: Bank;
-  rod: Stretch | undefined;
+  rod: EffortInterval | undefined;
   casts: number;
   onClose: () => void;
 }) {

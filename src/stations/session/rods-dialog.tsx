@@ -1,18 +1,18 @@
 "use client";
 import { useState } from "react";
-import type { Stretch } from "../../core/book/bank-records";
+import type { EffortInterval } from "../../core/book/bank-records";
 import { rodsAllowed } from "../../core/book/rules-for";
 import type { Bank } from "../../state/use-bank";
 import { patchSession } from "../../store/sessions";
 import { database } from "../../store/database";
-import { fishSpot, putAway } from "../../store/stretches";
+import { fishSpot, putAway } from "../../store/effort-intervals";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { TextField } from "../../widgets/field";
 import { Select } from "../../widgets/select";
 import { count } from "../../words/text";
 import { tackleLine } from "./tackle-line";
-import type { Deeds } from "./use-deed";
+import type { BankActions } from "./use-bank-action";
 
 const MOST_RODS = 6;
 
@@ -20,12 +20,12 @@ const MOST_RODS = 6;
 export function RodsDialog({
   bank,
   number,
-  deeds,
+  actions,
   onClose,
 }: {
   bank: Bank;
   number: number;
-  deeds: Deeds;
+  actions: BankActions;
   onClose: () => void;
 }) {
   const { session, open, stretches } = bank;
@@ -36,7 +36,7 @@ export function RodsDialog({
   const most = rodsAllowed(bank.rules, session);
   const like = open.find((one) => one.rod === number) ?? stretches.at(-1);
   const set = (fields: { partners?: string[]; holdsBoat?: string }, told: string) =>
-    deeds.run(told, async () => (await patchSession(database(), session, fields)).undo);
+    actions.run(told, async () => (await patchSession(database(), session, fields)).undo);
   return (
     <Dialog
       open
@@ -46,7 +46,7 @@ export function RodsDialog({
     >
       <ul className="grid gap-3">
         {open.map((one) => (
-          <Rod key={one.rod} rod={one} who={who} bank={bank} deeds={deeds} />
+          <Rod key={one.rod} rod={one} who={who} bank={bank} actions={actions} />
         ))}
       </ul>
       {open.length > most && <p className="mt-3 font-semibold">▲ {count(most, "rod")} at most by your rules here.</p>}
@@ -54,7 +54,7 @@ export function RodsDialog({
         <Button
           className="mt-3 min-h-12"
           onClick={() =>
-            deeds.run(`rod ${free} started`, (at) =>
+            actions.run(`rod ${free} started`, (at) =>
               fishSpot(database(), session, free, { lie: like?.lie ?? "", place: like?.place ?? null }, at),
             )
           }
@@ -100,18 +100,18 @@ function Rod({
   rod,
   who,
   bank,
-  deeds,
+  actions,
 }: {
-  rod: Stretch;
+  rod: EffortInterval;
   who: { value: string; label: string }[];
   bank: Bank;
-  deeds: Deeds;
+  actions: BankActions;
 }) {
   const [lure, setLure] = useState(rod.lure);
   const [piece, setPiece] = useState(rod.piece);
   const db = database();
   const change = (spot: Parameters<typeof fishSpot>[3], told: string) =>
-    deeds.run(told, (at) => fishSpot(db, bank.session, rod.rod, spot, at));
+    actions.run(told, (at) => fishSpot(db, bank.session, rod.rod, spot, at));
   return (
     <li className="rounded-md border border-line p-3">
       <p className="font-semibold">
@@ -152,7 +152,9 @@ function Rod({
           {rod.fixed ? "Pick it up" : "Set it down"}
         </Button>
         {bank.open.length > 1 && (
-          <Button onClick={() => deeds.run(`rod ${rod.rod} put away`, (at) => putAway(db, bank.session, rod.rod, at))}>
+          <Button
+            onClick={() => actions.run(`rod ${rod.rod} put away`, (at) => putAway(db, bank.session, rod.rod, at))}
+          >
             Put it away
           </Button>
         )}

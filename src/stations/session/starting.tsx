@@ -13,7 +13,7 @@ import { useSettings } from "../../state/settings";
 import { useSkyNow } from "../../state/use-weather";
 import { database } from "../../store/database";
 import { startSession } from "../../store/sessions";
-import { NO_SPOT } from "../../store/stretches";
+import { NO_SPOT } from "../../store/effort-intervals";
 import { Button } from "../../widgets/button";
 import { TextField } from "../../widgets/field";
 import { Select } from "../../widgets/select";

@@ -10,7 +10,7 @@ import { Always } from "../cautions";
 import { FishOn, standOf } from "./fish-on";
 import { Fishing } from "./fishing";
 import { Landed } from "./landed";
-import { useDeed } from "./use-deed";
+import { useBankAction } from "./use-bank-action";
 import { Starting } from "./starting";
 
 /** Session: the hours on the bank, in one hand. */
@@ -56,17 +56,17 @@ function AtSpot({ view, bank, here }: { view: ScenarioView; bank: Bank | null; h
   const fished = bank ? place && lies && lieAt(lies, place) : view.lie;
   const at = useMemo(() => ({ ...view, lie: fished }), [view, fished]);
   const rigging = useRigging(at, fished);
-  const deeds = useDeed();
+  const actions = useBankAction();
   // What takes the place of the casts is read from its top.
   const stage = stageOf(bank);
   useEffect(() => {
     if (stage !== "casts") scrollTo(0, 0);
   }, [stage]);
   if (!bank) return <Starting view={at} lie={fished} rigging={rigging} />;
-  if (bank.session.on) return <FishOn bank={bank} view={at} rigging={rigging} on={bank.session.on} deeds={deeds} />;
+  if (bank.session.on) return <FishOn bank={bank} view={at} rigging={rigging} on={bank.session.on} actions={actions} />;
   if (stage === "landed")
-    return <Landed bank={bank} view={at} deeds={deeds} side={standOf(rigging)?.whereabouts.bank?.side ?? "both"} />;
-  return <Fishing bank={bank} view={at} rigging={rigging} deeds={deeds} />;
+    return <Landed bank={bank} view={at} actions={actions} side={standOf(rigging)?.whereabouts.bank?.side ?? "both"} />;
+  return <Fishing bank={bank} view={at} rigging={rigging} actions={actions} />;
 }
 
 /** Where the rod in the hand fishes, or fished last. */

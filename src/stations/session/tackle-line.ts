@@ -1,5 +1,5 @@
-import type { Stretch } from "../../core/book/bank-records";
+import type { EffortInterval } from "../../core/book/bank-records";
 
 /** "float, 1.10 m · worm, brown". */
-export const tackleLine = (rod: Pick<Stretch, "lure" | "colour" | "piece">): string =>
+export const tackleLine = (rod: Pick<EffortInterval, "lure" | "colour" | "piece">): string =>
   [[rod.lure, rod.colour].filter(Boolean).join(", "), rod.piece].filter(Boolean).join(" · ") || "no lure set";

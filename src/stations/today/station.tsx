@@ -15,13 +15,13 @@ import { calendarFile, type Planning, usePlan } from "../../state/use-plan";
 import { type River, useRiver } from "../../state/use-river";
 import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { placeWords } from "../../words/place";
 import { factorWords, removedWords } from "../../words/plan";
 import { dayKey } from "../../words/river";
 import { Always } from "../cautions";
 import { Answer } from "./answer";
-import { Asked, spanOf, type When } from "./asked";
+import { PlanFilters, spanOf, type When } from "./plan-filters";
 import { FirstSteps } from "./first-steps";
 import { Hours } from "./hours";
 import { Stalks } from "./stalks";
@@ -64,8 +64,8 @@ export function TodayStation() {
           </div>
         )}
       </div>
-      <Asked when={when} onWhen={setWhen} river={river} />
-      {fault?.fault && <FaultNote message={tellFault(fault.fault, system)} onRetry={fault.retry} />}
+      <PlanFilters when={when} onWhen={setWhen} river={river} />
+      {fault?.fault && <FaultNote message={faultText(fault.fault, system)} onRetry={fault.retry} />}
       {!plan && !fault && (
         <p role="status" className="mt-6 text-soft">
           Working out the forecast …

@@ -17,7 +17,7 @@ import { Dialog } from "../../widgets/dialog";
 import { FileField } from "../../widgets/file-field";
 import { Refused } from "../../widgets/refused";
 import { Select } from "../../widgets/select";
-import { tell, tellFault } from "../../words/messages";
+import { messageText, faultText } from "../../words/messages";
 import { dayAndTime, dayKey } from "../../words/river";
 import { CLOUD_NAMES, WIND_NAMES } from "../../words/sky";
 
@@ -126,12 +126,12 @@ function Forecast({ station: { id, name } }: { station: StationRecord }) {
       />
       {fault && (
         <p role="alert" className="rounded-md border border-clay p-3">
-          {tellFault(fault, system)}
+          {faultText(fault, system)}
         </p>
       )}
       {read?.notes.map((note) => (
         <p key={note.code} className="text-soft">
-          {tell(note, system)}
+          {messageText(note, system)}
         </p>
       ))}
       {read && <Refused rejected={read.rejected} lines={read.lines} system={system} />}

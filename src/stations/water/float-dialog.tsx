@@ -19,7 +19,7 @@ import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { FaultNote } from "../../widgets/fault-note";
 import { quantityEntry } from "../../words/entry";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { entryUnit, figureText, showText, type UnitSystem } from "../../words/quantity";
 
 /** Roughness height, m, of beds as an angler names them. From memory. */
@@ -38,7 +38,7 @@ const secondsEntry = z.string().transform((text, context) => {
     .map((one) => parseNumber(one));
   const wrong = passes.find((one) => !one.ok);
   if (!wrong) return passes.map((one) => (one.ok ? one.value : NaN));
-  context.addIssue({ code: "custom", message: wrong.ok ? "" : tell(wrong.message) });
+  context.addIssue({ code: "custom", message: wrong.ok ? "" : messageText(wrong.message) });
   return z.NEVER;
 });
 
@@ -68,7 +68,7 @@ function measure(entries: Entries, system: UnitSystem): Outcome {
   if (places.length < 2)
     return { kind: "unfinished", words: "Fill in at least two places. Five or more give a good measurement." };
   const found = answer(() => gaugeByFloats(width, places, bed));
-  return found.ok ? { kind: "done", gauging: found.value } : { kind: "fault", words: tell(found.fault, system) };
+  return found.ok ? { kind: "done", gauging: found.value } : { kind: "fault", words: messageText(found.fault, system) };
 }
 
 /**

@@ -10,8 +10,8 @@ import { DAY, lastReading, readingAt, type Series } from "../../core/gauge/serie
 import { findUnit, fromSI } from "../../core/quantity/units";
 import { type Entered, entryUnit, figureText, show as showQuantity, type UnitSystem } from "../../words/quantity";
 import { useBook } from "../../state/use-book";
-import { Lane } from "./lane";
-import type { Ahead } from "./lane-layers";
+import { Plot } from "./plot";
+import type { ForecastShown } from "./plot-layers";
 import type { Span } from "./span-brush";
 
 /** Points of the usual range that a chart can show. */
@@ -60,7 +60,7 @@ export function Hydrograph({
     <div className="grid grid-cols-1 gap-1">
       {discharge && (
         <Row name={`Discharge, ${show.flow.unit}`} height="h-[230px] lg:h-[270px]">
-          <Lane
+          <Plot
             {...common}
             name="Discharge"
             series={discharge}
@@ -77,7 +77,7 @@ export function Hydrograph({
       )}
       {stage && (
         <Row name={`Stage, ${show.level.unit}`} height="h-[200px] lg:h-[230px]">
-          <Lane
+          <Plot
             {...common}
             name="Stage"
             series={stage}
@@ -91,7 +91,7 @@ export function Hydrograph({
       )}
       {turbidity && (
         <Row name={`Clarity: visible to, ${show.depth.unit}`} height="h-[104px]">
-          <Lane
+          <Plot
             {...common}
             name="Clarity"
             series={turbidity}
@@ -105,7 +105,7 @@ export function Hydrograph({
       )}
       {temperature && (
         <Row name={`Water, ${show.warm.unit}`} height="h-[118px]">
-          <Lane
+          <Plot
             {...common}
             name="Water temperature"
             series={temperature}
@@ -121,7 +121,7 @@ export function Hydrograph({
   );
 }
 
-/** From SI to a lane's figures, and a figure in words. */
+/** From SI to a plot's figures, and a figure in words. */
 function scalesIn(system: UnitSystem, fit: Pick<ClarityFit, "a" | "b">) {
   const scale = (kind: Entered, digits: number, lead = "", toSI = (value: number) => value) => {
     const unit = findUnit(entryUnit(kind, system))!;
@@ -150,7 +150,7 @@ function Row({ name, height, children }: { name: string; height: string; childre
 }
 
 /** The last reading as the point that a forecast grows from. */
-function startOf(series: Series | undefined, now: number): Ahead | undefined {
+function startOf(series: Series | undefined, now: number): ForecastShown | undefined {
   const last = lastReading(series, now);
   return last ? { time: last.time, low: last.value, median: last.value, high: last.value } : undefined;
 }

@@ -6,7 +6,7 @@ import { useSettings } from "../../state/settings";
 import type { GaugeImport } from "../../store/water-api";
 import { type ColumnDef, DataTable } from "../../widgets/data-table";
 import { Refused } from "../../widgets/refused";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { figureText, type Shown, showText, type UnitSystem } from "../../words/quantity";
 import { dayAndTime } from "../../words/river";
 
@@ -62,7 +62,7 @@ export function ImportFound({ found, onMatch }: { found: GaugeImport; onMatch: (
       )}
       {notes.map((note) => (
         <p key={note.code} className="text-soft">
-          {tell(note, system)}
+          {messageText(note, system)}
         </p>
       ))}
       {Object.keys(codes).length > 0 && (

@@ -78,11 +78,11 @@ export function NowFigures({
         figure={now.trend ? `${ARROW[now.trend]} ${now.trend}` : "–"}
         note={[
           perHour ?? "too few readings",
-          parts && (parts.spate ? `a spate: ${runoff} runoff` : `near base flow: ${runoff} runoff`),
+          parts && (parts.flood ? `in flood: ${runoff} runoff` : `near base flow: ${runoff} runoff`),
         ]
           .filter(Boolean)
           .join("; ")}
-        source="Median slope of ln Q over all pairs of readings of the last six hours (Theil-Sen), with sudden steps found by CUSUM (Page 1954). Steady means within the scatter of the readings. Runoff: flow above base flow (Lyne-Hollick filter, three passes). A spate is a third of the flow or more."
+        source="Median slope of ln Q over all pairs of readings of the last six hours (Theil-Sen), with sudden steps found by CUSUM (Page 1954). Steady means within the scatter of the readings. Runoff: flow above base flow (Lyne-Hollick filter, three passes). A flood is a third of the flow or more."
       />
       <Figure
         label="For the season"

@@ -13,9 +13,9 @@ import { type River, useRiver } from "../../state/use-river";
 import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
 import { Select } from "../../widgets/select";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { nowWords } from "../../words/river";
-import { FallPanel } from "./fall-panel";
+import { RecessionPanel } from "./recession-panel";
 import { NowFigures } from "./now-figures";
 import { ReadingsPanel } from "./readings-panel";
 import { SkyPanel } from "./sky-panel";
@@ -61,8 +61,8 @@ export function WaterStation() {
             <Ahead outlook={outlook}>
               {(found) => (
                 <>
-                  <FallPanel outlook={found} skill={skill.value} now={at} system={system} />
-                  {skill.fault && <FaultNote message={tellFault(skill.fault, system)} onRetry={skill.retry} />}
+                  <RecessionPanel outlook={found} skill={skill.value} now={at} system={system} />
+                  {skill.fault && <FaultNote message={faultText(skill.fault, system)} onRetry={skill.retry} />}
                   {now && now.waterTemperature !== null && (
                     <WarmthPanel
                       temperature={now.waterTemperature}
@@ -164,7 +164,7 @@ function Ahead({
   children: (found: Outlook) => React.ReactNode;
 }) {
   const system = useSettings((settings) => settings.system);
-  if (outlook.fault) return <FaultNote message={tellFault(outlook.fault, system)} onRetry={outlook.retry} />;
+  if (outlook.fault) return <FaultNote message={faultText(outlook.fault, system)} onRetry={outlook.retry} />;
   if (outlook.value) return children(outlook.value);
   return outlook.value === null ? null : (
     <p role="status" className="text-soft">

@@ -9,7 +9,7 @@ import { valueOf } from "../../state/query";
 import { useSettings } from "../../state/settings";
 import { waterWorker } from "../../store/water-client";
 import type { GaugeImport } from "../../store/water-api";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { remembering, signatureOf } from "./column-match";
 
 /** Faults that matching the columns by hand may mend. */
@@ -85,7 +85,7 @@ export function useGaugeImport() {
 
 /** A fault, with its file where there are several. */
 const faultIn = ({ files }: Opened, fault: Fault, system: "metric" | "us"): string =>
-  `${files.length > 1 && fault.file ? `${fault.file}: ` : ""}${tellFault(fault, system)}`;
+  `${files.length > 1 && fault.file ? `${fault.file}: ` : ""}${faultText(fault, system)}`;
 
 async function open(
   files: readonly File[],

@@ -8,7 +8,7 @@ import { answer } from "../../core/quantity/answer";
 import { InputError } from "../../core/quantity/fault";
 import type { WaterKnowledge } from "../../store/gauges";
 import { LATITUDE, LONGITUDE, numberEntry, optional, quantityEntry, textEntry } from "../../words/entry";
-import { tellFault } from "../../words/messages";
+import { faultText } from "../../words/messages";
 import { entryText, entryUnit, figureText, rangeText, showText, type UnitSystem } from "../../words/quantity";
 
 /** What is typed of a water, and how it becomes what is kept. */
@@ -25,7 +25,7 @@ const readBy = <T>(read: (text: string) => T, system: UnitSystem) =>
   z.string().transform((text, context) => {
     const found = answer(() => read(text));
     if (found.ok) return found.value;
-    context.addIssue({ code: "custom", message: tellFault(found.fault, system) });
+    context.addIssue({ code: "custom", message: faultText(found.fault, system) });
     return z.NEVER;
   });
 

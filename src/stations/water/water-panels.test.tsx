@@ -7,7 +7,7 @@ import { readGaugeCsv } from "../../core/formats/gauge-csv";
 import { DEMO_HOUR } from "../../demo/hour";
 import { gaugeCsv } from "../../standins/gauge";
 import { blankWater } from "../../store/gauges";
-import { FallPanel } from "./fall-panel";
+import { RecessionPanel } from "./recession-panel";
 import { NowFigures } from "./now-figures";
 import { SkyPanel } from "./sky-panel";
 import { bandWords, SpotsPanel } from "./spots-panel";
@@ -53,7 +53,7 @@ test("figures that were worked out say from what, and that they are a guess beyo
 
 test("the days ahead: when it is down to a flow, and how far such forecasts are to be believed", async () => {
   const user = userEvent.setup();
-  const { rerender } = render(<FallPanel outlook={outlook} skill={undefined} now={at} system="metric" />);
+  const { rerender } = render(<RecessionPanel outlook={outlook} skill={undefined} now={at} system="metric" />);
   expect(screen.getByText(/Testing the forecast on the last year/)).toBeInTheDocument();
   const field = screen.getByLabelText("Flow at or below");
   await user.clear(field);
@@ -75,11 +75,11 @@ test("the days ahead: when it is down to a flow, and how far such forecasts are 
       tenths: [1, 1, 1, 1, 1, 1, 1, 1, 1, 1],
     },
   ];
-  rerender(<FallPanel outlook={outlook} skill={skill} now={at} system="metric" />);
+  rerender(<RecessionPanel outlook={outlook} skill={skill} now={at} system="metric" />);
   expect(screen.getByRole("row", { name: "24 h 8 % 20 % 79 %" })).toBeInTheDocument();
-  rerender(<FallPanel outlook={outlook} skill={[]} now={at} system="metric" />);
+  rerender(<RecessionPanel outlook={outlook} skill={[]} now={at} system="metric" />);
   expect(screen.getByText(/too short to test/)).toBeInTheDocument();
-  rerender(<FallPanel outlook={{ ...outlook, flow: null }} skill={[]} now={at} system="metric" />);
+  rerender(<RecessionPanel outlook={{ ...outlook, flow: null }} skill={[]} now={at} system="metric" />);
   expect(screen.getByText(/^No forecast/)).toBeInTheDocument();
 });
 

@@ -1,4 +1,4 @@
-import type { Words } from "./say";
+import type { Words } from "./message-format";
 import { speciesName } from "../species";
 import { count } from "../text";
 

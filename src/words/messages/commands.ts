@@ -1,4 +1,4 @@
-import { listed, type Words } from "./say";
+import { listed, type Words } from "./message-format";
 
 /** Why a browser does not open its book, and what can be done. */
 const NOT_OPENED: Readonly<Record<string, string>> = {

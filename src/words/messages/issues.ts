@@ -1,5 +1,5 @@
 import type { MessageValues } from "../../core/quantity/message";
-import { listed, type Words } from "./say";
+import { listed, type Words } from "./message-format";
 
 const TYPES: Readonly<Record<string, string>> = {
   number: "a number",

@@ -1,5 +1,5 @@
 import { fieldWords } from "../fields";
-import type { Words } from "./say";
+import type { Words } from "./message-format";
 
 /** Why a line of a file was refused, and what is worth knowing of a file. */
 export const LINES: Words = {

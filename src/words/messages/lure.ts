@@ -1,4 +1,4 @@
-import type { Words } from "./say";
+import type { Words } from "./message-format";
 
 /** What is said of a lure. Rules of the craft: common practice, no source. */
 export const LURE: Words = {

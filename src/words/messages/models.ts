@@ -1,6 +1,6 @@
 import { fieldWords } from "../fields";
-import type { Words } from "./say";
-import { fixed, listed } from "./say";
+import type { Words } from "./message-format";
+import { fixed, listed } from "./message-format";
 
 /** Why a model refuses what it was given. */
 export const MODELS: Words = {

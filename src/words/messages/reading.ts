@@ -1,6 +1,6 @@
 import { fieldWords } from "../fields";
-import type { Words } from "./say";
-import { columns, firstRefused, listed } from "./say";
+import type { Words } from "./message-format";
+import { columns, firstRefused, listed } from "./message-format";
 
 /** Why a file could not be read. */
 export const READING: Words = {

@@ -1,10 +1,10 @@
 import { inSentence } from "../text";
 import { hookText, weightText } from "../weight";
-import { fixed, type Say, type Words } from "./say";
+import { fixed, type MessageFormat, type Words } from "./message-format";
 
 const percent = (share: unknown): string => fixed(100 * Number(share), 0);
 /** A mass that is given in grams. */
-const mass = (grams: unknown, say: Say): string => weightText(Number(grams), say.system);
+const mass = (grams: unknown, say: MessageFormat): string => weightText(Number(grams), say.system);
 /** A share as an angler counts: "1 in 4". */
 const oneIn = (share: unknown): string => {
   const one = Number(share);

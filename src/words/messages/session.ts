@@ -1,5 +1,5 @@
-import type { Words } from "./say";
-import { fixed } from "./say";
+import type { Words } from "./message-format";
+import { fixed } from "./message-format";
 import { count } from "../text";
 
 const minutes = (value: unknown): string => count(Math.max(1, Math.round(Number(value))), "minute");

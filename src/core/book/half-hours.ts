@@ -8,7 +8,7 @@ const PIECE = 30 * MINUTE;
  * Fishing cut at every half hour, for what changes within a session: the clock, the light, the tide, the glass. Hours
  * are spread evenly over its span, and each fish is in the piece of its own time; sums stay as they were.
  */
-export const inPieces = (efforts: readonly Effort[]): Effort[] => efforts.flatMap(cut);
+export const halfHourIntervals = (efforts: readonly Effort[]): Effort[] => efforts.flatMap(cut);
 
 function cut(effort: Effort): Effort[] {
   const { start, end, hours, catches } = effort;

@@ -47,7 +47,7 @@ const limitName = (minutes: number | null): string =>
   minutes === null ? "any distance" : minutes < 60 ? `${minutes} min` : `${minutes / 60} h`;
 
 /** Which days, which fish, and how far. */
-export function Asked({
+export function PlanFilters({
   when,
   onWhen,
   river: { reaches, stations },

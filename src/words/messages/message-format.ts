@@ -3,7 +3,7 @@ import type { Message, MessageValue, MessageValues } from "../../core/quantity/m
 import { figureText, type Shown, showText } from "../quantity";
 
 /** What a sentence is made with: quantities in the wanted units, and other messages. */
-export interface Say {
+export interface MessageFormat {
   system: UnitSystem;
   /** A quantity, SI, with its unit. */
   of: (value: MessageValue, kind: Shown) => string;
@@ -11,12 +11,15 @@ export interface Say {
 }
 
 /** Sentences by the code of what is to be said. */
-export type Words = Readonly<Record<string, (p: MessageValues, say: Say) => string>>;
+export type Words = Readonly<Record<string, (p: MessageValues, say: MessageFormat) => string>>;
 
 const isMessage = (value: MessageValue): value is Message =>
   typeof value === "object" && value !== null && "code" in value;
 
-export const sayIn = (system: UnitSystem, tell: (message: Message, system: UnitSystem) => string): Say => ({
+export const messageFormat = (
+  system: UnitSystem,
+  tell: (message: Message, system: UnitSystem) => string,
+): MessageFormat => ({
   system,
   of: (value, kind) => showText(typeof value === "number" ? value : null, kind, system),
   tell: (value) => (isMessage(value) ? tell(value, system) : String(value ?? "")),
@@ -31,5 +34,5 @@ export const columns = (names: MessageValue): string =>
 export const fixed = (value: MessageValue, digits: number): string => figureText(Number(value), digits);
 
 /** The first refused line of a file that holds nothing usable. */
-export const firstRefused = (p: MessageValues, say: Say): string =>
+export const firstRefused = (p: MessageValues, say: MessageFormat): string =>
   p.reason ? `: ${p.line ? `line ${String(p.line)}, ` : ""}${say.tell(p.reason)}` : "";

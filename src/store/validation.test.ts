@@ -1,5 +1,5 @@
 import "fake-indexeddb/auto";
-import { type Book, emptyBook } from "../core/book/parts";
+import { type Book, emptyBook } from "../core/book/log-contents";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { demoBook } from "../demo/book";
 import { applyPlan, planMerge, readBook, writeBook } from "./book";

@@ -8,7 +8,7 @@ import type { Outlook } from "../../core/gauge/outlook";
 import { DAY } from "../../core/gauge/series";
 import { entryText, entryUnit, showText } from "../../words/quantity";
 import { parseQuantity } from "../../core/quantity/units";
-import { tell } from "../../words/messages";
+import { messageText } from "../../words/messages";
 import { Panel } from "../../widgets/panel";
 import { TextField } from "../../widgets/field";
 import { moment } from "../../words/river";
@@ -19,7 +19,7 @@ const percent = (share: number) => `${Math.round(share * 100)} %`;
  * What the river will do: when it is down to a level, when it has cleared, and how far such forecasts are to be
  * believed.
  */
-export function FallPanel({
+export function RecessionPanel({
   outlook,
   skill,
   now,
@@ -59,7 +59,7 @@ export function FallPanel({
           className="w-36"
           value={entry ?? entryText(suggested(outlook), "discharge", system)}
           onChange={(event) => setEntry(event.target.value)}
-          error={wanted.ok ? (wanted.value > 0 ? undefined : "Enter a flow above 0.") : tell(wanted.message)}
+          error={wanted.ok ? (wanted.value > 0 ? undefined : "Enter a flow above 0.") : messageText(wanted.message)}
         />
         {level !== undefined && (
           <p className="min-w-[min(14rem,100%)] flex-1 pb-2 text-lg" aria-live="polite">

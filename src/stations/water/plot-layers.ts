@@ -1,14 +1,14 @@
 import type { ChartDataset } from "chart.js";
 import type { Colours } from "../../widgets/colours";
 
-export interface Ahead {
+export interface ForecastShown {
   time: number;
   low: number;
   median: number;
   high: number;
 }
 
-/** The usual range behind a lane, levels of `exceedance.ts` by time. */
+/** The usual range behind a plot, levels of `exceedance.ts` by time. */
 export type Season = readonly { time: number; levels: readonly number[] | null }[];
 /** What was fished, on the time axis. */
 export interface Marks {
@@ -45,14 +45,14 @@ export function seasonLayers(season: Season | undefined, shown: Shown, colours: 
 }
 
 export function aheadLayers(
-  forecast: readonly Ahead[] | null,
-  start: Ahead | undefined,
+  forecast: readonly ForecastShown[] | null,
+  start: ForecastShown | undefined,
   shown: Shown,
   colours: Colours,
 ): Layer[] {
   if (!forecast) return [];
   const all = start ? [start, ...forecast] : forecast;
-  const along = (of: (one: Ahead) => number): Points =>
+  const along = (of: (one: ForecastShown) => number): Points =>
     all.map((one) => ({ x: one.time, y: Number.isNaN(of(one)) ? null : shown(of(one)) }));
   return [
     {
@@ -88,7 +88,7 @@ export function aheadLayers(
 }
 
 /**
- * Sessions as bars on the floor of the lane (full with fish, hollow when blank), fish as rings on the line, now as a
+ * Sessions as bars on the floor of the plot (full with fish, hollow when blank), fish as rings on the line, now as a
  * thin upright.
  */
 export function markLayers(marks: Marks | undefined, now: number, shown: Shown, colours: Colours): Layer[] {

@@ -6,7 +6,7 @@ import { buzz } from "../../state/use-bank";
 import { clockNow } from "../../state/clock";
 
 /** What was done last, with the way back. */
-export interface Deed {
+export interface BankAction {
   text: string;
   at: number;
   undo: (() => void) | undefined;
@@ -16,8 +16,8 @@ export interface Deed {
  * Does things with a buzz, each told in one line with its undo once it is on the disk; what cannot be kept is told by
  * a notice.
  */
-export function useDeed() {
-  const [last, setLast] = useState<Deed | undefined>();
+export function useBankAction() {
+  const [last, setLast] = useState<BankAction | undefined>();
   const run = useCallback((text: string, command: (at: number) => Promise<Undo>) => {
     const at = clockNow();
     buzz();
@@ -38,4 +38,4 @@ export function useDeed() {
   }, []);
   return { last, run };
 }
-export type Deeds = ReturnType<typeof useDeed>;
+export type BankActions = ReturnType<typeof useBankAction>;

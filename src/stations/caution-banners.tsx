@@ -11,7 +11,7 @@ import { PlannedBanner } from "./planned-banner";
 const SENDS_OUT = ["/reach", "/rig", "/session"];
 
 /** What is to be heeded before anything else, above every station. */
-export function Heeded({ river, path }: { river: River; path: string }) {
+export function CautionBanners({ river, path }: { river: River; path: string }) {
   const safety = useSafety(river);
   const running = useRunning();
   const species = useSettings((settings) => settings.species);

@@ -21,7 +21,15 @@ import { useColours } from "../../widgets/colours";
 import { leaveTooltip } from "../../widgets/leave-tooltip";
 import { figureText } from "../../words/quantity";
 import { axisMoment, dayAndTime } from "../../words/river";
-import { type Ahead, aheadLayers, type Marks, markLayers, type Points, type Season, seasonLayers } from "./lane-layers";
+import {
+  type ForecastShown,
+  aheadLayers,
+  type Marks,
+  markLayers,
+  type Points,
+  type Season,
+  seasonLayers,
+} from "./plot-layers";
 
 ChartJS.register(LineElement, PointElement, LinearScale, LogarithmicScale, TimeScale, Filler, Tooltip);
 
@@ -41,10 +49,10 @@ const LEAVE = [leaveTooltip];
 
 /** Points that the widest chart can show: two a pixel. */
 const POINTS = 1400;
-/** Room for the figures at the left of every lane, so that the lanes share one time axis. */
+/** Room for the figures at the left of every plot, so that the plots share one time axis. */
 const AXIS_WIDTH = 54;
 
-export interface LaneProps {
+export interface PlotProps {
   name: string;
   series: Series;
   from: number;
@@ -53,9 +61,9 @@ export interface LaneProps {
   shown: (value: number) => number;
   /** A figure with its unit, for the reading under the pointer. */
   say: (shown: number) => string;
-  forecast: readonly Ahead[] | null;
+  forecast: readonly ForecastShown[] | null;
   /** Where the forecast starts. */
-  start?: Ahead;
+  start?: ForecastShown;
   now: number;
   log?: boolean;
   showTime?: boolean;
@@ -65,10 +73,10 @@ export interface LaneProps {
 }
 
 /**
- * One lane of the hydrograph: readings as a line, the days ahead as a widening band, on a time axis that all lanes
+ * One plot of the hydrograph: readings as a line, the days ahead as a widening band, on a time axis that all plots
  * share.
  */
-export function Lane(props: LaneProps) {
+export function Plot(props: PlotProps) {
   const {
     name,
     series,

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import type { Stretch } from "../../core/book/bank-records";
+import type { EffortInterval } from "../../core/book/bank-records";
 import { act, perform } from "../../state/act";
 import { clockNow } from "../../state/clock";
 import type { Bank } from "../../state/use-bank";
@@ -15,24 +15,24 @@ import { MoveDialog } from "./move-dialog";
 import { NoteDialog } from "./note-dialog";
 import { RodsDialog } from "./rods-dialog";
 import { SounderDialog } from "./sounder-dialog";
-import type { Deeds } from "./use-deed";
+import type { BankActions } from "./use-bank-action";
 
 type Shown = "more" | "move" | "note" | "rods" | "sounder" | undefined;
 
 /** What is not needed at every cast: going on, notes, pauses, rods and partners, the end. */
-export function More({
+export function ActionsMenu({
   bank,
   view,
   rod,
   number,
-  deeds,
+  actions,
   casts,
 }: {
   bank: Bank;
   view: ScenarioView;
-  rod: Stretch | undefined;
+  rod: EffortInterval | undefined;
   number: number;
-  deeds: Deeds;
+  actions: BankActions;
   casts: number;
 }) {
   const [shown, setShown] = useState<Shown>();
@@ -84,7 +84,7 @@ export function More({
                     className="min-h-14"
                     onClick={() => {
                       close();
-                      deeds.run("timer paused", (at) => pauseSession(database(), session, value, at));
+                      actions.run("timer paused", (at) => pauseSession(database(), session, value, at));
                     }}
                   >
                     {label}
@@ -95,12 +95,12 @@ export function More({
           )}
         </Dialog>
       )}
-      {shown === "move" && <MoveDialog bank={bank} view={view} rod={rod} deeds={deeds} onClose={close} />}
+      {shown === "move" && <MoveDialog bank={bank} view={view} rod={rod} actions={actions} onClose={close} />}
       {shown === "note" && <NoteDialog bank={bank} rod={rod} casts={casts} onClose={close} />}
       {shown === "sounder" && (
         <SounderDialog bank={bank} waterTemperature={view.conditions.temperature} onClose={close} />
       )}
-      {shown === "rods" && <RodsDialog bank={bank} number={number} deeds={deeds} onClose={close} />}
+      {shown === "rods" && <RodsDialog bank={bank} number={number} actions={actions} onClose={close} />}
     </>
   );
 }

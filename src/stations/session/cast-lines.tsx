@@ -4,31 +4,31 @@ import type { Field } from "../../core/flow/grid";
 import type { Feature } from "../../core/flow/reach-schema";
 import { LINE_WORDS, ZONE_WORDS } from "../../words/session";
 import { count } from "../../words/text";
-import { type Knot, nextKnot, type Thread } from "./cast-plan";
+import { type CastTarget, nextTarget, type CastLine } from "./cast-plan";
 import { frontOf, OnWater, type Point, WaterFront, You } from "./water-front";
 
 const HEIGHT = 230;
 
 /**
- * Casts as knots on threads laid across the water in front of you; the next one in ochre. A knot is pressed to count
+ * Casts as places on lines laid across the water in front of you; the next one in ochre. A place is pressed to count
  * it.
  */
-export function Threads({
+export function CastLines({
   field,
   features,
   stand,
   lie,
-  threads,
+  lines,
   onCast,
 }: {
   field: Field;
   features: readonly Feature[];
   stand: Point;
   lie: Point;
-  threads: readonly Thread[];
-  onCast: (thread: Thread, knot: Knot) => void;
+  lines: readonly CastLine[];
+  onCast: (line: CastLine, place: CastTarget) => void;
 }) {
-  const places = threads.flatMap(({ knots }) => knots.map(({ x, y }) => `${x},${y}`)).join(" ");
+  const places = lines.flatMap(({ places }) => places.map(({ x, y }) => `${x},${y}`)).join(" ");
   const front = useMemo(
     () =>
       frontOf(
@@ -45,19 +45,19 @@ export function Threads({
       ),
     [stand, lie, places],
   );
-  const next = nextKnot(threads);
-  const made = threads.flatMap(({ knots }) => knots).reduce((sum, { done }) => sum + done, 0);
+  const next = nextTarget(lines);
+  const made = lines.flatMap(({ places }) => places).reduce((sum, { done }) => sum + done, 0);
   return (
     <div className="relative -mx-4 sm:mx-0">
       <WaterFront
         field={field}
         features={features}
         front={front}
-        label={`The water in front of you: ${threads.map(({ name, knots }) => `${LINE_WORDS[name]}, ${count(knots.length, "place")}`).join("; ")}. ${count(made, "cast")} made.`}
+        label={`The water in front of you: ${lines.map(({ name, places }) => `${LINE_WORDS[name]}, ${count(places.length, "place")}`).join("; ")}. ${count(made, "cast")} made.`}
       >
         <You at={front.at(stand)} />
-        {threads.map(({ line, name, knots }) => {
-          const points = knots.map((one) => front.at([one.x, one.y]));
+        {lines.map(({ line, name, places }) => {
+          const points = places.map((one) => front.at([one.x, one.y]));
           const low = points.reduce((best, one) => (one[1] > best[1] ? one : best), points[0]!);
           return (
             <g key={line}>
@@ -74,16 +74,16 @@ export function Threads({
           );
         })}
       </WaterFront>
-      {threads.flatMap((thread) =>
-        thread.knots.map((knot) => {
-          const [x, y] = front.at([knot.x, knot.y]);
-          const isNext = next?.knot === knot;
+      {lines.flatMap((line) =>
+        line.places.map((place) => {
+          const [x, y] = front.at([place.x, place.y]);
+          const isNext = next?.place === place;
           return (
             <button
-              key={`${thread.line}${knot.zone}`}
+              key={`${line.line}${place.zone}`}
               type="button"
-              aria-label={`Cast to ${LINE_WORDS[thread.name]}, ${ZONE_WORDS[knot.zone]}: ${knot.done} of ${knot.planned} made${isNext ? ", the next" : ""}`}
-              onClick={() => onCast(thread, knot)}
+              aria-label={`Cast to ${LINE_WORDS[line.name]}, ${ZONE_WORDS[place.zone]}: ${place.done} of ${place.planned} made${isNext ? ", the next" : ""}`}
+              onClick={() => onCast(line, place)}
               style={{ left: `${(100 * x) / front.width}%`, top: `${(100 * y) / front.height}%` }}
               className="absolute grid size-12 -translate-x-1/2 -translate-y-1/2 place-items-center rounded-full"
             >
@@ -92,7 +92,7 @@ export function Threads({
                 className={`grid place-items-center rounded-full border-[3px] text-sm font-bold tabular-nums ${
                   isNext
                     ? "size-8 border-ochre bg-paper text-ochre"
-                    : knot.done > 0
+                    : place.done > 0
                       ? "size-5 border-ink bg-ink text-paper"
                       : "size-5 border-ink bg-paper"
                 }`}

@@ -1,6 +1,6 @@
 import type { Series } from "../gauge/series";
 import { UNIT_OF } from "../gauge/series";
-import type { Around, AroundReach } from "./classes";
+import type { Surroundings, AroundReach } from "./classes";
 import type { ReachRecord, SeriesRecord, StationRecord, WaterRecord } from "./records";
 
 /** A kept series as the gauge's sums read it. */
@@ -19,15 +19,15 @@ export const seriesOfRecord = ({
  * What is known of the waters of a book: where they lie, their tide and full pool, the glass at their gauge.
  * @param pressures air pressure by station
  */
-export function aroundOf(
+export function surroundingsOf(
   book: {
     reaches: readonly ReachRecord[];
     stations: readonly StationRecord[];
     waters: readonly WaterRecord[];
   },
   pressures: ReadonlyMap<string, Series>,
-  clockOf: Around["clockOf"],
-): Around {
+  clockOf: Surroundings["clockOf"],
+): Surroundings {
   const reaches = book.reaches.map(({ id, station, reach }): [string, AroundReach] => {
     const gauge = book.stations.find((one) => one.id === station && !one.deleted);
     const water = book.waters.find((one) => one.id === station && !one.deleted);

@@ -1,10 +1,10 @@
-import { Lane } from "./lane";
+import { Queue } from "./queue";
 
 const never = new AbortController().signal;
 const soon = () => new Promise((resolve) => setTimeout(resolve, 5));
 
 test("one job at a time, in their turn, and a failed one stops nothing", async () => {
-  const lane = new Lane();
+  const lane = new Queue();
   let running = 0;
   const done: number[] = [];
   const job = (n: number) => async () => {
@@ -21,7 +21,7 @@ test("one job at a time, in their turn, and a failed one stops nothing", async (
 });
 
 test("a job that nobody wants any more is passed over, and tells so", async () => {
-  const lane = new Lane();
+  const lane = new Queue();
   const control = new AbortController();
   const first = lane.run(soon, never);
   let ran = false;

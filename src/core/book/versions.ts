@@ -1,7 +1,7 @@
 /** Which of two states of a record is the later one: the same on every device. */
 
 /** What tells two states of one record apart. */
-export interface State {
+export interface Versioned {
   id: string;
   updatedAt: string;
   deleted?: boolean;
@@ -27,7 +27,7 @@ const canonical = (value: unknown): string =>
   );
 
 /** Below 0 where b is the later state, above 0 where a is; of two at one instant the same one on every device. */
-export function compareStates(a: State, b: State): number {
+export function compareVersions(a: Versioned, b: Versioned): number {
   const apart = Date.parse(a.updatedAt) - Date.parse(b.updatedAt);
   if (apart !== 0) return apart;
   if (Boolean(a.deleted) !== Boolean(b.deleted)) return a.deleted ? 1 : -1;
@@ -36,4 +36,4 @@ export function compareStates(a: State, b: State): number {
 }
 
 /** The one of two states of a record that stands. */
-export const laterState = <T extends State>(a: T, b: T): T => (compareStates(a, b) < 0 ? b : a);
+export const laterVersion = <T extends Versioned>(a: T, b: T): T => (compareVersions(a, b) < 0 ? b : a);

@@ -1,9 +1,9 @@
 import { availableParallelism } from "node:os";
 import { Worker } from "node:worker_threads";
-import { type Crew, crewOf, MOST_THREADS } from "../src/core/flow/crew";
+import { type ThreadPool, threadPool, MOST_THREADS } from "../src/core/flow/thread-pool";
 import { hostOf } from "../src/core/flow/kernel";
 
-/** What each thread does: serves its band with an instance of its own (workers/crew.worker.ts is the browser's). */
+/** What each thread does: serves its band with an instance of its own (workers/thread.worker.ts is the browser's). */
 const SERVE = `
 const { parentPort } = require("node:worker_threads");
 const hostOf = ${hostOf.toString()};
@@ -15,11 +15,13 @@ parentPort.on("message", ({ compiled, memory, thread }) => {
  * Threads of this process for the solver, one for each core but the caller's own; undefined on a single core. They are
  * begun when a solve first wants them; Node starts them while the caller waits.
  */
-export function threadCrew(cores = availableParallelism()): (Crew & { end: () => Promise<void> }) | undefined {
+export function nodeThreadPool(
+  cores = availableParallelism(),
+): (ThreadPool & { end: () => Promise<void> }) | undefined {
   const size = Math.min(MOST_THREADS, cores) - 1;
   if (size < 1) return undefined;
   const workers: Worker[] = [];
-  const crew = crewOf(() => {
+  const pool = threadPool(() => {
     while (workers.length < size) {
       const worker = new Worker(SERVE, { eval: true });
       worker.unref();
@@ -29,8 +31,8 @@ export function threadCrew(cores = availableParallelism()): (Crew & { end: () =>
   });
   return {
     size,
-    kernel: crew.kernel,
-    serve: crew.serve,
+    kernel: pool.kernel,
+    serve: pool.serve,
     end: async () => {
       await Promise.all(workers.map((worker) => worker.terminate()));
     },

@@ -1,9 +1,9 @@
 "use client";
 import { clock } from "../../words/river";
-import type { Deeds } from "./use-deed";
+import type { BankActions } from "./use-bank-action";
 
 /** What was done last, with its undo. */
-export const Last = ({ deeds: { last } }: { deeds: Deeds }) => (
+export const LastAction = ({ actions: { last } }: { actions: BankActions }) => (
   <p role="status" className="mt-2 min-h-12 text-center leading-[3rem] text-soft tabular-nums">
     {last && (
       <>

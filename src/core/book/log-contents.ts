@@ -1,4 +1,4 @@
-import type { Observation, Photo, RuleRecord, Stretch } from "./bank-records";
+import type { Observation, Photo, RuleRecord, EffortInterval } from "./bank-records";
 import type { Preference, WeatherRecord } from "./preferences";
 import type { TackleItem } from "../rig/tackle-item";
 import type {
@@ -23,7 +23,7 @@ export interface Book {
   readings: FieldReading[];
   profiles: Profile[];
   tackle: TackleItem[];
-  stretches: Stretch[];
+  stretches: EffortInterval[];
   observations: Observation[];
   rules: RuleRecord[];
   photos: Photo[];

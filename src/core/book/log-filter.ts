@@ -1,7 +1,7 @@
 import type { Catch, Session } from "./records";
 
 /** What the fish of a book are sifted by. */
-export interface Sieve {
+export interface LogFilter {
   /** Words that must all occur somewhere in what was said of a fish or its session. */
   text: string;
   /** Ids; null: any. */
@@ -13,7 +13,7 @@ export interface Sieve {
   to: string;
 }
 
-export const EVERYTHING: Sieve = { text: "", reach: null, species: null, outcome: "all", from: "", to: "" };
+export const EVERYTHING: LogFilter = { text: "", reach: null, species: null, outcome: "all", from: "", to: "" };
 
 /** A fish with what is asked of it again and again. */
 export interface Found {
@@ -59,7 +59,7 @@ export function indexed(
 }
 
 /** Those that pass, in their order. */
-export function sift(all: readonly Found[], { text, reach, species, outcome, from, to }: Sieve): Found[] {
+export function filterLog(all: readonly Found[], { text, reach, species, outcome, from, to }: LogFilter): Found[] {
   const wanted = plainLetters(text).split(/\s+/).filter(Boolean);
   return all.filter(
     ({ fish, session, day, words }) =>

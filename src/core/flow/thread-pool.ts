@@ -5,14 +5,14 @@ import { THREADED } from "./kernel-threaded";
 export const MOST_THREADS = 4;
 
 /** What a thread is handed to serve a solve: an instance of its own on the shared memory, for its band. */
-export interface Enlisted {
+export interface ThreadTask {
   compiled: WebAssembly.Module;
   memory: WebAssembly.Memory;
   thread: number;
 }
 
 /** Other threads that can take part in a solve. */
-export interface Crew {
+export interface ThreadPool {
   /** How many, besides the one that calls. */
   readonly size: number;
   /** The kernel that they share memory by. */
@@ -22,11 +22,11 @@ export interface Crew {
 }
 
 /**
- * A crew of helpers.
+ * A pool of helpers.
  * @param helpers those that can be counted on by now: one that has not begun to run would be waited for in vain, since
  *   a thread that waits can start none
  */
-export const crewOf = (helpers: () => readonly { postMessage: (message: Enlisted) => void }[]): Crew => ({
+export const threadPool = (helpers: () => readonly { postMessage: (message: ThreadTask) => void }[]): ThreadPool => ({
   get size() {
     return helpers().length;
   },

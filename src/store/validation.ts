@@ -1,6 +1,6 @@
 import { fetched } from "../core/quantity/fetched";
 import Dexie, { type DBCore, type DBCoreTable, type Middleware } from "dexie";
-import { PART_NAMES, type PartName } from "../core/book/parts";
+import { PART_NAMES, type PartName } from "../core/book/log-contents";
 import type { checkRecord } from "../core/book/records";
 import { unsoundReadings } from "../core/book/series-join";
 import { InputError } from "../core/quantity/fault";
@@ -17,7 +17,7 @@ async function readyGate(): Promise<Check> {
 }
 
 /** Fetches the schemas ahead. Nobody asked for it: where it fails, the first write asks again and tells. */
-export function warmGate(): void {
+export function warmValidation(): void {
   readyGate().catch(() => undefined);
 }
 
@@ -25,7 +25,7 @@ export function warmGate(): void {
  * The one gate to the disk: whatever writes, a record is kept only when the schema of the archive holds it, so that
  * what is written can be read back. Refused with its part and field; the transaction that it belongs to leaves nothing.
  */
-export const gate: Middleware<DBCore> = {
+export const validation: Middleware<DBCore> = {
   stack: "dbcore",
   name: "schema",
   create: (core) => ({

@@ -1,5 +1,5 @@
 import type { PromiseExtended } from "dexie";
-import type { CastZone, Fished, Stretch, Suspended } from "../core/book/bank-records";
+import type { CastZone, Fished, EffortInterval, Suspended } from "../core/book/bank-records";
 import type { Session } from "../core/book/records";
 import { type RiverRun, riverRuns } from "../core/book/river-runs";
 import { riverState } from "../core/book/river-state";
@@ -11,7 +11,7 @@ import { gaugeAtReach } from "./river";
 /** Effort as it is fished: stretches opened, closed, and cut where the river became another. */
 
 /** What one rod is to fish. */
-export type Spot = Fished & Pick<Stretch, "rod" | "angler">;
+export type Spot = Fished & Pick<EffortInterval, "rod" | "angler">;
 
 export const NO_SPOT: Fished = {
   lie: "",
@@ -32,7 +32,7 @@ export async function cutFor(db: Database, reach: string): Promise<Cut> {
   return (start, end) => riverRuns(start, end, (at) => (gauge ? riverState(gauge, at) : null));
 }
 
-const made = (session: string, spot: Spot, { start, end, river }: RiverRun, open: boolean): Stretch => ({
+const made = (session: string, spot: Spot, { start, end, river }: RiverRun, open: boolean): EffortInterval => ({
   schema: "low-heron/stretch@1",
   id: newId(start),
   updatedAt: iso(Date.now()),
@@ -70,7 +70,7 @@ export const spotOf = ({ rod, angler, lie, place, read, method, lure, colour, pi
 });
 
 /** The stretches of a session that are being fished. */
-export const openStretches = (db: Database, session: string): Promise<Stretch[]> =>
+export const openStretches = (db: Database, session: string): Promise<EffortInterval[]> =>
   db.stretches
     .where("session")
     .equals(session)
@@ -95,7 +95,7 @@ export function openStretch(db: Database, session: string, spot: Spot, at: numbe
  */
 export function closeStretch(
   db: Database,
-  stretch: Stretch,
+  stretch: EffortInterval,
   at: number,
   cut: Cut,
   keep: (undo: Undo) => void,
@@ -106,7 +106,7 @@ export function closeStretch(
     const runs = cut(start, Math.max(start, at));
     if (goesOn && runs.length === 1) return;
     const [first, ...others] = runs;
-    keep(await patch<Stretch>(db, db.stretches, stretch.id, { end: iso(first!.end), river: first!.river }));
+    keep(await patch<EffortInterval>(db, db.stretches, stretch.id, { end: iso(first!.end), river: first!.river }));
     for (const [k, run] of others.entries()) {
       const piece = made(stretch.session, stretch, run, goesOn && k === others.length - 1);
       keep(await add(db, db.stretches, { ...piece, cutFrom: stretch.cutFrom ?? stretch.id }));
@@ -182,7 +182,7 @@ export const setSuspended = (
 /** Closes some of what is fished, to go on later: within a transaction over stretches. */
 export function suspend(
   db: Database,
-  stretches: readonly Stretch[],
+  stretches: readonly EffortInterval[],
   by: Suspended["by"],
   at: number,
   cut: Cut,
@@ -242,8 +242,8 @@ export const countCast = (db: Database, stretch: string, line: number, zone: Cas
     (record) => counted(record, line, zone, -by),
   );
 
-function counted(stretch: Stretch, line: number, zone: CastZone, by: number): Stretch {
-  const isThis = (one: Stretch["casts"][number]) => one.line === line && one.zone === zone;
+function counted(stretch: EffortInterval, line: number, zone: CastZone, by: number): EffortInterval {
+  const isThis = (one: EffortInterval["casts"][number]) => one.line === line && one.zone === zone;
   const before = stretch.casts.find(isThis)?.count ?? 0;
   const count = Math.min(9999, Math.max(0, before + by));
   const others = stretch.casts.filter((one) => !isThis(one));
@@ -303,7 +303,7 @@ export function shiftStretches(
   });
 }
 
-const stretchesOf = (db: Database, session: string): Promise<Stretch[]> =>
+const stretchesOf = (db: Database, session: string): Promise<EffortInterval[]> =>
   db.stretches
     .where("session")
     .equals(session)
@@ -313,7 +313,7 @@ const stretchesOf = (db: Database, session: string): Promise<Stretch[]> =>
 /** Gives a stretch other times, and the river of them: cut where the river became another. */
 function setSpan(
   db: Database,
-  stretch: Stretch,
+  stretch: EffortInterval,
   start: number,
   end: number | null,
   cut: Cut,
@@ -322,7 +322,7 @@ function setSpan(
   return nested(db, [db.stretches], async () => {
     const [first, ...others] = end === null ? [{ ...cut(start, start)[0]!, end: null }] : cut(start, end);
     const change = { start: iso(start), end: first!.end === null ? null : iso(first!.end), river: first!.river };
-    keep(await patch<Stretch>(db, db.stretches, stretch.id, change));
+    keep(await patch<EffortInterval>(db, db.stretches, stretch.id, change));
     for (const run of others) keep(await add(db, db.stretches, made(stretch.session, stretch, run as RiverRun, false)));
   });
 }
@@ -331,5 +331,5 @@ function setSpan(
 export const patchStretch = (
   db: Database,
   id: string,
-  fields: Partial<Pick<Stretch, "lie" | "lure" | "colour" | "piece" | "angler">>,
-): Promise<Undo> => patch<Stretch>(db, db.stretches, id, fields);
+  fields: Partial<Pick<EffortInterval, "lie" | "lure" | "colour" | "piece" | "angler">>,
+): Promise<Undo> => patch<EffortInterval>(db, db.stretches, id, fields);

@@ -1,8 +1,8 @@
 /**
- * A lane to something that does one job at a time, such as a worker: jobs wait their turn, and those that nobody wants
- * any more are passed over.
+ * A queue for something that does one job at a time, such as a worker: jobs wait their turn, and those nobody wants
+ * any more are skipped.
  */
-export class Lane {
+export class Queue {
   private last: Promise<unknown> = Promise.resolve();
 
   /** Runs a job in its turn; rejects with an AbortError when its signal is aborted before. */

@@ -1,4 +1,4 @@
-import { type Crew, crewOf, MOST_THREADS } from "../core/flow/crew";
+import { type ThreadPool, threadPool, MOST_THREADS } from "../core/flow/thread-pool";
 
 /** Threads beside the worker that asks: one core is left to the page. None where memory cannot be shared. */
 export const helpersFor = (cores: number, isolated: boolean): number =>
@@ -8,10 +8,10 @@ export const helpersFor = (cores: number, isolated: boolean): number =>
  * Helpers for the solver, begun when they are first wanted. One counts from when it says that it runs, and no more once
  * it has broken down: a solve that begins before has fewer threads, and never waits for one that is not there.
  */
-export class Helpers {
+export class ThreadWorkers {
   private readonly all: Worker[] = [];
   private ready: Worker[] = [];
-  readonly crew: Crew = crewOf(() => this.ready);
+  readonly pool: ThreadPool = threadPool(() => this.ready);
 
   constructor(private readonly make: () => Worker) {}
 

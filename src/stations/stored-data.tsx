@@ -12,7 +12,7 @@ import { removeGauge, renameGauge } from "../store/gauges";
 import { patchReach, removeReach } from "../store/reaches";
 
 /** The reaches and gauges in the book: named, saved as files, or taken out, each with undo. */
-export function Holdings({ river }: { river: River }) {
+export function StoredData({ river }: { river: River }) {
   const reaches = toldApart(river.reaches.map((one) => one.reach.name));
   const gauges = toldApart(river.stations.map((one) => one.name));
   if (river.reaches.length + river.stations.length === 0) return null;

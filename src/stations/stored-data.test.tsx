@@ -10,7 +10,7 @@ import { useNotices } from "../state/notices";
 import type { River } from "../state/use-river";
 import { writeBook } from "../store/book";
 import { database } from "../store/database";
-import { Holdings } from "./holdings";
+import { StoredData } from "./stored-data";
 
 jest.mock("../state/files", () => ({ saveFile: jest.fn() }));
 
@@ -28,7 +28,7 @@ const undo = async () => act(async () => useNotices.getState().list.at(-1)!.acti
 test("a reach goes out as a file that can be read again, is taken out, and comes back", async () => {
   const user = userEvent.setup();
   const { id, reach } = book.reaches[0]!;
-  render(<Holdings river={river} />);
+  render(<StoredData river={river} />);
   await user.click(screen.getByRole("button", { name: `Save ${reach.name} as a reach file` }));
   const [name, text] = jest.mocked(saveFile).mock.calls[0]!;
   expect(name).toMatch(/^[a-z0-9-]+\.json$/);
@@ -44,7 +44,7 @@ test("a reach goes out as a file that can be read again, is taken out, and comes
 test("a gauge goes with its long record, and undo brings every reading back", async () => {
   const user = userEvent.setup();
   const station = book.stations[0]!;
-  render(<Holdings river={river} />);
+  render(<StoredData river={river} />);
   await user.click(screen.getByRole("button", { name: `Remove the gauge ${station.name}` }));
   await waitFor(async () => expect((await database().stations.get(station.id))!.deleted).toBe(true));
   expect((await database().series.toArray()).every((one) => one.times.length === 0)).toBe(true);
@@ -59,7 +59,7 @@ test("a gauge goes with its long record, and undo brings every reading back", as
 test("reaches and gauges can be named anew, with undo; no name at all is refused", async () => {
   const user = userEvent.setup();
   const [{ id, reach }, station] = [book.reaches[0]!, book.stations[0]!];
-  render(<Holdings river={river} />);
+  render(<StoredData river={river} />);
   for (const [name, now] of [
     [reach.name, async () => (await database().reaches.get(id))!.reach.name],
     [station.name, async () => (await database().stations.get(station.id))!.name],
@@ -79,13 +79,13 @@ test("reaches and gauges can be named anew, with undo; no name at all is refused
 
 test("two of one name are told apart", () => {
   const twice = { reaches: [book.reaches[0]!, { ...book.reaches[1]!, reach: book.reaches[0]!.reach }], stations: [] };
-  render(<Holdings river={twice as unknown as River} />);
+  render(<StoredData river={twice as unknown as River} />);
   const { name } = book.reaches[0]!.reach;
   expect(screen.getByText(`${name} (1)`)).toBeInTheDocument();
   expect(screen.getByRole("button", { name: `Remove ${name} (2)` })).toBeInTheDocument();
 });
 
 test("with nothing in the book there is nothing to show", () => {
-  const { container } = render(<Holdings river={{ reaches: [], stations: [] } as unknown as River} />);
+  const { container } = render(<StoredData river={{ reaches: [], stations: [] } as unknown as River} />);
   expect(container).toBeEmptyDOMElement();
 });
