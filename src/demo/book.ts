@@ -1,6 +1,6 @@
 import { type Book, emptyBook } from "../core/book/log-contents";
-import type { LieKind, ReadLie, EffortInterval } from "../core/book/bank-records";
-import { type Catch, type FieldReading, type RiverState, type SeriesRecord, type Session } from "../core/book/records";
+import type { EffortInterval, LieKind, ReadLie, RuleRecord } from "../core/book/bank-records";
+import type { Catch, FieldReading, RiverState, SeriesRecord, Session, WaterRecord } from "../core/book/records";
 import { riverState } from "../core/book/river-state";
 import { readGaugeCsv } from "../core/formats/gauge-csv";
 import { DAY, HOUR, readingAt } from "../core/gauge/series";
@@ -59,8 +59,34 @@ export function demoGauge(now: number): GaugeRecord {
 
 export function demoBook(now: number): Book {
   const gauge = demoGauge(now);
-  const updatedAt = new Date(now).toISOString();
-  const mark = { updatedAt, demo: true };
+  const mark = { updatedAt: new Date(now).toISOString(), demo: true };
+  const { sessions, catches } = demoSessions(now, gauge, mark);
+  return {
+    ...emptyBook(),
+    stations: [{ schema: "low-heron/station@1", ...DEMO_STATION, ...mark, source: "stand-in" }],
+    series: demoSeries(gauge, mark),
+    reaches: DEMO_REACHES.map((reach) => ({
+      schema: "low-heron/reach-record@1",
+      id: reach.id,
+      ...mark,
+      station: DEMO_STATION.id,
+      reach,
+    })),
+    sessions,
+    catches,
+    stretches: sessions.flatMap((session, k) => demoStretches(session, k, catches, gauge, mark)),
+    waters: [demoWater(mark)],
+    readings: demoReadings(sessions, gauge, mark),
+    rules: [demoRule(mark)],
+  };
+}
+
+interface Mark {
+  updatedAt: string;
+  demo: boolean;
+}
+
+function demoSessions(now: number, gauge: GaugeRecord, mark: Mark): { sessions: Session[]; catches: Catch[] } {
   const next = stream(41);
   const spots = stream(97);
   const sky = stream(53);
@@ -90,10 +116,17 @@ export function demoBook(now: number): Book {
     const count = poisson(trueRate(river.discharge) * hours, next);
     for (let fish = 0; fish < count; fish++)
       catches.push(
-        demoCatch(`${id}-fish-${fish + 1}`, id, reach, start + next() * hours * HOUR, gauge, mark, next, spots),
+        demoCatch({ id: `${id}-fish-${fish + 1}`, session: id, ...mark }, reach, start + next() * hours * HOUR, gauge, {
+          next,
+          spots,
+        }),
       );
   }
-  const series = gauge.series.map((one): SeriesRecord => ({
+  return { sessions, catches };
+}
+
+const demoSeries = (gauge: GaugeRecord, mark: Mark): SeriesRecord[] =>
+  gauge.series.map((one) => ({
     schema: "low-heron/series@2",
     id: `${DEMO_STATION.id}-${one.parameter}`,
     ...mark,
@@ -102,62 +135,43 @@ export function demoBook(now: number): Book {
     unit: one.unit,
     times: Array.from(one.times),
     values: Array.from(one.values, (value) => (Number.isNaN(value) ? null : value)),
-    stamps: [updatedAt],
+    stamps: [mark.updatedAt],
     marks: Array.from(one.times, () => 0),
   }));
-  return {
-    ...emptyBook(),
-    stations: [{ schema: "low-heron/station@1", ...DEMO_STATION, ...mark, source: "stand-in" }],
-    series,
-    reaches: DEMO_REACHES.map((reach) => ({
-      schema: "low-heron/reach-record@1",
-      id: reach.id,
-      ...mark,
-      station: DEMO_STATION.id,
-      reach,
-    })),
-    sessions,
-    catches,
-    stretches: sessions.flatMap((session, k) => demoStretches(session, k, catches, gauge, mark)),
-    waters: [
-      {
-        schema: "low-heron/water@1",
-        id: DEMO_STATION.id,
-        ...mark,
-        altitude: 110,
-        damNote: "",
-        fullPool: null,
-        beachSlope: null,
-        constituents: [],
-        gaugings: [],
-        bands: [
-          { spot: "Kiln Glide, seam below the flat stone", measure: "discharge", low: 4, high: 11 },
-          { spot: "Alder Bend, beside the jam", measure: "discharge", low: 2.5, high: 7 },
-        ],
-      },
-    ],
-    readings: demoReadings(sessions, gauge, mark),
-    rules: [
-      {
-        schema: "low-heron/rule@1",
-        id: "demo-rule-1",
-        ...mark,
-        reach: "demo-kiln-glide",
-        bank: "both",
-        species: "brown-trout",
-        open: { from: "03-15", to: "10-31" },
-        minLength: 0.28,
-        bag: 2,
-        rods: 1,
-        hooks: "one barbless hook",
-        bait: "no live fish",
-        notes: "",
-        entered: updatedAt,
-        expires: null,
-      },
-    ],
-  };
-}
+
+const demoWater = (mark: Mark): WaterRecord => ({
+  schema: "low-heron/water@1",
+  id: DEMO_STATION.id,
+  ...mark,
+  altitude: 110,
+  damNote: "",
+  fullPool: null,
+  beachSlope: null,
+  constituents: [],
+  gaugings: [],
+  bands: [
+    { spot: "Kiln Glide, seam below the flat stone", measure: "discharge", low: 4, high: 11 },
+    { spot: "Alder Bend, beside the jam", measure: "discharge", low: 2.5, high: 7 },
+  ],
+});
+
+const demoRule = (mark: Mark): RuleRecord => ({
+  schema: "low-heron/rule@1",
+  id: "demo-rule-1",
+  ...mark,
+  reach: "demo-kiln-glide",
+  bank: "both",
+  species: "brown-trout",
+  open: { from: "03-15", to: "10-31" },
+  minLength: 0.28,
+  bag: 2,
+  rods: 1,
+  hooks: "one barbless hook",
+  bait: "no live fish",
+  notes: "",
+  entered: mark.updatedAt,
+  expires: null,
+});
 
 /** From this session on the made-up angler kept it in stretches. */
 const KEPT_FROM = 8;
@@ -178,7 +192,7 @@ function demoStretches(
   index: number,
   catches: readonly Catch[],
   gauge: GaugeRecord,
-  mark: { updatedAt: string; demo: boolean },
+  mark: Mark,
 ): EffortInterval[] {
   if (index < KEPT_FROM) return [];
   const next = stream(700 + index);
@@ -230,11 +244,7 @@ function demoStretches(
  * Now and then the made-up angler looks how deep the bed is seen: this water is a little clearer at the same turbidity
  * than the rule of thumb has it.
  */
-function demoReadings(
-  sessions: readonly Session[],
-  gauge: GaugeRecord,
-  mark: { updatedAt: string; demo: boolean },
-): FieldReading[] {
+function demoReadings(sessions: readonly Session[], gauge: GaugeRecord, mark: Mark): FieldReading[] {
   const turbidity = gauge.series.find((one) => one.parameter === "turbidity");
   return sessions
     .filter((_, k) => k % 6 === 3)
@@ -259,14 +269,11 @@ function demoReadings(
 }
 
 function demoCatch(
-  id: string,
-  session: string,
+  own: { id: string; session: string } & Mark,
   reach: string,
   at: number,
   gauge: GaugeRecord,
-  mark: { updatedAt: string; demo: boolean },
-  next: () => number,
-  spots: () => number,
+  { next, spots }: { next: () => number; spots: () => number },
 ): Catch {
   const river: RiverState = riverState(gauge, at);
   const pick = <T>(items: readonly T[]): T => items[Math.floor(next() * items.length)]!;
@@ -281,9 +288,7 @@ function demoCatch(
       : null;
   return {
     schema: "low-heron/catch@1",
-    id,
-    ...mark,
-    session,
+    ...own,
     at: new Date(at).toISOString(),
     species: "brown-trout",
     length,

@@ -76,7 +76,7 @@ export async function changeRig(
   return together(db, bankTables(db), async (keep) => {
     await running(db, id);
     keep(await add(db, db.observations, observation(id, "change", noted, at)));
-    await respot(db, id, rod, spot, at, cut, keep);
+    await respot(db, id, rod, spot, { at, cut, keep });
   });
 }
 
@@ -96,7 +96,7 @@ export async function moveOn(
       const { kind, ...said } = left;
       keep(await add(db, db.observations, observation(id, kind, said, at)));
     }
-    for (const rod of rods) await respot(db, id, rod, spot, at, cut, keep);
+    for (const rod of rods) await respot(db, id, rod, spot, { at, cut, keep });
   });
 }
 

@@ -147,9 +147,7 @@ export function respot(
   session: string,
   rod: number,
   spot: Respot,
-  at: number,
-  cut: Cut,
-  keep: (undo: Undo) => void,
+  { at, cut, keep }: { at: number; cut: Cut; keep: (undo: Undo) => void },
 ): PromiseExtended<void> {
   return nested(db, [db.sessions, db.stretches], async () => {
     const of = (await db.sessions.get(session))!;
@@ -207,7 +205,7 @@ export async function fishSpot(
   at: number,
 ): Promise<Undo> {
   const cut = await cutFor(db, session.reach);
-  return together(db, [db.sessions, db.stretches], (keep) => respot(db, session.id, rod, spot, at, cut, keep));
+  return together(db, [db.sessions, db.stretches], (keep) => respot(db, session.id, rod, spot, { at, cut, keep }));
 }
 
 /** A rod is put away. */

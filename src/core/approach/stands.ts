@@ -136,7 +136,7 @@ export function standsFor(field: Field, fish: StandQuestion): Stands {
     }
     found.sort((a, b) => b.worth - a.worth || a.k - b.k);
     const best = found.find(({ k }) => castFault(clear, placeOfCell(field, k), lie) === undefined);
-    if (best) out.stands.push(standAt(field, fish, school, best.k, ways.next, bank, surface));
+    if (best) out.stands.push(standAt(field, fish, school, best.k, { next: ways.next, bank, surface }));
     else out.none[school] = found[0] ? castFault(clear, placeOfCell(field, found[0].k), lie)! : "water";
   }
   return out;
@@ -180,9 +180,7 @@ function standAt(
   fish: StandQuestion,
   school: School,
   k: number,
-  next: Int32Array,
-  bank: Uint8Array,
-  surface: number,
+  { next, bank, surface }: { next: Int32Array; bank: Uint8Array; surface: number },
 ): Stand {
   const { nx, cell, depth } = field;
   const place = (at: number): [number, number] => [((at % nx) + 0.5) * cell, (Math.floor(at / nx) + 0.5) * cell];

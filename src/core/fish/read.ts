@@ -1,8 +1,9 @@
+import type { ScoreField } from "./score-field";
 import type { Feature } from "../flow/reach-schema";
 import type { Light } from "../gauge/light";
 import type { Species } from "./species-schema";
 import { type Field, speedAt } from "../flow/grid";
-import { breaksOf, coverOf, refugeOf, roofsOf } from "../water/cover";
+import { type Break, type Cover, breaksOf, coverOf, refugeOf, roofsOf } from "../water/cover";
 import { driftConcentration } from "../water/drift";
 import { type Eddy, findEddies } from "../water/eddies";
 import { type Hold, holdsOf } from "./holds";
@@ -95,7 +96,7 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
   const structure = structureOf(field, breaks);
   const cover = coverOf(field, breaks, options.visibleDepth, roofsOf(options.features));
   const refuge = refugeOf(field, cover);
-  const { score, focalSpeed, factors, reasons } = scoreOf(
+  const scored = scoreOf(
     field,
     species,
     options,
@@ -103,61 +104,20 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
     cover,
     () => refuge,
   );
+  const { score, focalSpeed } = scored;
   const medianScore = medianOf(score.filter((value) => value > 0));
 
   const most = Math.max(options.most ?? 0, MOST_PLACES);
   const found = peaks(score, field, species.territory, most, []);
-  const judged = { best: score[found[0]!] ?? 0, medianScore };
-  const chosen = found.filter((k) => pays(score[k]!, judged));
+  const rated = { best: score[found[0]!] ?? 0, medianScore };
+  const chosen = found.filter((k) => pays(score[k]!, rated));
   const shelter = shelterOf(score, focalSpeed, cover.total, refuge);
   const resting =
     species.model !== "drift" ? [] : peaks(shelter, field, species.territory * 1.5, MOST_SHELTERS, chosen);
   const at = { field, main: mainCurrent(field), bank: groundOf(field, options.features).bank, breaks, structure };
 
-  const lies = [...chosen, ...resting].map((k): Omit<Lie, "hold" | "others"> => {
-    const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
-    const near = seamFor(seams, x, y);
-    const speed = speedAt(field, k);
-    const feeds = pays(score[k]!, judged);
-    const sheltered = cover.total[k]! >= SHELTER_COVER;
-    const [tx, ty] = mainHeading(at.main, x, y);
-    const whereabouts = whereaboutsOf(at, x, y);
-    const adjacentSpeed = fastestNear(field, x, y, ARM);
-    const found = {
-      x,
-      y,
-      depth: field.depth[k]!,
-      focalSpeed: focalSpeed[k]!,
-      adjacentSpeed,
-      cover: cover.total[k]!,
-      drift: drift ? drift[k]! : null,
-    };
-    const neighbour = nearestBreak(breaks, x, y, 4);
-    return {
-      ...found,
-      rank: 0,
-      kind: species.model === "travel" || !feeds ? "resting" : sheltered ? "prime" : "feeding",
-      place: placeOf(at, k, near, whereabouts),
-      whereabouts,
-      score: score[k]!,
-      factors: Object.fromEntries(Object.entries(factors).map(([name, values]) => [name, values[k]!])),
-      focalHeight: focalHeightIn(species, found.depth),
-      meanSpeed: speed,
-      upCurrent: [-tx, -ty],
-      seamDistance: Number.isFinite(near.distance) ? near.distance : null,
-      reasons: reasonsFor(found, {
-        near,
-        neighbour,
-        cover,
-        k,
-        refuge: refuge[k]!,
-        field,
-        visibleDepth: options.visibleDepth,
-        model: reasons(k),
-        slowSide: onSlowSide(near.seam, x, y),
-      }),
-    };
-  });
+  const of = { options, seams, breaks, cover, refuge, drift, scored, rated, at };
+  const lies = [...chosen, ...resting].map((k) => lieAt(field, k, of));
   // The list is in order of score, so that rank and score never disagree; one place is told once.
   const told = options.most ?? MOST_LIES;
   const ranked = onePlaceOnce(lies.sort((a, b) => b.score - a.score))
@@ -166,6 +126,69 @@ export function readWithScore(field: Field, options: ReadOptions): { reading: Re
   return {
     reading: { seams, eddies: findEddies(field), structure, lies: inHolds(ranked), medianScore },
     score,
+  };
+}
+
+/** What a reading knows of its water when it tells of a lie. */
+interface Found {
+  options: ReadOptions;
+  seams: readonly Seam[];
+  breaks: readonly Break[];
+  cover: Cover;
+  refuge: ArrayLike<number>;
+  drift: ArrayLike<number> | undefined;
+  scored: ScoreField;
+  rated: RatedLie;
+  at: Parameters<typeof whereaboutsOf>[0] & Parameters<typeof placeOf>[0] & { main: Parameters<typeof mainHeading>[0] };
+}
+
+/** The lie at cell k, not yet ranked. */
+function lieAt(
+  field: Field,
+  k: number,
+  { options, seams, breaks, cover, refuge, drift, scored, rated, at }: Found,
+): Omit<Lie, "hold" | "others"> {
+  const [x, y] = [((k % field.nx) + 0.5) * field.cell, (Math.floor(k / field.nx) + 0.5) * field.cell];
+  const near = seamFor(seams, x, y);
+  const speed = speedAt(field, k);
+  const feeds = pays(scored.score[k]!, rated);
+  const sheltered = cover.total[k]! >= SHELTER_COVER;
+  const [tx, ty] = mainHeading(at.main, x, y);
+  const whereabouts = whereaboutsOf(at, x, y);
+  const adjacentSpeed = fastestNear(field, x, y, ARM);
+  const water = {
+    x,
+    y,
+    depth: field.depth[k]!,
+    focalSpeed: scored.focalSpeed[k]!,
+    adjacentSpeed,
+    cover: cover.total[k]!,
+    drift: drift ? drift[k]! : null,
+  };
+  const neighbour = nearestBreak(breaks, x, y, 4);
+  return {
+    ...water,
+    rank: 0,
+    kind: options.species.model === "travel" || !feeds ? "resting" : sheltered ? "prime" : "feeding",
+    place: placeOf(at, k, near, whereabouts),
+    whereabouts,
+    score: scored.score[k]!,
+    factors: Object.fromEntries(Object.entries(scored.factors).map(([name, values]) => [name, values[k]!])),
+    focalHeight: focalHeightIn(options.species, water.depth),
+    meanSpeed: speed,
+    upCurrent: [-tx, -ty],
+    seamDistance: Number.isFinite(near.distance) ? near.distance : null,
+    reasons: reasonsFor(water, {
+      near,
+      neighbour,
+      cover,
+      k,
+      refuge: refuge[k]!,
+      field,
+      visibleDepth: options.visibleDepth,
+      model: scored.reasons(k),
+      slowSide: onSlowSide(near.seam, x, y),
+    }),
   };
 }
 

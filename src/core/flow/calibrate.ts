@@ -99,29 +99,11 @@ export function* calibrate(
   cell: number,
 ): Generator<number, Calibration> {
   if (readings.length === 0) throw new InputError("no-readings-to-fit", {}, { path: "readings" });
-  const flows = [...new Set(readings.map((one) => one.discharge))];
-  const near = new Map<number, Field>();
   const outletKind = kindOfOutlet(reach);
   const prior = { roughness: PRIOR.roughness, outlet: PRIOR[outletKind] };
   const step = { roughness: STEP.roughness, outlet: STEP[outletKind] };
-  const solves = flows.length * (2 + 3 * MOST_TURNS);
-  let done = 0;
 
-  function* predict(change: Change): Generator<number, (number | null)[]> {
-    const changedReach = changed(reach, change);
-    const grid = rasteriseReach(changedReach, cell);
-    const out: (number | null)[] = readings.map(() => null);
-    for (const discharge of flows) {
-      const work = steadyFlow(grid, { discharge, downstream: changedReach.downstream, near: near.get(discharge) });
-      const field = yield* telling(work, (step) => Math.min(0.99, (done + step.done) / solves));
-      done++;
-      near.set(discharge, field);
-      readings.forEach((reading, k) => {
-        if (reading.discharge === discharge) out[k] = modelled(field, reading);
-      });
-    }
-    return out;
-  }
+  const predict = predictor(reach, readings, cell);
 
   const start: Change = { roughness: 0, outlet: 0 };
   const before = yield* predict(start);
@@ -151,9 +133,8 @@ export function* calibrate(
     const slopes = {} as Record<Parameter, number[]>;
     for (const parameter of ["roughness", "outlet"] as const) {
       const moved = yield* predict({ ...now, [parameter]: now[parameter] + step[parameter] });
-      slopes[parameter] = usable.map((k) =>
-        moved[k] === null ? 0 : (moved[k]! - (predicted[k] ?? 0)) / step[parameter] / errorOf(readings[k]!),
-      );
+      const slope = (k: number) => (moved[k]! - (predicted[k] ?? 0)) / step[parameter] / errorOf(readings[k]!);
+      slopes[parameter] = usable.map((k) => (moved[k] === null ? 0 : slope(k)));
     }
     if (!wanted) {
       const choice = supported(slopes, usable.length, outletKind);
@@ -173,7 +154,6 @@ export function* calibrate(
     [now, predicted] = [next, tried];
     if (gain < 0.02) break;
   }
-  const fitted = wanted ?? [];
   const misfit = { before: misfitOf(before), after: misfitOf(predicted) };
   if (misfit.after > WORST_MISFIT) {
     return {
@@ -182,20 +162,51 @@ export function* calibrate(
       misfit,
     };
   }
+  return { why, residuals: told(predicted), misfit, ...asFitted(reach, wanted ?? [], now, errors, misfit.after) };
+}
+
+/** What the model says of each reading on a changed bed; null where it is dry. Tells how far it has come, 0 to 1. */
+function predictor(reach: Reach, readings: readonly WaterReading[], cell: number) {
+  const flows = [...new Set(readings.map((one) => one.discharge))];
+  const near = new Map<number, Field>();
+  const solves = flows.length * (2 + 3 * MOST_TURNS);
+  let done = 0;
+  return function* predict(change: Change): Generator<number, (number | null)[]> {
+    const changedReach = changed(reach, change);
+    const grid = rasteriseReach(changedReach, cell);
+    const out: (number | null)[] = readings.map(() => null);
+    for (const discharge of flows) {
+      const work = steadyFlow(grid, { discharge, downstream: changedReach.downstream, near: near.get(discharge) });
+      const field = yield* telling(work, (step) => Math.min(0.99, (done + step.done) / solves));
+      done++;
+      near.set(discharge, field);
+      readings.forEach((reading, k) => {
+        if (reading.discharge === discharge) out[k] = modelled(field, reading);
+      });
+    }
+    return out;
+  };
+}
+
+/** The reach as it was fitted, and how far and how surely each parameter moved. */
+function asFitted(
+  reach: Reach,
+  fitted: Parameter[],
+  by: Change,
+  errors: Record<Parameter, number>,
+  misfit: number,
+): Pick<Calibration, "fitted" | "reach" | "roughness" | "outlet"> {
   // Readings that scatter more than they should make what is drawn from them less sure.
-  const wider = Math.max(1, misfit.after);
+  const wider = Math.max(1, misfit);
   return {
     fitted,
-    why,
-    reach: rounded(changed(reach, now)),
+    reach: rounded(changed(reach, by)),
     roughness: fitted.includes("roughness")
-      ? { factor: Math.exp(now.roughness), error: Math.exp(errors.roughness * wider) }
+      ? { factor: Math.exp(by.roughness), error: Math.exp(errors.roughness * wider) }
       : null,
     outlet: fitted.includes("outlet")
-      ? { change: now.outlet, error: errors.outlet * wider, unit: outletKind === "slope" ? "ln-slope" : "m" }
+      ? { change: by.outlet, error: errors.outlet * wider, unit: kindOfOutlet(reach) === "slope" ? "ln-slope" : "m" }
       : null,
-    residuals: told(predicted),
-    misfit,
   };
 }
 

@@ -77,6 +77,15 @@ function reasonOf(value: unknown, pair: unknown): string {
     .slice(0, 40);
 }
 
+const emptyFile = (): GaugeFile => ({
+  station: { id: "", name: "" },
+  series: [],
+  rejected: [],
+  lines: { read: 0, gaps: 0, rejected: 0 },
+  codes: {},
+  notes: [],
+});
+
 /**
  * Reads WaterML 2.0. Points that cannot be are refused with their line; series that say nothing known here become
  * notes.
@@ -89,14 +98,7 @@ export function readGaugeWaterML2(source: string, options: { zone?: string; file
   const observations = observationsOf(root);
   if (observations.length === 0) throw new InputError("not-waterml2", {}, { file });
 
-  const out: GaugeFile = {
-    station: { id: "", name: "" },
-    series: [],
-    rejected: [],
-    lines: { read: 0, gaps: 0, rejected: 0 },
-    codes: {},
-    notes: [],
-  };
+  const out = emptyFile();
   const lineOf = elementLines(source, ["point"]);
   const told = { unzoned: 0 };
   let firstPoint = 0;

@@ -55,6 +55,7 @@ export function streaks(field: Field, pixelsPerMetre: number): StreakImage {
     const s = Math.sin(p * 12.9898 + Math.floor(p / width) * 78.233) * 43758.5453;
     noise[p] = s - Math.floor(s);
   }
+  const smeared = { width, height, us, vs, speeds, noise, fastest };
   const image: StreakImage = {
     width,
     height,
@@ -67,7 +68,7 @@ export function streaks(field: Field, pixelsPerMetre: number): StreakImage {
     if (hs[p]! <= 0) continue;
     image.wet[p] = Math.min(255, (hs[p]! / 0.08) * 255);
     image.speed[p] = (speeds[p]! / fastest) * 255;
-    image.streak[p] = integral(p, width, height, us, vs, speeds, noise, fastest) * 255;
+    image.streak[p] = integral(p, smeared) * 255;
   }
   return image;
 }
@@ -98,16 +99,18 @@ function levels({ nx, ny, depth, bed }: Field): Float32Array {
   return level.map((w, k) => (Number.isNaN(w) ? bed[k]! - 1 : w));
 }
 
-function integral(
-  start: number,
-  width: number,
-  height: number,
-  us: Float32Array,
-  vs: Float32Array,
-  speeds: Float32Array,
-  noise: Float32Array,
-  fastest: number,
-): number {
+/** Noise, and what smears it: per pixel the direction of the current and its speed, m/s. */
+interface Smeared {
+  width: number;
+  height: number;
+  us: Float32Array;
+  vs: Float32Array;
+  speeds: Float32Array;
+  noise: Float32Array;
+  fastest: number;
+}
+
+function integral(start: number, { width, height, us, vs, speeds, noise, fastest }: Smeared): number {
   let sum = noise[start]!;
   let weight = 1;
   // Fast water streaks long, still water hardly.
