@@ -3,12 +3,12 @@ import { defineConfig } from "@playwright/test";
 const port = 3987;
 
 /**
- * The real interface in Debian's Chromium, against a production server. Two workers for two cores: half of the tests
+ * The real interface in Debian's Chromium, against a production server. Three workers for two cores: many tests
  * wait for the page, not for a field.
  */
 export default defineConfig({
   testDir: "e2e",
-  workers: 2,
+  workers: 3,
   fullyParallel: true,
   timeout: 150_000,
   expect: { timeout: 20_000 },
