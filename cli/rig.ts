@@ -1,3 +1,4 @@
+import { METHODS } from "../src/core/tactics/methods";
 import type { RigAdvice } from "../src/core/rig/advice";
 import { adviseRig } from "../src/core/rig/advise";
 import type { RigRequest } from "../src/core/rig/request";
@@ -14,7 +15,7 @@ export function rigTold(advice: RigAdvice): object {
 
 export const rig: Command = {
   usage: "JSON",
-  about: `Works out a rig: {method: float|drift|sinker|drop-shot|dead-bait|jig|spoon|plug|spinner, water: {depth, meanSpeed,
+  about: `Works out a rig: {method: ${METHODS.join("|")}, water: {depth, meanSpeed,
 bedRoughness, visibleDepth, temperature, light?, wind?, snags?, weed?, prey?, preyLength?, phase?, distance?, fishHeight?},
 species, tackle?: {capacity (g), lineDiameter, lineMaterial, leader, metal, rodLength, perTurn, shot[], heads[] (g), bait, dragArea,
 plug, spinner}, style?: {shotting, holdBack, shotHeight, fall, tandem, short, tough, school, liveBait}}, SI but for the grams.
