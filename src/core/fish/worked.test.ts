@@ -77,21 +77,49 @@ function water({
 }
 const at = (field: Field, x: number, y: number) => Math.floor(y / field.cell) * field.nx + Math.floor(x / field.cell);
 
+// Every source named here is told from memory.
 describe("drift foraging (Hughes & Dill 1990; constants from memory)", () => {
-  test("reach, speed, cost and prey by their formulas", () => {
-    expect(reactionDistance(5, 20)).toBeCloseTo(0.12 * 5 * (1 - Math.exp(-4)), 12);
-    expect(maximumSpeed(30, 20)).toBeCloseTo(0.3623 * 30 ** 0.19, 12);
+  test("a juvenile coho of 10 cm takes prey of 3 mm from about 30 cm off (Dunbrack & Dill 1983; from memory)", () => {
+    expect(reactionDistance(3, 10)).toBeCloseTo(0.3, 1);
+    // Large fish see twice the prey twice as far, and none farther than their eyes can make it out.
+    expect(reactionDistance(6, 60) / reactionDistance(3, 60)).toBeCloseTo(2, 6);
+    expect(reactionDistance(3, 60)).toBeLessThan(0.37);
+  });
+
+  test("a trout of 30 cm swims two to three lengths a second for long (Beamish 1978), and less in the cold", () => {
+    const lengths = maximumSpeed(30, 20) / 0.3;
+    expect(lengths).toBeGreaterThan(2);
+    expect(lengths).toBeLessThan(3);
+    expect([-5, 2, 8.5, 15, 25].map((at) => maximumSpeed(30, at) / maximumSpeed(30, 20))).toEqual(
+      [0.55, 0.6, 0.8, 1, 1].map((share) => expect.closeTo(share, 9) as number),
+    );
     expect([-5, 2, 8.5, 15, 25].map(coldFactor)).toEqual([0.55, 0.6, 0.8, 1, 1]);
-    expect(maximumSpeed(30, 8.5)).toBeCloseTo(0.8 * 0.3623 * 30 ** 0.19, 12);
+  });
+
+  test("a salmonid of 300 g at rest at 12 to 15 C breathes 50 to 95 mg of oxygen a kg and hour (Brett & Glass 1973)", () => {
+    const milligrams = (temperature: number, speed: number) =>
+      (swimmingCost(300, temperature, speed) * 3600 * 1000) / 13_560 / 0.3;
+    for (const temperature of [12, 15]) {
+      expect(milligrams(temperature, 0)).toBeGreaterThan(50);
+      expect(milligrams(temperature, 0)).toBeLessThan(95);
+    }
+    // At a length and a third a second it has more than doubled (Brett 1964: about a doubling for each length a second).
+    expect(milligrams(12, 0.4) / milligrams(12, 0)).toBeGreaterThan(2);
+    expect(milligrams(12, 0.4) / milligrams(12, 0)).toBeLessThan(3);
+    // Ten degrees double it (Q10 of fish about 2, Clarke & Johnston 1999).
+    expect(milligrams(15, 0) / milligrams(5, 0)).toBeCloseTo(2, 1);
+  });
+
+  test("capture and turbidity: by Pythagoras, and a third left of what is seen at 34 NTU", () => {
     expect(captureHalfWidth(0.5, 0.6, 1)).toBeCloseTo(0.4, 12);
     expect(captureHalfWidth(0.5, 1.2, 1)).toBe(0);
-    expect(turbidityFactor(0)).toBe(1);
-    expect(turbidityFactor(-4)).toBe(1);
-    expect(turbidityFactor(33.9)).toBeCloseTo(Math.exp(-1), 12);
-    // 0.00264 W^-0.217 e^(0.06818 T) e^(0.0234 V) g O2 a gram and day, 13,560 J a gram of oxygen.
-    const cost = (0.00264 * 300 ** -0.217 * Math.exp(0.06818 * 12) * Math.exp(0.0234 * 40) * 300 * 13_560) / 86_400;
-    expect(swimmingCost(300, 12, 0.4)).toBeCloseTo(cost, 12);
-    expect(preyEnergy(6)).toBeCloseTo(0.0064 * 6 ** 2.788 * 21 * 0.7, 12);
+    expect([0, -4].map(turbidityFactor)).toEqual([1, 1]);
+    expect(turbidityFactor(33.9)).toBeCloseTo(0.37, 2);
+  });
+
+  test("a mayfly nymph of 6 mm holds some 10 to 20 J that a fish can use (0.9 mg dry at 21 J a mg; Cummins & Wuycheck 1971)", () => {
+    expect(preyEnergy(6)).toBeGreaterThan(10);
+    expect(preyEnergy(6)).toBeLessThan(20);
   });
 
   test("a forager of its species: turbid water and dusk shorten its reach, each by its factor", () => {
