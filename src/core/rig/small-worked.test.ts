@@ -120,9 +120,13 @@ test("a snag's chance grows with the metres on the stones, aslant or along, with
         ...change,
       },
     );
-  // Twice five metres.
-  expect(chance()).toBeCloseTo(1 - Math.exp(-0.015 * 10), 12);
-  expect(chance({}, 0.4)).toBeCloseTo(1 - Math.exp(-0.015 * 4), 12);
-  expect(chance({ bedRoughness: 0.6 })).toBeCloseTo(1 - Math.exp(-0.03 * 10), 12);
-  expect(chance({ grams: 20 })).toBeCloseTo(1 - Math.exp(-0.03 * 10), 12);
+  const hazard = (...of: Parameters<typeof chance>) => -Math.log(1 - chance(...of));
+  // Twice five metres: each metre is one more throw, so that its hazards add up.
+  expect(hazard({}, 0.4) / hazard()).toBeCloseTo(0.4, 9);
+  expect(hazard({}, 0)).toBeCloseTo(0, 9);
+  // Stones four times as rough, or an ounce less a little, are twice as greedy; no more than one in five in ten metres.
+  expect(hazard({ bedRoughness: 0.6 }) / hazard()).toBeCloseTo(2, 9);
+  expect(hazard({ grams: 20 }) / hazard()).toBeCloseTo(2, 9);
+  expect(chance()).toBeGreaterThan(0.1);
+  expect(chance()).toBeLessThan(0.2);
 });
