@@ -55,7 +55,7 @@ await Promise.all([
       "files,dependencies",
     ]);
     await beside("text", "node", ["scripts/lint/text.mjs"]);
-    await beside("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "1500"]);
+    await beside("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "800"]);
   })(),
 ]);
 

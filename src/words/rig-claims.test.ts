@@ -175,6 +175,7 @@ test("what the words claim of ahead, behind, touching, seen, heavier and slower 
 });
 
 test("the hold-back at which the bait is said to lead makes it lead", () => {
+  let leading = 0;
   for (const meanSpeed of [0.3, 0.6, 1]) {
     const asked = adviseRig({ method: "float", species: "brown-trout", water: { depth: 1.2, meanSpeed } });
     expect(asked.lead).toBeLessThan(0);
@@ -187,5 +188,7 @@ test("the hold-back at which the bait is said to lead makes it lead", () => {
       asked.leadsAt + 0.02,
     );
     expect(held.lead).toBeGreaterThan(0);
+    leading++;
   }
+  expect(leading).toBeGreaterThan(0);
 });

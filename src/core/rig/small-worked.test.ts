@@ -124,7 +124,7 @@ test("a snag's chance grows with the metres on the stones, aslant or along, with
   // Twice five metres: each metre is one more throw, so that its hazards add up.
   expect(hazard({}, 0.4) / hazard()).toBeCloseTo(0.4, 9);
   expect(hazard({}, 0)).toBeCloseTo(0, 9);
-  // Stones four times as rough, or an ounce less a little, are twice as greedy; no more than one in five in ten metres.
+  // Stones four times as rough, or a weight of 20 g, are twice as greedy; no more than one in five in ten metres.
   expect(hazard({ bedRoughness: 0.6 }) / hazard()).toBeCloseTo(2, 9);
   expect(hazard({ grams: 20 }) / hazard()).toBeCloseTo(2, 9);
   expect(chance()).toBeGreaterThan(0.1);
