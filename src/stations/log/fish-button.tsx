@@ -32,7 +32,7 @@ export function FishButton({
       onClick={() => onOpen(fish)}
       className="min-h-11 text-left underline decoration-line underline-offset-4 hover:decoration-ink"
     >
-      {clock(Date.parse(fish.at), zone)} {parts.length ? parts.join(", ") : "fish, no details yet"}
+      {clock(Date.parse(fish.at), zone)} · {parts.length ? parts.join(", ") : "fish, no details yet"}
     </button>
   );
 }
