@@ -103,7 +103,7 @@ describe("drift foraging (Hughes & Dill 1990; constants from memory)", () => {
       expect(milligrams(temperature, 0)).toBeGreaterThan(50);
       expect(milligrams(temperature, 0)).toBeLessThan(95);
     }
-    // At a length and a third a second it has more than doubled (Brett 1964: about a doubling for each length a second).
+    // At a length and a third a second it has more than doubled (Brett 1964: about twofold for a length a second).
     expect(milligrams(12, 0.4) / milligrams(12, 0)).toBeGreaterThan(2);
     expect(milligrams(12, 0.4) / milligrams(12, 0)).toBeLessThan(3);
     // Ten degrees double it (Q10 of fish about 2, Clarke & Johnston 1999).
