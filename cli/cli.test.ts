@@ -535,7 +535,16 @@ describe("plan and signals", () => {
     archive = await write("plan.zip", book.rules);
     closed = await write("closed.zip", [{ ...book.rules[0]!, open: { from: "06-01", to: "09-30" } }]);
   });
-  const asked = ["--from", "2026-05-14T15:00Z", "--to", "2026-05-15T21:00Z", "--species", "brown-trout"];
+  const asked = [
+    "--from",
+    "2026-05-14T15:00Z",
+    "--to",
+    "2026-05-15T21:00Z",
+    "--species",
+    "brown-trout",
+    "--cell",
+    "1.5",
+  ];
 
   test("plan: windows in order of score within the span, with flow, band, lies and reasons; a later record is not known", () => {
     const gauge = file("plan.csv", gaugeCsv(hour - 30 * DAY, hour));

@@ -2,26 +2,29 @@
  * `npm test`: installs what is missing (Chromium too), then lint, types, unit and interface tests. Last line: N passed,
  * N failed. Plain Node.
  */
-import { spawn, spawnSync } from "node:child_process";
+import { spawn } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { ensureBuild, ensureChromium, ensurePackages, root } from "./ensure.mjs";
+import { ensureChromium, ensurePackages, root } from "./ensure.mjs";
 
 const chromium = ensureChromium();
 await ensurePackages({ tests: true });
 
 let passed = 0;
 let failed = 0;
-const step = (name, command, args, env = {}) => {
-  process.stdout.write(`\n— ${name}\n`);
-  const done = spawnSync(command, args, {
-    cwd: root,
-    stdio: ["ignore", 1, 1],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ...env },
+/** Runs what tells of itself as it goes; true when it ended well. */
+const step = (name, command, args, env = {}) =>
+  new Promise((resolve) => {
+    process.stdout.write(`\n— ${name}\n`);
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: ["ignore", 1, 1],
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ...env },
+    });
+    child.on("error", () => resolve(false));
+    child.on("close", (status) => resolve(status === 0));
   });
-  return done.status === 0;
-};
 
 /** Runs a check beside others: what it says is told when it is done. */
 const beside = (name, command, args) =>
@@ -39,7 +42,11 @@ const beside = (name, command, args) =>
     });
   });
 
-// One core lints while the other does the rest that needs no build.
+const folder = mkdtempSync(join(tmpdir(), "low-heron-"));
+const unit = join(folder, "unit.json");
+const e2e = join(folder, "e2e.json");
+
+// One core lints while the other does the rest; the unit tests begin when that is done, and wait for no lint.
 await Promise.all([
   beside("lint", "npx", ["eslint", ".", "--max-warnings", "0"]),
   (async () => {
@@ -55,28 +62,21 @@ await Promise.all([
       "files,dependencies",
     ]);
     await beside("text", "node", ["scripts/lint/text.mjs"]);
-    await beside("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "800"]);
+    await beside("attack (a short one)", "node", ["--import", "tsx", "scripts/attack/main.ts", "--cases", "500"]);
+    await beside("build", "node", ["scripts/ensure-build.mjs"]);
+    const ran = await step("unit tests", "npx", ["jest", "--json", `--outputFile=${unit}`]);
+    count(() => {
+      const report = JSON.parse(readFileSync(unit, "utf8"));
+      // A file that could not even load counts as one failure.
+      return [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites, report.numTotalTests];
+    }, ran);
   })(),
 ]);
 
-const folder = mkdtempSync(join(tmpdir(), "low-heron-"));
 try {
-  const unit = join(folder, "unit.json");
-  const unitRan = step("unit tests", "npx", ["jest", "--json", `--outputFile=${unit}`]);
-  count(() => {
-    const report = JSON.parse(readFileSync(unit, "utf8"));
-    // A file that could not even load counts as one failure.
-    return [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites, report.numTotalTests];
-  }, unitRan);
-
-  process.stdout.write("\n— build\n");
-  ensureBuild();
-  passed++;
-
   const missing = await chromium;
   if (missing !== undefined) process.stdout.write(`\nChromium could not be installed:\n${missing}\n`);
-  const e2e = join(folder, "e2e.json");
-  const e2eRan = step("interface tests", "npx", ["playwright", "test", "--reporter=list,json"], {
+  const e2eRan = await step("interface tests", "npx", ["playwright", "test", "--reporter=list,json"], {
     PLAYWRIGHT_JSON_OUTPUT_NAME: e2e,
   });
   count(() => {

@@ -16,11 +16,14 @@ function run(one: Case, kernel: Kernel): ReturnType<Case["run"]> {
   return known;
 }
 
+/** Held to bands that were measured, which no precision moves: in 64 bits `npm run proof` alone runs them. */
+const MEASURED = /square pier|sudden widening/;
+
 describe.each([
-  ["64 bits", DOUBLE],
-  ["32 bits, as shipped", SINGLE],
-])("%s", (_, kernel) => {
-  test.each(CASES.map((one) => [one.name, one] as const))("%s", (_name, one) => {
+  ["64 bits", DOUBLE, CASES.filter(({ name }) => !MEASURED.test(name))],
+  ["32 bits, as shipped", SINGLE, CASES],
+] as const)("%s", (_, kernel, cases) => {
+  test.each(cases.map((one) => [one.name, one] as const))("%s", (_name, one) => {
     const { error, order } = run(one, kernel);
     expect(error).toBeLessThan(limitOf(one, kernel));
     if (one.order !== undefined) expect(order).toBeGreaterThan(one.order);
