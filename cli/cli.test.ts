@@ -8,6 +8,7 @@ import { readArchive, writeArchive } from "../src/core/formats/archive";
 import { demoBook } from "../src/demo/book";
 import { DEMO_REACHES } from "../src/demo/river";
 import { gaugeCsv } from "../src/standins/gauge";
+import { recordSince } from "../src/testing/book-samples";
 
 const heron = join(__dirname, "heron.mjs");
 let folder: string;
@@ -37,13 +38,7 @@ const now = Date.UTC(2026, 9, 1, 12);
 /** The demo's log with half a year of record: each command reads all of it. */
 const demoLog = (at: number) => {
   const book = demoBook(at);
-  return {
-    ...book,
-    series: book.series.map((one) => {
-      const from = one.times.findIndex((time) => time > at - 180 * 86_400_000);
-      return { ...one, times: one.times.slice(from), values: one.values.slice(from), marks: one.marks.slice(from) };
-    }),
-  };
+  return { ...book, series: book.series.map((one) => recordSince(at - 180 * 86_400_000, one)) };
 };
 const channel = () => {
   const [nx, ny] = [80, 22];

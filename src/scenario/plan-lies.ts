@@ -3,7 +3,7 @@ import type { Lie } from "../core/fish/read";
 import type { Species } from "../core/fish/species-schema";
 import type { Reach } from "../core/flow/reach-schema";
 import type { Outlook } from "../core/gauge/outlook";
-import type { LieQuality, PlanReach } from "../core/plan/plan";
+import type { LieQuality, PlanReach } from "../core/plan/plan-reach";
 import { conditionsOf } from "./conditions";
 import { roundFlow } from "./field";
 import { livingFish } from "./fish";

@@ -13,7 +13,7 @@ import { DAY } from "../core/gauge/series";
 import { tideTurns } from "../core/gauge/tide";
 import type { Weather } from "../core/gauge/weather";
 import { isZone } from "../core/quantity/local-time";
-import type { PlanReach, Relief } from "../core/plan/plan";
+import type { PlanReach, Relief } from "../core/plan/plan-reach";
 import { type Side, SIDES } from "../core/plan/weather-factors";
 
 /** Fewer fish than this in so long: new to the season, or to the fish. Common practice, no source. */

@@ -22,6 +22,6 @@ export function* solveField(request: FieldRequest, near?: Field, pool?: ThreadPo
     discharge: request.discharge,
     downstream: reach.downstream,
     near: near && covers(near, grid) ? near : undefined,
-    pool: pool,
+    pool,
   });
 }

@@ -7,7 +7,7 @@ import { speciesById } from "../core/fish/species";
 import { DAY, HOUR } from "../core/gauge/series";
 import { demoBook } from "../demo/book";
 import { DEMO_STATION } from "../demo/station";
-import { sampleObservation, sampleRule } from "../testing/book-samples";
+import { recordSince, sampleObservation, sampleRule } from "../testing/book-samples";
 import { writeBook } from "../store/book";
 import { changeDatabase, Database } from "../store/database";
 import { learnApi } from "../store/learn-api";
@@ -59,10 +59,7 @@ beforeAll(async () => {
   changeDatabase(db);
   const book = demoBook(NOW);
   // Ninety days of record: the forecast of four years takes its time.
-  const series = book.series.map((one) => {
-    const from = one.times.findIndex((time) => time > NOW - 90 * DAY);
-    return { ...one, times: one.times.slice(from), values: one.values.slice(from), marks: one.marks.slice(from) };
-  });
+  const series = book.series.map((one) => recordSince(NOW - 90 * DAY, one));
   const reaches = book.reaches.map((one): ReachRecord => ({ ...one, transfer: { areaRatio: 0.5, lag: 1 } }));
   await writeBook(db, {
     ...book,

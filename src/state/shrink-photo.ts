@@ -24,7 +24,7 @@ interface Told {
  * that the camera wrote into it is gone, its place too unless that is wanted.
  * @throws InputError "not-a-picture", "picture-too-large"
  */
-export async function shrinkPhoto(file: File, withPlace: boolean): Promise<Shot> {
+export async function shrinkPhoto(file: File, withPlace: boolean, zone?: string): Promise<Shot> {
   if (file.size > LARGEST_FILE) throw new InputError("picture-too-large", {}, { file: file.name });
   const told = await exifOf(file);
   // The browser turns it upright by its orientation (EXIF tag 0x0112).
@@ -42,7 +42,7 @@ export async function shrinkPhoto(file: File, withPlace: boolean): Promise<Shot>
     const data = packed && toBase64(new Uint8Array(await packed.arrayBuffer()));
     if (data && data.length <= LONGEST_PHOTO)
       return {
-        taken: told.DateTimeOriginal ? takenAt(told.DateTimeOriginal) : null,
+        taken: told.DateTimeOriginal ? takenAt(told.DateTimeOriginal, zone) : null,
         width: canvas.width,
         height: canvas.height,
         data,
@@ -56,9 +56,9 @@ export async function shrinkPhoto(file: File, withPlace: boolean): Promise<Shot>
 }
 
 /** A camera's clock has no zone: it showed the time at the water. Its reader takes it for this device's. */
-const takenAt = (camera: Date): string => {
+const takenAt = (camera: Date, zone = clockZone()): string => {
   const shown = localMinute(camera.getTime(), deviceZone());
-  return new Date(instantOf(shown, clockZone())).toISOString();
+  return new Date(instantOf(shown, zone)).toISOString();
 };
 
 /** What the camera wrote into it; nothing where it wrote none, or none that can be read. */

@@ -142,3 +142,9 @@ export const sampleRule = (id: string, change: Partial<RuleRecord> = {}): RuleRe
   expires: null,
   ...change,
 });
+
+/** A record from an instant, ms, on: what reads all of it takes its time over years. */
+export const recordSince = (from: number, { times, values, marks, ...rest }: SeriesRecord): SeriesRecord => {
+  const first = times.findIndex((time) => time > from);
+  return { ...rest, times: times.slice(first), values: values.slice(first), marks: marks.slice(first) };
+};

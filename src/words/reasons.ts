@@ -19,7 +19,8 @@ function energyWords(net: number, timesMedian: number | null): string {
   if (net <= 0) return "Holding here costs more than the food brings. It is shelter, not a feeding spot.";
   if (timesMedian === null) return "Feeding pays here; in typical water it does not.";
   const times = figureText(timesMedian, 1);
-  return Number(times) > 0
+  // The figure as it is printed, but in no reader's own digits.
+  return Number(timesMedian.toFixed(1)) > 0
     ? `Feeding pays here: after effort, ${times} × what typical water gives.`
     : "Feeding pays here, but far less than in typical water.";
 }

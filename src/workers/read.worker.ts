@@ -1,7 +1,7 @@
 import { type Marks, type ReadingScore, scoreReading } from "../core/drills/score-reading";
 import { onLies, percentileOf, type PlacedFish, placesOf } from "../core/fish/agreement";
 import { type FlowBand, flowBand, scoreNear } from "../core/fish/flow-band";
-import type { RatedLie } from "../core/fish/judgement";
+import type { ScoreScale } from "../core/fish/judgement";
 import { scoreWater } from "../core/fish/read";
 import type { Field } from "../core/flow/grid";
 import { survey, type Survey, type SurveyOptions } from "../core/flow/survey";
@@ -22,7 +22,7 @@ import { offer } from "./alive";
 /** Scores at the precomputed flows of one reach, seen in one way: kept, since they are asked for place by place. */
 let scores: {
   key: string;
-  flows: Map<number, RatedLie & { nx: number; ny: number; cell: number; score: Float32Array }>;
+  flows: Map<number, ScoreScale & { nx: number; ny: number; cell: number; score: Float32Array }>;
 } = { key: "", flows: new Map() };
 
 /** A lie whose flows are asked for. */

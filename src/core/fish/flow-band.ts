@@ -1,8 +1,8 @@
 import type { Field } from "../flow/grid";
-import { type RatedLie, needed, pays } from "./judgement";
+import { type ScoreScale, needed, pays } from "./judgement";
 
 /** What a place is worth at one flow, and what it is judged against there. */
-export interface ScoreAtFlow extends RatedLie {
+export interface ScoreAtFlow extends ScoreScale {
   discharge: number;
   score: number;
 }

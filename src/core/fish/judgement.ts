@@ -7,15 +7,15 @@ const STANDS_OUT = 1.1;
 const WORTH = 0.5;
 
 /** What a score is judged against: the best place at the flow, and the middle of the water that a fish can hold in. */
-export interface RatedLie {
+export interface ScoreScale {
   best: number;
   medianScore: number;
 }
 
 /** What a place must score to pay. */
-export const needed = ({ best, medianScore }: RatedLie): number => Math.max(WORTH * best, STANDS_OUT * medianScore);
+export const needed = ({ best, medianScore }: ScoreScale): number => Math.max(WORTH * best, STANDS_OUT * medianScore);
 
-export const pays = (score: number, at: RatedLie): boolean => score > 0 && score >= needed(at);
+export const pays = (score: number, at: ScoreScale): boolean => score > 0 && score >= needed(at);
 
 /** Does a lie only shelter a fish that lives off the drift? One on the run rests where it pays to stop. */
 export const isShelter = ({ kind, drift }: { kind: string; drift: number | null }): boolean =>

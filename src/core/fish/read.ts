@@ -12,7 +12,7 @@ import { focalHeightIn } from "./net-energy";
 import { onePlaceOnce, type OtherPlace } from "./one-place";
 import { peaks } from "./peaks";
 import type { Reason } from "./reasons";
-import { type RatedLie, pays } from "./judgement";
+import { type ScoreScale, pays } from "./judgement";
 import { fastestNear, type LiePlace, nearestBreak, placeOf, type Whereabouts, whereaboutsOf } from "./lie-place";
 import { medianOf, scoreOf } from "./score";
 import { SHELTER_COVER, shelterOf } from "./shelter";
@@ -138,7 +138,7 @@ interface Found {
   refuge: ArrayLike<number>;
   drift: ArrayLike<number> | undefined;
   scored: ScoreField;
-  rated: RatedLie;
+  rated: ScoreScale;
   at: Parameters<typeof whereaboutsOf>[0] & Parameters<typeof placeOf>[0] & { main: Parameters<typeof mainHeading>[0] };
 }
 
@@ -206,7 +206,7 @@ const cellOf = ({ nx, cell }: Field, { x, y }: { x: number; y: number }): number
   Math.floor(y / cell) * nx + Math.floor(x / cell);
 
 /** The score alone of every cell, without seams or lies: for comparing a place at many flows. */
-export function scoreWater(field: Field, options: ReadOptions): RatedLie & { score: Float64Array } {
+export function scoreWater(field: Field, options: ReadOptions): ScoreScale & { score: Float64Array } {
   const breaks = breaksOf(field, options.features);
   const cover = coverOf(field, breaks, options.visibleDepth, roofsOf(options.features));
   const { score } = scoreOf(

@@ -1,6 +1,7 @@
 import { HOUR } from "../gauge/series";
 import { type Wind, WIND_SPEED, windClass } from "../gauge/weather";
-import { type Plan, type PlanAsk, planOf, type PlanReach, type PlanWindow } from "./plan";
+import { type Plan, type PlanAsk, planOf, type PlanWindow } from "./plan";
+import type { PlanReach } from "./plan-reach";
 
 /** What the answer would be if the river came out otherwise than the forecast's middle. */
 export type Change = {

@@ -8,7 +8,9 @@ import { NO_WEATHER, type Weather, type WeatherHour } from "../gauge/weather";
 import { isPrime, limbOf, WATER_CONDITIONS, warmthRange } from "./factors";
 import { planHours } from "./hours";
 import { changesOf } from "./changes";
-import { logAt, planOf, type PlanAsk, type PlanReach } from "./plan";
+import { planOf, type PlanAsk } from "./plan";
+import type { PlanReach } from "./plan-reach";
+import { logAt } from "./conditions";
 
 const T0 = Date.UTC(2026, 4, 14, 6);
 const STEP = 6 * HOUR;

@@ -1,71 +1,22 @@
-import { type Band, isIn } from "../book/bands";
-import type { RuleRecord } from "../book/bank-records";
 import { isOpen } from "../book/local-rules";
 import { rulesFor } from "../book/rules-for";
 import type { Species } from "../fish/species-schema";
-import { bandState, type FishesWell } from "../gauge/band";
 import { type Caution, hourCautions, VERY_HIGH } from "../gauge/cautions";
 import { BAND_QUANTILES, dayOfYear } from "../gauge/exceedance";
 import type { Light } from "../gauge/light";
 import type { Outlook } from "../gauge/outlook";
 import { HOUR } from "../gauge/series";
-import { tideBetween, type TideTurn } from "../gauge/tide-state";
+import { tideBetween } from "../gauge/tide-state";
 import { localDay } from "../quantity/local-time";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
-import type { ConditionKind, Factor, FactorOf } from "./factor";
-import { type Bar, barOf, type HourRated, isPrime, limbOf, WATER_CONDITIONS, warmthRange } from "./factors";
+import { CONDITIONS, logAt, sizeFactor } from "./conditions";
+import type { Factor } from "./factor";
+import { type Bar, barOf, isPrime, limbOf } from "./factors";
 import { clarityClass } from "../gauge/clarity";
 import { rainBetween, type WeatherHour } from "../gauge/weather";
 import { type Path, PLAN_STEP, type PlanHour, planHours, sunOf } from "./hours";
-import { baitFactor, type ExpectedSky, type Exposure, windFactor } from "./weather-factors";
-
-/** What the log says of a class of flow on a reach. */
-export interface LogRate extends Pick<Band, "low" | "high"> {
-  hours: number;
-  /** Fish in those hours. */
-  events: number;
-  rate: number;
-  interval: [number, number];
-}
-
-/** How good a reach's lies are at a flow, by its solved water; comparable between reaches for one fish and one day. */
-export interface LieQuality {
-  discharge: number;
-  /** Mean score of its best three lies. */
-  score: number;
-}
-
-export type Relief = "inflow" | "shade";
-
-/** A reach as the plan sees it. */
-export interface PlanReach extends Exposure {
-  id: string;
-  name: string;
-  place: { latitude: number; longitude: number } | undefined;
-  outlook: Outlook | null;
-  rules: readonly RuleRecord[];
-  bands: readonly FishesWell[];
-  /** High and low waters of the days ahead; none: no tide. */
-  turns: readonly TideTurn[];
-  /** Rates by flow of the log there, and over all of it; none: nothing is known. */
-  log: readonly LogRate[];
-  /** Per rod-hour, over everything that was fished for this fish. */
-  usualRate: number | null;
-  /** In order of flow; none: not solved yet. */
-  lies: readonly LieQuality[];
-  /** Minutes from home; null where nobody said. */
-  travel: number | null;
-  /** What eases the heat there: roofs and cut banks, or colder water that comes in. */
-  relief: readonly Relief[];
-  /** Where on it fish are known to be, while the angler is new to the season or the fish; null otherwise. */
-  known: string | null;
-  /** By its last readings it rises so fast that it is left. */
-  risingFast: boolean;
-  /** Zone of its clocks, of the IANA database; null where nobody said. */
-  zone: string | null;
-  /** What a dam above does, in the angler's words; empty: none. */
-  damNote: string;
-}
+import type { LogRate, PlanReach } from "./plan-reach";
+import type { ExpectedSky } from "./weather-factors";
 
 export interface PlanAsk {
   species: Species;
@@ -138,19 +89,6 @@ export interface Plan {
  * An hour belongs to a window while it is worth so much of the best of its day; windows are no shorter and no longer.
  */
 const WINDOW = sourced({ share: 0.85, least: HOUR, most: 5 * HOUR }, "share, ms", COMMON_PRACTICE);
-/** Rod-hours at such flows that count as much as not knowing: two outings. */
-const LOG_HOURS = sourced(6, "h", COMMON_PRACTICE);
-/** The log moves a place by no more than this either way; a band of one's own, and the lies of a flow, by these. */
-const LOG_BOUNDS = sourced([0.4, 2.5] as const, "share", COMMON_PRACTICE);
-const BANDS = sourced({ in: 1.15, out: 0.8 }, "share", COMMON_PRACTICE);
-const LIES_LEAST = sourced(0.5, "share", COMMON_PRACTICE);
-/** Small water follows the air: cooling sends to the larger, a warming spring to the smaller. */
-const SIZE = sourced(
-  { cooling: -0.6, warming: 0.6, better: 1.15, worse: 0.9, apart: 1.6 },
-  "degC/day",
-  COMMON_PRACTICE,
-);
-
 /**
  * Weights of the 10, 50 and 90 % paths in what is expected of an hour: extended Swanson-Megill (Keefer & Bodily 1983,
  * Manage. Sci. 29; from memory).
@@ -238,27 +176,6 @@ function ratedHours(
   });
 }
 
-/** An hour on a reach: how good its best lies and those of all reaches are, and its size among them. */
-interface ReachHourRated extends HourRated {
-  reach: PlanReach;
-  best: number;
-  size: readonly FactorOf<"size">[];
-}
-
-/** How each condition is worked out; one that is listed (factor.ts) and not worked out does not compile. */
-const CONDITIONS: { readonly [K in ConditionKind]: (at: ReachHourRated) => readonly FactorOf<K>[] } = {
-  ...WATER_CONDITIONS,
-  log: ({ reach, hour }) => logFactor(reach, hour.discharge),
-  lies: ({ reach, hour, best }) => liesFactor(reach.lies, hour.discharge, best),
-  band: ({ reach, hour }) => bandFactor(reach.bands, hour.discharge),
-  // Of the reach and not of the hour: worked out once.
-  size: ({ size }) => size,
-  relief: ({ reach, hour, species }) => reliefFactor(reach, hour, species),
-  wind: ({ reach, hour }) => windFactor(hour.weather, reach),
-  bait: ({ reach, hour, species }) => baitFactor(hour.at, reach, species),
-  known: ({ reach }) => (reach.known === null ? [] : [{ what: "known", is: "known", factor: KNOWN.value }]),
-};
-
 /**
  * Closed by any rule that was entered for the fish: a closed season removes a water, it does not merely lower it. Each
  * day is asked about once.
@@ -286,68 +203,6 @@ function isVeryHigh({ season }: Outlook, { at, discharge }: PlanHour): boolean {
   const top = BAND_QUANTILES.findIndex((share) => share >= 1 - VERY_HIGH.value);
   const level = season?.[dayOfYear(at)]?.[top];
   return level !== undefined && discharge >= level;
-}
-
-function bandFactor(bands: readonly FishesWell[], discharge: number): FactorOf<"band">[] {
-  const own = bands.filter((one) => one.measure === "discharge");
-  if (own.length === 0) return [];
-  const is = own.some((one) => bandState(one, discharge) === "in") ? "in" : "out";
-  return [{ what: "band", is, factor: BANDS.value[is] }];
-}
-
-/** The class of the log that a flow is in. */
-export const logAt = (log: readonly LogRate[], discharge: number): LogRate | null =>
-  log.find((one) => isIn(discharge, one)) ?? null;
-
-function logFactor({ log, usualRate }: PlanReach, discharge: number): FactorOf<"log">[] {
-  const found = logAt(log, discharge);
-  if (!found || !usualRate) return [];
-  const [least, most] = LOG_BOUNDS.value;
-  // What was hardly fished says little, either way.
-  const trust = found.hours / (found.hours + LOG_HOURS.value);
-  const factor = Math.min(most, Math.max(least, (found.rate / usualRate) ** trust));
-  return [{ what: "log", is: factor >= 1 ? "more" : "less", factor }];
-}
-
-/** Between the flows that are solved; beyond them as at the nearest. */
-function liesFactor(lies: readonly LieQuality[], discharge: number, best: number): FactorOf<"lies">[] {
-  if (lies.length === 0 || best <= 0) return [];
-  const after = lies.findIndex((one) => one.discharge >= discharge);
-  const [upper, lower] = [lies[after] ?? lies.at(-1)!, lies[Math.max(0, after < 0 ? lies.length - 1 : after - 1)]!];
-  const span = Math.log(upper.discharge / lower.discharge);
-  const share = span > 0 ? Math.min(1, Math.max(0, Math.log(discharge / lower.discharge) / span)) : 0;
-  const quality = (lower.score + share * (upper.score - lower.score)) / best;
-  const least = LIES_LEAST.value;
-  return [{ what: "lies", is: quality >= 0.75 ? "good" : "poor", factor: least + (1 - least) * quality }];
-}
-
-/** In water warmer than they like fish go where it is cooler; to learn the bite one goes where fish are known to be. */
-const RELIEF = sourced(1.25, "share", COMMON_PRACTICE);
-const KNOWN = sourced(1.3, "share", COMMON_PRACTICE);
-
-function reliefFactor({ relief }: PlanReach, { temperature }: PlanHour, species: Species): FactorOf<"relief">[] {
-  const [is] = relief;
-  if (!is || temperature === null || temperature <= warmthRange(species).good[1]) return [];
-  return [{ what: "relief", is, factor: RELIEF.value }];
-}
-
-/** Usual size of a water, m3/s: the median of its season. */
-function usualFlow({ outlook }: PlanReach): number | null {
-  const middle = BAND_QUANTILES.indexOf(0.5);
-  return outlook?.season?.[dayOfYear(outlook.at)]?.[middle] ?? null;
-}
-
-function sizeFactor(reach: PlanReach, all: readonly PlanReach[]): FactorOf<"size">[] {
-  const drift = reach.outlook?.swing?.driftPerDay;
-  const sizes = all.flatMap((one) => usualFlow(one) ?? []);
-  const own = usualFlow(reach);
-  const { cooling, warming, better, worse, apart } = SIZE.value;
-  if (drift === undefined || own === null || Math.max(...sizes) < apart * Math.min(...sizes)) return [];
-  if (drift > cooling && drift < warming) return [];
-  const large = own ** 2 >= Math.max(...sizes) * Math.min(...sizes);
-  const spell = drift <= cooling ? "cooling" : "warming";
-  const suits = large === (spell === "cooling");
-  return [{ what: "size", is: `${large ? "large" : "small"}-${spell}`, factor: suits ? better : worse }];
 }
 
 /** The best window of each of the angler's days. */

@@ -96,7 +96,7 @@ function CatchForm({ fish, zone, onClose }: { fish: Catch; zone: string | undefi
         </div>
         <Weights form={form} schema={schema} baseOf={(id) => of(id ?? fish.species).base} system={system} />
       </EntryForm>
-      <Photos fish={fish.id} />
+      <Photos fish={fish.id} zone={zone} />
     </Dialog>
   );
 }

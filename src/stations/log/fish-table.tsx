@@ -14,8 +14,8 @@ import { ARROW, dayAndTime } from "../../words/river";
 import { count } from "../../words/text";
 import { BulkDialog } from "./bulk-dialog";
 
-/** `when` is by the clock of its own water. */
-type Row = Found & { reach: string; name: string; when: string };
+/** `zone` is its own water's. */
+type Row = Found & { reach: string; name: string; zone: string | undefined };
 
 /** Columns beside the hour, which always stands; those shown are the angler's choice. */
 const COLUMNS = ["fish", "length", "weight", "lie", "lure", "flow", "clarity", "water", "reach", "angler"] as const;
@@ -56,7 +56,7 @@ export function FishTable({
       ...one,
       reach: reaches.get(one.session?.reach ?? "") ?? "",
       name: nameOf(one.fish.species),
-      when: dayAndTime(one.fish.at, undefined, clocks.ofReach(one.session?.reach)),
+      zone: clocks.ofReach(one.session?.reach),
     }));
   }, [found, river.reaches, nameOf, clocks]);
   const columns = useMemo(() => columnsFor(shown, system, chosen, setChosen, onOpen), [shown, system, chosen, onOpen]);
@@ -162,10 +162,10 @@ function columnsFor(
   onChoose: (chosen: ReadonlySet<string>) => void,
   onOpen: (fish: Catch) => void,
 ): ColumnDef<Row>[] {
-  const toggled = (id: string): ReadonlySet<string> => {
+  const toggle = (id: string) => {
     const next = new Set(chosen);
     if (!next.delete(id)) next.add(id);
-    return next;
+    onChoose(next);
   };
   return [
     {
@@ -173,20 +173,7 @@ function columnsFor(
       header: "Time",
       accessorFn: ({ fish }) => Date.parse(fish.at),
       enableSorting: true,
-      cell: ({ row: { original } }) => (
-        <span className="flex items-center gap-2 whitespace-nowrap">
-          <input
-            type="checkbox"
-            className="size-5"
-            aria-label={`Select the fish of ${original.when}`}
-            checked={chosen.has(original.fish.id)}
-            onChange={() => onChoose(toggled(original.fish.id))}
-          />
-          <button type="button" className="text-left underline" onClick={() => onOpen(original.fish)}>
-            {original.when}
-          </button>
-        </span>
-      ),
+      cell: ({ row: { original } }) => <TimeCell row={original} chosen={chosen} onToggle={toggle} onOpen={onOpen} />,
     },
     ...shown.map((name): ColumnDef<Row> => ({
       id: name,
@@ -196,4 +183,33 @@ function columnsFor(
       cell: ({ row: { original } }) => CELLS[name].text(original, system),
     })),
   ];
+}
+
+/** When a fish was caught: told only for the rows in sight, since a clock costs more than a row. */
+function TimeCell({
+  row: { fish, zone },
+  chosen,
+  onToggle,
+  onOpen,
+}: {
+  row: Row;
+  chosen: ReadonlySet<string>;
+  onToggle: (id: string) => void;
+  onOpen: (fish: Catch) => void;
+}) {
+  const when = dayAndTime(fish.at, undefined, zone);
+  return (
+    <span className="flex items-center gap-2 whitespace-nowrap">
+      <input
+        type="checkbox"
+        className="size-5"
+        aria-label={`Select the fish of ${when}`}
+        checked={chosen.has(fish.id)}
+        onChange={() => onToggle(fish.id)}
+      />
+      <button type="button" className="text-left underline" onClick={() => onOpen(fish)}>
+        {when}
+      </button>
+    </span>
+  );
 }

@@ -7,8 +7,11 @@ import { addPhoto, removePhoto } from "../../store/photos";
 import { database } from "../../store/database";
 import { dayAndTime } from "../../words/river";
 
-/** Pictures of a fish: put in from the camera, shrunk, without what the camera wrote into them. */
-export function Photos({ fish }: { fish: string }) {
+/**
+ * Pictures of a fish: added from the camera, shrunk, without what the camera wrote into them. `zone` is that of its
+ * water; undefined: of the one looked at.
+ */
+export function Photos({ fish, zone }: { fish: string; zone?: string }) {
   const [withPlace, setWithPlace] = useState(false);
   const [busy, setBusy] = useState(false);
   const input = useId();
@@ -23,7 +26,7 @@ export function Photos({ fish }: { fish: string }) {
     act(() =>
       (async () => {
         for (const file of list) {
-          const shot = await shrinkPhoto(file, withPlace);
+          const shot = await shrinkPhoto(file, withPlace, zone);
           await perform(() => addPhoto(database(), fish, shot), "Photo saved.");
         }
       })().finally(() => setBusy(false)),
@@ -37,7 +40,7 @@ export function Photos({ fish }: { fish: string }) {
             {/* eslint-disable-next-line @next/next/no-img-element -- a picture out of the browser's own book */}
             <img
               src={`data:image/jpeg;base64,${one.data}`}
-              alt={`Photo of the fish${one.taken ? `, taken ${dayAndTime(one.taken)}` : ""}`}
+              alt={`Photo of the fish${one.taken ? `, taken ${dayAndTime(one.taken, undefined, zone)}` : ""}`}
               width={one.width}
               height={one.height}
               className="h-28 w-auto rounded-md border border-line object-cover"

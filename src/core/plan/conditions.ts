@@ -1,0 +1,106 @@
+import { isIn } from "../book/bands";
+import type { Species } from "../fish/species-schema";
+import { bandState, type FishesWell } from "../gauge/band";
+import { BAND_QUANTILES, dayOfYear } from "../gauge/exceedance";
+import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
+import type { ConditionKind, FactorOf } from "./factor";
+import { type HourRated, WATER_CONDITIONS, warmthRange } from "./factors";
+import type { PlanHour } from "./hours";
+import type { LieQuality, LogRate, PlanReach } from "./plan-reach";
+import { baitFactor, windFactor } from "./weather-factors";
+
+/** Rod-hours at such flows that count as much as not knowing: two outings. */
+const LOG_HOURS = sourced(6, "h", COMMON_PRACTICE);
+/** The log moves a place by no more than this either way; a band of one's own, and the lies of a flow, by these. */
+const LOG_BOUNDS = sourced([0.4, 2.5] as const, "share", COMMON_PRACTICE);
+const BANDS = sourced({ in: 1.15, out: 0.8 }, "share", COMMON_PRACTICE);
+const LIES_LEAST = sourced(0.5, "share", COMMON_PRACTICE);
+/** Small water follows the air: cooling sends to the larger, a warming spring to the smaller. */
+const SIZE = sourced(
+  { cooling: -0.6, warming: 0.6, better: 1.15, worse: 0.9, apart: 1.6 },
+  "degC/day",
+  COMMON_PRACTICE,
+);
+
+/** An hour on a reach: how good its best lies and those of all reaches are, and its size among them. */
+interface ReachHourRated extends HourRated {
+  reach: PlanReach;
+  best: number;
+  size: readonly FactorOf<"size">[];
+}
+
+/** How each condition is worked out; one that is listed (factor.ts) and not worked out does not compile. */
+export const CONDITIONS: { readonly [K in ConditionKind]: (at: ReachHourRated) => readonly FactorOf<K>[] } = {
+  ...WATER_CONDITIONS,
+  log: ({ reach, hour }) => logFactor(reach, hour.discharge),
+  lies: ({ reach, hour, best }) => liesFactor(reach.lies, hour.discharge, best),
+  band: ({ reach, hour }) => bandFactor(reach.bands, hour.discharge),
+  // Of the reach and not of the hour: worked out once.
+  size: ({ size }) => size,
+  relief: ({ reach, hour, species }) => reliefFactor(reach, hour, species),
+  wind: ({ reach, hour }) => windFactor(hour.weather, reach),
+  bait: ({ reach, hour, species }) => baitFactor(hour.at, reach, species),
+  known: ({ reach }) => (reach.known === null ? [] : [{ what: "known", is: "known", factor: KNOWN.value }]),
+};
+
+function bandFactor(bands: readonly FishesWell[], discharge: number): FactorOf<"band">[] {
+  const own = bands.filter((one) => one.measure === "discharge");
+  if (own.length === 0) return [];
+  const is = own.some((one) => bandState(one, discharge) === "in") ? "in" : "out";
+  return [{ what: "band", is, factor: BANDS.value[is] }];
+}
+
+/** The class of the log that a flow is in. */
+export const logAt = (log: readonly LogRate[], discharge: number): LogRate | null =>
+  log.find((one) => isIn(discharge, one)) ?? null;
+
+function logFactor({ log, usualRate }: PlanReach, discharge: number): FactorOf<"log">[] {
+  const found = logAt(log, discharge);
+  if (!found || !usualRate) return [];
+  const [least, most] = LOG_BOUNDS.value;
+  // What was hardly fished says little, either way.
+  const trust = found.hours / (found.hours + LOG_HOURS.value);
+  const factor = Math.min(most, Math.max(least, (found.rate / usualRate) ** trust));
+  return [{ what: "log", is: factor >= 1 ? "more" : "less", factor }];
+}
+
+/** Between the flows that are solved; beyond them as at the nearest. */
+function liesFactor(lies: readonly LieQuality[], discharge: number, best: number): FactorOf<"lies">[] {
+  if (lies.length === 0 || best <= 0) return [];
+  const after = lies.findIndex((one) => one.discharge >= discharge);
+  const [upper, lower] = [lies[after] ?? lies.at(-1)!, lies[Math.max(0, after < 0 ? lies.length - 1 : after - 1)]!];
+  const span = Math.log(upper.discharge / lower.discharge);
+  const share = span > 0 ? Math.min(1, Math.max(0, Math.log(discharge / lower.discharge) / span)) : 0;
+  const quality = (lower.score + share * (upper.score - lower.score)) / best;
+  const least = LIES_LEAST.value;
+  return [{ what: "lies", is: quality >= 0.75 ? "good" : "poor", factor: least + (1 - least) * quality }];
+}
+
+/** In water warmer than they like fish go where it is cooler; to learn the bite one goes where fish are known to be. */
+const RELIEF = sourced(1.25, "share", COMMON_PRACTICE);
+const KNOWN = sourced(1.3, "share", COMMON_PRACTICE);
+
+function reliefFactor({ relief }: PlanReach, { temperature }: PlanHour, species: Species): FactorOf<"relief">[] {
+  const [is] = relief;
+  if (!is || temperature === null || temperature <= warmthRange(species).good[1]) return [];
+  return [{ what: "relief", is, factor: RELIEF.value }];
+}
+
+/** Usual size of a water, m3/s: the median of its season. */
+function usualFlow({ outlook }: PlanReach): number | null {
+  const middle = BAND_QUANTILES.indexOf(0.5);
+  return outlook?.season?.[dayOfYear(outlook.at)]?.[middle] ?? null;
+}
+
+export function sizeFactor(reach: PlanReach, all: readonly PlanReach[]): FactorOf<"size">[] {
+  const drift = reach.outlook?.swing?.driftPerDay;
+  const sizes = all.flatMap((one) => usualFlow(one) ?? []);
+  const own = usualFlow(reach);
+  const { cooling, warming, better, worse, apart } = SIZE.value;
+  if (drift === undefined || own === null || Math.max(...sizes) < apart * Math.min(...sizes)) return [];
+  if (drift > cooling && drift < warming) return [];
+  const large = own ** 2 >= Math.max(...sizes) * Math.min(...sizes);
+  const spell = drift <= cooling ? "cooling" : "warming";
+  const suits = large === (spell === "cooling");
+  return [{ what: "size", is: `${large ? "large" : "small"}-${spell}`, factor: suits ? better : worse }];
+}
