@@ -50,7 +50,7 @@ export function Photos({ fish, zone }: { fish: string; zone?: string }) {
               className="min-h-11 text-sm underline"
               onClick={() => act(() => perform(() => removePhoto(database(), one.id), "Photo deleted."))}
             >
-              remove
+              Delete photo
             </button>
           </li>
         ))}

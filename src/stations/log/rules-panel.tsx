@@ -47,7 +47,7 @@ export function RulesPanel({ river }: { river: River }) {
               {rule.expires ? `, until ${rule.expires}` : ""}
             </p>
             <button type="button" className="min-h-11 min-w-11 text-left underline" onClick={() => setOpen(rule)}>
-              edit
+              Edit rule
             </button>
           </li>
         ))}

@@ -163,7 +163,7 @@ function Measures({
       )}
       <Button onClick={onRemove}>
         <Trash2 size={18} aria-hidden />
-        Remove
+        Remove object
       </Button>
     </div>
   );

@@ -124,7 +124,7 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
               <span role="status">Fitting …</span>
               <progress value={progress} max={1} aria-label="Fitting" className="h-2 w-32 accent-(--ochre)" />
               <button type="button" className="min-h-11 underline" onClick={() => abort.current?.abort()}>
-                Stop
+                Stop fitting
               </button>
             </>
           )}
@@ -170,7 +170,7 @@ function FitResult({ result, system, onTake }: { result: Calibration; system: Un
       </p>
       {result.fitted.length > 0 && (
         <Button tone="next" className="mt-1 justify-self-start" onClick={onTake}>
-          Apply
+          Apply fit
         </Button>
       )}
     </div>

@@ -225,7 +225,7 @@ function SurveyFields({
               className="min-h-11 text-sm underline"
               onClick={() => form.setValue("heading", ((heading + 180) % 360).toFixed(0))}
             >
-              Reverse
+              Reverse flow direction
             </button>
           )}
         </div>

@@ -134,7 +134,7 @@ function ChosenLie({ lie, system }: { lie: Numbered<Lie>; system: UnitSystem }) 
           {kindWords(lie)}, {whereaboutsWords(lie.whereabouts, system)}
         </span>
       </p>
-      <a href="#why-this-lie" className="tap ml-auto shrink-0 underline lg:hidden">
+      <a href="#why-this-lie" aria-label="Why this lie" className="tap ml-auto shrink-0 underline lg:hidden">
         why
       </a>
     </div>

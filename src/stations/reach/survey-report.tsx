@@ -31,7 +31,7 @@ export function SurveyReport({
         <li>
           <strong>{figureText(survey.points.length, 0)} soundings</strong> over{" "}
           {showText(survey.length, "distance", system)} by {showText(survey.breadth, "distance", system)};{" "}
-          {showText(survey.spacing, "distance", system)} apart (median), {figureText(survey.density, 1)} on{" "}
+          {showText(survey.spacing, "distance", system)} apart (median), {figureText(survey.density, 1)} per{" "}
           {showText(100, "area", system)}.
         </li>
         <li>

@@ -254,7 +254,7 @@ function LineCheck({ bank, fish }: { bank: Bank; fish: Catch }) {
       ) : (
         <div className="mt-1 flex flex-wrap gap-2.5">
           <Button className="min-h-12" onClick={() => note("smooth")}>
-            Smooth
+            Line smooth
           </Button>
           <Button className="min-h-12" onClick={() => note("retied")}>
             Frayed: retied

@@ -70,14 +70,14 @@ test("a file that cannot be read is told with its line; columns that do not tell
   const odd = "when measured;Pegel cm\n2026-01-01T00:00;60\n2026-01-01T01:00;61\n";
   const user = await give("odd.csv", odd);
   expect(await screen.findByText(/Match the columns below/)).toBeInTheDocument();
-  expect(screen.getByRole("button", { name: "Apply" })).toBeDisabled();
+  expect(screen.getByRole("button", { name: "Apply columns" })).toBeDisabled();
   await user.click(screen.getByRole("combobox", { name: "What when measured holds" }));
   await user.click(await screen.findByRole("option", { name: "Time" }));
   await user.click(screen.getByRole("combobox", { name: "What Pegel cm holds" }));
   await user.click(await screen.findByRole("option", { name: "Stage" }));
   await user.click(screen.getByRole("combobox", { name: "Unit of Pegel cm" }));
   await user.click(await screen.findByRole("option", { name: "cm" }));
-  await user.click(screen.getByRole("button", { name: "Apply" }));
+  await user.click(screen.getByRole("button", { name: "Apply columns" }));
   expect(await screen.findByRole("row", { name: "stage 2 none 0.60 m 0.61 m" })).toBeInTheDocument();
   expect(Object.values(useSettings.getState().columns)).toHaveLength(1);
   // The next of its kind is read so by itself.
@@ -105,10 +105,10 @@ test("a column without a unit is asked for; what is out of line is marked and ca
   const rows = [4, 4.1, 40, 4.1, 4].map((q, k) => `2026-05-01T0${k}:00Z,${q},0.5`).join("\n");
   const user = await give("bare.csv", `time,flow,stage (m)\n${rows}\n`);
   expect(await screen.findByRole("alert")).toHaveTextContent(/“flow” gives no unit. Choose its unit/);
-  expect(screen.getByRole("button", { name: "Apply" })).toBeDisabled();
+  expect(screen.getByRole("button", { name: "Apply columns" })).toBeDisabled();
   await user.click(screen.getByRole("combobox", { name: "Unit of flow" }));
   await user.click(await screen.findByRole("option", { name: "m3/s" }));
-  await user.click(screen.getByRole("button", { name: "Apply" }));
+  await user.click(screen.getByRole("button", { name: "Apply columns" }));
   expect(await screen.findByText(/discharge 40.* m³\/s between readings of 4\.1/)).toBeInTheDocument();
   await user.click(screen.getByRole("checkbox", { name: /Remove it \(leaves a gap/ }));
   await user.click(screen.getByRole("button", { name: "Save" }));

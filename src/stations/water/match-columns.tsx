@@ -102,7 +102,7 @@ export function MatchColumns({
             )
           }
         >
-          Apply
+          Apply columns
         </Button>
         {fault && <p className="text-soft">{fault}</p>}
       </div>
