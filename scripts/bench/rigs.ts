@@ -1,11 +1,10 @@
-import { habitsOf } from "../../src/core/fish/species-habits";
 import { performance } from "node:perf_hooks";
 import { speciesById } from "../../src/core/fish/species";
 import type { Field } from "../../src/core/flow/grid";
 import type { Reach } from "../../src/core/flow/reach-schema";
 import { adviseRig } from "../../src/core/rig/advise";
 import { wayFrom } from "../../src/core/rig/ways";
-import { METHODS_FOR } from "../../src/core/tactics/methods";
+import { methodsFor } from "../../src/core/tactics/methods";
 import { mainCurrent } from "../../src/core/water/main-current";
 import { approachLie, USUAL_ANGLER } from "../../src/scenario/approach";
 import { readReach } from "../../src/scenario/read";
@@ -39,7 +38,7 @@ export function timeRigs(field: Field, reach: Reach): void {
   const stand = { school: stands[0]!.school, at: [stands[0]!.x, stands[0]!.y] as const };
   const main = mainCurrent(field);
   console.log(`rigs and casts (the reading of the reach takes ${read.toFixed(0)} ms)`);
-  for (const method of METHODS_FOR[habitsOf(SPECIES).family]) {
+  for (const method of methodsFor(SPECIES)) {
     const asked = rigRequest(field, lie, CONDITIONS, SPECIES, { method, distance: 9 });
     adviseRig(asked);
     const [rig] = timed(() => adviseRig(asked));

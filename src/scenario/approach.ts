@@ -99,7 +99,8 @@ export function approachLie(field: Field, reading: ReachReading, request: Approa
     lureHeight: Math.min(lie.focalHeight, 0.5 * lie.depth),
     visibleDepth,
     height: angler.height,
-    fall: FALLS[angler.fall],
+    // A bait that is laid goes down on a weight that holds it.
+    fall: timing.drill === "soak" ? FALLS.heavy : FALLS[angler.fall],
     casts: timing.casts,
     drill: timing.drill,
     others: otherPlaces(reading, lie),

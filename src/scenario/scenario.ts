@@ -7,8 +7,10 @@ import type { Conditions } from "./conditions";
 import { livingFish, type LivingFish, type SeasonChoice } from "./fish";
 import { type ReachReading, readingRequest } from "./reading";
 import { readReach } from "./read";
-import { type OwnTackle, rigFor, rigRequest } from "./rig";
-import { type Ways, waysOf, waysRequest } from "./ways";
+import { adviseRig } from "../core/rig/advise";
+import { type OwnTackle, rigRequest } from "./rig";
+import { type Ways, waysOf } from "./ways";
+import { waysRequest } from "./ways-request";
 
 /** Everything that the answer hangs on. */
 export interface ScenarioInput {
@@ -52,10 +54,18 @@ export function runScenario(field: Field, input: ScenarioInput): Scenario {
   const ways = waysOf(
     field,
     reading,
-    waysRequest(approach, { ...about, conditions, phase, school: "from-below", own: tackle, liked: [] }),
+    waysRequest(approach, {
+      ...about,
+      conditions,
+      phase,
+      school: "from-below",
+      own: tackle,
+      liked: [],
+      style: angler.style,
+    }),
   );
   const alone = () =>
-    rigFor(
+    adviseRig(
       rigRequest(field, lie, conditions, species.id, { method: "float", phase, features: reach.features }, tackle),
     );
   return { fish, reading, approach, ways, rig: ways.ways[0]?.advice ?? alone() };

@@ -12,7 +12,7 @@ import { readReach } from "./read";
 import { readingRequest } from "./reading";
 import { solveField } from "./solve";
 import { rigRequest } from "./rig";
-import { castsFrom, type WaysRequest, waysKey, waysRequest } from "./ways";
+import { castsFrom, type WaysRequest, waysKey, waysRequest } from "./ways-request";
 
 /** The demo river at its hour, about 6.8 m3/s, on cells of a metre. */
 const conditions = {
@@ -44,6 +44,7 @@ function fished(index: number, id: string) {
       school: "from-below",
       own: {},
       liked: [],
+      style: "rove",
     });
     const stand = asked.stands[0];
     // Only the float of each: all ways are solved and compared by other tests.

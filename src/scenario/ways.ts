@@ -1,78 +1,36 @@
-import type { Lie } from "../core/fish/read";
-import type { School, Stand } from "../core/approach/stands";
-import type { BoatStand } from "../core/approach/boat";
+import { targetsFor } from "../core/approach/targets";
 import type { Field } from "../core/flow/grid";
-import { type CastFrom, type NoWay, type Way, waysFor } from "../core/rig/ways";
-import type { Method } from "../core/tactics/methods";
+import { type NoWay, type Way, waysFor } from "../core/rig/ways";
+import { timeFor } from "../core/tactics/time";
 import { mainCurrent } from "../core/water/main-current";
-import type { Conditions } from "./conditions";
-import { type Approach, otherPlaces } from "./approach";
-import { keyOf } from "./key";
-import type { ReachReading, ReadingRequest } from "./reading";
-import { type OwnTackle, type RigFor, rigRequest } from "./rig";
-
-/** Fifth stage: every way to fish a lie, each with its rig and its cast, from where one can stand. */
-export interface WaysRequest {
-  lie: Lie;
-  reading: ReadingRequest;
-  conditions: Pick<Conditions, "visibleDepth" | "temperature" | "light">;
-  /** Id of the fish that ships. */
-  base: string;
-  phase: RigFor["phase"];
-  stands: readonly CastFrom[];
-  own: OwnTackle;
-  liked: readonly Method[];
-}
+import { otherPlaces } from "./approach";
+import type { ReachReading } from "./reading";
+import { rigRequest } from "./rig";
+import type { WaysRequest } from "./ways-request";
 
 export interface Ways {
   ways: Way[];
   without: NoWay[];
 }
 
-/** The ways to fish a lie from where its approach says one can stand; `school` is followed first. */
-export const waysRequest = (
-  { stands, boat }: Pick<Approach, "stands" | "boat">,
-  {
-    school,
-    conditions: { visibleDepth, temperature, light },
-    ...rest
-  }: Omit<WaysRequest, "stands"> & { school: School | "from-boat" },
-): WaysRequest => ({
-  ...rest,
-  conditions: { visibleDepth, temperature, light },
-  stands: castsFrom(stands, boat, school),
-});
-
-/** All of the request: of a reading, by its own key, a lie is known by its place. */
-export const waysKey = (of: string, { lie, reading: _, ...rest }: WaysRequest): string =>
-  keyOf("ways", of, lie.x, lie.y, rest);
-
-/** Where to cast from: the stand of the school that the angler follows first, a boat where it is asked for. */
-export function castsFrom(
-  stands: readonly Stand[],
-  boat: BoatStand | undefined,
-  school: School | "from-boat",
-): CastFrom[] {
-  const banks = [...stands]
-    .sort((a, b) => Number(b.school === school) - Number(a.school === school))
-    .map(({ school: of, x, y }): CastFrom => ({ school: of, at: [x, y] }));
-  return school === "from-boat" && boat ? [{ school: "from-above", at: [boat.x, boat.y] }, ...banks] : banks;
-}
-
+/** Fifth stage: every way to fish a lie, each with its rig and its cast, from where one can stand. */
 export function waysOf(field: Field, reading: ReachReading, request: WaysRequest): Ways {
-  const { lie, conditions, base, phase, own, stands, liked } = request;
-  const { species, features = [] } = request.reading;
+  const { lie, conditions, base, phase, own, stands, liked, style } = request;
+  const { species, features = [], temperature, visibleDepth } = request.reading;
+  const ways = { field, features, others: otherPlaces(reading, lie) };
+  const main = mainCurrent(field);
   return waysFor({
     field,
     species,
     fish: lie,
     stands,
-    ways: {
-      field,
-      features,
-      others: otherPlaces(reading, lie),
+    ways,
+    main,
+    targets: (method, from, fall) => {
+      const { casts, drill } = timeFor(lie, { visibleDepth, temperature, style, species, base, method });
+      const height = Math.min(lie.focalHeight, 0.5 * lie.depth);
+      return targetsFor(field, reading.seams, { x: lie.x, y: lie.y, from, height, fall, casts, drill, main, ways });
     },
-    main: mainCurrent(field),
     request: (method, distance) => rigRequest(field, lie, conditions, base, { method, distance, phase, features }, own),
     liked,
   });

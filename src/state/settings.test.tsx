@@ -23,6 +23,23 @@ test.each([
   expect(await reload(kept)).toMatchObject({ demo: null, thunderAt: null, demoRemoved: false });
 });
 
+test("choices and what the bottom has taught come back for each method; what is none of them falls back", async () => {
+  localStorage.setItem(
+    "low-heron-settings",
+    JSON.stringify({
+      state: {
+        choices: { jig: { purpose: "down", nonsense: "x", leader: 4 }, kite: { purpose: "down" } },
+        learned: { drift: { pull: 99, dragArea: -1 }, jig: { pull: "x", dragArea: 0.0004 } },
+      },
+      version: 0,
+    }),
+  );
+  await useSettings.persist.rehydrate();
+  const { choices, learned } = useSettings.getState();
+  expect(choices).toEqual({ jig: { purpose: "down" } });
+  expect(learned).toEqual({ drift: { pull: 5 }, jig: { pull: 1, dragArea: 0.0004 } });
+});
+
 test("what the angler expects of the sky is kept with its day; what is none of the known words is not said", async () => {
   const kept = async (expected: unknown) => (await reload({ expected })).expected;
   expect(await kept({ day: "2026-05-14", cloud: "overcast", wind: "gale" })).toEqual({

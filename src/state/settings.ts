@@ -4,9 +4,11 @@ import { createJSONStorage, persist } from "zustand/middleware";
 import type { ColumnMatch } from "../core/formats/gauge-csv";
 import { PHASES } from "../core/fish/phases";
 import { MARKED_HEIGHT } from "../core/gauge/clarity";
+import { CHOICES, type Chosen } from "../core/rig/choice-names";
+import type { Learned } from "../core/rig/learned";
 import { SHOTTINGS } from "../core/rig/shotting";
 import { COLOUR_SCHOOLS, PREY, SNAGS } from "../core/tactics/lure-kinds";
-import { METHODS } from "../core/tactics/methods";
+import { type Method, METHODS } from "../core/tactics/methods";
 import { expectedOf } from "./expected-sky";
 import { say } from "./notices";
 import { SETTINGS_NAME, sharedSettings } from "./settings-store";
@@ -21,6 +23,14 @@ const idOrNone = (kept: unknown): string | null => (typeof kept === "string" ? k
 const numberOrNone = (kept: unknown): number | null =>
   typeof kept === "number" && Number.isFinite(kept) ? kept : null;
 const isObject = (kept: unknown): kept is Record<string, unknown> => typeof kept === "object" && kept !== null;
+
+/** What is kept for each method. */
+const byMethod = <T>(kept: unknown, read: (one: Record<string, unknown>) => T): Partial<Record<Method, T>> =>
+  isObject(kept)
+    ? (Object.fromEntries(
+        METHODS.flatMap((method) => (isObject(kept[method]) ? [[method, read(kept[method])]] : [])),
+      ) as Partial<Record<Method, T>>)
+    : {};
 
 /** Countries that measure in feet and pounds (Unicode CLDR, measurement system US). */
 const CUSTOMARY = /[-_](US|LR|MM)\b/i;
@@ -71,6 +81,20 @@ const FIELDS = {
   /** How a lure is let down, and how shot is spread. */
   letDown: oneOf(["slack", "semi-slack", "tight"], "semi-slack"),
   shotting: oneOf(["auto", ...SHOTTINGS], "auto"),
+  /** Pike or other toothy fish are about. */
+  teeth: flag,
+  /** What was chosen for each method, and what the bank has taught of its rig. */
+  choices: (kept: unknown): Partial<Record<Method, Chosen>> =>
+    byMethod(kept, (one) =>
+      Object.fromEntries(
+        CHOICES.flatMap((choice) => (typeof one[choice] === "string" ? [[choice, one[choice].slice(0, 40)]] : [])),
+      ),
+    ),
+  learned: (kept: unknown): Partial<Record<Method, Learned>> =>
+    byMethod(kept, ({ pull, dragArea }) => ({
+      pull: Math.min(5, Math.max(0.2, numberOrNone(pull) ?? 1)),
+      ...(typeof dragArea === "number" && dragArea > 0 && dragArea <= 0.05 && { dragArea }),
+    })),
   /** Time of the fish's year: by temperature and date, as in the rest of the year, or as the angler says. */
   season: oneOf(["auto", "usual", ...PHASES], "auto"),
   /** What is worked out before anybody asks: other flows and how sure each lie is; or nothing, to save the battery. */

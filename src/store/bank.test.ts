@@ -90,7 +90,8 @@ test("a fish: on, landed with what its stretch knows, the clock standing meanwhi
   await begin();
   const session = await running();
   await fishSpot(one, session, 2, { angler: "Ana" }, T0);
-  await fishSpot(one, session, 1, { lure: "Worm", piece: "half a worm", depth: 1.1, method: "float" }, T0);
+  const rig = { retrieve: "dead-drift" as const, grams: 2.1, leader: 0.4, size: "hook 8", castAngle: 40 };
+  await fishSpot(one, session, 1, { lure: "Worm", piece: "half a worm", depth: 1.1, method: "float", rig }, T0);
   const own = (await openStretches(one, session.id)).find(({ rod }) => rod === 1)!;
   await countCast(one, own.id, 1, "near");
   await hookFish(one, session, 1, T0 + 10 * MINUTE);
@@ -106,6 +107,7 @@ test("a fish: on, landed with what its stretch knows, the clock standing meanwhi
     lie: "jam",
     cast: 1,
     stretch: own.id,
+    rig,
   });
   expect(await running()).toMatchObject({ paused: { why: "fish" } });
   await expect(endFight(one, session, {}, T0 + 15 * MINUTE)).rejects.toMatchObject({ fault: { code: "no-fish-on" } });
@@ -114,7 +116,7 @@ test("a fish: on, landed with what its stretch knows, the clock standing meanwhi
   expect((await running()).on).toMatchObject({ rod: 1 });
   await endFight(one, session, { lost: "broke" }, T0 + 16 * MINUTE);
   const open = await openStretches(one, session.id);
-  expect(open.find(({ rod }) => rod === 1)).toMatchObject({ lure: "Worm", casts: [] });
+  expect(open.find(({ rod }) => rod === 1)).toMatchObject({ lure: "Worm", casts: [], rig });
   expect((await running()).on).toBeUndefined();
   await hookFish(one, session, 1, T0 + 20 * MINUTE);
   await noFish(one, session, T0 + 21 * MINUTE);

@@ -188,6 +188,7 @@ const tookFrom = (stretch: EffortInterval | undefined): CatchDetails =>
         colour: stretch.colour,
         piece: stretch.piece,
         depth: stretch.depth,
+        ...(stretch.rig && { rig: stretch.rig }),
         ...castOf(stretch),
       }
     : {};

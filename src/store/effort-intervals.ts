@@ -52,15 +52,30 @@ const made = (session: string, spot: Spot, { start, end, river }: RiverRun, open
   depth: spot.depth,
   fixed: spot.fixed,
   ...(spot.read && { read: spot.read }),
+  ...(spot.rig && { rig: spot.rig }),
 });
 
 /** What of a stretch or a rod is chosen, and goes on in the next one. */
-export const spotOf = ({ rod, angler, lie, place, read, method, lure, colour, piece, depth, fixed }: Spot): Spot => ({
+export const spotOf = ({
+  rod,
+  angler,
+  lie,
+  place,
+  read,
+  method,
+  lure,
+  colour,
+  piece,
+  depth,
+  rig,
+  fixed,
+}: Spot): Spot => ({
   rod,
   angler,
   lie,
   place,
   ...(read && { read }),
+  ...(rig && { rig }),
   method,
   lure,
   colour,

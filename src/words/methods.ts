@@ -4,7 +4,7 @@ import type { Method } from "../core/tactics/methods";
 import { messageText } from "./messages";
 import { figureText, show, showText, type UnitSystem } from "./quantity";
 import { count } from "./text";
-import { weightText } from "./weight";
+import { piecesText, weightParts, weightText } from "./weight";
 
 /** The figure of a card that is read at arm's length. */
 interface CardFigure {
@@ -30,7 +30,6 @@ interface MethodWords<M extends Method> {
   pictured: (advice: AdviceOf<M>, system: UnitSystem) => string;
 }
 
-const grams = (value: number) => ({ figure: figureText(value, value < 3 ? 2 : value < 20 ? 1 : 0), unit: "g" });
 const deep = (metres: number, system: UnitSystem) => showText(metres, "depth", system);
 
 /** Codes of the reasons that go with the figure. */
@@ -40,13 +39,15 @@ const BESIDE = [
   "bait-leads",
   "bait-trails",
   "bait-under",
-  "drift-taps",
-  "drift-none-taps",
-  "weight-rolls",
+  "weight-touch",
+  "weight-down",
+  "weight-hold",
+  "weight-slow",
+  "weight-more",
+  "weight-less",
   "bait-floats",
   "drop-shot-hook",
-  "jig-none-touches",
-  "jig-sink",
+  "weight-sink",
   "plug-touches",
   "plug-short",
   "plug-with",
@@ -80,7 +81,7 @@ const lying = (name: string, label: string): MethodWords<"sinker" | "drop-shot" 
     sentence: "Tighten up and leave it.",
     short: holds ? "leave it in place" : "it rolls",
   }),
-  figure: (advice) => ({ label, ...grams(advice.grams) }),
+  figure: (advice, system) => ({ label, ...weightParts(advice.grams, system) }),
   beside: reasonsBeside,
   pictured: bottomPictured(name),
 });
@@ -90,15 +91,11 @@ const lifted = (name: string, label: string): MethodWords<"jig" | "spoon"> => ({
   name,
   set: ({ head, countdown }, _, system) => `${weightText(head.grams, system)}, count ${figureText(countdown, 0)}`,
   hand: () => ({ sentence: "Let it sink, then lift and drop it towards you.", short: "lift and drop" }),
-  figure: ({ head, countdown }: JigAdvice) => ({
-    label,
-    figure: figureText(head.grams, head.grams < 3 ? 2 : 1),
-    unit: `g, count ${figureText(countdown, 0)}`,
-  }),
-  beside: (advice, system) => [
-    `${weightText(advice.head.grams, system)} of ${advice.head.metal}.`,
-    ...reasonsBeside(advice, system),
-  ],
+  figure: ({ head, countdown }: JigAdvice, system) => {
+    const { figure, unit } = weightParts(head.grams, system);
+    return { label: `${label}, ${head.metal}`, figure, unit: `${unit}, count ${figureText(countdown, 0)}` };
+  },
+  beside: reasonsBeside,
   pictured: ({ swept }, system) => `${name.toLowerCase()} drifts ${showText(swept, "distance", system)} while it sinks`,
 });
 
@@ -132,16 +129,24 @@ const RECORDS: { readonly [M in Method]: MethodWords<M> } = {
   },
   drift: {
     name: "Bottom drift",
-    set: ({ pieces, piece, hookDistance }, _, system) =>
-      `${pieces} × ${weightText(piece, system)}, ${showText(hookDistance, "smallLength", system)} up`,
+    set: (advice, _, system) =>
+      `${piecesText(advice, system)}, ${showText(advice.hookDistance, "smallLength", system)} up`,
     hand: (_, cast) => mended(cast),
-    figure: ({ pieces, piece, size }) => ({
+    figure: ({ pieces, piece, size }, system) => ({
       label: "Shot above the hook",
       figure: `${pieces} ×`,
-      unit: `${figureText(piece, 2)} g${size ? ` (${size})` : ""}`,
+      unit: weightText(piece, system, size),
     }),
     beside: reasonsBeside,
     pictured: bottomPictured("Bottom drift"),
+  },
+  freeline: {
+    name: "Freeline",
+    set: ({ leader }, _, system) => `no weight, ${showText(leader, "depth", system)} leader`,
+    hand: (_, cast) => mended(cast),
+    figure: () => ({ label: "On the line", figure: "no weight", unit: "" }),
+    beside: reasonsBeside,
+    pictured: bottomPictured("Freeline"),
   },
   sinker: lying("Sliding sinker", "Holding sinker"),
   "drop-shot": lying("Drop shot", "Weight under the hook"),

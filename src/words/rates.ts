@@ -4,6 +4,7 @@ import { type RateKind, type RateScale, SI_SCALE } from "../core/book/rate-terms
 import type { RateClass } from "../core/book/rates";
 import { findUnit, FOOT, fromSI } from "../core/quantity/units";
 import { CLOUD_NAMES, WIND_NAMES } from "./sky";
+import { RETRIEVE_NAMES } from "./retrieves";
 import { entryUnit, figureText, spanText } from "./quantity";
 
 /** Round figures in the reader's units: Fahrenheit by tens about what fish live in. */
@@ -41,6 +42,9 @@ export const RATE_KIND_NAMES: Record<RateKind, string> = {
   piece: "bait piece",
   depth: "depth fished",
   method: "method",
+  retrieve: "retrieve",
+  weight: "weight of the rig",
+  "cast-angle": "angle of the cast",
 };
 
 /** Sorts of places. */
@@ -76,6 +80,7 @@ const CLASS_NAMES: Partial<Record<RateKind, Readonly<Record<string, string>>>> =
   kind: LIE_KIND_NAMES,
   wind: WIND_NAMES,
   cloud: CLOUD_NAMES,
+  retrieve: RETRIEVE_NAMES,
   light: { day: "daylight", twilight: "twilight", night: "dark" },
   moon: { new: "new moon", waxing: "waxing", full: "full moon", waning: "waning" },
 };
@@ -85,6 +90,15 @@ function round(q: number, system: UnitSystem): string {
   const value = Number(fromSI(q, findUnit(entryUnit("discharge", system))!).toPrecision(3));
   return figureText(value, (String(value).split(".")[1] ?? "").length);
 }
+
+/** Casts by their angle from straight upstream, degrees. */
+const CAST_ANGLE_NAMES: readonly (readonly [number, string])[] = [
+  [30, "upstream"],
+  [75, "up and across"],
+  [105, "across"],
+  [150, "down and across"],
+  [181, "downstream"],
+];
 
 /** A class of rates in the wanted units. */
 export function rateLabel(one: Pick<RateClass, "key" | "low" | "high">, kind: RateKind, system: UnitSystem): string {
@@ -101,6 +115,12 @@ export function rateLabel(one: Pick<RateClass, "key" | "low" | "high">, kind: Ra
       return `${figureText(low, 0)} to ${figureText(high, 0)} h`;
     case "rank":
       return low === 1 ? "the first lie" : low === 2 ? "lies 2 and 3" : "lies 4 and on";
+    case "weight":
+      return high > 1000
+        ? `${figureText(low, 0)} g and more`
+        : `${figureText(low, low < 2 ? 1 : 0)} to ${figureText(high, high < 2 ? 1 : 0)} g`;
+    case "cast-angle":
+      return CAST_ANGLE_NAMES.find(([upTo]) => high <= upTo)![1];
     case "depth":
     case "pool":
       return spanText(low, high, "depth", system);

@@ -1,5 +1,6 @@
 import type { RigAdvice } from "../core/rig/advice";
-import type { BaitPiece, Colour, LureCategory, LureSize } from "../core/tactics/lure";
+import type { Colour, LureCategory, LureSize } from "../core/tactics/lure";
+import { pieceName } from "./baits";
 import { addWords, messageText } from "./messages";
 import { LURE } from "./messages/lure";
 import { RIG } from "./messages/rig";
@@ -15,6 +16,9 @@ const LURE_NAMES: Record<LureCategory, string> = {
   "egg-bait": "egg bait",
   "cut-fish": "cut fish",
   "whole-fish": "whole bait fish",
+  "live-fish": "live bait fish",
+  paste: "paste or pellets",
+  bread: "bread",
   "small-jig": "small jig",
   "curl-tail": "curl tail",
   "paddle-tail": "paddle tail",
@@ -43,21 +47,12 @@ export const COLOUR_NAMES: Record<Colour, string> = {
   "bait-fish": "bait fish",
 };
 
-const BAITS: Record<BaitPiece, string> = {
-  "whole-worm": "a whole worm",
-  "half-worm": "half a worm",
-  "grub-or-nymph": "one grub or nymph",
-  "egg-cluster": "a cluster of eggs",
-  "fish-piece": "a piece of fish",
-  "whole-bait-fish": "a whole bait fish",
-};
-
 /** Which piece of bait is on the hook; empty where it is no bait. */
-export const pieceOf = (size: LureSize): string => ("hook" in size ? BAITS[size.bait] : "");
+export const pieceOf = (size: LureSize): string => ("hook" in size ? pieceName(size.bait) : "");
 
 /** Size of a lure: a hook with its bait, a jig head with its body, a blade, a mass or a length. */
 function lureSize(size: LureSize, system: UnitSystem): string {
-  if ("hook" in size) return `hook ${hookText(size.hook)}, ${BAITS[size.bait]}`;
+  if ("hook" in size) return `hook ${hookText(size.hook)}, ${pieceName(size.bait)}`;
   if ("head" in size)
     return `${weightText(size.head * 1000, system)}, ${showText(size.body, "smallLength", system)} long`;
   if ("blade" in size) return `blade ${size.blade}, ${weightText(size.mass * 1000, system)}`;

@@ -1,4 +1,5 @@
 import type { Measure, TackleDraft, TackleItem, TackleKind } from "../core/rig/tackle-item";
+import { baitName } from "./baits";
 import { type Entered, figureText, showText, type UnitSystem } from "./quantity";
 import { hookText, weightText } from "./weight";
 
@@ -78,7 +79,9 @@ export function pieceText(item: TackleItem, system: UnitSystem): string {
           ? `${MEASURE_NAMES[name].toLowerCase()} ${measureText(item, name, system)}`
           : measureText(item, name, system),
     );
-  const words = [item.material, item.metal, item.form, item.flex].filter((one) => one !== undefined);
+  const words = [item.material, item.metal, item.form, item.flex, item.bait && baitName(item.bait)].filter(
+    (one) => one !== undefined,
+  );
   const drop = item.drop && [`falls ${showText(item.drop.depth / item.drop.seconds, "speed", system)}, timed`];
   return [...measures, ...words, ...(drop ?? [])].join(", ");
 }

@@ -10,13 +10,16 @@ import { InputError } from "../core/quantity/fault";
 import { readSoundings } from "../core/formats/soundings-file";
 import type { SoundingsFile } from "../core/formats/soundings-text";
 import { type Answer, answer, answerLater } from "../core/quantity/answer";
+import { speciesById } from "../core/fish/species";
 import type { RigAdvice } from "../core/rig/advice";
+import { adviseRig, parseRigRequest } from "../core/rig/advise";
+import { choicesFor } from "../core/rig/choices";
 import type { RigRequest } from "../core/rig/request";
 import { type Approach, type ApproachRequest, approachLie } from "../scenario/approach";
 import type { ReachReading, ReadingRequest } from "../scenario/reading";
 import { readReach, readReachWithScore } from "../scenario/read";
-import { rigFor } from "../scenario/rig";
-import { type Ways, waysOf, type WaysRequest } from "../scenario/ways";
+import { type Ways, waysOf } from "../scenario/ways";
+import type { WaysRequest } from "../scenario/ways-request";
 import { offer } from "./alive";
 
 /** Scores at the precomputed flows of one reach, seen in one way: kept, since they are asked for place by place. */
@@ -37,7 +40,9 @@ const api = {
   read: (field: Field, request: ReadingRequest): Answer<ReachReading> => answer(() => readReach(field, request)),
   approach: (field: Field, reading: ReachReading, request: ApproachRequest): Answer<Approach> =>
     answer(() => approachLie(field, reading, request)),
-  rig: (request: RigRequest): Answer<RigAdvice> => answer(() => rigFor(request)),
+  rig: (request: RigRequest): Answer<RigAdvice> => answer(() => adviseRig(request)),
+  choices: (request: RigRequest): Answer<ReturnType<typeof choicesFor>> =>
+    answer(() => choicesFor(parseRigRequest(request), speciesById(request.species))),
   ways: (field: Field, reading: ReachReading, request: WaysRequest): Answer<Ways> =>
     answer(() => waysOf(field, reading, request)),
   /** How the model of a day stands to a fish that was had then at a place. */

@@ -5,7 +5,7 @@ import type { Seam } from "../water/seams";
 import { type MainCurrent, mainHeading } from "../water/main-current";
 import { streamline } from "../water/streamline";
 import { castFault, type CastWays, clearOfWood } from "./cast-line";
-import { FALLS, type Landing, landingFor } from "./landing";
+import { type Landing, landingFor } from "./landing";
 
 /** One place to put the lure, m. */
 export interface Target {
@@ -106,8 +106,8 @@ function spot(
   line: Spot["line"],
   { height, fall, main, drill, ways }: Omit<TargetOptions, "from" | "casts">,
 ): Spot {
-  const [over, falls] = drill === "soak" ? [BAIT.height, FALLS.heavy] : [drill === "walk" ? WALKED : height, fall];
-  const landing = landingFor(field, x, y, over, falls, main);
+  const over = drill === "soak" ? BAIT.height : drill === "walk" ? WALKED : height;
+  const landing = landingFor(field, x, y, over, fall, main);
   return { x, y, name, line, landing: belowWood(ways, [x, y], landing) };
 }
 

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { between, instant, latitude, longitude, positive, rule } from "../quantity/checks";
 import type { LiePlace } from "../fish/lie-place";
 import { METHODS } from "../tactics/methods";
+import { RETRIEVES } from "../tactics/retrieves";
 import { localRuleSchema } from "./local-rules";
 import { anglerSchema, base, id, placeSchema, riverStateSchema, rodSchema, text } from "./record-base";
 
@@ -55,6 +56,18 @@ const readLieSchema = z.strictObject({
 });
 export type ReadLie = z.infer<typeof readLieSchema>;
 
+/** The rig that is fished: what the hand does, its weight, g, its leader, m, and the cast's angle. */
+export const rigRecordSchema = z.strictObject({
+  retrieve: z.enum(RETRIEVES).nullable(),
+  grams: between(0, 1000).nullable(),
+  leader: between(0, 10).nullable(),
+  /** Hook number or size of the lure, in words. */
+  size: z.string().max(60),
+  /** Degrees between the cast and straight upstream: 0 up, 90 across, 180 down. */
+  castAngle: between(0, 180).nullable(),
+});
+export type RigRecord = z.infer<typeof rigRecordSchema>;
+
 /** What is fished in a stretch: a change of any of it closes the stretch and opens another. */
 const fished = {
   lie: spot,
@@ -68,6 +81,8 @@ const fished = {
   piece: z.string().max(60),
   /** How deep it is fished, m; null where that was not said. */
   depth: positive.lt(60).nullable(),
+  /** The rig; undefined where it was not said. */
+  rig: rigRecordSchema.optional(),
   /** Laid and left, while its angler is elsewhere. */
   fixed: z.boolean(),
 };

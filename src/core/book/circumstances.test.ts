@@ -144,6 +144,7 @@ test("by place, sort of place, rank, lure, colour, piece, depth and way; what wa
     piece: "half",
     depth: 1.2,
     method: "float",
+    rig: { retrieve: "lift-and-drop", grams: 5.3, leader: 0.4, size: "5.3 g", castAngle: 20 },
   });
   const efforts = [
     over(at(8), at(10), { stretch }),
@@ -158,6 +159,9 @@ test("by place, sort of place, rank, lure, colour, piece, depth and way; what wa
   expect(hoursBy("piece", efforts)).toEqual({ half: 3, unknown: 1 });
   expect(hoursBy("depth", efforts)).toEqual({ "1-1.5": 3, unknown: 1 });
   expect(hoursBy("method", efforts)).toEqual({ float: 3, unknown: 1 });
+  expect(hoursBy("retrieve", efforts)).toEqual({ "lift-and-drop": 3, unknown: 1 });
+  expect(hoursBy("weight", efforts)).toEqual({ "4-8": 3, unknown: 1 });
+  expect(hoursBy("cast-angle", efforts)).toEqual({ "0-30": 3, unknown: 1 });
   // A place that was not read has no sort and no rank; of sorts only those that were fished are told.
   const unread = [over(at(8), at(10), { stretch: { ...stretch, read: undefined } })];
   expect(hoursBy("kind", unread)).toEqual({ unknown: 2 });

@@ -9,6 +9,7 @@ import { tideTurns } from "../gauge/tide";
 import { LIE_KINDS } from "./bank-records";
 import { type Effort } from "./effort";
 import { halfHourIntervals, middleOf } from "./half-hours";
+import { RETRIEVES } from "../tactics/retrieves";
 import { type Band, bandsBetween, isIn } from "./bands";
 import { RATE_KINDS, type RateKind, type RateScale, SI_SCALE } from "./rate-terms";
 import { flowBands, type Rates, ratesBy } from "./rates";
@@ -103,6 +104,10 @@ const HOURS = bandsBetween([0, 3, 6, 9, 12, 15, 18, 21, 24]);
 /** Ranks of the lies as they were read: the first, the next two, the rest. */
 const RANKS = bandsBetween([1, 2, 4, 1000]);
 
+/** Weights of a rig, g: shot, small heads, heads, sinkers. Cast up, up and across, across, down and across, down. */
+const WEIGHTS = bandsBetween([0, 0.5, 1.5, 4, 8, 15, 30, 60, 1001]);
+const CAST_ANGLES = bandsBetween([0, 30, 75, 105, 150, 180.1]);
+
 /** How efforts are told apart by one property. */
 type Property = (efforts: readonly Effort[], scale: RateScale, around: Surroundings) => Classing;
 
@@ -153,6 +158,9 @@ const PROPERTIES: Record<RateKind, Property> = {
   colour: ofStretch("colour"),
   piece: ofStretch("piece"),
   method: ofStretch("method"),
+  retrieve: (efforts) => ofLabel(efforts, RETRIEVES, ({ stretch }) => stretch?.rig?.retrieve),
+  weight: (efforts) => ofFigure(efforts, WEIGHTS, ({ stretch }) => stretch?.rig?.grams ?? null),
+  "cast-angle": (efforts) => ofFigure(efforts, CAST_ANGLES, ({ stretch }) => stretch?.rig?.castAngle ?? null),
 };
 
 /** Efforts by one property. */

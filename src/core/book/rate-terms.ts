@@ -22,6 +22,9 @@ export const RATE_KINDS = [
   "piece",
   "depth",
   "method",
+  "retrieve",
+  "weight",
+  "cast-angle",
 ] as const;
 export type RateKind = (typeof RATE_KINDS)[number];
 

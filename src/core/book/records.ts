@@ -15,6 +15,7 @@ import { METHODS } from "../tactics/methods";
 import {
   observationSchema,
   photoSchema,
+  rigRecordSchema,
   ruleRecordSchema,
   soundedSchema,
   stretchSchema,
@@ -251,6 +252,7 @@ export const catchSchema = z.strictObject({
   angler: anglerSchema.optional(),
   method: z.enum(METHODS).nullable().optional(),
   colour: z.string().max(40).optional(),
+  rig: rigRecordSchema.optional(),
   piece: z.string().max(60).optional(),
   cast: z.int().min(1).max(99_999).optional(),
   angle: between(0, 180).optional(),

@@ -34,7 +34,7 @@ const WRITTEN: Record<Measure, { dimension?: Dimension; unit: string; scale: num
   blade: { unit: "", scale: 1 },
 };
 const NAMES = Object.keys(MEASURES) as Measure[];
-const WORDS = ["metal", "material", "form", "flex"] as const;
+const WORDS = ["metal", "material", "form", "flex", "bait"] as const;
 const DROP = ["dropGrams", "dropMetal", "dropDepth", "dropSeconds"] as const;
 /** A bare number in a file is in the unit of its column; kept values per one of it. */
 const PER_UNIT: Partial<Record<Measure, number>> = { diameter: 1000 };

@@ -1,6 +1,7 @@
 import type { Message } from "../quantity/message";
 import type { LureChoice } from "../tactics/lure";
 import type { Method } from "../tactics/methods";
+import type { Retrieve } from "../tactics/retrieves";
 import type { BottomMethod, BottomRig } from "./bottom";
 import type { FloatMore } from "./float-advice";
 import type { FloatRig, FloatTackle } from "./float";
@@ -13,7 +14,11 @@ interface Advised {
   lure: Pick<LureChoice, "category" | "size" | "colours" | "hookStyle" | "body"> & {
     /** The angler's own name for the bait. */ bait?: string;
   };
-  line: Omit<Strength, "reasons">;
+  line: Omit<Strength, "reasons" | "cautions">;
+  /** What the hand does. */
+  retrieveKind: Retrieve;
+  /** What to change when nothing comes, small things first. */
+  changes: Message[];
   reasons: Message[];
   cautions: Message[];
 }

@@ -1,9 +1,8 @@
 import { speciesById } from "../fish/species";
 import { adviseFor, adviseRig, parseRigRequest } from "./advise";
 import type { RigRequest } from "./request";
-import { setBottom } from "./bottom";
-import { setJig } from "./jig";
 import { setPlug } from "./plug";
+import { sinkThrough } from "./sink";
 import { setSpinner } from "./spinner";
 import { strikeZone } from "./strike-zone";
 import { chooseLure } from "../tactics/lure";
@@ -21,7 +20,10 @@ describe("one's own bait and hooks", () => {
 
   test("a bait goes on where bait is fished, under its own name, and never on a lure", () => {
     const own = ask("sinker", { tackle: { bait } });
-    expect(own.lure).toMatchObject({ bait: "worm from the heap", body: bait });
+    expect(own.lure).toMatchObject({
+      bait: "worm from the heap",
+      body: { grams: 1.5, density: 1070, diameter: 0.012 },
+    });
     expect(ask("sinker", { tackle: { bait: { ...bait, name: undefined } } }).lure).not.toHaveProperty("bait");
     const lure = ask("plug", { tackle: { bait } }).lure;
     expect(lure).not.toHaveProperty("bait");
@@ -51,26 +53,16 @@ describe("the rig of each way, from the same question", () => {
   const asked = (method: RigRequest["method"], at: object = {}, change: Partial<RigRequest> = {}) => {
     const request = parseRigRequest({ species: "brown-trout", ...change, water: { ...water, ...at }, method });
     const { line, lure } = adviseFor(request, speciesById("brown-trout"));
-    const full = { ...request.water, light: request.light };
-    const leash = {
-      lineDiameter: line.main.diameter,
-      distance: request.water.distance ?? 9,
-      tipHeight: Math.max(1, 0.7 * line.rod),
-    };
-    return { request, line, lure: { ...lure, reasons: [] }, water: full, leash };
+    return { request, line, lure };
   };
 
-  test("along the bottom and with heads: the fish lies where it is seen, or where its kind does, in eight tenths of the water", () => {
+  test("the fish lies where it is seen, or where its kind does, in eight tenths of the water: counted down to there", () => {
     const trout = speciesById("brown-trout");
-    for (const fishHeight of [undefined, 0.5, 1.4]) {
+    for (const fishHeight of [undefined, 0.4, 1.4]) {
       const height = Math.min(fishHeight ?? trout.focalHeight, 0.8 * 1.5);
-      for (const method of ["drop-shot", "sinker", "jig"] as const) {
-        const { request, lure, water: full, leash } = asked(method, { fishHeight, distance: 7 });
-        const { tackle, style } = request;
-        const question = { species: "brown-trout", water: full, lure, leash, fishHeight: height, tackle, style };
-        const { rig } = method === "jig" ? setJig({ method, ...question }) : setBottom({ method, ...question });
-        expect(adviseFor(request, trout)).toMatchObject({ ...rig });
-      }
+      const { request } = asked("jig", { fishHeight, distance: 7 });
+      const jig = adviseFor(request, trout) as ReturnType<typeof adviseRig<"jig">>;
+      expect(jig.countdown).toBeCloseTo(sinkThrough(request.water, jig.fall, height).seconds, 9);
     }
   });
 
@@ -83,6 +75,7 @@ describe("the rig of each way, from the same question", () => {
         water: request.water,
         distance: distance ?? 9,
         lineDiameter: line.main.diameter,
+        rod: line.rod,
         length,
         tackle: {},
       });

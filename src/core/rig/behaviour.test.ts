@@ -26,6 +26,7 @@ const options = (advice: BehaviourOptions["advice"], change: Partial<BehaviourOp
   lineDiameter: 0.00022,
   distance: 10,
   tipHeight: 2.4,
+  presentation: "across",
   soaks: false,
   reel: 1.6,
   ...change,
@@ -51,6 +52,7 @@ describe("along the bed", () => {
       lineDiameter: 0.00022,
       distance: 10,
       tipHeight: 2.4,
+      presentation: "across",
     });
     return { share: meanSpeed > 0 ? speed / meanSpeed : 0, touch };
   };
@@ -87,6 +89,7 @@ describe("along the bed", () => {
       lineDiameter: 0.00022,
       distance: 10,
       tipHeight: 2.4,
+      presentation: "across",
     });
     expect(slow(0.04).touch).toBeCloseTo(spot.touch, 9);
     expect(slow(0.26)).toEqual(slow(5));
@@ -162,11 +165,8 @@ describe("what swims", () => {
   });
 });
 
-test("of what was asked and advised: its own line, the tip of its rod, the reel, and whether its fish comes to what lies", () => {
-  for (const [species, soaks] of [
-    ["channel-catfish", true],
-    ["brown-trout", false],
-  ] as const) {
+test("of what was asked and advised: its own line, the tip of its rod, the reel, and that what lies is waited on", () => {
+  for (const species of ["channel-catfish", "brown-trout"] as const) {
     const request = parseRigRequest(asked("sinker", { species, tackle: { perTurn: 0.5, rodLength: 4 } }));
     const advice = adviseRig(asked("sinker", { species, tackle: { perTurn: 0.5, rodLength: 4 } }));
     expect(behaviourOptions(request, advice, 14)).toEqual({
@@ -175,7 +175,9 @@ test("of what was asked and advised: its own line, the tip of its rod, the reel,
       lineDiameter: advice.line.main.diameter,
       distance: 14,
       tipHeight: 0.7 * 4,
-      soaks,
+      presentation: "across",
+      factor: undefined,
+      soaks: true,
       reel: 0.5 * 2.5,
     });
   }

@@ -1,10 +1,11 @@
-import { habitsOf } from "../fish/species-habits";
 import type { BottomAdvice, FloatAdvice, JigAdvice, PlugAdvice, RigAdvice, SpinnerAdvice } from "./advice";
 import { bottomDragged } from "./bottom";
 import { contactOf, type Dragged } from "./contact";
 import { headDragged } from "./jig";
 import { reelSpeed } from "./reel";
 import type { RigAsked } from "./request";
+import { drillFor } from "../tactics/methods";
+import type { Presentation } from "../tactics/purpose";
 import { tipOver } from "./rod";
 import { shotMass } from "./shot";
 import { fishFloat, type FloatTackle } from "./float";
@@ -77,7 +78,10 @@ export interface BehaviourOptions {
   lineDiameter: number;
   distance: number;
   tipHeight: number;
-  /** Fish that come to a bait that lies still. */
+  presentation: Presentation;
+  /** What the bank has taught of the line's pull. */
+  factor?: number;
+  /** It lies still and is waited on. */
   soaks: boolean;
   /** Fastest that the reel brings line in, m/s. */
   reel: number;
@@ -93,7 +97,9 @@ export const behaviourOptions = (asked: RigAsked, advice: RigAdvice, distance: n
   lineDiameter: advice.line.main.diameter,
   distance,
   tipHeight: tipOver(advice.line.rod),
-  soaks: habitsOf(asked.species).drill === "soak",
+  presentation: "presentation" in advice ? advice.presentation : "across",
+  factor: asked.tackle.pullFactor,
+  soaks: drillFor(asked.method, asked.species) === "soak",
   reel: reelSpeed(asked.tackle),
 });
 
@@ -164,7 +170,7 @@ export function floatBehaviour({ water, setting, holdBack }: BehaviourOptions, a
 }
 
 function along(
-  { water, lineDiameter, distance, tipHeight }: BehaviourOptions,
+  { water, lineDiameter, distance, tipHeight, presentation, factor }: BehaviourOptions,
   dragged: Dragged,
   height: number,
   kept: { stays: number; walked: number },
@@ -173,7 +179,13 @@ function along(
   const at = response(
     SPEEDS.map((times) => times * base),
     (meanSpeed) => {
-      const contact = contactOf({ ...water, meanSpeed }, dragged, { lineDiameter, distance, tipHeight });
+      const contact = contactOf({ ...water, meanSpeed }, dragged, {
+        lineDiameter,
+        distance,
+        tipHeight,
+        presentation,
+        factor,
+      });
       return { share: meanSpeed > 0 ? contact.speed / meanSpeed : 0, touch: contact.touch };
     },
   );

@@ -1,15 +1,20 @@
 import { habitsOf } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
-import type { LureBody, LureChoice } from "../tactics/lure";
-import { type Contact, contactOf, type Dragged, type Leash } from "./contact";
+import type { LureBody } from "../tactics/lure";
+import type { Presentation, Purpose } from "../tactics/purpose";
+import { chooseStep, type Fit, type Step, stepOf } from "./choose-weight";
+import { contactOf, type Dragged } from "./contact";
 import { DENSITY, type Metal, sphereDiameter, submergedWeight } from "./drag";
-import { BAIT_HEADS, DROP_SHOTS, SINKERS } from "./ladders";
-import type { OwnStyle, OwnTackle } from "./request";
-import { SHOT_SIZES } from "./shot";
 import { terminalOf } from "./fall";
-import type { Water } from "./water";
+import { BAIT_HEADS, DRIFTED_SHOT, DROP_SHOTS, SINKERS } from "./ladders";
+import { roomFor, type SetUp } from "./set-up";
+import { SHOT_SIZES } from "./shot";
+import { weightReasons } from "./weight-reasons";
 
-export type BottomMethod = "drift" | "sinker" | "drop-shot" | "dead-bait";
+export type BottomMethod = "drift" | "freeline" | "sinker" | "drop-shot" | "dead-bait";
+
+/** A step of what lies or drifts on the bed: pieces of one size. */
+type BottomStep = Step & Choice;
 
 export interface BottomRig {
   grams: number;
@@ -18,6 +23,10 @@ export interface BottomRig {
   piece: number;
   size: string | null;
   metal: Metal;
+  purpose: Purpose;
+  presentation: Presentation;
+  /** The line under the rod, degrees from the vertical; null of a cast line. */
+  angle: number | null;
   /** From the weight to the hook along the line, m: above the bed for a drop shot. */
   hookDistance: number;
   /** m */
@@ -28,26 +37,18 @@ export interface BottomRig {
   /** Along the bed, m/s; 0 where it holds. */
   speed: number;
   holds: boolean;
-  /** The next lighter and heavier choices, and how much they touch. */
-  ladder: { grams: number; touchFraction: number; holds: boolean }[];
+  /** To the bed: s, and how far it is swept, m. */
+  seconds: number;
+  swept: number;
+  ladder: BottomStep[];
+  fit: Fit;
 }
 
-export interface BottomQuestion {
-  method: BottomMethod;
-  species: string;
-  water: Water;
-  lure: LureChoice;
-  leash: Leash;
-  /** Height of the fish over the bed, m. */
-  fishHeight: number;
-  tackle: OwnTackle;
-  style: OwnStyle;
-}
+export type BottomQuestion = Pick<
+  SetUp,
+  "species" | "water" | "lure" | "leash" | "line" | "purpose" | "fishHeight" | "tackle" | "style"
+> & { method: BottomMethod };
 
-/** Share of the time that a drifted weight should tap: light and steady. Common practice, no source. */
-export const TAPPING = { least: 0.2, most: 0.6 };
-/** What goes slower than this along the bed lies still for an angler, m/s. */
-const CREEPS = 0.02;
 /** Shot above a small bait, 12 in; above a live one, 16 in, m. Common practice, no source. */
 const SHOT_UP = { small: 0.305, live: 0.406 };
 /** Over this a second shot of the same size takes half of it, m/s. Common practice, no source. */
@@ -57,6 +58,9 @@ const SLIDING = { still: 0.457, strong: 0.305 };
 /** Hook over the weight of a drop shot, 15 to 20 cm. Common practice, no source. */
 const HOOK_UP = { low: 0.15, high: 0.2 };
 
+/** Leader of a bait without weight, m. Common practice, no source. */
+const FREE_LEADER = 1;
+
 interface Choice {
   grams: number;
   pieces: number;
@@ -64,11 +68,11 @@ interface Choice {
   size: string | null;
 }
 
+/** What is carried, lightest first: up to three shot of a size, or single weights. */
 function choicesOf({ method, tackle, species }: BottomQuestion): Choice[] {
   if (method === "drift") {
-    const box = (tackle.shot ?? SHOT_SIZES.value.map((one) => ({ ...one, count: undefined }))).filter(
-      ({ count }) => count !== 0,
-    );
+    const usual = SHOT_SIZES.value.filter(({ grams }) => grams >= DRIFTED_SHOT);
+    const box = (tackle.shot ?? usual.map((one) => ({ ...one, count: undefined }))).filter(({ count }) => count !== 0);
     return box
       .flatMap(({ size, grams, count = 99 }) =>
         [1, 2, 3]
@@ -77,97 +81,95 @@ function choicesOf({ method, tackle, species }: BottomQuestion): Choice[] {
       )
       .sort((a, b) => a.grams - b.grams || a.pieces - b.pieces);
   }
+  if (method === "freeline") return [{ grams: 0, pieces: 0, piece: 0, size: null }];
   const own = tackle.heads && [...new Set(tackle.heads)].sort((a, b) => a - b);
   const usual = method === "sinker" ? SINKERS : method === "drop-shot" ? DROP_SHOTS : BAIT_HEADS;
   // Small fish take a lighter weight with them than they would lift.
-  const carried =
-    own ?? (method === "drop-shot" && habitsOf(species).family === "trout" ? [3.5, 5, 7, 10, ...usual] : usual);
+  const carried = own ?? (method === "drop-shot" && habitsOf(species).family === "trout" ? [3.5, 5, ...usual] : usual);
   return carried.map((grams) => ({ grams, pieces: 1, piece: grams, size: null }));
 }
 
 /** Drag of a ball at the speeds of weights in a river (rig/drag.ts). */
 const BALL = 0.45;
 
-/** What goes along the bed: pieces of weight, and the bait behind them; a bait that floats takes nothing off. */
+/** What goes along the bed: pieces of weight, and the bait behind them, that weighs or lifts what it does in water. */
 export function bottomDragged(
   { pieces, piece, metal }: Pick<BottomRig, "pieces" | "piece" | "metal">,
   body: LureBody,
 ): Dragged {
   const weight =
     submergedWeight((pieces * piece) / 1000, DENSITY[metal]) +
-    Math.max(0, submergedWeight(body.grams / 1000, body.density));
+    submergedWeight(body.grams / 1000, body.density) -
+    (body.lift ?? 0);
   const ball = sphereDiameter(piece / 1000, DENSITY[metal]);
   const area = BALL * (Math.PI / 4) * (pieces * ball ** 2 + body.diameter ** 2);
-  return { weight, fall: terminalOf(weight, area), area };
+  return { weight: Math.max(weight, 1e-6), fall: terminalOf(Math.max(weight, 1e-6), area), area };
 }
 
-/**
- * Bottom drift: the fewest and lightest shot that tap for the wanted share of the time. Sliding sinker, drop shot, dead
- * bait: the lightest weight that holds where it lies; the heaviest carried where none does.
- */
+/** Shot, a sinker or a head for what it is wanted for: of what is carried, by the whole line in this water. */
 export function setBottom(question: BottomQuestion): { rig: BottomRig; reasons: Message[] } {
-  const { method, water, tackle, style, lure } = question;
-  const tried = choicesOf(question).map((choice) => ({
-    ...choice,
-    ...contactOf(water, bottomDragged({ ...choice, metal: tackle.metal ?? "tin" }, lure.body), question.leash),
-  }));
-  const serves = ({ touch, holds, speed }: (typeof tried)[number]) =>
-    method === "drift" ? touch >= TAPPING.least : holds || speed < CREEPS;
-  const first = tried.findIndex(serves);
-  const at = first < 0 ? tried.length - 1 : preferred(tried, first, method === "drift" && water.meanSpeed > STRONG);
-  const chosen = tried[at]!;
-  const { hookDistance, leader } = lengthsOf(question);
-  const floats = lure.body.density < 1000;
-  const baitHeight =
-    method === "drop-shot"
-      ? hookDistance
-      : floats
-        ? leader * 0.9
-        : method === "drift"
-          ? Math.min(0.3 * hookDistance, 0.1)
-          : 0.02;
+  const { method, water, tackle, lure, leash, purpose, fishHeight } = question;
+  const metal = tackle.metal ?? "tin";
+  const tried = choicesOf(question).map((choice) => {
+    const dragged = bottomDragged({ ...choice, metal }, lure.body);
+    const contact = contactOf(water, dragged, leash);
+    const room = roomFor(question, choice.grams + lure.body.grams);
+    const step = stepOf({ water, leash, room, fishHeight }, choice.grams, dragged.fall, contact);
+    return { step: { ...choice, ...step }, contact };
+  });
+  const steps = tried.map(({ step }) => step);
+  const chosen = chooseStep(steps, purpose.purpose);
+  const at = method === "drift" ? preferred(steps, chosen.at, water.meanSpeed > STRONG) : chosen.at;
+  const { step, contact } = tried[at]!;
+  const lengths = lengthsOf(question);
   const rig: BottomRig = {
-    grams: chosen.grams,
-    pieces: chosen.pieces,
-    piece: chosen.piece,
-    size: chosen.size,
-    metal: tackle.metal ?? "tin",
-    hookDistance,
-    leader,
-    baitHeight,
-    touchFraction: chosen.touch,
-    speed: chosen.speed,
-    holds: chosen.holds || chosen.speed < CREEPS,
-    ladder: tried
-      .slice(Math.max(0, at - 2), at + 3)
-      .map(({ grams, touch, holds }) => ({ grams, touchFraction: touch, holds })),
+    grams: step.grams,
+    pieces: step.pieces,
+    piece: step.piece,
+    size: step.size,
+    metal,
+    purpose: purpose.purpose,
+    presentation: leash.presentation,
+    angle: leash.presentation === "vertical" ? step.angle : null,
+    ...lengths,
+    baitHeight: baitHeightOf(question, lengths),
+    touchFraction: step.touch,
+    speed: contact.speed,
+    holds: step.holds,
+    seconds: step.seconds,
+    swept: step.swept,
+    ladder: steps,
+    fit: chosen.fit,
   };
-  return {
-    rig,
-    reasons: [
-      ...weightReasons(question, rig, first < 0),
-      ...(style.liveBait && method === "drift" ? [message("live-bait-longer", { hookDistance })] : []),
-      ...(floats ? [message("bait-floats", { baitHeight })] : []),
-      ...(rig.metal === "lead" ? [message("lead-banned")] : []),
-    ],
-  };
+  return { rig, reasons: reasonsFor(question, rig, at) };
 }
 
 /** Among choices of nearly one weight two shot in strong water, where one piece would bounce; one elsewhere. */
-function preferred(tried: readonly (Choice & Contact)[], first: number, strong: boolean): number {
-  const least = tried[first]!.grams;
-  const near = tried.map((one, k) => ({ ...one, k })).filter(({ grams, k }) => k >= first && grams <= 1.25 * least);
+function preferred(steps: readonly BottomStep[], first: number, strong: boolean): number {
+  const { grams, serves } = steps[first]!;
   const wanted = strong ? 2 : 1;
-  return (near.find(({ pieces }) => pieces === wanted) ?? near[0]!).k;
+  const near = steps.findIndex(
+    (one, k) =>
+      k >= first && one.pieces === wanted && one.grams <= 1.25 * grams && serves.every((of) => one.serves.includes(of)),
+  );
+  return near < 0 ? first : near;
 }
 
-function lengthsOf({ method, water, tackle, style, fishHeight, lure }: BottomQuestion): {
-  hookDistance: number;
-  leader: number;
-} {
+type Lengths = Pick<BottomRig, "hookDistance" | "leader">;
+
+function baitHeightOf({ method, lure }: BottomQuestion, { hookDistance, leader }: Lengths): number {
+  if (method === "drop-shot") return hookDistance;
+  // A bait that floats rides at its leader's length, or nearly.
+  if (lure.body.density < 1000) return 0.9 * leader;
+  return method === "drift" || method === "freeline" ? Math.min(0.3 * hookDistance, 0.1) : 0.02;
+}
+
+function lengthsOf({ method, water, tackle, fishHeight, lure }: BottomQuestion): Lengths {
   switch (method) {
+    case "freeline":
+      return { hookDistance: 0, leader: tackle.leader ?? FREE_LEADER };
     case "drift": {
-      const up = style.liveBait ? SHOT_UP.live : SHOT_UP.small;
+      const up = lure.body.lift ? SHOT_UP.live : SHOT_UP.small;
       return { hookDistance: up, leader: tackle.leader ?? up };
     }
     case "sinker": {
@@ -187,21 +189,25 @@ function lengthsOf({ method, water, tackle, style, fishHeight, lure }: BottomQue
   }
 }
 
-function weightReasons({ method, water }: BottomQuestion, rig: BottomRig, none: boolean): Message[] {
-  const { grams, pieces, piece, touchFraction, speed, hookDistance, leader } = rig;
-  if (method === "drift")
-    return [
-      message(none ? "drift-none-taps" : "drift-taps", { pieces, piece, touchFraction, speed }),
+function reasonsFor({ method, water, purpose, lure }: BottomQuestion, rig: BottomRig, at: number): Message[] {
+  const { pieces, hookDistance, leader, baitHeight } = rig;
+  const floats = lure.body.density < 1000;
+  const set: Record<BottomMethod, Message[]> = {
+    drift: [
       ...(pieces > 1 && water.meanSpeed > STRONG ? [message("drift-second-shot")] : []),
       message("drift-hook", { hookDistance }),
       message("drift-one-at-a-time"),
-    ];
+    ],
+    freeline: [message("freeline-free")],
+    sinker: [message("sinker-leader", { leader })],
+    "drop-shot": [message("drop-shot-hook", { hookDistance })],
+    "dead-bait": [message("dead-bait-head")],
+  };
   return [
-    message(none ? "weight-rolls" : "weight-holds", { grams, speed }),
-    method === "drop-shot"
-      ? message("drop-shot-hook", { hookDistance })
-      : method === "sinker"
-        ? message("sinker-leader", { leader })
-        : message("dead-bait-head"),
+    ...(method === "freeline" ? [] : weightReasons(purpose, rig, at)),
+    ...set[method],
+    ...(lure.body.lift && method === "drift" ? [message("live-bait-longer", { hookDistance })] : []),
+    ...(floats ? [message("bait-floats", { baitHeight })] : []),
+    ...(rig.metal === "lead" ? [message("lead-banned")] : []),
   ];
 }

@@ -1,8 +1,8 @@
+import type { BaitKind } from "../tactics/baits";
 import { bodyMass } from "../tactics/sizes";
-import { sphereDiameter } from "./drag";
 import { bodyWeight, dragAreaFromDrop } from "./fall";
 import type { OwnTackle } from "./request";
-import { bladeSpeed } from "./spinner";
+import { bladeSpeed } from "./blade";
 import type { TackleItem } from "./tackle-item";
 
 /** What the pieces of a box are to a rig. */
@@ -13,23 +13,32 @@ function metalOf(items: readonly TackleItem[]): Pick<OwnTackle, "metal"> {
   return metal ? { metal } : {};
 }
 
-/** The first bait in the box, a ball of its mass where its thickness is not said; and the hooks there are. */
-export function baitOf([bait]: readonly TackleItem[], hooks: readonly TackleItem[]): OwnTackle {
-  const density = bait?.density ?? USUAL_BAIT;
+/** The bait of the kind that is wanted, or the first in the box, by its own measures; and the hooks there are. */
+export function baitOf(baits: readonly TackleItem[], hooks: readonly TackleItem[], wanted?: BaitKind): OwnTackle {
+  const bait = wanted === undefined ? baits[0] : baits.find((one) => one.bait === wanted);
   return {
     ...(hooks.length > 0 && { hooks: hooks.map(({ hook }) => hook!) }),
-    ...(bait && {
-      bait: {
-        name: bait.name,
-        grams: Math.min(500, bait.grams!),
-        density,
-        diameter: bait.diameter ?? sphereDiameter(bait.grams! / 1000, density),
-      },
-    }),
+    ...(bait ? { bait: ownBait(bait) } : wanted !== undefined && { bait: { kind: wanted } }),
   };
 }
-/** Density of a bait that does not say its own: flesh, a little heavier than water, kg/m3. From memory. */
-const USUAL_BAIT = 1080;
+
+const ownBait = ({
+  name,
+  bait,
+  grams,
+  density,
+  diameter,
+  length,
+  hook,
+}: TackleItem): NonNullable<OwnTackle["bait"]> => ({
+  name,
+  ...(bait !== undefined && { kind: bait }),
+  ...(grams !== undefined && { grams: Math.min(500, grams) }),
+  ...(density !== undefined && { density }),
+  ...(diameter !== undefined && { diameter }),
+  ...(length !== undefined && { length: Math.min(0.6, length) }),
+  ...(hook !== undefined && { hook }),
+});
 
 /** Sizes of shot by the angler's own names, with how many there are. */
 export const shotOf = (shot: readonly TackleItem[]): OwnTackle =>

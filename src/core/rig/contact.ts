@@ -1,8 +1,9 @@
 import { shearVelocity } from "../flow/profile";
 import { COMMON_PRACTICE, FROM_MEMORY, sourced, WATER_DENSITY } from "../quantity/provenance";
-import { LINE_NORMAL } from "./drag";
+import { type Leash, linePull } from "./line-pull";
 import { speedIn } from "./sink";
 import { root } from "./solve";
+import { hangingLine, hangingTouch } from "./vertical";
 import type { Water } from "./water";
 
 /** What is taken along the bed: weight in water, N, fall in still water, m/s, Cd times area of all that drags, m2. */
@@ -12,13 +13,6 @@ export interface Dragged {
   area: number;
 }
 
-/** The line from it to the rod: diameter, m; how far off the rod tip is, and how high over the water, m. */
-export interface Leash {
-  lineDiameter: number;
-  distance: number;
-  tipHeight: number;
-}
-
 export interface Contact {
   /** Speed along the bed, m/s: 0 where it holds. */
   speed: number;
@@ -26,13 +20,16 @@ export interface Contact {
   touch: number;
   /** Share of its weight that the line takes off it. */
   lifted: number;
+  /** It stays where it lies, under the line's pull and the water's push. */
   holds: boolean;
+  /** The line at the rod, degrees from the vertical. */
+  angle: number;
 }
 
-/** Friction of a weight on stones. Common practice, no source. */
-const FRICTION = 0.6;
-/** Stones stand about six of their heights apart (a rough bed of mixed stones; from memory). */
-const SPACING = sourced(6, "heights", FROM_MEMORY);
+/** Friction of a weight on gravel: 0.3 to 0.6, a tangent of the grains' angle of repose. From memory. */
+const FRICTION = sourced(0.6, "share", FROM_MEMORY);
+/** Stones that a weight hops between stand about three of their heights apart (closely packed; from memory). */
+const SPACING = sourced(3, "heights", FROM_MEMORY);
 /** The water in which it runs is that a quarter of the roughness up, at least two centimetres. Common practice. */
 const RUNS_AT = sourced({ share: 0.25, least: 0.02 }, "m", COMMON_PRACTICE);
 /** Five points of Gauss and Hermite: what the ups and downs of the water do to a fall (Abramowitz & Stegun 25.10). */
@@ -59,42 +56,48 @@ export function touchShare(fall: number, speed: number, gusts: number): number {
   return sum / Math.sqrt(Math.PI);
 }
 
-/** Drag of the part of the line that is under water, N, in a line across the current that moves along at v. */
-export function lineDrag(water: Water, { lineDiameter, distance, tipHeight }: Leash, v: number): number {
-  const { depth } = water;
-  const length = Math.hypot(distance, depth + tipHeight) * (depth / (depth + tipHeight));
-  const layers = 12;
-  let sum = 0;
-  for (let k = 0; k < layers; k++) {
-    const passing = speedIn(water, ((k + 0.5) / layers) * depth) - v;
-    sum += passing * Math.abs(passing);
-  }
-  return 0.5 * WATER_DENSITY * LINE_NORMAL * lineDiameter * length * (sum / layers);
-}
-
 /**
- * How a weight goes along the bed on its line: half of the line's drag comes on it and pulls it along and up towards
- * the rod; the water near the bed pushes it; the stones hold it for the share of the time that it touches them.
+ * How a weight goes along the bed on its line, from the forces on it: the line's (line-pull.ts), the push of the water
+ * near the bed, and the stones, that hold it for the share of the time that it touches them. Cast down, the line keeps
+ * it from going: it takes what pushes the weight as tension, that lifts it. Under the rod the angle decides.
  */
 export function contactOf(water: Water, dragged: Dragged, leash: Leash): Contact {
-  const { weight, fall, area } = dragged;
+  const { weight, area } = dragged;
+  // What the bank has taught of the line holds for its lift on the way down too: drag goes with the fall's square.
+  const fall = dragged.fall / Math.sqrt(leash.factor ?? 1);
   const near = speedIn(water, Math.max(RUNS_AT.value.least, RUNS_AT.value.share * water.bedRoughness));
   const gusts = water.meanSpeed > 0 ? shearVelocity(water.meanSpeed, water.depth, roughIn(water)) : 0;
-  const up = (water.depth + leash.tipHeight) / Math.hypot(leash.distance, water.depth + leash.tipHeight);
+  const pushAt = (v: number) => 0.5 * WATER_DENSITY * area * (near - v) * Math.abs(near - v);
+  const still = linePull(water, leash);
+  const push = pushAt(0);
+  const down = leash.presentation === "down" ? Math.max(0, still.along + push) : 0;
+  const rise = (water.depth + leash.tipHeight) / Math.max(leash.distance, 0.1);
+  const upAtRest = still.up + down * rise;
+  const lifted = share(upAtRest / weight);
+  const drive = leash.presentation === "down" ? 0 : Math.hypot(still.along + push, still.across);
+  const holds = lifted < 1 && drive <= FRICTION.value * (weight - Math.max(0, upAtRest));
+  if (leash.presentation === "vertical") {
+    const { angle } = hangingLine(water, weight, leash.lineDiameter, leash.factor);
+    return { speed: 0, touch: hangingTouch(angle), lifted, holds, angle };
+  }
+  const resting = { lifted, holds, angle: still.angle };
+  if (holds) return { ...resting, speed: 0, touch: 1 };
+  if (leash.presentation === "down")
+    return { ...resting, speed: 0, touch: lifted >= 1 ? 0 : touchShare(fall * Math.sqrt(1 - lifted), 0, gusts) };
   const at = (v: number) => {
-    const pull = 0.5 * lineDrag(water, leash, v);
-    const lifted = Math.min(1, (Math.abs(pull) * up) / weight);
-    const net = fall * Math.sqrt(1 - lifted);
-    const touch = v <= 1e-9 ? 1 : touchShare(net, v, gusts);
-    const push = pull + 0.5 * WATER_DENSITY * area * (near - v) * Math.abs(near - v);
-    return { lifted, touch, gain: push - FRICTION * touch * weight * (1 - lifted) };
+    const pull = linePull(water, leash, v);
+    const off = share(pull.up / weight);
+    const touch = v <= 1e-9 ? 1 : touchShare(fall * Math.sqrt(1 - off), v, gusts);
+    return { off, touch, gain: pull.along + pushAt(v) - FRICTION.value * touch * weight * (1 - off) };
   };
-  const still = at(0);
-  if (still.gain <= 0) return { speed: 0, touch: 1, lifted: still.lifted, holds: true };
+  if (at(0).gain <= 0) return { ...resting, speed: 0, touch: 1 };
   const fastest = speedIn(water, water.depth);
   const speed = root((v) => at(v).gain, 1e-6, fastest, 1e-4 * fastest);
-  return { speed, touch: at(speed).touch, lifted: at(speed).lifted, holds: false };
+  const moving = at(speed);
+  return { speed, touch: moving.touch, lifted: moving.off, holds: false, angle: still.angle };
 }
+
+const share = (value: number): number => Math.min(1, Math.max(0, value));
 
 /** A roughness that a log profile bears. */
 const roughIn = ({ depth, bedRoughness }: Water): number => Math.min(Math.max(bedRoughness, 1e-4), 0.5 * depth);

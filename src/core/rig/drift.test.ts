@@ -38,6 +38,7 @@ const behaviour = (advice: RigAdvice, more: object = {}): Behaviour =>
     lineDiameter: 0.0002,
     distance: 9,
     tipHeight: 2.5,
+    presentation: "across",
     soaks: false,
     reel: 1.75,
     ...more,
@@ -182,6 +183,19 @@ describe("near the fish", () => {
     expect(of("brown-trout", 1.5, 4)).toBeLessThan(of("brown-trout", 1.5, 12));
   });
 
+  test("on their run fish come 6 to 9 m for a lure in clear water (common practice, no source), less in colour; not for bait, nor trout", () => {
+    const ahead = (id: string, visibleDepth: number, method?: "plug" | "float") =>
+      strikeZone(speciesById(id), { visibleDepth, temperature: 11 }, method).ahead;
+    for (const id of ["steelhead", "king-salmon"]) {
+      expect(ahead(id, 2.5, "plug")).toBeGreaterThanOrEqual(6);
+      expect(ahead(id, 6, "plug")).toBeLessThanOrEqual(9);
+      expect(ahead(id, 0.5, "plug")).toBeLessThan(ahead(id, 2, "plug"));
+      expect(ahead(id, 2.5, "float")).toBe(ahead(id, 2.5));
+      expect(ahead(id, 2.5, "plug")).toBeGreaterThan(ahead(id, 2.5));
+    }
+    expect(ahead("brown-trout", 2.5, "plug")).toBe(ahead("brown-trout", 2.5));
+  });
+
   const question = (field: ReturnType<typeof river>, from: readonly [number, number]) => {
     const advice = adviseRig({ method: "float", species: "brown-trout", water: WATER });
     return {
@@ -258,7 +272,10 @@ describe("near the fish", () => {
     expect(ways.length).toBeGreaterThan(3);
     for (let k = 1; k < ways.length; k++) expect(worth(ways[k]!)).toBeLessThanOrEqual(worth(ways[k - 1]!));
     // 0.8 m is no water for a spoon.
-    expect(without).toEqual([{ method: "spoon", why: { code: "spoon-shallow", values: {} } }]);
+    expect(without).toContainEqual({ method: "spoon", why: { code: "spoon-shallow", values: {} } });
+    // What is too light for the distance says how far it goes.
+    for (const { why } of without.filter(({ why: { code } }) => code === "cast-short"))
+      expect(Number(why.values.range)).toBeLessThan(Number(why.values.distance));
     const float = ways.find(({ method }) => method === "float")!;
     expect(float.advice.method === "float" && float.advice.setting).toBe(float.cast.setting);
   }, 60_000);

@@ -12,9 +12,9 @@ const rig = setFloat(water, tackle);
 const more = (change: Partial<FloatRig> = {}, own: Partial<FloatTackle> = {}, rod = 3.9, light = {}) =>
   moreOfFloat({ ...rig, ...change }, { ...water, ...light }, { ...tackle, ...own }, rod);
 
-test("steps of a float's length, four and a half inches at the most, down to where the bait first touches", () => {
+test("steps of the float's own length, four and a half inches where it is not known, down to where the bait first touches", () => {
   expect(more({}, { floatLength: undefined }).deepenBy).toBe(0.114);
-  expect(more({}, { floatLength: 0.2 }).deepenBy).toBe(0.114);
+  expect(more({}, { floatLength: 0.2 }).deepenBy).toBe(0.2);
   const short = more({}, { floatLength: 0.05 });
   expect(short.deepenBy).toBe(0.05);
   const touches = (setting: number) => fishFloat(water, tackle, setting, rig.shotting, rig.holdBack).touches;
@@ -82,8 +82,17 @@ describe("reasons", () => {
   test("a bait under a quarter of what the float carries hardly counts; one that is pinned is told why", () => {
     const carried = carriedBy(tackle);
     expect(carried).toBeGreaterThan(0);
-    expect(codes(reasons({}, { capacity: carried / 0.25 + 1e-6 }))).toContain("shot-counts");
-    expect(codes(reasons({}, { capacity: carried / 0.25 - 1e-6 }))).toContain("jig-counts");
+    // A jig by its head, from 1/32 oz on; a bait by its share of the float.
+    const counted = (size: typeof lure.size, capacity = tackle.capacity) => {
+      const bare = { ...lure, size };
+      return codes(floatReasons({ ...rig, ...more() }, water, { ...tackle, capacity }, bare, 9));
+    };
+    const ounce = 0.028349523125;
+    expect(counted({ head: ounce / 32, body: 0.03 })).toContain("jig-counts");
+    expect(counted({ head: ounce / 64, body: 0.03 })).toContain("shot-counts");
+    const hook = { hook: 10, bait: "whole-worm" } as const;
+    expect(counted(hook, carried / 0.25 + 1e-6)).toContain("shot-counts");
+    expect(counted(hook, carried / 0.25 - 1e-6)).toContain("jig-counts");
     expect(codes(reasons({}, { pinned: true }, undefined, { ...lure.body, density: 999 }))).toContain("bait-pinned");
     expect(codes(reasons({}, { pinned: true }, undefined, { ...lure.body, density: 1000 }))).toContain("leader-shot");
     const free = codes(reasons({}, { pinned: false }));

@@ -2,6 +2,7 @@ import { type Message, message } from "../quantity/message";
 import type { LureChoice } from "../tactics/lure";
 import type { Light } from "../gauge/light";
 import { carriedBy, fishFloat, type FloatRig, type FloatTackle } from "./float";
+import { OUNCE } from "../quantity/units";
 import { root } from "./solve";
 import type { Water } from "./water";
 
@@ -11,7 +12,7 @@ export interface FloatMore {
   sliding: boolean;
   /** Hold-back from which the bait leads, as a share of the surface's pace; null where none does. */
   leadsAt: number | null;
-  /** Steps to deepen by, m, at most a float's length; and the setting at which the bait first touches. */
+  /** Steps to deepen by, m, the float's own length; and the setting at which the bait first touches. */
   deepenBy: number;
   touchesAt: number | null;
   /** Settings to drag on purpose after blank casts: a hand, then a foot deeper. */
@@ -30,10 +31,12 @@ const SPARE = 0.3;
  * night without a lit tip. Common practice, no source. */
 const SEEN = { short: 9.1, long: 13.7, longRod: 3.6, twilight: 0.6, night: 0.3 };
 /** Most that a float is held back, and what counts as ahead, m. */
-const MOST = 0.6;
+const MOST = 0.95;
 const AHEAD = 0.02;
 /** A bait under this share of the shot hardly counts. */
 const LIGHT_BAIT = 0.25;
+/** Heads under 1/32 oz hardly count, kg. Common practice, no source. */
+const TINY = (0.99 * OUNCE) / 32;
 const MOST_STEPS = 12;
 
 export function moreOfFloat(
@@ -42,7 +45,7 @@ export function moreOfFloat(
   tackle: FloatTackle,
   rodLength: number,
 ): FloatMore {
-  const deepenBy = Math.min(FLOAT_LENGTH, tackle.floatLength ?? FLOAT_LENGTH);
+  const deepenBy = tackle.floatLength ?? FLOAT_LENGTH;
   const at = (setting: number, holdBack: number) => fishFloat(water, tackle, setting, rig.shotting, holdBack);
   const steps = Array.from({ length: MOST_STEPS }, (_, k) => rig.setting + (k + 1) * deepenBy);
   const reach = rodLength >= SEEN.longRod ? SEEN.long : SEEN.short;
@@ -64,8 +67,12 @@ function leadsAt(rig: FloatRig, at: (setting: number, holdBack: number) => Float
   if (rig.lead >= AHEAD) return rig.holdBack;
   const over = (holdBack: number) => at(rig.setting, holdBack).lead - AHEAD;
   if (over(MOST) < 0) return null;
-  return root(over, Math.max(0.01, rig.holdBack), MOST, 0.01, 8);
+  return root(over, Math.max(0.01, rig.holdBack), MOST, 0.002, 40);
 }
+
+/** A jig under 1/32 oz is not counted as depth, nor a bait that is light beside the shot: the shot is. */
+export const hardlyCounts = (tackle: FloatTackle, { size }: Pick<LureChoice, "size">): boolean =>
+  "head" in size ? size.head < TINY : carriedBy(tackle) < LIGHT_BAIT * tackle.capacity;
 
 export function floatReasons(
   rig: FloatRig & FloatMore,
@@ -75,7 +82,7 @@ export function floatReasons(
   distance: number | undefined,
 ): Message[] {
   const { setting, shotHeight, surfaceSpeed, floatSpeed, lift, baitHeight, holdBack, lead, leadsAt: from } = rig;
-  const light = carriedBy(tackle) < LIGHT_BAIT * tackle.capacity;
+  const light = hardlyCounts(tackle, lure);
   const leaning = holdBack > 0;
   return [
     message("float-set", { depth: water.depth, setting, shotHeight }),

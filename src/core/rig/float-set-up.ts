@@ -1,7 +1,7 @@
 import { type Message } from "../quantity/message";
 import { isClear } from "../gauge/clarity";
 import { isLure, type LureChoice } from "../tactics/lure";
-import { floatReasons, type FloatMore, moreOfFloat } from "./float-advice";
+import { floatReasons, type FloatMore, hardlyCounts, moreOfFloat } from "./float-advice";
 import { FLOAT_TACKLE, floatFor, type FloatRig, type FloatTackle, setFloat } from "./float";
 import type { RigAsked } from "./request";
 import type { SetUp } from "./set-up";
@@ -33,6 +33,7 @@ export function setUpFloat({ water, lure, line, tackle, style }: SetUp): {
     ...(holdBack !== undefined && { holdBack }),
     ...(setting !== undefined && { setting }),
     ...(shotHeight !== undefined && { shotHeight }),
+    lightBait: "head" in lure.size && (style.countJig === undefined ? hardlyCounts(full, lure) : !style.countJig),
   });
   const all = { ...rig, ...moreOfFloat(rig, water, full, line.rod) };
   return {

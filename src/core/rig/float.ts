@@ -48,6 +48,8 @@ export interface FloatStyle {
   setting?: number;
   /** Wanted height of the lowest shot above the bed, m. */
   shotHeight?: number;
+  /** A bait too light to count as depth: the shot stands at full depth, whatever hangs under it. */
+  lightBait?: boolean;
 }
 
 export interface FloatRig {
@@ -231,7 +233,8 @@ export function setFloat(water: Water, tackle: FloatTackle = FLOAT_TACKLE.value,
     if (style.setting !== undefined) return fishFloat(water, tackle, style.setting, shotting, holdBack, whole);
     const over = (length: number) => {
       const rig = fishFloat(water, tackle, length, shotting, holdBack, whole);
-      return Math.min(rig.shotHeight - wanted, rig.shape[0]!.z - BAIT_CLEAR);
+      const above = rig.shotHeight - wanted;
+      return style.lightBait ? above : Math.min(above, rig.shape[0]!.z - BAIT_CLEAR);
     };
     return fishFloat(water, tackle, root(over, 0.05, water.depth + 1.2, 1e-3), shotting, holdBack, whole);
   };

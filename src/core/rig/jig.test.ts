@@ -1,153 +1,107 @@
-import { chooseLure } from "../tactics/lure";
-import { contactOf, type Leash } from "./contact";
+import { OUNCE } from "../quantity/units";
+import { adviseRig } from "./advise";
 import { submergedWeight } from "./drag";
 import { dressed } from "./dressing";
 import { bodyWeight, dragOf, fallSpeed, weightInWater } from "./fall";
-import { headDragged, type JigQuestion, pendulumSeconds, setJig } from "./jig";
-import { HEADS, SPOONS } from "./ladders";
+import { headDragged, pendulumSeconds } from "./jig";
+import { headsFor } from "./ladders";
+import type { RigRequest } from "./request";
 import { sinkThrough } from "./sink";
 
-/** Heads and spoons: which one of a ladder, and how it is let down, told anew rung by rung. */
+/** Heads and spoons: which one of a ladder, and how it is let down. Common practice, no source, unless said. */
 
-const leash: Leash = { lineDiameter: 0.0002, distance: 9, tipHeight: 2 };
-interface Change {
-  water?: Partial<JigQuestion["water"]>;
-  tackle?: JigQuestion["tackle"];
-  style?: JigQuestion["style"];
-  fishHeight?: number;
-  species?: string;
-}
-const question = (method: "jig" | "spoon", { water = {}, ...change }: Change = {}): JigQuestion => ({
-  method,
-  species: "walleye",
-  lure: chooseLure({ species: "walleye", method, visibleDepth: 1, temperature: 14, light: "day" }),
-  leash,
-  fishHeight: 0.1,
-  tackle: {},
-  style: {},
-  water: {
-    depth: 2,
-    meanSpeed: 0.5,
-    bedRoughness: 0.1,
-    wind: 0,
-    light: "day",
-    snags: "none",
-    temperature: 14,
-    ...water,
-  },
-  ...change,
-});
-
-/** Every rung by itself: down within twelve metres of sweep, and on the bottom for three tenths of the time. */
-function plainly(asked: JigQuestion, ladder: readonly number[]) {
-  const { water, tackle, style, lure } = asked;
-  const rungs = ladder.map((grams) => {
-    const head = grams * (style.tandem ? 1.5 : 1);
-    const falling = dressed(head, tackle.metal ?? "tungsten", lure.category, lure, tackle.dragArea);
-    const fall = fallSpeed(falling);
-    const { seconds, swept } = sinkThrough(water, fall);
-    const { touch } = contactOf(water, headDragged(falling), leash);
-    const touches = swept <= 12 && touch >= (water.light === "day" ? 0.3 : 0.2);
-    return { grams, fall, seconds, swept, touch, touches };
+const ask = (method: "jig" | "spoon", at: Partial<RigRequest["water"]> = {}, change: Partial<RigRequest> = {}) =>
+  adviseRig({
+    species: "walleye",
+    ...change,
+    method,
+    water: { depth: 2, meanSpeed: 0.5, bedRoughness: 0.1, visibleDepth: 1, temperature: 14, ...at },
   });
-  const last = rungs.length - 1;
-  const first = rungs.findIndex(({ touches }) => touches);
-  const needed = first < 0 ? last : first;
-  const felt = rungs.findIndex(({ grams }) => grams >= 0.05 * water.wind ** 2);
-  const windy = Math.max(needed, felt < 0 ? last : felt);
-  const short = windy > needed && rungs[windy - 1]!.swept <= 12 ? windy - 1 : windy;
-  return { rungs, none: first < 0, needed, windy, at: style.short ? short : windy };
-}
+const codes = (advice: { reasons: readonly { code: string }[] }) => advice.reasons.map(({ code }) => code);
 
-const codes = (asked: JigQuestion) => setJig(asked).reasons.map(({ code }) => code);
+describe("the head that is chosen", () => {
+  test("for what it is wanted: heavier to go down fast and to hold than to touch, lighter to fall slowly", () => {
+    const grams = (purpose: "touch" | "down" | "hold" | "slow") =>
+      ask("jig", { depth: 4, meanSpeed: 0.9 }, { style: { purpose } }).head.grams;
+    expect(grams("touch")).toBeGreaterThanOrEqual(grams("slow"));
+    expect(grams("down")).toBeGreaterThan(grams("touch"));
+    expect(grams("hold")).toBeGreaterThan(grams("touch"));
+  });
 
-test.each([
-  [{ depth: 1, meanSpeed: 0.2 }],
-  [{ depth: 2, meanSpeed: 0.5 }],
-  [{ depth: 2, meanSpeed: 0.5, light: "night" as const }],
-  [{ depth: 3, meanSpeed: 0.8 }],
-  [{ depth: 3, meanSpeed: 0.8, light: "twilight" as const }],
-  [{ depth: 5, meanSpeed: 1 }],
-  [{ depth: 8, meanSpeed: 2.5 }],
-  [{ depth: 2, meanSpeed: 0.3, wind: 8 }],
-  [{ depth: 2, meanSpeed: 0.3, wind: 11 }],
-  [{ depth: 2, meanSpeed: 0.3, wind: 30 }],
-  [{ depth: 6, meanSpeed: 1.2, wind: 10 }],
-])("the lightest that comes down and keeps touching, and is felt in the wind: %j", (water) => {
-  for (const style of [{}, { short: true }, { tandem: true }, { short: true, tandem: true }])
-    for (const method of ["jig", "spoon"] as const) {
-      const asked = question(method, { water, style });
-      const { rungs, none, needed, windy, at } = plainly(asked, method === "jig" ? HEADS.walleye : SPOONS);
-      const { rig, reasons } = setJig(asked);
-      const chosen = rungs[at]!;
-      expect(rig.ladder).toEqual(rungs);
-      const { grams, ...figures } = chosen;
-      expect(rig).toMatchObject({ ...figures, head: { grams } });
-      const found = reasons.map(({ code }) => code);
-      const lightest = rungs[at]!.grams <= rungs[needed]!.grams ? "jig-lightest" : "jig-heavier";
-      expect(found[0]).toBe(none ? "jig-none-touches" : lightest);
-      expect(found.includes("jig-wind")).toBe(windy > needed);
-      expect(found.includes("short-lighter")).toBe(style.short === true && at < windy);
-      expect(found.includes("short-slower")).toBe(style.short === true && at === windy);
+  test("short bites and fish off the bottom ask for a slow fall, stripers in the current for a fast one", () => {
+    expect(ask("jig").purpose).toBe("touch");
+    expect(ask("jig", {}, { style: { short: true } }).purpose).toBe("slow");
+    expect(ask("jig", { fishHeight: 0.8 }).purpose).toBe("slow");
+    expect(ask("jig", {}, { species: "striped-bass" }).purpose).toBe("down");
+    expect(codes(ask("jig", {}, { style: { short: true } }))).toContain("purpose-short-bites");
+  });
+
+  test("no lighter than is felt in the wind: 1.8 g at 6 m/s, 5 g at 10", () => {
+    const trout = (wind: number) => ask("jig", { wind, depth: 0.8, meanSpeed: 0.2 }, { species: "brown-trout" });
+    expect(trout(0).head.grams).toBeCloseTo((OUNCE * 1000) / 32, 6);
+    expect(trout(5.9).head.grams).toBeCloseTo((OUNCE * 1000) / 16, 6);
+    expect(trout(10).head.grams).toBeGreaterThanOrEqual(5);
+    expect(codes(trout(10))).toContain("jig-wind");
+    expect(codes(trout(0))).not.toContain("jig-wind");
+  });
+
+  test("each of one's own once, from the lightest; of tungsten unless the angler says otherwise, a spoon of brass", () => {
+    expect(ask("jig", {}, { tackle: { heads: [20, 7, 12, 7] } }).ladder.map(({ grams }) => grams)).toEqual([7, 12, 20]);
+    expect(ask("jig").head.metal).toBe("tungsten");
+    expect(ask("spoon").head.metal).toBe("brass");
+    const lead = ask("jig", {}, { tackle: { metal: "lead" } });
+    expect(lead.head.metal).toBe("lead");
+    expect(codes(lead)).toContain("lead-banned");
+    expect(codes(ask("jig"))).not.toContain("lead-banned");
+    expect(ask("jig").ladder.map(({ grams }) => grams)).toEqual(headsFor("walleye"));
+    // Perch heads of 4 to 5 and of 9 g, for perch alone of their family.
+    expect(headsFor("yellow-perch")).toEqual(expect.arrayContaining([4.5, 9]));
+    expect(headsFor("black-crappie")).not.toContain(9);
+  });
+
+  test("what it is worked out with is what it prints: one size of head and lure", () => {
+    for (const wind of [0, 9]) {
+      const trout = ask("jig", { wind }, { species: "brown-trout" });
+      expect((trout.lure.size as { head: number }).head * 1000).toBeCloseTo(trout.head.grams, 9);
+      const spoon = ask("spoon", { wind, depth: 4 });
+      expect((spoon.lure.size as { mass: number }).mass * 1000).toBeCloseTo(spoon.head.grams, 9);
     }
+  });
 });
 
-describe("one's own heads, and what is told of them", () => {
-  test("each once, from the lightest; of tungsten unless the angler says otherwise, a spoon of brass", () => {
-    const own = setJig(question("jig", { tackle: { heads: [20, 7, 12, 7] } })).rig;
-    expect(own.ladder.map(({ grams }) => grams)).toEqual([7, 12, 20]);
-    expect(setJig(question("jig")).rig.head.metal).toBe("tungsten");
-    expect(setJig(question("spoon")).rig.head.metal).toBe("brass");
-    expect(setJig(question("jig", { tackle: { metal: "lead" } })).rig.head.metal).toBe("lead");
-    expect(codes(question("jig", { tackle: { metal: "lead" } }))).toContain("lead-banned");
-    expect(codes(question("jig"))).not.toContain("lead-banned");
-    expect(setJig(question("jig", { species: "brown-trout" })).rig.ladder).toHaveLength(HEADS.trout.length);
-  });
-
+describe("how it is let down", () => {
   test("two layers: the next lighter above, half a metre or half of the water apart", () => {
-    const tandem = (water = {}) => setJig(question("jig", { water, style: { tandem: true } })).rig;
-    const deep = tandem({ depth: 5, meanSpeed: 1.6 });
+    const tandem = (at: Partial<RigRequest["water"]> = {}) => ask("jig", at, { style: { tandem: true } });
+    const deep = tandem({ depth: 5, meanSpeed: 1.2 });
     const lighter = deep.ladder.filter(({ grams }) => grams < deep.head.grams);
     expect(lighter.length).toBeGreaterThan(0);
     expect(deep.tandem).toEqual({ upper: lighter.at(-1)!.grams, apart: 0.5, layers: [0, 0.5] });
     expect(tandem({ depth: 0.8, meanSpeed: 0.1 }).tandem).toMatchObject({ apart: 0.4, layers: [0, 0.4] });
-    // The lightest has none lighter above it.
-    const light = tandem({ depth: 0.8, meanSpeed: 0.1 });
-    expect(light.tandem!.upper).toBe(light.head.grams);
-    expect(setJig(question("jig")).rig.tandem).toBeNull();
-    expect(codes(question("jig", { style: { tandem: true } }))).toContain("jig-tandem");
-    expect(codes(question("jig"))).not.toContain("jig-tandem");
+    expect(ask("jig").tandem).toBeNull();
+    expect(codes(deep)).toContain("jig-tandem");
   });
 
-  test("let down on a slack line, a tight one, or between; counted down to the fish, and no farther than the bed", () => {
-    const { rig } = setJig(question("jig"));
-    const tight = pendulumSeconds(rig.fall, leash, 2);
-    expect(tight).toBeGreaterThan(rig.seconds);
-    expect(rig.falls).toEqual({ slack: rig.seconds, tight, "semi-slack": (rig.seconds + tight) / 2 });
+  test("on a slack line, a tight one, or between; counted down to the fish, and no farther than the bed", () => {
+    const rig = ask("jig", { distance: 9 });
+    expect(rig.falls.slack).toBe(rig.seconds);
+    expect(rig.falls.tight).toBeGreaterThan(rig.seconds);
+    expect(rig.falls["semi-slack"]).toBeCloseTo((rig.falls.slack + rig.falls.tight) / 2, 9);
     expect(rig.fallOn).toBe("semi-slack");
-    expect(setJig(question("jig", { style: { fall: "tight" } })).rig.fallOn).toBe("tight");
-    expect(codes(question("jig", { style: { fall: "tight" } }))).toContain("jig-tight");
-    // A tight line never takes less than a slack one.
-    const near = setJig({ ...question("jig"), leash: { ...leash, distance: 0.5 } }).rig;
-    expect(near.falls.tight).toBeGreaterThanOrEqual(near.falls.slack);
-    expect(near.falls["semi-slack"]).toBeGreaterThanOrEqual(near.falls.slack);
-    const { water } = question("jig");
-    for (const [fishHeight, height] of [
-      [0.1, 0.1],
-      [1.2, 1.2],
-      [9, 2],
-    ] as const)
-      expect(setJig(question("jig", { fishHeight })).rig.countdown).toBeCloseTo(
-        sinkThrough(water, rig.fall, height).seconds,
-        9,
-      );
+    expect(codes(ask("jig", {}, { style: { fall: "tight" } }))).toContain("jig-tight");
+    // Under the rod it falls straight, tight or slack.
+    const under = ask("jig", { presentation: "vertical" });
+    expect(under.falls.tight).toBe(under.falls.slack);
+    expect(under.angle).toBeGreaterThan(0);
+    const water = { depth: 2, meanSpeed: 0.5, bedRoughness: 0.1 };
+    for (const fishHeight of [0.1, 0.4])
+      expect(ask("jig", { fishHeight }).countdown).toBeCloseTo(sinkThrough(water, rig.fall, fishHeight).seconds, 9);
   });
 
   test("a spoon's depth, and snags where there are any", () => {
-    expect(codes(question("spoon"))).toContain("spoon-deep");
-    expect(codes(question("jig"))).not.toContain("spoon-deep");
-    expect(codes(question("jig"))).not.toContain("jig-snags");
-    expect(codes(question("jig", { water: { snags: "some" } }))).toContain("jig-snags");
+    expect(codes(ask("spoon"))).toContain("spoon-deep");
+    expect(codes(ask("jig"))).not.toContain("spoon-deep");
+    expect(codes(ask("jig"))).not.toContain("jig-snags");
+    expect(codes(ask("jig", { snags: "some" }))).toContain("jig-snags");
   });
 });
 

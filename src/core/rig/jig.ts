@@ -1,40 +1,40 @@
-import { habitsOf } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { WATER_DENSITY } from "../quantity/provenance";
-import type { LureChoice, Snags } from "../tactics/lure";
-import { contactOf, type Dragged, type Leash } from "./contact";
+import type { Presentation, Purpose } from "../tactics/purpose";
+import { chooseStep, type Fit, type Step, stepOf, TOUCHING } from "./choose-weight";
+import { contactOf, type Dragged } from "./contact";
 import { type Metal } from "./drag";
 import { dressed } from "./dressing";
 import { dragOf, type Falling, fallSpeed, weightInWater } from "./fall";
-import { HEADS, SPOONS } from "./ladders";
-import type { OwnStyle, OwnTackle } from "./request";
+import { headsFor, SPOONS } from "./ladders";
+import type { Leash } from "./line-pull";
+import { roomFor, type SetUp } from "./set-up";
 import { sinkThrough } from "./sink";
-import type { Water } from "./water";
+import { weightReasons } from "./weight-reasons";
 
 type JigFall = "slack" | "semi-slack" | "tight";
 
 /** One head of the ladder in this water. */
-interface Rung {
-  grams: number;
+interface Rung extends Step {
   /** In still water, m/s. */
   fall: number;
-  /** To the bed: s, and how far it is swept, m. */
-  seconds: number;
-  swept: number;
-  /** Share of the time on the bottom when it is led down along it. */
-  touch: number;
   /** It comes down within a cast, and keeps touching. */
   touches: boolean;
 }
 
 export interface JigRig {
   head: { grams: number; metal: Metal };
+  purpose: Purpose;
+  presentation: Presentation;
+  /** The line under the rod, degrees from the vertical; null of a cast line. */
+  angle: number | null;
   fall: number;
   seconds: number;
   swept: number;
   touch: number;
   touches: boolean;
   ladder: Rung[];
+  fit: Fit;
   /** Counts, s, to the height of the fish. */
   countdown: number;
   /** How it is let down, and how long each way takes from the length of a cast, s. */
@@ -45,22 +45,11 @@ export interface JigRig {
   falling: Falling;
 }
 
-export interface JigQuestion {
-  method: "jig" | "spoon";
-  species: string;
-  water: Water & { wind: number; light: "day" | "twilight" | "night"; snags: Snags; temperature: number };
-  lure: LureChoice;
-  leash: Leash;
-  /** Height of the fish over the bed, m. */
-  fishHeight: number;
-  tackle: OwnTackle;
-  style: OwnStyle;
-}
+export type JigQuestion = Pick<
+  SetUp,
+  "species" | "water" | "lure" | "leash" | "line" | "purpose" | "fishHeight" | "tackle" | "style"
+> & { method: "jig" | "spoon" };
 
-/** Farthest that a lure is thrown up-current of the fish, m. Common practice, no source. */
-const FARTHEST_UP = 12;
-/** Share of the time on the bottom that is felt as ticking along it; less in low light, when fish look up. */
-const TICKS = { day: 0.3, twilight: 0.2, night: 0.2 } as const;
 /**
  * The lightest head that is felt in a wind, g for m/s squared: 1.8 g at 6 m/s, 5 g at 10. Common practice, no source.
  */
@@ -80,51 +69,46 @@ const NON_TOXIC: Metal = "tungsten";
 
 /** Heads or spoons in order, lightest first: the angler's own, or those carried for the fish. */
 const carried = ({ method, species, tackle }: JigQuestion): readonly number[] =>
-  tackle.heads
-    ? [...new Set(tackle.heads)].sort((a, b) => a - b)
-    : method === "spoon"
-      ? SPOONS
-      : HEADS[habitsOf(species).family];
+  tackle.heads ? [...new Set(tackle.heads)].sort((a, b) => a - b) : method === "spoon" ? SPOONS : headsFor(species);
 
 function rung(question: JigQuestion, grams: number): Rung & { falling: Falling } {
-  const { water, lure, leash, tackle, style } = question;
+  const { water, lure, leash, tackle, style, fishHeight } = question;
   const twice = style.tandem ? 1.5 : 1;
   const falling = dressed(grams * twice, tackle.metal ?? NON_TOXIC, lure.category, lure, tackle.dragArea);
-  const fall = fallSpeed(falling);
-  const { seconds, swept } = sinkThrough(water, fall);
-  const { touch } = contactOf(water, headDragged(falling), leash);
-  const touches = swept <= FARTHEST_UP && touch >= TICKS[water.light];
-  return { grams, fall, seconds, swept, touch, touches, falling };
+  const dragged = headDragged(falling);
+  const contact = contactOf(water, dragged, leash);
+  const room = roomFor(question, grams * twice);
+  const step = stepOf({ water, leash, room, fishHeight }, grams, dragged.fall, contact);
+  return { ...step, fall: dragged.fall, touches: step.reaches && step.touch >= TOUCHING.least, falling };
 }
 
-/**
- * The lightest head that comes down within a cast and keeps touching; one that is felt in the wind; one rung lighter
- * where bites come short and the depth allows it.
- */
+/** The head or spoon for what it is wanted for, and no lighter than is felt in the wind. */
 export function setJig(question: JigQuestion): { rig: JigRig; reasons: Message[] } {
-  const { water, style, leash, fishHeight } = question;
+  const { water, style, leash, fishHeight, purpose } = question;
   const ladder = carried(question).map((grams) => rung(question, grams));
-  const lightest = ladder.findIndex(({ touches }) => touches);
-  const needed = lightest < 0 ? ladder.length - 1 : lightest;
+  const chosenFor = chooseStep(ladder, purpose.purpose);
   const leastFelt = FELT * water.wind ** 2;
   const felt = ladder.findIndex(({ grams }) => grams >= leastFelt);
-  const windy = Math.max(needed, felt < 0 ? ladder.length - 1 : felt);
-  // Lighter falls slower: a rung down, where even that gets there in the time of a cast.
-  const lighter = windy > 0 && ladder[windy - 1]!.swept <= FARTHEST_UP && windy > needed ? windy - 1 : windy;
-  const chosen = ladder[style.short ? lighter : windy]!;
+  const at = Math.max(chosenFor.at, felt < 0 ? ladder.length - 1 : felt);
+  const chosen = ladder[at]!;
   const fallOn = style.fall ?? "semi-slack";
-  const tight = pendulumSeconds(chosen.fall, leash, water.depth);
   const slack = chosen.seconds;
+  // Under the rod it falls straight; from a cast a tight line swings it in.
+  const tight = leash.presentation === "vertical" ? slack : pendulumSeconds(chosen.fall, leash, water.depth);
   const falls = { slack, "semi-slack": (slack + Math.max(slack, tight)) / 2, tight: Math.max(slack, tight) };
-  const upper = ladder.filter(({ grams }) => grams < chosen.grams).at(-1)?.grams ?? chosen.grams;
+  const upper = ladder[at - 1]?.grams ?? chosen.grams;
   const rig: JigRig = {
     head: { grams: chosen.grams, metal: chosen.falling.metal },
+    purpose: purpose.purpose,
+    presentation: leash.presentation,
+    angle: leash.presentation === "vertical" ? chosen.angle : null,
     fall: chosen.fall,
     seconds: chosen.seconds,
     swept: chosen.swept,
     touch: chosen.touch,
     touches: chosen.touches,
     ladder: ladder.map(({ falling, ...one }) => one),
+    fit: at > chosenFor.at ? "more" : chosenFor.fit,
     countdown: sinkThrough(water, chosen.fall, Math.min(fishHeight, water.depth)).seconds,
     fallOn,
     falls,
@@ -133,7 +117,7 @@ export function setJig(question: JigQuestion): { rig: JigRig; reasons: Message[]
       : null,
     falling: chosen.falling,
   };
-  return { rig, reasons: reasonsFor(question, rig, { lightest, leastFelt, needed, windy }) };
+  return { rig, reasons: reasonsFor(question, rig, { at, leastFelt, windy: at > chosenFor.at }) };
 }
 
 /**
@@ -159,22 +143,16 @@ export function pendulumSeconds(
 }
 
 function reasonsFor(
-  { water, style, method }: JigQuestion,
+  { water, method, purpose }: JigQuestion,
   rig: JigRig,
-  { lightest, leastFelt, needed, windy }: { lightest: number; leastFelt: number; needed: number; windy: number },
+  { at, leastFelt, windy }: { at: number; leastFelt: number; windy: boolean },
 ): Message[] {
-  const { head, seconds, swept, touch, countdown, falls, fallOn, tandem, ladder } = rig;
+  const { head, touch, countdown, falls, fallOn, tandem } = rig;
   return [
-    lightest < 0
-      ? message("jig-none-touches", { grams: head.grams, swept, touch })
-      : head.grams <= ladder[needed]!.grams
-        ? message("jig-lightest", { grams: head.grams, touch, light: water.light })
-        : message("jig-heavier", { grams: head.grams, touch, least: ladder[needed]!.grams }),
-    ...(windy > needed ? [message("jig-wind", { wind: water.wind, least: leastFelt })] : []),
-    message("jig-sink", { seconds, swept }),
+    ...weightReasons(purpose, rig, at),
+    ...(windy ? [message("jig-wind", { wind: water.wind, least: leastFelt })] : []),
     message("jig-count", { countdown }),
     message(`jig-${fallOn}`, { seconds: falls[fallOn], slack: falls.slack }),
-    ...(style.short ? [message(head.grams < ladder[windy]!.grams ? "short-lighter" : "short-slower")] : []),
     ...(tandem ? [message("jig-tandem", { upper: tandem.upper, lower: head.grams, apart: tandem.apart })] : []),
     ...(method === "spoon" ? [message("spoon-deep")] : []),
     ...(water.snags === "none" ? [] : [message("jig-snags", { touch })]),

@@ -4,6 +4,10 @@ import { GRAVITY, WATER_DENSITY } from "../quantity/provenance";
 export const LINE_MATERIALS = ["mono", "fluorocarbon", "braid"] as const;
 export type LineMaterial = (typeof LINE_MATERIALS)[number];
 
+/** How a leader is chosen: fine and unseen, or strong enough for the fish and the snags. */
+export const LEADER_SCHOOLS = ["fine", "strong"] as const;
+export type LeaderSchool = (typeof LEADER_SCHOOLS)[number];
+
 /** Density, kg/m3: nylon 1,140, polyvinylidene fluoride 1,780, polyethylene 970 (polymer handbooks; from memory). */
 const LINE_DENSITY: Record<LineMaterial, number> = { mono: 1140, fluorocarbon: 1780, braid: 970 };
 

@@ -12,25 +12,23 @@ import {
   spinnerBehaviour,
 } from "./behaviour";
 import { setBottom } from "./bottom";
-import { baitOf, dropOf, floatOf, plugOf, shotOf, spinnerOf, weightsOf } from "./box-parts";
+import { TOUCHING } from "./choose-weight";
 import { setUpFloat } from "./float-set-up";
 import { setJig } from "./jig";
 import { setPlug } from "./plug";
-import type { OwnTackle } from "./request";
 import type { SetUp } from "./set-up";
 import { setSpinner } from "./spinner";
 import { strikeZone } from "./strike-zone";
-import type { TackleItem, TackleKind } from "./tackle-item";
 
 type Drop<T, K> = T extends unknown ? Omit<T, Extract<keyof T, K>> : never;
 /** What setting up gives: the advice without what every method has. */
-type RigOf<M extends Method> = Drop<AdviceOf<M>, "method" | "lure" | "line" | "reasons" | "cautions">;
-type OfKind = (kind: TackleKind) => readonly TackleItem[];
+type RigOf<M extends Method> = Drop<
+  AdviceOf<M>,
+  "method" | "lure" | "line" | "retrieveKind" | "changes" | "reasons" | "cautions"
+>;
 
 /** How a method is rigged, how its rig behaves in the water, and what is changed when nothing bites. */
 interface Rigging<M extends Method> {
-  /** What a box gives it in water of a depth, m, besides rod, reel and line. */
-  fromBox: (of: OfKind, depth: number) => OwnTackle;
   setUp: (from: SetUp) => { rig: RigOf<M>; reasons: Message[] };
   behaviour: (options: BehaviourOptions, advice: AdviceOf<M>) => Behaviour;
   /** After the colour: a float's length deeper, a shot or a head more or less, a longer line, the other rod tip. */
@@ -39,10 +37,7 @@ interface Rigging<M extends Method> {
 
 /** The blade and mass of a spinner, and the length of a plug, where the lure says none. Common practice, no source. */
 const USUAL = { blade: 2, plug: 0.07 };
-/** Over this share a drifted weight is on the bottom too much: over half. */
-const TOO_MUCH = 0.6;
 
-const baited = (of: OfKind): OwnTackle => baitOf(of("bait"), of("hook"));
 const bottom =
   <M extends BottomAdvice["method"]>(method: M) =>
   (question: SetUp) =>
@@ -63,57 +58,55 @@ function otherHead({ ladder, head }: JigAdvice): Message[] {
 /** Every method's rigging, once. */
 const RECORDS: { readonly [M in Method]: Rigging<M> } = {
   float: {
-    fromBox: (of) => ({ ...floatOf(of("float"), of("shot")), ...baited(of) }),
     setUp: setUpFloat,
     behaviour: floatBehaviour,
     changes: ({ setting, deepenBy }) => [message("try-deeper", { setting: setting + deepenBy })],
   },
   drift: {
-    fromBox: (of) => ({ ...shotOf(of("shot")), ...baited(of) }),
     setUp: bottom("drift"),
     behaviour: driftBehaviour,
     changes: (advice) => {
-      if (advice.touchFraction <= TOO_MUCH) return [message("try-shot-more", { grams: advice.piece })];
+      if (advice.touchFraction <= TOUCHING.most) return [message("try-shot-more", { grams: advice.piece })];
       // With the lightest single shot there is none to take off: the bait is let farther from it.
       return advice.pieces > 1 ? [message("try-shot-less", { grams: advice.piece })] : longerLeader(advice);
     },
   },
+  freeline: {
+    setUp: bottom("freeline"),
+    behaviour: driftBehaviour,
+    changes: longerLeader,
+  },
   sinker: {
-    fromBox: (of) => ({ ...weightsOf(of("weight")), ...baited(of) }),
     setUp: bottom("sinker"),
     behaviour: lyingBehaviour,
     changes: longerLeader,
   },
   "drop-shot": {
-    fromBox: (of) => ({ ...weightsOf(of("weight")), ...baited(of) }),
     setUp: bottom("drop-shot"),
     behaviour: lyingBehaviour,
     changes: longerLeader,
   },
   "dead-bait": {
-    fromBox: (of) => ({ ...weightsOf(of("head")), ...baited(of) }),
     setUp: bottom("dead-bait"),
     behaviour: lyingBehaviour,
     changes: longerLeader,
   },
   jig: {
-    fromBox: (of) => ({ ...weightsOf(of("head")), ...dropOf(of("body")) }),
     setUp: jig("jig"),
     behaviour: jigBehaviour,
     changes: otherHead,
   },
   spoon: {
-    fromBox: (of) => ({ ...weightsOf(of("spoon")), ...dropOf(of("spoon")) }),
     setUp: jig("spoon"),
     behaviour: jigBehaviour,
     changes: otherHead,
   },
   plug: {
-    fromBox: (of, depth) => plugOf(of("plug"), depth),
-    setUp: ({ species, water, lure, leash: { distance, lineDiameter }, tackle }) =>
+    setUp: ({ species, water, lure, line, leash: { distance, lineDiameter }, tackle }) =>
       setPlug({
         species,
         water,
+        rod: line.rod,
         distance,
         lineDiameter,
         length: "length" in lure.size ? lure.size.length : USUAL.plug,
@@ -124,12 +117,11 @@ const RECORDS: { readonly [M in Method]: Rigging<M> } = {
       lineNeeded !== null && !touches ? [message("try-longer-line", { line: lineNeeded })] : [],
   },
   spinner: {
-    fromBox: (of) => spinnerOf(of("spinner")),
     setUp: ({ fish, water, lure, leash: { distance, lineDiameter }, fishHeight, tackle }) => {
       const { blade, mass } = "blade" in lure.size ? lure.size : { blade: USUAL.blade, mass: lure.body.grams / 1000 };
       return setSpinner({
         water,
-        zone: strikeZone(fish, water),
+        zone: strikeZone(fish, water, "spinner"),
         grams: mass * 1000,
         blade,
         distance,
@@ -145,7 +137,7 @@ const RECORDS: { readonly [M in Method]: Rigging<M> } = {
 
 /** By method, for what may be any of them: an advice goes only to the rigging of its own method. */
 export const RIGGING = RECORDS as unknown as Readonly<Record<Method, Rigging<Method>>>;
-export const riggingOf = ({ method }: RigAdvice): Rigging<Method> => RIGGING[method];
+const riggingOf = ({ method }: RigAdvice): Rigging<Method> => RIGGING[method];
 
 /** Of a rig as advised, in the water of a lie. */
 export const behaviourOf = (options: BehaviourOptions): Behaviour =>

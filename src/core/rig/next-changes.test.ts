@@ -1,12 +1,24 @@
 import type { RigAdvice } from "./advice";
+import { RETRIEVES_OF } from "../tactics/retrieves";
 import { nextChanges } from "./next-changes";
 
 /** What to change when nothing comes: colour, then depth, then size. Common practice, no source. */
 
 const advice = (method: RigAdvice["method"], change: object, colours = ["black", "brown"]) =>
-  ({ method, lure: { colours }, ...change }) as unknown as RigAdvice;
+  ({ method, lure: { colours }, retrieveKind: RETRIEVES_OF[method][0], ...change }) as unknown as RigAdvice;
 const told = (method: RigAdvice["method"], change: object, colours?: string[]) =>
-  nextChanges(advice(method, change, colours)).map(({ code, values }) => [code, ...Object.values(values ?? {})]);
+  nextChanges(advice(method, change, colours))
+    .filter(({ code }) => code !== "try-retrieve")
+    .map(({ code, values }) => [code, ...Object.values(values ?? {})]);
+
+test("a retrieve after the one that is made, of those that the method allows, and round again", () => {
+  const next = (retrieveKind: string) =>
+    nextChanges(advice("jig", { ladder: [], head: { grams: 5 }, retrieveKind })).find(
+      ({ code }) => code === "try-retrieve",
+    )!.values;
+  const all = RETRIEVES_OF.jig;
+  for (const [k, retrieve] of all.entries()) expect(next(retrieve)).toEqual({ retrieve: all[(k + 1) % all.length] });
+});
 
 test("the second colour first and a smaller one last; without a second colour none is told", () => {
   expect(told("sinker", { leader: 0.4 })).toEqual([
@@ -24,11 +36,11 @@ const depth = (method: RigAdvice["method"], change: object) => told(method, chan
 
 test.each<[RigAdvice["method"], object, unknown]>([
   ["float", { setting: 1.2, deepenBy: 0.1 }, ["try-deeper", expect.closeTo(1.3, 9)]],
-  ["drift", { touchFraction: 0.6, piece: 0.8, pieces: 1 }, ["try-shot-more", 0.8]],
-  ["drift", { touchFraction: 0.61, piece: 0.8, pieces: 2 }, ["try-shot-less", 0.8]],
+  ["drift", { touchFraction: 0.5, piece: 0.8, pieces: 1 }, ["try-shot-more", 0.8]],
+  ["drift", { touchFraction: 0.51, piece: 0.8, pieces: 2 }, ["try-shot-less", 0.8]],
   [
     "drift",
-    { touchFraction: 0.61, piece: 0.8, pieces: 1, leader: 0.3 },
+    { touchFraction: 0.51, piece: 0.8, pieces: 1, leader: 0.3 },
     ["try-longer-leader", expect.closeTo(0.45, 9)],
   ],
   ["drop-shot", { leader: 0.6 }, ["try-longer-leader", expect.closeTo(0.9, 9)]],

@@ -1,6 +1,7 @@
 import { habitsOf, type Family } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { GRAVITY, WATER_DENSITY } from "../quantity/provenance";
+import { castLength } from "./cast-length";
 import { DENSITY } from "./drag";
 import { lineShape } from "./line-shape";
 import { reelSpeed, TURNS } from "./reel";
@@ -37,6 +38,8 @@ export interface PlugQuestion {
   /** Distance to the fish, m. */
   distance: number;
   lineDiameter: number;
+  /** m */
+  rod: number;
   /** Length of the lure, m. */
   length: number;
   tackle: OwnTackle;
@@ -49,7 +52,7 @@ export interface PlugQuestion {
 const TOLD_AT = { line: 30, diameter: 0.0003, speed: 1.2 };
 /** Over its best speed by so much a plug looks unnatural, m/s: 2 mph. Common practice, no source. */
 const UNNATURAL = 0.894;
-/** A plug dives about one in three. Longest cast, m. Common practice, no source. */
+/** A plug dives about one in three. Longest line that is worked, m. Common practice, no source. */
 const DIVES_IN = 3;
 const LONGEST = 40;
 /** Nearer than this to the bed it touches, m. */
@@ -141,13 +144,14 @@ export function setPlug(question: PlugQuestion): { rig: PlugRig; reasons: Messag
   const there = dive.find(({ z }) => z >= water.depth - TOUCH);
   const lineNeeded = there ? there.s : null;
   const castNeeded = lineNeeded === null ? null : Math.max(lineNeeded, distance) + DIVES_IN * water.depth;
+  const longest = Math.min(LONGEST, castLength(plug.grams, question.rod, lineDiameter));
   const rig: PlugRig = {
     plug,
     depthReached,
     lineOut,
     touches: free >= water.depth - TOUCH,
     lineNeeded,
-    castNeeded: castNeeded !== null && castNeeded <= LONGEST ? castNeeded : null,
+    castNeeded: castNeeded !== null && castNeeded <= longest ? castNeeded : null,
     direction,
     retrieve,
     turns: retrieve / (tackle.perTurn ?? TURNS.perTurn),

@@ -1,13 +1,17 @@
 import { z } from "zod";
 import { PHASES } from "../fish/phases";
-import { between, finite } from "../quantity/checks";
+import { between, finite, rule } from "../quantity/checks";
+import { BAIT_KINDS } from "../tactics/baits";
 import { COLOUR_SCHOOLS, PREY, SNAGS } from "../tactics/lure-kinds";
 import { METHODS } from "../tactics/methods";
+import { RETRIEVES } from "../tactics/retrieves";
+import { PRESENTATIONS, PURPOSES } from "../tactics/purpose";
 import { DENSITY, type Metal } from "./drag";
-import { LINE_MATERIALS } from "./lines";
 import { SHOTTINGS } from "./shotting";
+import { LEADER_SCHOOLS, LINE_MATERIALS } from "./lines";
 
 const grams = between(0.01, 1000);
+const hookNumber = z.int().min(-9).max(30);
 const METALS = Object.keys(DENSITY) as [Metal, ...Metal[]];
 
 /** The angler's own tackle, as far as it is known. */
@@ -25,7 +29,7 @@ const tackleSchema = z.object({
   /** Test of the main line, kg. */
   lineTest: between(0.3, 100).optional(),
   /** m */
-  leader: between(0.1, 3).optional(),
+  leader: between(0.1, 10).optional(),
   leaderMaterial: z.enum(LINE_MATERIALS).optional(),
   leaderTest: between(0.3, 100).optional(),
   leaderDiameter: between(0.00005, 0.002).optional(),
@@ -47,17 +51,21 @@ const tackleSchema = z.object({
     .optional(),
   /** Weights or heads that are carried, g, in any order. */
   heads: z.array(grams).min(1).max(30).optional(),
-  /** What hangs on the hook: g, kg/m3, and the ball that drags like it, m. */
+  /** What is on the hook: a kind with its usual measures, or its own: g, kg/m3, m, and the ball that drags like it. */
   bait: z
     .object({
-      grams: between(0, 500),
-      density: between(300, 12_000),
-      diameter: between(0.001, 0.3),
+      kind: z.enum(BAIT_KINDS).optional(),
+      grams: between(0, 500).optional(),
+      density: between(300, 12_000).optional(),
+      diameter: between(0.001, 0.3).optional(),
+      length: between(0.004, 0.6).optional(),
+      hook: hookNumber.optional(),
       name: z.string().max(60).optional(),
     })
+    .refine(({ kind, grams }) => kind !== undefined || grams !== undefined, rule("bait-unknown"))
     .optional(),
   /** Hooks that are carried, by number. */
-  hooks: z.array(z.int().min(-9).max(30)).max(40).optional(),
+  hooks: z.array(hookNumber).max(40).optional(),
   /** Cd times area of what dresses a head, m2: as a timed drop has shown. */
   dragArea: between(0, 0.05).optional(),
   plug: z
@@ -73,6 +81,8 @@ const tackleSchema = z.object({
       length: between(0.01, 0.5).optional(),
     })
     .optional(),
+  /** What the angler's drops and drifts say of the line's pull: times what is worked out. */
+  pullFactor: between(0.2, 5).optional(),
   spinner: z.object({ grams, least: between(0.05, 1.5) }).optional(),
 });
 
@@ -85,6 +95,17 @@ const styleSchema = z.object({
   /** Wanted height of the lowest shot above the bed, m. */
   shotHeight: between(0, 5).optional(),
   fall: z.enum(["slack", "semi-slack", "tight"]).optional(),
+  /** A hook that is hidden or open, where the lure allows both. */
+  hook: z.enum(["open", "weedless"]).optional(),
+  /** A jig under a float is counted as depth, or the shot alone is; by its weight where it is not said. */
+  countJig: z.boolean().optional(),
+  /** What the hand does; the usual one of the method where it is not said. */
+  retrieve: z.enum(RETRIEVES).optional(),
+  /** How the leader is chosen, and the main line of a float. */
+  leader: z.enum(LEADER_SCHOOLS).optional(),
+  floatLine: z.enum(["mono", "braid"]).optional(),
+  /** What the weight is for; by fish, season and method where it is not said. */
+  purpose: z.enum(PURPOSES).optional(),
   /** Two jigs for two layers. */
   tandem: z.boolean().optional(),
   /** Bites that come short. */
@@ -108,6 +129,8 @@ export const rigRequestSchema = z.object({
     wind: between(0, 40).default(0),
     snags: z.enum(SNAGS).default("none"),
     weed: z.boolean().default(false),
+    /** Pike or other fish that bite leaders through are about. */
+    teeth: z.boolean().default(false),
     prey: z.enum(PREY).default("none"),
     /** m */
     preyLength: between(0.005, 0.4).optional(),
@@ -116,6 +139,8 @@ export const rigRequestSchema = z.object({
     distance: between(1, 60).optional(),
     /** Height of the fish over the bed, m. */
     fishHeight: between(0, 30).optional(),
+    /** How the line is fished; what is usual for the method where it is not said. */
+    presentation: z.enum(PRESENTATIONS).optional(),
   }),
   species: z.string().max(80),
   light: z.enum(["day", "twilight", "night"]).default("day"),
@@ -125,4 +150,3 @@ export const rigRequestSchema = z.object({
 export type RigRequest = z.input<typeof rigRequestSchema>;
 export type RigAsked = z.output<typeof rigRequestSchema>;
 export type OwnTackle = RigAsked["tackle"];
-export type OwnStyle = RigAsked["style"];

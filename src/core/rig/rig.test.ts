@@ -158,7 +158,7 @@ test("colours in clear water: black, brown, green, pink, chartreuse; dark first 
 
 test("the lure hangs on the line as what it is: a jig takes its share of the float from the shot, and sinks the leader", () => {
   const jig = adviseRig(request());
-  const bait = adviseRig(request({ visibleDepth: 3 }));
+  const bait = adviseRig(request({ visibleDepth: 3, prey: "insects" }));
   expect(jig.lure.category).toBe("small-jig");
   expect(jig.capacity - shotMass(jig.shot)).toBeGreaterThan(0.9);
   expect(bait.capacity - shotMass(bait.shot)).toBeLessThan(0.15);

@@ -2,6 +2,7 @@ import { type Message, message } from "../quantity/message";
 import { WATER_DENSITY } from "../quantity/provenance";
 import { DENSITY, submergedWeight } from "./drag";
 import { lineShape } from "./line-shape";
+import { bladeSpeed } from "./blade";
 import { reelSpeed, TURNS } from "./reel";
 import type { OwnTackle } from "./request";
 import type { StrikeZone } from "./strike-zone";
@@ -43,11 +44,6 @@ export interface SpinnerQuestion {
   tackle: OwnTackle;
 }
 
-/**
- * Least speed of blades through the water, m/s: 0.3 of the smallest to 0.5 of the largest. Common practice, no
- * source.
- */
-export const bladeSpeed = (number: number): number => 0.3 + 0.04 * Math.min(5, Math.max(0, number));
 /** Down and across: degrees off the current. Common practice, no source. */
 const ACROSS = 45;
 /** Rod tip by the water, and held up, m. */

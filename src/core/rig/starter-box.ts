@@ -1,5 +1,5 @@
 import type { Family } from "../fish/species-habits";
-import { HEADS, SINKERS } from "./ladders";
+import { headsFor, SINKERS } from "./ladders";
 import { plugFor } from "./plug";
 import { SHOT_SIZES } from "./shot";
 import { lineDiameter, type LineMaterial } from "./lines";
@@ -63,7 +63,7 @@ export function starterBox(family: Family, species: string): TackleDraft[] {
       length: capacity > 8 ? 0.15 : 0.11,
     })),
     ...shot.map(({ size, grams }): TackleDraft => ({ kind: "shot", name: size, count: 20, grams, metal: "tin" })),
-    ...HEADS[family].map((grams): TackleDraft => ({
+    ...headsFor(species).map((grams): TackleDraft => ({
       kind: "head",
       name: "head",
       count: 4,

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { between, instant, rule } from "../quantity/checks";
+import { BAIT_KINDS } from "../tactics/baits";
 import { DENSITY, type Metal } from "./drag";
 import { LINE_MATERIALS } from "./lines";
 
@@ -79,7 +80,7 @@ export const KIND_MEASURES: Record<TackleKind, { need: readonly Measure[]; may: 
   spoon: { need: ["grams"], may: ["length"] },
   spinner: { need: ["grams"], may: ["blade", "least"] },
   plug: { need: ["grams", "dives"], may: ["buoyancy", "least", "best", "length"] },
-  bait: { need: ["grams"], may: ["density", "diameter", "length"] },
+  bait: { need: [], may: ["grams", "length", "density", "diameter", "hook"] },
   hook: { need: ["hook"], may: [] },
 };
 
@@ -107,10 +108,14 @@ export const tackleItemSchema = z
     material: z.enum(LINE_MATERIALS).optional(),
     form: z.enum(BODY_FORMS).optional(),
     flex: z.enum(ROD_FLEXES).optional(),
+    /** What kind of bait it is; its measures are the kind's where they are not given. */
+    bait: z.enum(BAIT_KINDS).optional(),
     drop: dropSchema.optional(),
   })
   .superRefine((item, context) => {
     const { need, may } = KIND_MEASURES[item.kind];
+    if (item.kind === "bait" && item.bait === undefined && item.grams === undefined)
+      context.addIssue({ code: "custom", path: ["grams"], params: rule("measure-missing").params });
     for (const name of need)
       if (item[name] === undefined)
         context.addIssue({ code: "custom", path: [name], params: rule("measure-missing").params });

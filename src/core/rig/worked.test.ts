@@ -455,7 +455,7 @@ describe("the advice", () => {
   test.each([
     [{ capacity: 0.19 }, { capacity: 60.1 }],
     [{ lineDiameter: 0.00004 }, { lineDiameter: 0.0021 }],
-    [{ leader: 0.09 }, { leader: 3.1 }],
+    [{ leader: 0.09 }, { leader: 10.1 }],
   ])("tackle beyond what there is is refused: %j, %j", (low, high) => {
     expect([low, high].map((tackle) => codeOf(() => adviseRig(request({ tackle }))))).toEqual(["bad-rig", "bad-rig"]);
   });

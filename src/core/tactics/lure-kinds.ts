@@ -6,6 +6,9 @@ export const LURE_CATEGORIES = [
   "egg-bait",
   "cut-fish",
   "whole-fish",
+  "live-fish",
+  "paste",
+  "bread",
   "small-jig",
   "curl-tail",
   "paddle-tail",
@@ -18,7 +21,21 @@ export const LURE_CATEGORIES = [
 export type LureCategory = (typeof LURE_CATEGORIES)[number];
 
 /** Baits on a hook, by the piece. */
-export type BaitPiece = "whole-worm" | "half-worm" | "grub-or-nymph" | "egg-cluster" | "fish-piece" | "whole-bait-fish";
+export type BaitPiece =
+  | "whole-worm"
+  | "half-worm"
+  | "grub-or-nymph"
+  | "egg-cluster"
+  | "fish-piece"
+  | "fish-head"
+  | "fish-body"
+  | "fish-strip"
+  | "whole-bait-fish"
+  | "live-bait-fish"
+  | "paste"
+  | "pellets"
+  | "bread"
+  | "buoyant-bait";
 
 /**
  * Size of a jig head, kg, and of its body, m; of a hook with what is on it; of a blade by its number; of a lure by
@@ -66,4 +83,6 @@ export interface LureBody {
   grams: number;
   density: number;
   diameter: number;
+  /** What a live bait pulls up with, N. */
+  lift?: number;
 }

@@ -1,8 +1,7 @@
-import { habitsOf } from "../fish/species-habits";
 import { OUNCE } from "../quantity/units";
 import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
 import { SPECIES } from "../fish/species-list";
-import { METHODS, METHODS_FOR } from "./methods";
+import { METHODS, methodsFor } from "./methods";
 import { isTooWarm } from "../gauge/warmth";
 import { chooseLure, type LureWater } from "./lure";
 
@@ -24,11 +23,13 @@ test("dark first in clear water; in coloured water dark, then the neon ones", ()
   expect(coloured).not.toContain("brown");
 });
 
-test("what smells in murky water, natural bait in the clearest, a jig between", () => {
+test("what smells in murky water, a tiny jig in the clearest, a jig between", () => {
   expect(chooseLure(water({ visibleDepth: 0.05 })).category).toBe("worm");
   expect(chooseLure(water({ visibleDepth: 0.3 })).category).toBe("worm");
   expect(chooseLure(water({ visibleDepth: 1 })).category).toBe("small-jig");
-  expect(chooseLure(water({ visibleDepth: 6 })).category).toBe("natural-bait");
+  // In the clearest water a tiny jig, 1/100 oz; natural bait where insects are seen.
+  expect(chooseLure(water({ visibleDepth: 6 })).size).toEqual({ head: OUNCE / 100, body: 0.02 });
+  expect(chooseLure(water({ visibleDepth: 6, prey: "insects" })).category).toBe("natural-bait");
   expect(codes({ visibleDepth: 0.05 })).toContain("worm-smells");
   expect(codes({ visibleDepth: 1 })).not.toContain("worm-smells");
 });
@@ -54,7 +55,7 @@ test("smaller in cold water, larger in warm: a thirty-second to a sixteenth of a
   const worm = (temperature: number) => chooseLure(water({ visibleDepth: 0.05, temperature })).size;
   expect(worm(10)).toEqual({ hook: 10, bait: "half-worm" });
   expect(worm(16)).toEqual({ hook: 8, bait: "whole-worm" });
-  const natural = (temperature: number) => chooseLure(water({ visibleDepth: 6, temperature })).size;
+  const natural = (temperature: number) => chooseLure(water({ visibleDepth: 6, temperature, prey: "insects" })).size;
   // Larger numbers are smaller hooks.
   expect(natural(5)).toEqual({ hook: 14, bait: "grub-or-nymph" });
   expect(natural(7)).toEqual({ hook: 12, bait: "grub-or-nymph" });
@@ -107,6 +108,7 @@ test("no input is ignored: varying any of them changes the choice or its reasons
     weed: false,
     tough: false,
     school: "dark-first",
+    hook: "open",
   };
   const others: { [K in keyof LureWater]: LureWater[K][] } = {
     // Two fish may be given the same lure; these three are not.
@@ -118,14 +120,18 @@ test("no input is ignored: varying any of them changes the choice or its reasons
     phase: ["summer", "winter", "after"],
     prey: ["crayfish", "insects", "worms", "none"],
     preyLength: [0.1],
-    snags: ["some", "many"],
-    weed: [true],
+    snags: ["some"],
     tough: [true],
     school: ["bright-first"],
+    hook: ["weedless"],
   };
   const told = (question: LureWater) => JSON.stringify(chooseLure(question));
   for (const [name, values] of Object.entries(others))
     for (const value of values) expect(told({ ...all, [name]: value })).not.toBe(told(all));
+  // Of snags and weed where the hook is left to them.
+  const { hook: _, ...free } = all;
+  for (const change of [{ snags: "many" as const }, { weed: true }])
+    expect(told({ ...free, ...change })).not.toBe(told(free));
 });
 
 test("in dirty water both schools: dark first, or bright first; in clear water neither changes the order", () => {
@@ -167,7 +173,7 @@ test("weedless where the snags demand it, and not otherwise; what cannot be is s
 
 test("every way that is usual for a fish has a lure with a size, a body and colours, in all waters", () => {
   for (const { id } of SPECIES)
-    for (const method of METHODS_FOR[habitsOf(id).family])
+    for (const method of methodsFor(id))
       for (const visibleDepth of [0.2, 0.5, 1, 2, 4])
         for (const temperature of [3, 12, 24]) {
           const { colours, body } = chooseLure(water({ species: id, method, visibleDepth, temperature }));
@@ -179,7 +185,7 @@ test("every way that is usual for a fish has a lure with a size, a body and colo
 });
 
 test("every method is offered for some fish, and no fish is offered one twice", () => {
-  const offered = Object.values(METHODS_FOR);
+  const offered = SPECIES.map(({ id }) => methodsFor(id));
   for (const method of METHODS) expect([method, offered.some((list) => list.includes(method))]).toEqual([method, true]);
   for (const list of offered) expect(new Set(list).size).toBe(list.length);
 });

@@ -15,7 +15,7 @@ import {
   type Snags,
 } from "./lure-kinds";
 import { METHOD, type Method, type Mood } from "./methods";
-import { sizeOf, type Step } from "./sizes";
+import { isSmall, sizeOf, type Step, TINY_JIG } from "./sizes";
 
 export * from "./lure-kinds";
 
@@ -38,6 +38,8 @@ export interface LureWater {
   /** A hard day: nothing comes, or comes short. */
   tough?: boolean;
   school?: ColourSchool;
+  /** A hook that is hidden or open, of the angler's choice. */
+  hook?: "open" | "weedless";
 }
 
 /**
@@ -66,11 +68,19 @@ const WARMTH: Record<Family, { cold: number; warm: number }> = {
   coarse: { cold: 8, warm: 17 },
 };
 
+/** How warm the water is to a fish. */
+export function warmthFor(family: Family, temperature: number): Mood["warmth"] {
+  const { cold, warm } = WARMTH[family];
+  return temperature < cold ? "cold" : temperature > warm ? "warm" : "usual";
+}
+
 /** What is made to be taken, and not eaten: all but the baits. */
 export const isLure = (category: LureCategory): boolean =>
   LURE_CATEGORIES.indexOf(category) >= LURE_CATEGORIES.indexOf("small-jig");
 /** What can be rigged with its point in the body, or behind a guard. */
 const GUARDED: readonly LureCategory[] = ["small-jig", "curl-tail", "paddle-tail", "tube", "finesse-worm"];
+/** Can its point be hidden? */
+export const canHide = (category: LureCategory): boolean => GUARDED.includes(category);
 /** What stands for a bait fish and is as long as one. */
 const FISH_LIKE: readonly LureCategory[] = ["curl-tail", "paddle-tail", "plug"];
 
@@ -80,11 +90,11 @@ export function chooseLure(asked: LureWater): LureChoice {
   const { prey, school, tough, species, method } = water;
   const family = habitsOf(species).family;
   const clarity = clarityClass(water.visibleDepth);
-  const { cold, warm } = WARMTH[family];
-  const warmth = water.temperature < cold ? "cold" : water.temperature > warm ? "warm" : "usual";
+  const warmth = warmthFor(family, water.temperature);
   const category = METHOD[method].category({ family, species, clarity, mood: { prey, tough, warmth } });
   const matched = prey === "bait-fish" && FISH_LIKE.includes(category) ? water.preyLength : undefined;
-  const { size, body } = sizeOf(category, family, sizeStep(water, warmth), matched);
+  const tiny = category === "small-jig" && method === "float" && clarity === "gin-clear" && isSmall(family);
+  const { size, body } = tiny ? TINY_JIG : sizeOf(category, family, sizeStep(water, warmth), matched);
   const plain = colourOrder({ category, family, clarity, light: water.light, prey, school });
   // A hard day: darker first, and the loudest one last, for when nothing else has moved them.
   const colours = tough ? toughOrder(plain) : plain;
@@ -164,13 +174,14 @@ function clarityReasons(
 }
 
 function hookFor(category: LureCategory, water: LureWater): { hookStyle: "open" | "weedless"; reasons: Message[] } {
-  const { snags = "none", weed = false } = water;
-  const asked = snags === "many" || weed;
-  const can = GUARDED.includes(category);
+  const { snags = "none", weed = false, hook } = water;
+  const asked = hook === undefined ? snags === "many" || weed : hook === "weedless";
+  const can = canHide(category);
   const reasons = [
-    ...(weed ? [message(can ? "weed-weedless" : "weed-open")] : []),
-    ...(snags === "many" ? [message(can ? "snags-weedless" : "snags-open")] : []),
+    ...(weed && hook === undefined ? [message(can ? "weed-weedless" : "weed-open")] : []),
+    ...(snags === "many" && hook === undefined ? [message(can ? "snags-weedless" : "snags-open")] : []),
     ...(snags === "some" ? [message("snags-some")] : []),
+    ...(hook === undefined ? [] : [message(asked && can ? "hook-asked-weedless" : "hook-asked-open")]),
   ];
   return { hookStyle: asked && can ? "weedless" : "open", reasons };
 }

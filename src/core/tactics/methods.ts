@@ -1,4 +1,4 @@
-import type { Family } from "../fish/species-habits";
+import { type Drill, type Family, habitsOf, isSpeciesId, type SpeciesId } from "../fish/species-habits";
 import type { ClarityClass } from "../gauge/clarity";
 import { isDirty } from "./colours";
 import type { LureCategory, Prey } from "./lure-kinds";
@@ -22,63 +22,134 @@ interface LureQuestion {
   mood: Mood;
 }
 
+/** What of a box a method is made of, besides rod, reel and line. */
+export type BoxPart = "float" | "shot" | "weight" | "head" | "body" | "spoon" | "plug" | "spinner" | "bait";
+
 interface MethodRecord {
+  box: readonly BoxPart[];
   /** Rod, m; shorter by a fifth in tight cover. Common practice, no source. */
   rod: number;
   /** Fished with the longest rod of a box; others with the shortest. */
   longest: boolean;
   /** What goes on, by the fish and the water. Common practice, no source. */
   category: (question: LureQuestion) => LureCategory;
+  /**
+   * How it is worked: as its fish is (drifted to it, walked along the bottom), always drifted, or laid and waited on;
+   * a dead bait for hours.
+   */
+  worked: "as-fish" | "drifted" | "laid" | "laid-long";
+  /** Why it does not suit some water, m and m/s; undefined: it does. */
+  unsuited?: (water: { depth: number; meanSpeed: number }, fish: { drill: Drill }) => string | undefined;
 }
+
+/** Water that hardly runs, m/s; what a bait without weight sinks in, and depth for a spoon, m. Common practice. */
+const SLOW = 0.3;
+const SHALLOW = 1.5;
+const SPOON_DEPTH = 1.5;
 
 const RECORDS = {
   float: {
+    box: ["float", "bait"],
     rod: 3.9,
     longest: true,
+    worked: "drifted",
     category: ({ family, species, clarity, mood }) => {
       const dirty = isDirty(clarity);
       if (family === "run" || family === "catfish" || family === "striper") return naturalFor(family, species, dirty);
-      return dirty || mood.prey === "worms" ? "worm" : clarity === "gin-clear" ? "natural-bait" : "small-jig";
+      return dirty || mood.prey === "worms" ? "worm" : mood.prey === "insects" ? "natural-bait" : "small-jig";
     },
   },
   drift: {
+    box: ["shot", "bait"],
     rod: 3,
     longest: true,
+    worked: "drifted",
     category: ({ family, species, clarity }) => naturalFor(family, species, isDirty(clarity) || clarity === "green"),
   },
-  sinker: {
+  freeline: {
+    box: ["bait"],
     rod: 2.7,
     longest: false,
+    worked: "drifted",
+    unsuited: ({ meanSpeed, depth }) => (meanSpeed > SLOW || depth > SHALLOW ? "freeline-slow-water" : undefined),
+    category: ({ family, species }) => naturalFor(family, species, true),
+  },
+  sinker: {
+    box: ["weight", "bait"],
+    rod: 2.7,
+    longest: false,
+    worked: "laid",
+    // Drift feeders are fished for on the bottom only where the water hardly runs.
+    unsuited: ({ meanSpeed }, { drill }) => (drill === "drift" && meanSpeed > SLOW ? "sinker-slow-water" : undefined),
     category: ({ family, species }) =>
       family === "catfish" || family === "striper" ? meatFor(species) : "floated-worm",
   },
   "drop-shot": {
+    box: ["weight", "bait"],
     rod: 2.1,
     longest: false,
+    worked: "as-fish",
     category: ({ family, clarity }) => (family === "catfish" ? "cut-fish" : isDirty(clarity) ? "worm" : "finesse-worm"),
   },
-  "dead-bait": { rod: 2.7, longest: false, category: () => "whole-fish" },
-  jig: { rod: 2.1, longest: false, category: jigFor },
-  spoon: { rod: 2.1, longest: false, category: () => "spoon" },
-  plug: { rod: 2.1, longest: false, category: () => "plug" },
-  spinner: { rod: 2.1, longest: false, category: () => "spinner" },
+  "dead-bait": { box: ["head", "bait"], rod: 2.7, longest: false, worked: "laid-long", category: () => "whole-fish" },
+  jig: { box: ["head", "body"], rod: 2.1, longest: false, worked: "as-fish", category: jigFor },
+  spoon: {
+    box: ["spoon"],
+    rod: 2.1,
+    longest: false,
+    worked: "as-fish",
+    unsuited: ({ depth }) => (depth < SPOON_DEPTH ? "spoon-shallow" : undefined),
+    category: () => "spoon",
+  },
+  plug: { box: ["plug"], rod: 2.1, longest: false, worked: "as-fish", category: () => "plug" },
+  spinner: { box: ["spinner"], rod: 2.1, longest: false, worked: "as-fish", category: () => "spinner" },
 } satisfies Record<string, MethodRecord>;
 
 export type Method = keyof typeof RECORDS;
 export const METHOD: Readonly<Record<Method, MethodRecord>> = RECORDS;
 export const METHODS = Object.keys(RECORDS) as [Method, ...Method[]];
 
-/** Ways that a fish is fished for in rivers, the usual ones first. Common practice, no source. */
-export const METHODS_FOR: Readonly<Record<Family, readonly Method[]>> = {
-  trout: ["float", "drift", "jig", "spinner", "spoon", "plug"],
-  run: ["float", "drift", "jig", "spoon", "spinner", "plug"],
-  bass: ["jig", "drop-shot", "plug", "spinner", "drift", "float", "spoon"],
-  striper: ["jig", "plug", "spoon", "dead-bait", "drift", "sinker"],
-  walleye: ["jig", "drift", "sinker", "drop-shot", "plug", "spinner", "float", "dead-bait"],
-  catfish: ["sinker", "dead-bait", "drift", "float", "jig"],
-  panfish: ["float", "jig", "drop-shot", "spinner", "drift", "spoon"],
-  coarse: ["float", "drift", "sinker", "jig", "spinner"],
+/**
+ * Ways that each fish is fished for in rivers, the usual ones first: trout also with a sliding sinker where the water
+ * hardly runs, bass with a bottom rig and a leader, predators and catfish with dead bait that is laid and waited on,
+ * chub and barbel with a bait and no weight. Common practice, no source.
+ */
+const BY_SPECIES: Readonly<Record<SpeciesId, readonly Method[]>> = {
+  "brown-trout": ["float", "drift", "jig", "spinner", "spoon", "plug", "sinker", "freeline"],
+  "rainbow-trout": ["float", "drift", "jig", "spinner", "spoon", "plug", "sinker", "freeline"],
+  steelhead: ["float", "drift", "jig", "spoon", "spinner", "plug"],
+  "king-salmon": ["float", "drift", "plug", "spinner", "jig", "spoon"],
+  "smallmouth-bass": ["jig", "drop-shot", "plug", "spinner", "drift", "sinker", "float", "spoon"],
+  walleye: ["jig", "drift", "sinker", "drop-shot", "plug", "spinner", "float", "dead-bait", "spoon"],
+  zander: ["jig", "drop-shot", "dead-bait", "drift", "sinker", "plug", "spinner", "float", "spoon"],
+  "channel-catfish": ["sinker", "dead-bait", "drift", "float", "jig"],
+  "flathead-catfish": ["sinker", "dead-bait", "drift", "float", "jig"],
+  "yellow-perch": ["float", "jig", "drop-shot", "spinner", "drift", "spoon"],
+  "black-crappie": ["float", "jig", "drop-shot", "spinner", "drift", "spoon"],
+  "striped-bass": ["jig", "plug", "spoon", "dead-bait", "drift", "sinker"],
+  barbel: ["sinker", "drift", "float", "freeline", "jig"],
+  chub: ["float", "drift", "freeline", "sinker", "spinner", "plug", "jig"],
+  "largemouth-bass": ["jig", "plug", "drop-shot", "spinner", "float", "sinker", "spoon"],
 };
+
+/** The ways to fish for a fish, by the id of the one that ships; those of a trout for any other. */
+export const methodsFor = (species: string): readonly Method[] =>
+  BY_SPECIES[isSpeciesId(species) ? species : "brown-trout"];
+
+/** How a method works a lie of a fish: a laid bait is waited on, whatever its fish is else worked like. */
+export function drillFor(method: Method, species: string): Drill {
+  const { drill } = habitsOf(species);
+  switch (METHOD[method].worked) {
+    case "laid":
+    case "laid-long":
+      return "soak";
+    case "drifted":
+      return "drift";
+    case "as-fish":
+      // A lure does not lie and wait.
+      return drill === "soak" ? "drift" : drill;
+  }
+}
 
 const meatFor = (species: string): LureCategory => (species === "channel-catfish" ? "cut-fish" : "whole-fish");
 

@@ -60,6 +60,9 @@ const A_SIZE = 1.33;
 
 const isBigBaitEater = (family: Family): boolean => ["catfish", "striper"].includes(family);
 
+/** Fish that take small lures and baits. */
+export const isSmall = (family: Family): boolean => ["trout", "panfish", "coarse"].includes(family);
+
 /** The next hook: numbers go by twos down to 2, then 1, 1/0 (0), 2/0 (-1) …. */
 const largerHook = (hook: number): number => (hook > 2 ? hook - 2 : hook - 1);
 const smallerHook = (hook: number): number => (hook >= 2 ? hook + 2 : hook + 1);
@@ -71,7 +74,7 @@ const stepHook = (hook: number, step: Step): number =>
  * @param length of the bait fish seen, m, which a lure that stands for one matches
  */
 export function sizeOf(category: LureCategory, family: Family, step: Step, length?: number): Sized {
-  const small = family === "trout" || family === "panfish" || family === "coarse";
+  const small = isSmall(family);
   switch (category) {
     case "worm":
       return {
@@ -136,6 +139,12 @@ export function sizeOf(category: LureCategory, family: Family, step: Step, lengt
     }
   }
 }
+
+/** A jig for under a float in very clear water: 1/100 oz. Common practice, no source. */
+export const TINY_JIG: Sized = {
+  size: { head: OUNCE / 100, body: 0.02 },
+  body: { grams: 0.45, density: 3600, diameter: 0.008 },
+};
 
 /** Mass of a soft body or plug of a length, g: 75 mm weigh about 4 g. From memory. */
 export const bodyMass = (length: number): number => 4 * (length / 0.075) ** 3;

@@ -38,6 +38,20 @@ test("clear water is rested half an hour after a fish, coloured water not at all
   expect(codes("king-salmon")).toContain("run-refills");
 });
 
+test("a method is worked in its own way: a laid dead bait lies for hours, a jig is walked, a float drifts, a lure never waits", () => {
+  const of = (id: string, method: Parameters<typeof timeFor>[1]["method"], style: "rove" | "wait" = "wait") =>
+    timeFor(hole, { ...look, style, species: speciesById(id), method });
+  // Laid baits two and a half hours, roving ones twenty minutes (common practice, no source).
+  expect(of("walleye", "dead-bait")).toMatchObject({ drill: "soak", casts: 3, minutes: 150 });
+  expect(of("walleye", "dead-bait", "rove")).toMatchObject({ drill: "soak", casts: 1, minutes: 20 });
+  expect(of("walleye", "dead-bait").reasons.map(({ code }) => code)).not.toContain("work-walk");
+  expect(of("walleye", "jig").drill).toBe("walk");
+  expect(of("walleye", "float").drill).toBe("drift");
+  expect(of("brown-trout", "sinker")).toMatchObject({ drill: "soak", minutes: 60 });
+  expect(of("channel-catfish", "jig").drill).toBe("drift");
+  expect(of("channel-catfish", "sinker").drill).toBe("soak");
+});
+
 test("catfish get a bait that lies still, walleye the bottom walked: neither gets near, middle, far", () => {
   const of = (id: string, style: "rove" | "wait" = "rove") =>
     timeFor(hole, { ...look, style, species: speciesById(id) });

@@ -5,6 +5,7 @@ import { clarityClass, isClear } from "../gauge/clarity";
 import { froude } from "../water/cover";
 import type { Lie } from "../fish/read";
 import { type Water, waterBy } from "../water/pools";
+import { drillFor, METHOD, type Method } from "./methods";
 
 /** Rovers move on; those who wait work a place until it is worked out. */
 export type Style = "rove" | "wait";
@@ -32,8 +33,12 @@ const ROVE = { minutes: 20, knock: 10 };
  * minutes each.
  */
 const WAIT = { changes: 4, each: 10 };
-/** A soaked bait is renewed so often, minutes; one who waits gives a place three of them. */
+/**
+ * A soaked bait is renewed so often, minutes, and one who waits gives a place three of them; a laid dead bait lies for
+ * two and a half hours in all. A rover gives either twenty minutes. Common practice, no source.
+ */
 const SOAK = { fresh: 20, baits: 3 };
+const LAID = { fresh: 50, baits: 3 };
 /** A fed or rested spot is taken up again after half an hour. */
 const REST = 30;
 /** Under this everything is slow and soft, degC: give it half as long again. Mid-40s F. */
@@ -46,11 +51,19 @@ const SLOWER = 1.5;
  */
 export function timeFor(
   lie: Pick<Lie, "depth" | "meanSpeed" | "kind">,
-  at: { visibleDepth: number; temperature: number; style: Style; species: Species; base?: string },
+  at: {
+    visibleDepth: number;
+    temperature: number;
+    style: Style;
+    species: Species;
+    base?: string;
+    /** The method that it is fished with; without one, as the fish is worked. */
+    method?: Method;
+  },
 ): Timing {
   const water = waterBy(froude(lie.depth, lie.meanSpeed));
-  const drill = habitsOf(at.base ?? at.species.id).drill;
-  if (drill === "soak") return soakFor(water, at);
+  const { drill, bait, schools } = workedAs(at.base ?? at.species.id, at.method);
+  if (drill === "soak") return soakFor(water, at, bait);
   const cold = at.temperature < COLD;
   const clear = isClear(at.visibleDepth);
   const slower = cold ? SLOWER : 1;
@@ -73,17 +86,25 @@ export function timeFor(
       ? message("roving", { minutes, knock: Math.round(ROVE.knock * slower) })
       : message("waiting", { each: WAIT.each }),
     ...(walk ? [] : [rest > 0 ? message("rest-after-fish", { rest }) : message("no-rest")]),
-    ...(habitsOf(at.base ?? at.species.id).schools ? [message("schools")] : []),
+    ...(schools ? [message("schools")] : []),
   ];
   return { water, drill, casts, minutes, afterKnock: Math.round(ROVE.knock * slower), rest, reasons };
 }
 
+/** How a fish is worked with a method, and of a laid bait how long it lies. */
+function workedAs(species: string, method: Method | undefined) {
+  const { drill, schools } = habitsOf(species);
+  const long = method !== undefined && METHOD[method].worked === "laid-long";
+  return { drill: method === undefined ? drill : drillFor(method, species), bait: long ? LAID : SOAK, schools };
+}
+
 /** A bait that lies still: its scent needs time, and fish come to it. */
-function soakFor(water: Water, at: { temperature: number; style: Style }): Timing {
+function soakFor(water: Water, at: { temperature: number; style: Style }, bait: typeof SOAK): Timing {
   const cold = at.temperature < COLD;
   const slower = cold ? SLOWER : 1;
-  const fresh = Math.round(SOAK.fresh * slower);
-  const casts = at.style === "rove" ? 1 : SOAK.baits;
+  const rove = at.style === "rove";
+  const fresh = Math.round((rove ? Math.min(bait.fresh, ROVE.minutes) : bait.fresh) * slower);
+  const casts = rove ? 1 : bait.baits;
   const minutes = casts * fresh;
   const afterKnock = Math.round(ROVE.knock * slower);
   const reasons = [

@@ -1,7 +1,8 @@
 "use client";
 import { useMemo } from "react";
 import { type Approach, approachKey, type ApproachRequest, approachRequest } from "../../scenario/approach";
-import { type Ways, waysKey, type WaysRequest } from "../../scenario/ways";
+import type { Ways } from "../../scenario/ways";
+import { waysKey, type WaysRequest } from "../../scenario/ways-request";
 import { reader } from "../../workers/clients";
 import { Queue } from "../queue";
 import { type Stage, useStage, valueOf } from "../query";

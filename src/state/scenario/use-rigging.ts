@@ -1,17 +1,18 @@
 "use client";
-import { habitsOf } from "../../core/fish/species-habits";
 import { useLiveAnswer } from "../live-answer";
-import { useMemo } from "react";
+import { useCallback, useMemo } from "react";
 import type { Lie } from "../../core/fish/read";
 import type { RigAdvice } from "../../core/rig/advice";
+import type { RigRequest } from "../../core/rig/request";
 import type { TackleItem } from "../../core/rig/tackle-item";
 import type { Way } from "../../core/rig/ways";
-import { METHODS_FOR } from "../../core/tactics/methods";
-import type { Method } from "../../core/tactics/methods";
+import { timeFor, type Timing } from "../../core/tactics/time";
+import { type Method, methodsFor } from "../../core/tactics/methods";
 import type { Approach } from "../../scenario/approach";
 import type { Numbered } from "../../scenario/lie-identity";
 import { type OwnTackle, rigRequest } from "../../scenario/rig";
-import { type Ways, type WaysRequest, waysRequest } from "../../scenario/ways";
+import type { Ways } from "../../scenario/ways";
+import { type WaysRequest, waysRequest } from "../../scenario/ways-request";
 import type { Stage } from "../query";
 import { settledReading, useApproach, useWays } from "./use-approach";
 import { useRig } from "./use-rig";
@@ -28,7 +29,11 @@ export interface Rigging {
   way: Way | undefined;
   /** Its rig; without a cast where none can be made. */
   advice: RigAdvice | undefined;
+  /** What was asked of it. */
+  asked: RigRequest | undefined;
   rig: Stage<RigAdvice>;
+  /** How long the lie is given with a method; with the one that is shown where none is named. */
+  timing: (method?: Method | null) => Timing | undefined;
 }
 
 /** The box as it is now; undefined until the book has told. */
@@ -42,9 +47,12 @@ const useTackleBox = (): TackleItem[] | undefined =>
   );
 
 /** What the angler says of the water and of how it is fished. */
-function saidBy(settings: Settings): Pick<OwnTackle, "style" | "seen"> {
+function saidBy(settings: Settings): Omit<OwnTackle, "tackle" | "box"> {
   const { tough, short, liveBait, tandem, colours, letDown, shotting, wind, snags, weed, prey, preyLength } = settings;
+  const { teeth, choices, learned } = settings;
   return {
+    choices,
+    learned,
     style: {
       tough,
       short,
@@ -58,6 +66,7 @@ function saidBy(settings: Settings): Pick<OwnTackle, "style" | "seen"> {
       wind,
       ...(snags !== "auto" && { snags }),
       ...(weed && { weed }),
+      ...(teeth && { teeth }),
       prey,
       ...(preyLength !== null && { preyLength }),
     },
@@ -71,34 +80,46 @@ export function useRigging(view: ScenarioView, lie: Numbered<Lie> | undefined): 
   const { conditions, fish, living, request } = view;
   const phase = living.way?.phase;
   const own = useMemo(() => box && { box, ...saidBy(settings) }, [box, settings]);
-  const { method: wanted, school } = settings;
-  const methods = METHODS_FOR[habitsOf(fish.base).family];
+  const { method: wanted, school, style } = settings;
+  const methods = methodsFor(fish.base);
   const method = methods.find((one) => one === wanted);
   const found = approach.value;
   const ask = useMemo((): WaysRequest | undefined => {
     if (!own || !found || !lie) return undefined;
     const about = { lie, reading: request, base: fish.base };
-    return waysRequest(found, { ...about, conditions, phase, school, own, liked: method ? [method] : [] });
-  }, [own, found, lie, request, conditions, fish.base, phase, school, method]);
+    return waysRequest(found, { ...about, conditions, phase, school, own, liked: method ? [method] : [], style });
+  }, [own, found, lie, request, conditions, fish.base, phase, school, method, style]);
   const reading = settledReading(view);
   const ways = useWays(reading, ask);
   const way = chosenWay(ways.value?.ways ?? [], method, school);
   // Where no cast can be made the rig is worked out for the lie alone.
   const alone = lie && ways.value !== undefined && !way && reading && own;
   const single = method ?? methods[0]!;
-  const rig = useRig(
-    alone
-      ? rigRequest(
-          reading.of.field,
-          lie,
-          conditions,
-          fish.base,
-          { method: single, phase, features: request.features },
-          own,
-        )
-      : undefined,
+  const lone = alone
+    ? rigRequest(
+        reading.of.field,
+        lie,
+        conditions,
+        fish.base,
+        { method: single, phase, features: request.features },
+        own,
+      )
+    : undefined;
+  const rig = useRig(lone);
+  const timing = useCallback(
+    (one?: Method | null) =>
+      lie &&
+      timeFor(lie, {
+        visibleDepth: request.visibleDepth,
+        temperature: request.temperature,
+        style,
+        species: request.species,
+        base: fish.base,
+        method: one ?? way?.method ?? single,
+      }),
+    [lie, request, style, fish.base, way?.method, single],
   );
-  return { box, approach, ways, way, advice: way?.advice ?? rig.value, rig };
+  return { box, approach, ways, way, advice: way?.advice ?? rig.value, asked: way?.asked ?? lone, rig, timing };
 }
 
 /** The way of the method that was chosen, from the side that is followed where there are two; the first otherwise. */

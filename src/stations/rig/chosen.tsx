@@ -4,7 +4,6 @@ import type { Field } from "../../core/flow/grid";
 import { roughnessHeight } from "../../core/flow/profile";
 import { message } from "../../core/quantity/message";
 import { CAST, tipOver } from "../../core/rig/rod";
-import { nextChanges } from "../../core/rig/next-changes";
 import { secondRod } from "../../core/rig/second-rod";
 import { strikeZone } from "../../core/rig/strike-zone";
 import type { Numbered } from "../../scenario/lie-identity";
@@ -16,7 +15,10 @@ import { castLines } from "../../words/cast";
 import { setWords, wayName } from "../../words/methods";
 import { messageText, faultText } from "../../words/messages";
 import { inSentence } from "../../words/text";
+import { ChoicesPanel } from "./choices-panel";
 import { DriftView } from "./drift-view";
+import { LadderTable } from "./ladder-table";
+import { LearnedPanel } from "./learned-panel";
 import { LieHead } from "./lie-head";
 import { RigCard } from "./rig-card";
 import { SeenPanel } from "./seen-panel";
@@ -62,13 +64,14 @@ export function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered
             </>
           )}
           {way && ways.value && <WaysTable ways={ways.value.ways} without={ways.value.without} chosen={way} />}
+          {advice && "ladder" in advice && advice.ladder.length > 1 && <LadderTable advice={advice} system={system} />}
           {way && (
             <DriftView
               key={`${way.method}${way.cast.landing.join()}`}
               way={way}
               lie={lie}
               field={shown}
-              zone={strikeZone(living.species, conditions)}
+              zone={strikeZone(living.species, conditions, way.method)}
             />
           )}
         </div>
@@ -78,7 +81,7 @@ export function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered
               <RigCard
                 advice={advice}
                 cast={castOf(rigging, lie, system)}
-                changes={nextChanges(advice)}
+                changes={advice.changes}
                 second={secondOf(rigging, system)}
                 system={system}
               />
@@ -91,6 +94,8 @@ export function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered
           )}
         </div>
       </div>
+      {rigging.asked && <ChoicesPanel asked={rigging.asked} />}
+      {advice && "ladder" in advice && advice.ladder.length > 1 && <LearnedPanel advice={advice} lie={lie} />}
       <SeenPanel />
       {box && <TackleBox box={box} base={fish.base} fish={fish.name} />}
     </>

@@ -10,6 +10,7 @@ import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { capital } from "../../words/text";
+import { baitName } from "../../words/baits";
 import { KIND_NAMES, MEASURE_NAMES } from "../../words/tackle";
 import { EntryForm } from "../entry-form";
 import { DROPPED, measuresOf, METALS, pieceEntries, pieceSchema, WORDED } from "./piece-entries";
@@ -67,7 +68,7 @@ export function PieceDialog({ item, onClose }: { item: TackleItem | undefined; o
               form={form}
               name={name}
               label={label}
-              choices={values.map((value) => ({ value, label: value }))}
+              choices={values.map((value) => ({ value, label: name === "bait" ? baitName(value) : value }))}
             />
           ))}
           <FormField form={form} name="count" label="How many (optional)" inputMode="numeric" />

@@ -13,6 +13,7 @@ import {
   type TackleItem,
   type TackleKind,
 } from "../../core/rig/tackle-item";
+import { BAIT_KINDS } from "../../core/tactics/baits";
 import { messageText } from "../../words/messages";
 import { entryText, figureText, type UnitSystem } from "../../words/quantity";
 import { hookText } from "../../words/weight";
@@ -35,6 +36,7 @@ export type PieceEntries = {
   material: string;
   form: string;
   flex: string;
+  bait: string;
   dropMetal: string;
   dropGrams: string;
   dropDepth: string;
@@ -70,6 +72,7 @@ export function pieceEntries(item: TackleItem | undefined, kind: TackleKind, sys
     material: item?.material ?? (kind === "leader" ? "fluorocarbon" : "mono"),
     form: item?.form ?? "curl-tail",
     flex: item?.flex ?? "medium",
+    bait: item ? (item.bait ?? OTHER_BAIT) : "worm",
     ...dropEntries(item?.drop, system),
     ...measures,
   };
@@ -105,7 +108,10 @@ export const pieceSchema = (system: UnitSystem, item?: TackleItem) =>
     }
     for (const name of measuresOf(kind))
       takeMeasure(entries, name, KIND_MEASURES[kind].need.includes(name), draft, system, fault);
-    for (const { name, kinds } of WORDED) if (kinds.includes(kind)) Object.assign(draft, { [name]: entries[name] });
+    for (const { name, kinds } of WORDED)
+      if (kinds.includes(kind) && entries[name] !== OTHER_BAIT) Object.assign(draft, { [name]: entries[name] });
+    if (kind === "bait" && draft.bait === undefined && entries.grams.trim() === "")
+      fault("grams", `${MEASURE_NAMES.grams} is needed.`);
     takeDrop(entries, draft, system, fault);
     return item && item.kind === kind ? untouched(entries, item, draft, system) : draft;
   });
@@ -123,9 +129,12 @@ function untouched(entries: PieceEntries, item: TackleItem, draft: TackleDraft, 
 
 export const METALS = Object.keys(DENSITY) as Metal[];
 
+/** A bait of no kind that ships: it goes by its own measures. */
+const OTHER_BAIT = "other";
+
 /** What is chosen from a list, and for which kinds. */
 export const WORDED: readonly {
-  name: "metal" | "material" | "form" | "flex";
+  name: "metal" | "material" | "form" | "flex" | "bait";
   label: string;
   kinds: readonly TackleKind[];
   values: readonly string[];
@@ -134,6 +143,7 @@ export const WORDED: readonly {
   { name: "material", label: "Material", kinds: ["line", "leader"], values: LINE_MATERIALS },
   { name: "form", label: "Form", kinds: ["body"], values: BODY_FORMS },
   { name: "flex", label: "Flex", kinds: ["rod"], values: ROD_FLEXES },
+  { name: "bait", label: "Kind of bait", kinds: ["bait"], values: [...BAIT_KINDS, OTHER_BAIT] },
 ];
 
 type Fault = (path: string, text: string) => void;

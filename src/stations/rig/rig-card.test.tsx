@@ -83,7 +83,9 @@ test.each(METHODS)("%s has its figure, its changes in the order of the trade, an
   expect(screen.getByTestId("setting").textContent!.length).toBeGreaterThan(1);
   const changes = nextChanges(advice);
   expect(changes.length).toBeGreaterThan(0);
-  expect(changes.length).toBeLessThanOrEqual(3);
+  expect(changes.length).toBeLessThanOrEqual(4);
+  const shown = screen.getAllByRole("list").find((one) => one.textContent!.startsWith("1. "))!;
+  expect(within(shown).getAllByRole("listitem")).toHaveLength(Math.min(3, changes.length));
   if (advice.lure.colours.length > 1) expect(changes[0]!.code).toBe("try-colour");
   expect(sideWords({ depth: 2 }, advice, "metric")).toMatch(/^Side view: 2\.00 m of water, \w/);
   expect(speciesById(species).id).toBe(species);

@@ -7,12 +7,18 @@ import type { UnitSystem } from "../../words/quantity";
 import { rigWords } from "../../words/rig";
 import { capital } from "../../words/text";
 import { CardHead } from "./card-head";
+import { PurposeButtons } from "./purpose-buttons";
 import { ShotStrip } from "./shot-strip";
 import { Swatch } from "./swatch";
 import { leaderWords } from "./leader-words";
 
+/** Cautions that stand over the rig. */
+const URGENT: readonly string[] = ["too-warm-to-play", "leader-breaks"];
+
 /** Colours that the card has room for. */
 const MOST_COLOURS = 4;
+/** Changes that the card has room for; the coach knows them all. */
+const MOST_CHANGES = 3;
 
 /** What to tie on and how deep: to be read at arm's length, on one phone screen and on one page. */
 export function RigCard({
@@ -32,8 +38,8 @@ export function RigCard({
 }) {
   const words = rigWords(advice, system);
   const [urgent, usual] = [
-    words.cautions.filter((_, k) => advice.cautions[k]!.code === "too-warm-to-play"),
-    words.cautions.filter((_, k) => advice.cautions[k]!.code !== "too-warm-to-play"),
+    words.cautions.filter((_, k) => URGENT.includes(advice.cautions[k]!.code)),
+    words.cautions.filter((_, k) => !URGENT.includes(advice.cautions[k]!.code)),
   ];
   return (
     <section
@@ -47,6 +53,9 @@ export function RigCard({
         </p>
       ))}
       <CardHead advice={advice} system={system} />
+      {"ladder" in advice && advice.ladder.length > 1 && (
+        <PurposeButtons method={advice.method} purpose={advice.purpose} />
+      )}
       <Part
         title={capital(words.lure.category)}
         more={`${words.lure.size}${words.lure.hookStyle === "weedless" ? ", rigged weedless" : ""}`}
@@ -69,7 +78,7 @@ export function RigCard({
       )}
       <Part title="If nothing bites">
         <ol className="flex flex-wrap gap-x-3">
-          {changes.map((one, k) => (
+          {changes.slice(0, MOST_CHANGES).map((one, k) => (
             <li key={one.code}>
               {k + 1}. {messageText(one, system)}
             </li>

@@ -88,6 +88,7 @@ export function SeenPanel() {
       </div>
       <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
         <Tick label="Weed" on={settings.weed} onChange={(weed) => set({ weed })} />
+        <Tick label="Pike about" on={settings.teeth} onChange={(teeth) => set({ teeth })} />
         <Tick label="Tough day" on={settings.tough} onChange={(tough) => set({ tough })} />
         <Tick label="Short bites" on={settings.short} onChange={(short) => set({ short })} />
         <Tick label="Live bait" on={settings.liveBait} onChange={(liveBait) => set({ liveBait })} />

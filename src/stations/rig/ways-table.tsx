@@ -88,9 +88,6 @@ export function WaysTable({ ways, without, chosen }: { ways: readonly Way[]; wit
   );
 }
 
-/** Share of the drift on the bottom, as an angler counts. */
-function touchWords({ touch }: Way): string {
-  if (touch < 0.02) return "never";
-  if (touch < 0.4) return `1 drift in ${figureText(1 / touch, 0)}`;
-  return touch < 0.6 ? "half" : touch < 0.9 ? "mostly" : "all the time";
-}
+/** Share of the whole drift on the bottom, with its way down: less than once it is down. */
+const touchWords = ({ touch }: Way): string =>
+  touch < 0.01 ? "never" : `${figureText(100 * touch, 0)} % of the drift`;

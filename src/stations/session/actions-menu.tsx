@@ -8,7 +8,13 @@ import type { ScenarioView } from "../../state/scenario/use-scenario";
 import { pauseSession } from "../../store/bank";
 import { database } from "../../store/database";
 import { endSession } from "../../store/sessions";
+import { learnedFrom } from "../../core/rig/learned";
+import type { Method } from "../../core/tactics/methods";
+import { isWeighted } from "../../core/tactics/purpose";
+import { say } from "../../state/notices";
+import { useLearned } from "../../state/use-chosen";
 import { Button } from "../../widgets/button";
+import { methodName } from "../../words/methods";
 import { Dialog } from "../../widgets/dialog";
 import { PAUSES } from "../../words/session";
 import { MoveDialog } from "./move-dialog";
@@ -18,6 +24,30 @@ import { SounderDialog } from "./sounder-dialog";
 import type { BankActions } from "./use-bank-action";
 
 type Shown = "more" | "move" | "note" | "rods" | "sounder" | undefined;
+
+/** The weight never touches, or drags: the next weight of this rig is chosen so, and it can be taken back. */
+function BottomSays({ method, onSaid }: { method: Method; onSaid: () => void }) {
+  const { learned, learn } = useLearned(method);
+  const said = (what: "never-touches" | "drags", text: string) => () => {
+    const before = learned;
+    learn((now) => learnedFrom(now, what));
+    onSaid();
+    say(text, { label: "Undo", run: () => learn(() => before) });
+  };
+  return (
+    <>
+      <h3 className="mt-4 mb-2">{methodName(method)}: what the bottom says</h3>
+      <div className="grid grid-cols-2 gap-2.5">
+        <Button className="min-h-14" onClick={said("never-touches", "Noted: heavier from now on.")}>
+          It never touches
+        </Button>
+        <Button className="min-h-14" onClick={said("drags", "Noted: lighter from now on.")}>
+          It drags
+        </Button>
+      </div>
+    </>
+  );
+}
 
 /** What is not needed at every cast: going on, notes, pauses, rods and partners, the end. */
 export function ActionsMenu({
@@ -74,6 +104,7 @@ export function ActionsMenu({
               End the session
             </Button>
           </div>
+          {rod?.method && isWeighted(rod.method) && <BottomSays method={rod.method} onSaid={close} />}
           {!session.paused && (
             <>
               <h3 className="mt-4 mb-2">Pause the timer</h3>

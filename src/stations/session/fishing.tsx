@@ -59,7 +59,8 @@ export function Fishing({
   const number = rod?.rod ?? stretches.at(-1)?.rod ?? 1;
   const visit = useMemo(() => visitOf(stretches, number), [stretches, number]);
   const stand = standOf(rigging);
-  const lines = useMemo(() => castLinesOf(stand?.casts ?? [], visit), [stand, visit]);
+  const targets = rigging.way?.casts ?? stand?.casts;
+  const lines = useMemo(() => castLinesOf(targets ?? [], visit), [targets, visit]);
   const soFar = spotSoFar(stretches, observations, catches, number, Math.max(view.river.minute, clockNow()));
   const cast = (line: CastLine, place: CastTarget) => {
     if (!rod) return;

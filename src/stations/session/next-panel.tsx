@@ -4,8 +4,7 @@ import { type NextStep, nextStep, type SpotSoFar } from "../../core/tactics/next
 import { MINUTE } from "../../core/gauge/series";
 import { message, type Message } from "../../core/quantity/message";
 import type { Colour } from "../../core/tactics/lure-kinds";
-import { nextChanges } from "../../core/rig/next-changes";
-import type { Fished, EffortInterval } from "../../core/book/bank-records";
+import type { Fished, EffortInterval, RigRecord } from "../../core/book/bank-records";
 import { useSettings } from "../../state/settings";
 import type { Bank } from "../../state/use-bank";
 import type { Rigging } from "../../state/scenario/use-rigging";
@@ -19,6 +18,7 @@ import { messageText } from "../../words/messages";
 import { COLOUR_NAMES } from "../../words/rig";
 import { LINE_WORDS, ZONE_WORDS } from "../../words/session";
 import type { UnitSystem } from "../../words/quantity";
+import type { Retrieve } from "../../core/tactics/retrieves";
 import type { Style } from "../../core/tactics/time";
 import { capital, inSentence } from "../../words/text";
 import type { nextTarget } from "./cast-plan";
@@ -47,7 +47,7 @@ export function NextPanel({
 }) {
   const { system, style } = useSettings();
   const { way } = rigging;
-  const timing = rigging.approach.value?.timing;
+  const timing = rigging.approach.value && rigging.timing(rod?.method);
   const { other, step } = stepOf(rigging, rod, soFar, style);
   const wanted = toTieOn(view, rigging, rod, soFar, system);
   const said = { stretch: rod?.id ?? null, lie: rod?.lie ?? "", place: rod?.place ?? null, angler: rod?.angler ?? "" };
@@ -56,7 +56,7 @@ export function NextPanel({
     actions.run(accepted ? `changed: ${messageText(change, system)}` : "not changed", (at) => {
       const noted = { ...said, what: change.code, notes: messageText(change, system), accepted, count: soFar.casts };
       if (!accepted) return observe(database(), bank.session, "change", noted, at);
-      return changeRig(database(), bank.session, rod.rod, changed(change, other, view, system), noted, at);
+      return changeRig(database(), bank.session, rod.rod, changed(change, rod, other, view, system), noted, at);
     });
   };
   useKey("n", () => step?.kind === "change" && answer(step.what, true));
@@ -106,30 +106,30 @@ export function NextPanel({
 
 /** What is to be done next, with another way that suits the place. */
 function stepOf(
-  { advice, approach, ways, way }: Rigging,
+  { advice, approach, ways, way, timing: timingOf }: Rigging,
   rod: EffortInterval | undefined,
   soFar: SpotSoFar,
   style: Style,
 ) {
-  const timing = approach.value?.timing;
+  const timing = approach.value && timingOf(rod?.method);
   const other = ways.value?.ways.find((one) => one.method !== (rod?.method ?? way?.method));
   const another = other && message("try-other", { method: wayName(other) });
   // Small changes are those of what is on the rod, not of what the card would tie on.
   const own = rod?.method ? ways.value?.ways.find((one) => one.method === rod.method)?.advice : advice;
   const of = own ?? (advice?.method === rod?.method ? advice : undefined);
-  return { other, step: timing && nextStep(soFar, timing, style, of ? nextChanges(of) : [], another) };
+  return { other, step: timing && nextStep(soFar, timing, style, of ? of.changes : [], another) };
 }
 
 /** The rig of the card, where nothing has been cast yet and something else is on. */
 function toTieOn(
   { lie, reading }: ScenarioView,
-  { advice }: Rigging,
+  { advice, way }: Rigging,
   rod: EffortInterval | undefined,
   soFar: SpotSoFar,
   system: UnitSystem,
 ): (Partial<Fished> & { lure: string }) | undefined {
   if (!lie || !advice || !rod || soFar.casts > 0 || soFar.changes.length > 0) return undefined;
-  const wanted = { ...spotOf(lie, reading.value?.lies ?? [lie]), ...tackleOf(advice, lie, system) };
+  const wanted = { ...spotOf(lie, reading.value?.lies ?? [lie]), ...tackleOf(advice, lie, system, way) };
   return rod.lie === wanted.lie && !isRigged(rod, wanted) ? wanted : undefined;
 }
 
@@ -212,9 +212,14 @@ function Step({
   );
 }
 
+/** The rig of a rod with one thing changed; nothing where its rig is not known. */
+const rigged = ({ rig }: EffortInterval, change: Partial<RigRecord>): Partial<Fished> =>
+  rig ? { rig: { ...rig, ...change } } : {};
+
 /** What a change makes of what is fished. */
 function changed(
   change: Message,
+  rod: EffortInterval,
   other: NonNullable<Rigging["ways"]["value"]>["ways"][number] | undefined,
   view: ScenarioView,
   system: Parameters<typeof tackleOf>[2],
@@ -225,8 +230,20 @@ function changed(
     case "try-deeper":
       return { depth: Math.round(Number(change.values.setting) * 100) / 100 };
     case "try-other":
-      return other && view.lie ? tackleOf(other.advice, view.lie, system) : {};
-    // A shot, a size, a rod tip: it stands in the note of the change.
+      return other && view.lie ? tackleOf(other.advice, view.lie, system, other) : {};
+    case "try-retrieve":
+      return rigged(rod, { retrieve: change.values.retrieve as Retrieve });
+    case "try-lighter-head":
+    case "try-heavier-head":
+      return rigged(rod, { grams: Number(change.values.grams) });
+    case "try-shot-more":
+    case "try-shot-less": {
+      const by = Number(change.values.grams) * (change.code === "try-shot-more" ? 1 : -1);
+      return rod.rig?.grams == null ? {} : rigged(rod, { grams: Math.max(0, rod.rig.grams + by) });
+    }
+    case "try-longer-leader":
+      return rigged(rod, { leader: Number(change.values.leader) });
+    // A size, a rod tip: it stands in the note of the change.
     default:
       return {};
   }

@@ -1,6 +1,8 @@
 "use client";
 import { useState } from "react";
-import type { EffortInterval } from "../../core/book/bank-records";
+import type { EffortInterval, RigRecord } from "../../core/book/bank-records";
+import { type Retrieve, RETRIEVES_OF } from "../../core/tactics/retrieves";
+import { RETRIEVE_NAMES } from "../../words/retrieves";
 import { rodsAllowed } from "../../core/book/rules-for";
 import type { Bank } from "../../state/use-bank";
 import { patchSession } from "../../store/sessions";
@@ -96,6 +98,9 @@ export function RodsDialog({
   );
 }
 
+/** A rig of which nothing is known. */
+const NO_RIG: RigRecord = { retrieve: null, grams: null, leader: null, size: "", castAngle: null };
+
 function Rod({
   rod,
   who,
@@ -125,6 +130,22 @@ function Rod({
           onChange={(event) => setLure(event.target.value)}
         />
         <TextField label="Bait piece" value={piece} maxLength={60} onChange={(event) => setPiece(event.target.value)} />
+        {rod.method && (
+          <Select
+            label={`Retrieve of rod ${rod.rod}`}
+            value={rod.rig?.retrieve ?? "unknown"}
+            onChange={(value) =>
+              change(
+                { rig: { ...(rod.rig ?? NO_RIG), retrieve: value === "unknown" ? null : (value as Retrieve) } },
+                `rod ${rod.rod}: ${value === "unknown" ? "no retrieve" : RETRIEVE_NAMES[value as Retrieve]}`,
+              )
+            }
+            choices={[
+              { value: "unknown", label: "not noted" },
+              ...RETRIEVES_OF[rod.method].map((value) => ({ value, label: RETRIEVE_NAMES[value] })),
+            ]}
+          />
+        )}
         {who.length > 1 && (
           <Select
             label="Angler"
@@ -139,7 +160,10 @@ function Rod({
           <Button
             tone="ink"
             onClick={() =>
-              change({ lure: lure.trim(), piece: piece.trim() }, `rod ${rod.rod}: ${lure.trim() || "nothing set"}`)
+              change(
+                { lure: lure.trim(), piece: piece.trim(), rig: undefined },
+                `rod ${rod.rod}: ${lure.trim() || "nothing set"}`,
+              )
             }
           >
             Save this rod

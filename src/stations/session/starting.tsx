@@ -52,7 +52,7 @@ export function Starting({
     const spot = {
       ...NO_SPOT,
       ...(lie && spotOf(lie, reading.value?.lies ?? [lie])),
-      ...(lie && rigging?.advice && tackleOf(rigging.advice, lie, system)),
+      ...(lie && rigging?.advice && tackleOf(rigging.advice, lie, system, rigging.way)),
       angler: "",
     };
     const partners = others

@@ -36,6 +36,7 @@ export const ISSUES: Words = {
   "ends-before-it-begins": () => "must not end before it begins",
   "no-such-stamp": () => "names a time that the series lacks",
   "not-the-reach": () => "must be the reach's own id",
+  "bait-unknown": () => "needs a kind of bait or its weight",
   "measure-missing": () => "is missing for this kind of tackle",
   "measure-foreign": () => "doesn’t apply to this kind of tackle",
   "not-the-profile": () => "must be the profile's own id",

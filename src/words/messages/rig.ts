@@ -1,5 +1,10 @@
-import { inSentence } from "../text";
-import { hookText, weightText } from "../weight";
+import type { BaitPiece } from "../../core/tactics/lure-kinds";
+import type { Retrieve } from "../../core/tactics/retrieves";
+import { pieceName } from "../baits";
+import { RETRIEVE_NAMES } from "../retrieves";
+import { capital, inSentence } from "../text";
+import type { MessageValues } from "../../core/quantity/message";
+import { hookText, piecesText, weightText } from "../weight";
 import { fixed, type MessageFormat, type Words } from "./message-format";
 
 const percent = (share: unknown): string => fixed(100 * Number(share), 0);
@@ -16,6 +21,35 @@ const oneIn = (share: unknown): string => {
         ? "most of the time"
         : `1 time in ${fixed(1 / one, 0)}`;
 };
+
+/** A weight of a rig as it is named: pieces of one size, or a head. */
+const weightOf = (p: MessageValues, say: MessageFormat): string =>
+  piecesText(
+    { pieces: Number(p.pieces), piece: Number(p.piece), size: typeof p.size === "string" ? p.size : null },
+    say.system,
+  );
+const onBottom = (p: MessageValues): string =>
+  Number(p.touch) >= 0.95 ? "nearly always on the bottom" : `once down, touches bottom ${oneIn(p.touch)}`;
+const leaning = (p: MessageValues): string => (p.vertical ? `, line ${fixed(p.angle, 0)}° off vertical` : "");
+/** A lift by the rod, and the fall after it. */
+const liftText = (p: MessageValues, say: MessageFormat): string =>
+  p.lift === undefined
+    ? "lift it and let it fall."
+    : `lift it ${say.of(p.lift, "depth")}; it falls back in ${fixed(p.seconds, 1)} s and drifts ${say.of(p.swept, "distance")}.`;
+/** What the heaviest still does not do, by what was wanted. */
+const LESS: Record<string, string> = {
+  touch: "hardly touches here",
+  down: "doesn’t get down fast here",
+  hold: "won’t stay put here",
+  slow: "doesn’t get down to the fish in time",
+};
+const besideText = (p: MessageValues, say: MessageFormat): string =>
+  [
+    p.purpose === "hold" ? (p.holds ? "stays put" : "moves") : onBottom(p),
+    `${fixed(p.seconds, 0)} s down`,
+    p.vertical ? `line ${fixed(p.angle, 0)}° off vertical` : `swept ${say.of(p.swept, "distance")}`,
+    ...(p.reaches ? [] : [p.vertical ? "leans too far" : "too late for this cast"]),
+  ].join(", ");
 
 /**
  * What is said of a rig in its water: every figure is the solved one. Rules of the craft: common practice, no source.
@@ -57,18 +91,53 @@ export const RIG: Words = {
       : `You can read this float to about ${say.of(p.seenTo, "distance")} in this light.`,
   "lead-banned": () => "Lead is banned or limited in many places. Check local rules.",
 
-  "drift-taps": (p, say) =>
-    `${Number(p.pieces) === 1 ? "One shot" : `${p.pieces} shot`} of ${mass(p.piece, say)} ${Number(p.pieces) === 1 ? "touches" : "touch"} bottom ${oneIn(p.touchFraction)}, moving along the bottom at ${say.of(p.speed, "speed")}. These are the fewest that tap the bottom.`,
-  "drift-none-taps": (p, say) =>
-    `Even ${p.pieces} shot of ${mass(p.piece, say)}, the heaviest in your box, touch bottom ${oneIn(p.touchFraction)}. Use more weight than your box holds, or another method.`,
+  "weight-touch": (p, say) =>
+    `${weightOf(p, say)} just touches: ${onBottom(p)}, down in ${fixed(p.seconds, 0)} s${leaning(p)}.`,
+  "weight-down": (p, say) =>
+    `${weightOf(p, say)} gets down fast: ${fixed(p.seconds, 0)} s, ${p.vertical ? `the line ${fixed(p.angle, 0)}° off vertical` : `${say.of(p.swept, "distance")} downstream`}.`,
+  "weight-hold": (p, say) => `${weightOf(p, say)} is the lightest that stays put here${leaning(p)}.`,
+  "weight-slow": (p, say) => `${weightOf(p, say)} falls slowly: ${fixed(p.seconds, 0)} s to the bottom.`,
+  "weight-more": (p, say) =>
+    `${weightOf(p, say)} is the lightest that gets down in time here: ${onBottom(p)}, down in ${fixed(p.seconds, 0)} s${leaning(p)}.`,
+  "weight-less": (p, say) =>
+    `${weightOf(p, say)} is the heaviest you have, and it ${LESS[String(p.purpose)] ?? LESS.touch}: ${onBottom(p)}, swept ${say.of(p.swept, "distance")}${leaning(p)}. Use more weight, thinner line or slower water.`,
+  "weight-beside": (p, say) =>
+    `${p.which === "lighter" ? "Lighter" : "Heavier"}, ${weightOf(p, say)}: ${besideText(p, say)}.`,
+  "retrieve-dead-drift": () => "Dead drift: let it go with the current and do nothing.",
+  "retrieve-drag": () => "Drag: draw it slowly along the bottom, and stop.",
+  "retrieve-hop": (p, say) => `Hop: ${liftText(p, say)}`,
+  "retrieve-snap": (p, say) => `Snap: ${liftText(p, say)}`,
+  "retrieve-hold": () => "Hold: leave it in place on a tight line.",
+  "retrieve-steady": () => "Steady: reel at one pace.",
+  "retrieve-stop-and-go": (p, say) =>
+    p.lift === undefined || Number(p.lift) === 0
+      ? "Stop and go: pause after every few turns."
+      : `Stop and go: in each pause it ${Number(p.lift) > 0 ? "rises" : "sinks"} ${say.of(Math.abs(Number(p.lift)), "depth")}.`,
+  "retrieve-swing": () => "Swing: hold the line tight and let the current bring it round.",
+  "retrieve-lift-and-drop": (p, say) => `Lift and drop: ${liftText(p, say)}`,
+  "bait-not-used": () => "This method fishes a lure, so your bait stays in the box.",
+  "bait-measures": (p, say) =>
+    `${capital(pieceName(p.piece as BaitPiece))}, ${say.of(p.length, "smallLength")}, on hook ${hookText(Number(p.hook))}. Renew it every ${fixed(p.lasts, 0)} minutes.`,
+  "purpose-held-bait": () => "Hold: a laid bait must stay in its place.",
+  "purpose-drifted": () => "Just touch: a drifted bait taps along the stones.",
+  "purpose-drop-shot": () => "Hold: the weight stays down while the bait works above it.",
+  "purpose-short-bites": () => "Slow fall: bites come short, so give them time.",
+  "purpose-off-the-bed": () => "Slow fall: the fish is off the bottom and meets the lure on its way down.",
+  "purpose-fast-fish": () => "Down fast: these fish are in the current and gone soon.",
+  "purpose-cold": () => "Just touch: in cold water keep it slow along the bottom.",
+  "purpose-on-the-bed": () => "Just touch: the fish is near the bottom.",
+  "purpose-asked-touch": () => "Just touch: your choice.",
+  "purpose-asked-down": () => "Down fast: your choice.",
+  "purpose-asked-hold": () => "Hold: your choice.",
+  "purpose-asked-slow": () => "Slow fall: your choice.",
   "drift-second-shot": () => "More current? Add a second shot of the same size. One bigger shot would bounce.",
   "drift-hook": (p, say) => `Shot ${say.of(p.hookDistance, "depth")} above the hook.`,
   "live-bait-longer": (p, say) => `Give a live bait ${say.of(p.hookDistance, "depth")} below the shot, so it can swim.`,
   "drift-one-at-a-time": () =>
     "Add or remove one shot at a time. Light, steady tapping is right; hanging up is too much.",
-  "weight-holds": (p, say) => `${mass(p.grams, say)} is the lightest that stays put here.`,
-  "weight-rolls": (p, say) =>
-    `Even ${mass(p.grams, say)} won’t stay put: it moves along the bottom at ${say.of(p.speed, "speed")}. Use more weight, or slower water beside it.`,
+  "freeline-free": () => "Bait, hook and nothing else. Let the current take it, and keep the line off the water.",
+  "freeline-slow-water": () => "Without weight a bait needs slow water no deeper than your chest.",
+  "sinker-slow-water": () => "These fish take what drifts by. A bait on the bottom is for still and slow water.",
   "sinker-leader": (p, say) =>
     `The line runs freely through the sinker, with a leader of ${say.of(p.leader, "depth")} behind it.`,
   "bait-floats": (p, say) => `The bait floats up to ${say.of(p.baitHeight, "depth")} off the bottom.`,
@@ -76,16 +145,10 @@ export const RIG: Words = {
   "dead-bait-head": () =>
     "Hook the bait on the head, hold it on the bottom and lift it now and then. Note which piece they take.",
 
-  "jig-lightest": (p, say) =>
-    `${mass(p.grams, say)} is the lightest head that gets down and ticks along the bottom (${oneIn(p.touch)})${p.light === "day" ? "" : "; in low light fish look up, so lighter works too"}.`,
-  "jig-heavier": (p, say) =>
-    `${mass(p.grams, say)} (${oneIn(p.touch)} on the bottom); ${mass(p.least, say)} would get down too.`,
-  "jig-none-touches": (p, say) =>
-    `No head gets down within a cast and keeps touching: ${mass(p.grams, say)} drifts ${say.of(p.swept, "distance")} and touches ${oneIn(p.touch)}.`,
   "jig-wind": (p, say) =>
     `In ${say.of(p.wind, "wind")} of wind you won’t feel anything under ${mass(p.least, say)}, so this is heavier than the water needs.`,
-  "jig-sink": (p, say) =>
-    `It takes ${fixed(p.seconds, 1)} seconds to the bed and drifts ${say.of(p.swept, "distance")} on the way. Cast that far upstream of the fish.`,
+  "weight-sink": (p, say) =>
+    `It drifts ${say.of(p.swept, "distance")} as it sinks: land it that far upstream of the fish.`,
   "jig-count": (p) => `Count ${fixed(p.countdown, 0)} to reach the fish’s depth. Time one drop to check.`,
   "jig-slack": (p) => `Slack line: sinks fastest (${fixed(p.seconds, 1)} seconds), but you miss bites on the fall.`,
   "jig-semi-slack": (p) =>
@@ -95,8 +158,6 @@ export const RIG: Words = {
   "jig-tandem": (p, say) =>
     `Two jigs: ${mass(p.upper, say)} rides ${say.of(p.apart, "depth")} above ${mass(p.lower, say)}, to search two depths.`,
   "jig-snags": (p) => `It is on the bottom ${oneIn(p.touch)}. More contact and more weight mean more snags.`,
-  "short-lighter": () => "Short bites mean it moves too fast. A lighter head falls slower.",
-  "short-slower": () => "Short bites mean it moves too fast. No lighter head gets down here, so work it slower.",
   "spoon-deep": () => "Spoon for deep, strong water: lift it and let it flutter. They take it on the fall.",
 
   "plug-touches": (p, say) =>
@@ -135,6 +196,15 @@ export const RIG: Words = {
     `A fish of ${say.of(p.fish, "fishMass")} pulls up to ${say.of(p.pull, "fishMass")} here${p.cover === "none" ? "" : ", towards cover"}. Leader: ${say.of(p.test, "lineTest")}.`,
   "line-weak": (p, say) =>
     `Yours holds ${say.of(p.test, "lineTest")}, and ${say.of(p.wanted, "lineTest")} is needed. Give line; don’t hold it hard.`,
+  "leader-school-fine": (p, say) =>
+    `Fine leader: ${say.of(p.fine, "lineTest")} is hard to see. The strong school would fish ${say.of(p.strong, "lineTest")}.`,
+  "leader-school-strong": (p, say) =>
+    `Strong leader: ${say.of(p.strong, "lineTest")} for this fish and these snags. The fine school would fish ${say.of(p.fine, "lineTest")}.`,
+  "leader-teeth": (p, say) => `Toothy fish are about: no leader under ${say.of(p.test, "lineTest")}.`,
+  "leader-breaks": (p, say) =>
+    `This fish can break the leader: it pulls ${say.of(p.pull, "fishMass")}, the knot holds ${say.of(p.holds, "lineTest")}. Set the drag to ${say.of(p.drag, "lineTest")} and follow the fish.`,
+  "line-float-braid": (p) =>
+    `Braid under a float floats and is thin (${fixed(Number(p.diameter) * 1000, 2)} mm): less bow and fewer mends, but no stretch on a fine leader.`,
   "line-braid": () => "Braided main line: no stretch, and it floats. Best contact in current.",
   "line-sinks": () => "Fluorocarbon main line sinks, so it drags under a float or in a mend.",
   "line-floats": () => "Use a main line that floats and that you can see.",
@@ -152,9 +222,23 @@ export const RIG: Words = {
   "hooks-eyes": () => "Hooks fly back: wear glasses and a hat, and look behind you before each cast.",
   "barbless-by-rule": () => "Crush the barb where the rules ask for barbless hooks. Local rules come first.",
 
+  "cast-short": (p, say) =>
+    `Too light to cast so far: about ${say.of(p.range, "distance")}, and the fish is ${say.of(p.distance, "distance")} away.`,
   "no-cast": () => "From no standing place is the line clear of wood, dry ground and nearer fish.",
   "spoon-shallow": () => "This water is too shallow for a spoon.",
 
+  "choice-shot": (p, say) => `${mass(p.grams, say)} of shot`,
+  "choice-weight": (p, say) =>
+    `${Number(p.grams) === 0 ? "no weight" : mass(p.grams, say)}, ${Number(p.touch) >= 0.95 ? "nearly always on the bottom" : `touches ${oneIn(p.touch)}`}, ${fixed(p.seconds, 0)} s down, swept ${say.of(p.swept, "distance")}`,
+  "choice-leader": (p, say) =>
+    `${say.of(p.test, "lineTest")}, ${fixed(Number(p.diameter) * 1000, 2)} mm; the fish pulls ${say.of(p.pull, "fishMass")}, drag ${say.of(p.drag, "lineTest")}`,
+  "choice-float": (p, say) =>
+    `${fixed(Number(p.diameter) * 1000, 2)} mm, held back ${percent(p.holdBack)} %, bait ${say.of(Math.abs(Number(p.lead)), "depth")} ${Number(p.lead) >= 0 ? "ahead" : "behind"}, ${say.of(p.baitHeight, "depth")} off the bottom`,
+  "choice-setting": (p, say) =>
+    `set ${say.of(p.setting, "depth")}, bait ${say.of(p.baitHeight, "depth")} off the bottom`,
+  "choice-hook": (p) => `hook ${hookText(Number(p.hook))}`,
+  "choice-hook-open": () => "hooks more fish, and more snags",
+  "choice-hook-weedless": () => "a third of the snags, fewer fish hooked",
   "try-colour": (p) => `${p.colour}, same line`,
   "try-deeper": (p, say) => `a float's length deeper, to ${say.of(p.setting, "depth")}`,
   "try-shot-more": (p, say) => `one shot of ${mass(p.grams, say)} more`,
@@ -163,6 +247,7 @@ export const RIG: Words = {
   "try-heavier-head": (p, say) => `a heavier head, ${mass(p.grams, say)}`,
   "try-smaller": () => "a size smaller",
   "try-longer-line": (p, say) => `deeper, on ${say.of(p.line, "distance")} of line`,
+  "try-retrieve": (p) => `another retrieve: ${RETRIEVE_NAMES[p.retrieve as Retrieve]}`,
   "try-tip": (p) => `rod tip ${p.tip === "low" ? "up" : "down"}`,
   "try-longer-leader": (p, say) => `a leader of ${say.of(p.leader, "depth")}`,
   "try-other": (p) => `another method: ${inSentence(String(p.method))}`,
