@@ -22,7 +22,7 @@ export const rig: Command = {
   usage: "JSON",
   about: `Works out a rig: {method: ${METHODS.join("|")}, water: {depth, meanSpeed,
 bedRoughness, visibleDepth, temperature, light?, wind?, snags?, weed?, teeth?, prey?, preyLength?, phase?, distance?, fishHeight?,
-presentation?: ${PRESENTATIONS.join("|")}}, species, tackle?: {capacity (g), lineDiameter, lineMaterial, leader, metal, rodLength,
+presentation?: ${PRESENTATIONS.join("|")}, boatSpeed?}, species, tackle?: {capacity (g), lineDiameter, lineMaterial, leader, metal, rodLength,
 perTurn, shot[], heads[] (g), bait: {kind: ${BAIT_KINDS.join("|")},
 length, grams, density, diameter, hook}, dragArea, pullFactor, plug, spinner}, style?: {purpose: ${PURPOSES.join("|")},
 retrieve: ${RETRIEVES.join("|")}, leader: fine|strong, floatLine: mono|braid,

@@ -10,6 +10,7 @@ import { breaksOf } from "../core/water/cover";
 import { groundOf } from "../core/water/land";
 import { mainCurrent } from "../core/water/main-current";
 import type { Reach } from "../core/flow/reach-schema";
+import type { Feeding } from "../core/tactics/feeding";
 import { type Style, timeFor, type Timing } from "../core/tactics/time";
 import type { Position } from "./conditions";
 import { keyOf } from "./key";
@@ -21,6 +22,7 @@ export interface Angler {
   height: number;
   fall: Fall;
   style: Style;
+  feeding?: Feeding;
 }
 
 /** Height of an angler who has not said theirs, m, as BODY_MARKS has it; a small jig, roving. Common practice. */
@@ -89,7 +91,14 @@ export const otherPlaces = ({ lies }: Pick<ReachReading, "lies">, lie: Pick<Lie,
 export function approachLie(field: Field, reading: ReachReading, request: ApproachRequest): Approach {
   const { lie, angler, sun, base } = request;
   const { species, visibleDepth, temperature, features } = request.reading;
-  const timing = timeFor(lie, { visibleDepth, temperature, style: angler.style, species, base });
+  const timing = timeFor(lie, {
+    visibleDepth,
+    temperature,
+    style: angler.style,
+    feeding: angler.feeding,
+    species,
+    base,
+  });
   if (request.leave) return { stands: [], none: {}, boat: undefined, wood: undefined, timing, left: true };
   const fish = {
     x: lie.x,

@@ -9,6 +9,7 @@ import type { Learned } from "../core/rig/learned";
 import { SHOTTINGS } from "../core/rig/shotting";
 import { COLOUR_SCHOOLS, PREY, SNAGS } from "../core/tactics/lure-kinds";
 import { type Method, METHODS } from "../core/tactics/methods";
+import { FEEDINGS } from "../core/tactics/feeding";
 import { expectedOf } from "./expected-sky";
 import { say } from "./notices";
 import { SETTINGS_NAME, sharedSettings } from "./settings-store";
@@ -61,6 +62,8 @@ const FIELDS = {
   /** How the lure falls, and whether this angler roves or waits. */
   fall: oneOf(["light", "jig", "heavy"], "jig"),
   style: oneOf(["rove", "wait"], "rove"),
+  /** A place is fed before it is fished, after it has given a fish, or not at all. */
+  feeding: oneOf(FEEDINGS, "none"),
   /** The way of fishing that was chosen; null: what the figures put first. */
   method: oneOf(["auto", ...METHODS], "auto"),
   /** What the angler sees of the water: wind, m/s; snags, weed, and what the fish eat, by length, m. */

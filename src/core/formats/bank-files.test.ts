@@ -168,7 +168,8 @@ describe("fish as CSV", () => {
 
   test("hours go out by stretch, with all of a session where it has none", () => {
     const sessions = [sampleSession("s", { end: AT }), sampleSession("t", { end: AT })];
-    const stretches = [sampleStretch("e", { end: AT, casts: [{ line: 1, zone: "far", count: 7 }], lie: "jam" })];
+    const rig = { retrieve: "hop" as const, grams: 7.1, leader: 0.5, size: "1/4 oz", castAngle: 80 };
+    const stretches = [sampleStretch("e", { end: AT, casts: [{ line: 1, zone: "far", count: 7 }], lie: "jam", rig })];
     const rows = Papa.parse<Record<string, string>>(
       writeEffort(sessions, stretches, () => "R", 0),
       {
@@ -180,6 +181,18 @@ describe("fish as CSV", () => {
       ["s", "jam", "7", 6],
       ["t", "", "", 6],
     ]);
+    // The rig in columns of its own, and each row as long as the header.
+    expect(rows.map((row) => [row.retrieve, row["rig (g)"], row["leader (m)"], row["castAngle (deg)"]])).toEqual([
+      ["hop", "7.1", "0.5", "80"],
+      ["", "", "", ""],
+    ]);
+    for (const row of rows) expect(row).not.toHaveProperty("__parsed_extra");
+    expect(rows.map(({ trend }) => trend)).toEqual(rows.map(() => expect.stringMatching(/^(|rising|steady|falling)$/)));
+    const fish = Papa.parse<Record<string, string>>(
+      writeCatches([sampleCatch("f", "s", { rig })], sessions, () => "R"),
+      { header: true, skipEmptyLines: true },
+    ).data[0]!;
+    expect([fish.retrieve, fish["rig (g)"], fish["castAngle (deg)"]]).toEqual(["hop", "7.1", "80"]);
   });
 });
 

@@ -1,6 +1,6 @@
 import { message, type Message } from "../quantity/message";
 import { type Dimension, findUnit, parseQuantity } from "../quantity/units";
-import type { EffortInterval } from "../book/bank-records";
+import type { EffortInterval, RigRecord } from "../book/bank-records";
 import { hoursOf, rodHours } from "../book/effort";
 import { type Catch, FINS, LOST_CAUSES, type Session } from "../book/records";
 import { csvTable, eachRow } from "./csv";
@@ -49,6 +49,7 @@ const headerIn = (units: CsvUnits): string[] => [
   "piece",
   "method",
   `depth (${units.depth})`,
+  ...rigHeader(units),
   "cast",
   "rod",
   "angler",
@@ -100,11 +101,21 @@ const saidOf = (one: Catch, units: CsvUnits): Cell[] => [
   one.piece ?? "",
   one.method ?? "",
   inUnit(one.depth, units.depth),
+  ...rigOf(one.rig, units),
   ...[one.cast, one.rod].map((number) => number ?? null),
   one.angler ?? "",
   one.fin ?? "",
   one.lost ?? "",
   one.kept === undefined ? "" : one.kept ? "yes" : "no",
+];
+
+/** The rig that was fished: what the hand did, its weight, its leader, and the angle of the cast. */
+const rigHeader = (units: CsvUnits): string[] => ["retrieve", "rig (g)", `leader (${units.depth})`, "castAngle (deg)"];
+const rigOf = (rig: RigRecord | undefined, units: CsvUnits): Cell[] => [
+  rig?.retrieve ?? "",
+  rig?.grams ?? null,
+  inUnit(rig?.leader ?? null, units.depth),
+  rig?.castAngle ?? null,
 ];
 
 const riverOf = ({ river }: Catch, units: CsvUnits): Cell[] =>
@@ -142,6 +153,7 @@ export function writeEffort(
     "colour",
     "piece",
     `depth (${units.depth})`,
+    ...rigHeader(units),
     "casts",
     `discharge (${units.discharge})`,
     "trend",
@@ -159,7 +171,9 @@ export function writeEffort(
           session.start,
           session.end ?? "",
           round(rodHours(session, now)),
-          ...["", "", "", "", "", null, null],
+          ...["", "", "", "", "", null],
+          ...rigOf(undefined, units),
+          null,
           inUnit(session.river?.discharge, units.discharge),
           session.river?.trend ?? "",
           session.notes,
@@ -178,6 +192,7 @@ export function writeEffort(
       one.colour,
       one.piece,
       inUnit(one.depth, units.depth),
+      ...rigOf(one.rig, units),
       one.casts.reduce((sum, { count }) => sum + count, 0),
       inUnit(one.river?.discharge, units.discharge),
       one.river?.trend ?? "",

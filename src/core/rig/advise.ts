@@ -202,6 +202,7 @@ function setUpFor(asked: RigAsked, species: Species, lure: LureChoice, line: Str
     tipHeight: tipOver(line.rod),
     presentation,
     factor: tackle.pullFactor,
+    boatSpeed: water.boatSpeed,
   };
   const usual = purposeFor({
     method: isWeighted(method) ? method : "jig",

@@ -58,6 +58,8 @@ const SLIDING = { still: 0.457, strong: 0.305 };
 /** Hook over the weight of a drop shot, 15 to 20 cm. Common practice, no source. */
 const HOOK_UP = { low: 0.15, high: 0.2 };
 
+/** Drop shots are light in water up to so deep, m. Common practice, no source. */
+const LIGHT_TO = 3;
 /** Leader of a bait without weight, m. Common practice, no source. */
 const FREE_LEADER = 1;
 
@@ -69,7 +71,7 @@ interface Choice {
 }
 
 /** What is carried, lightest first: up to three shot of a size, or single weights. */
-function choicesOf({ method, tackle, species }: BottomQuestion): Choice[] {
+function choicesOf({ method, tackle, species, water }: BottomQuestion): Choice[] {
   if (method === "drift") {
     const usual = SHOT_SIZES.value.filter(({ grams }) => grams >= DRIFTED_SHOT);
     const box = (tackle.shot ?? usual.map((one) => ({ ...one, count: undefined }))).filter(({ count }) => count !== 0);
@@ -84,8 +86,10 @@ function choicesOf({ method, tackle, species }: BottomQuestion): Choice[] {
   if (method === "freeline") return [{ grams: 0, pieces: 0, piece: 0, size: null }];
   const own = tackle.heads && [...new Set(tackle.heads)].sort((a, b) => a - b);
   const usual = method === "sinker" ? SINKERS : method === "drop-shot" ? DROP_SHOTS : BAIT_HEADS;
-  // Small fish take a lighter weight with them than they would lift.
-  const carried = own ?? (method === "drop-shot" && habitsOf(species).family === "trout" ? [3.5, 5, ...usual] : usual);
+  // Small fish take a lighter weight with them than they would lift; bass too, where it need not go deep.
+  const { family } = habitsOf(species);
+  const small = family === "trout" || (water.depth < LIGHT_TO && (family === "panfish" || family === "bass"));
+  const carried = own ?? (method === "drop-shot" && small ? [3.5, 5, 7, 10, ...usual] : usual);
   return carried.map((grams) => ({ grams, pieces: 1, piece: grams, size: null }));
 }
 

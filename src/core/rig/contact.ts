@@ -77,7 +77,7 @@ export function contactOf(water: Water, dragged: Dragged, leash: Leash): Contact
   const drive = leash.presentation === "down" ? 0 : Math.hypot(still.along + push, still.across);
   const holds = lifted < 1 && drive <= FRICTION.value * (weight - Math.max(0, upAtRest));
   if (leash.presentation === "vertical") {
-    const { angle } = hangingLine(water, weight, leash.lineDiameter, leash.factor);
+    const { angle } = hangingLine(water, weight, leash.lineDiameter, leash.factor, leash.boatSpeed);
     return { speed: 0, touch: hangingTouch(angle), lifted, holds, angle };
   }
   const resting = { lifted, holds, angle: still.angle };

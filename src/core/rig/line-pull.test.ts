@@ -48,6 +48,14 @@ describe("a line under the rod", () => {
     expect(hangingLine(water, lead(95), 0.00022).angle).toBeGreaterThan(29);
   });
 
+  test("from a boat that drifts at the water's own speed the line hangs straight; faster or slower it leans alike", () => {
+    const water = { depth: 8, meanSpeed: 0.6, bedRoughness: 0 };
+    const at = (boat: number) => hangingLine(water, 0.3, 0.0002, 1, boat).angle;
+    expect(at(0.6)).toBeCloseTo(0, 6);
+    expect(at(0.4)).toBeCloseTo(at(0.8), 6);
+    expect(at(0.4)).toBeLessThan(at(0));
+  });
+
   test("what floats, or is too light to be held, never hangs; touching falls from all of the time to none", () => {
     const water = { depth: 12, meanSpeed: 1.2, bedRoughness: 0.1 };
     expect(hangingLine(water, 0, 0.0003)).toEqual({ angle: 90, length: Infinity });

@@ -12,6 +12,8 @@ export interface Leash {
   distance: number;
   tipHeight: number;
   presentation: Presentation;
+  /** Of a drifting boat over its line, down-current, m/s. */
+  boatSpeed?: number;
   /** What the angler's own drops and drifts say of the line's pull: times what is worked out. */
   factor?: number;
 }

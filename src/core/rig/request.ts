@@ -141,6 +141,8 @@ export const rigRequestSchema = z.object({
     fishHeight: between(0, 30).optional(),
     /** How the line is fished; what is usual for the method where it is not said. */
     presentation: z.enum(PRESENTATIONS).optional(),
+    /** Of a boat that drifts with the line under its rod, down-current, m/s; at anchor where it is not said. */
+    boatSpeed: between(0, 3).optional(),
   }),
   species: z.string().max(80),
   light: z.enum(["day", "twilight", "night"]).default("day"),

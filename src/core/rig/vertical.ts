@@ -24,12 +24,14 @@ export function hangingLine(
   weight: number,
   lineDiameter: number,
   factor = 1,
+  /** Of a boat that drifts, down-current, m/s. */
+  boatSpeed = 0,
 ): { angle: number; length: number } {
   const { depth } = water;
   if (weight <= 0) return { angle: 90, length: Infinity };
   const { shape, pullAlong, pullDown } = lineShape(
     {
-      passing: (z) => speedIn(water, Math.min(depth, z)),
+      passing: (z) => speedIn(water, Math.min(depth, z)) - boatSpeed,
       length: 4 * depth,
       lineDiameter: lineDiameter * factor,
       weights: [],
@@ -41,7 +43,7 @@ export function hangingLine(
   );
   const top = shape.at(-1)!;
   return top.z >= depth
-    ? { angle: degrees(Math.atan2(pullAlong, pullDown)), length: top.s }
+    ? { angle: degrees(Math.atan2(Math.abs(pullAlong), pullDown)), length: top.s }
     : { angle: 90, length: Infinity };
 }
 

@@ -39,7 +39,7 @@ interface MethodRecord {
    */
   worked: "as-fish" | "drifted" | "laid" | "laid-long";
   /** Why it does not suit some water, m and m/s; undefined: it does. */
-  unsuited?: (water: { depth: number; meanSpeed: number }, fish: { drill: Drill }) => string | undefined;
+  unsuited?: (water: { depth: number; meanSpeed: number }, fish: { family: Family }) => string | undefined;
 }
 
 /** Water that hardly runs, m/s; what a bait without weight sinks in, and depth for a spoon, m. Common practice. */
@@ -80,7 +80,7 @@ const RECORDS = {
     longest: false,
     worked: "laid",
     // Drift feeders are fished for on the bottom only where the water hardly runs.
-    unsuited: ({ meanSpeed }, { drill }) => (drill === "drift" && meanSpeed > SLOW ? "sinker-slow-water" : undefined),
+    unsuited: ({ meanSpeed }, { family }) => (family === "trout" && meanSpeed > SLOW ? "sinker-slow-water" : undefined),
     category: ({ family, species }) =>
       family === "catfish" || family === "striper" ? meatFor(species) : "floated-worm",
   },

@@ -38,6 +38,15 @@ test("clear water is rested half an hour after a fish, coloured water not at all
   expect(codes("king-salmon")).toContain("run-refills");
 });
 
+test("fed after a fish a place is left for half an hour, whatever its water; fed ahead it is told when to come back", () => {
+  const muddy = { ...look, visibleDepth: 0.2 };
+  expect(timeFor(hole, muddy).rest).toBe(0);
+  expect(timeFor(hole, { ...muddy, feeding: "after" }).rest).toBe(30);
+  const codes = (feeding: "ahead" | "none") => timeFor(hole, { ...look, feeding }).reasons.map(({ code }) => code);
+  expect(codes("ahead")).toContain("feed-ahead");
+  expect(codes("none").some((code) => code.startsWith("feed-"))).toBe(false);
+});
+
 test("a method is worked in its own way: a laid dead bait lies for hours, a jig is walked, a float drifts, a lure never waits", () => {
   const of = (id: string, method: Parameters<typeof timeFor>[1]["method"], style: "rove" | "wait" = "wait") =>
     timeFor(hole, { ...look, style, species: speciesById(id), method });

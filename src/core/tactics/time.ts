@@ -5,6 +5,7 @@ import { clarityClass, isClear } from "../gauge/clarity";
 import { froude } from "../water/cover";
 import type { Lie } from "../fish/read";
 import { type Water, waterBy } from "../water/pools";
+import type { Feeding } from "./feeding";
 import { drillFor, METHOD, type Method } from "./methods";
 
 /** Rovers move on; those who wait work a place until it is worked out. */
@@ -57,6 +58,7 @@ export function timeFor(
     style: Style;
     species: Species;
     base?: string;
+    feeding?: Feeding;
     /** The method that it is fished with; without one, as the fish is worked. */
     method?: Method;
   },
@@ -76,7 +78,9 @@ export function timeFor(
   );
   const walk = drill === "walk";
   // Fish that are walked for lie together near the bottom: they are kept going, not rested.
-  const rest = walk ? 0 : clear ? REST : clarityClass(at.visibleDepth) === "green" ? REST / 2 : 0;
+  const own = walk ? 0 : clear ? REST : clarityClass(at.visibleDepth) === "green" ? REST / 2 : 0;
+  // A place that is fed after a fish is left until they have come on to it.
+  const rest = at.feeding === "after" ? REST : own;
   const reasons = [
     message(walk ? "work-walk" : `work-${as}`, { casts }),
     ...(clear && !walk ? [message("clear-first-cast")] : []),
@@ -87,9 +91,14 @@ export function timeFor(
       : message("waiting", { each: WAIT.each }),
     ...(walk ? [] : [rest > 0 ? message("rest-after-fish", { rest }) : message("no-rest")]),
     ...(schools ? [message("schools")] : []),
+    ...feedReasons(at.feeding),
   ];
   return { water, drill, casts, minutes, afterKnock: Math.round(ROVE.knock * slower), rest, reasons };
 }
+
+/** When to feed, and when to come back. */
+const feedReasons = (feeding: Feeding = "none"): Message[] =>
+  feeding === "none" ? [] : [message(`feed-${feeding}`, { back: REST })];
 
 /** How a fish is worked with a method, and of a laid bait how long it lies. */
 function workedAs(species: string, method: Method | undefined) {

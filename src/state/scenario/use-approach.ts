@@ -23,17 +23,17 @@ export const settledReading = ({ reading }: ScenarioView): NumberedReading | und
 export function useApproach(view: ScenarioView): Stage<Approach> {
   const { river, lie, request, fish, safety, isNow } = view;
   const settings = useSettings();
-  const { height, fall, style } = settings;
+  const { height, fall, style, feeding } = settings;
   const reach = river.reach?.reach;
   const leave = safety.leave && isNow;
   const planned = activePlan({ ...settings, reach: river.reach?.id ?? null });
   const minute = planned ? (planned.from + planned.to) / 2 : Math.floor(river.minute / ANEW) * ANEW;
   const ask = useMemo((): ApproachRequest | undefined => {
     if (!reach || !lie) return undefined;
-    const angler = { height, fall, style };
+    const angler = { height, fall, style, ...(feeding !== "none" && { feeding }) };
     const about = { lie, reading: request, base: fish.base };
     return approachRequest(reach, { ...about, angler, leave, at: minute, place: river.place });
-  }, [reach, lie, minute, river.place, request, height, fall, style, fish.base, leave]);
+  }, [reach, lie, minute, river.place, request, height, fall, style, feeding, fish.base, leave]);
   const reading = settledReading(view);
   const ready = reach && reading && ask;
   return useStage("approach", ready && approachKey(reading.key, ask), async (signal) =>

@@ -80,7 +80,7 @@ export function useRigging(view: ScenarioView, lie: Numbered<Lie> | undefined): 
   const { conditions, fish, living, request } = view;
   const phase = living.way?.phase;
   const own = useMemo(() => box && { box, ...saidBy(settings) }, [box, settings]);
-  const { method: wanted, school, style } = settings;
+  const { method: wanted, school, style, feeding } = settings;
   const methods = methodsFor(fish.base);
   const method = methods.find((one) => one === wanted);
   const found = approach.value;
@@ -113,11 +113,12 @@ export function useRigging(view: ScenarioView, lie: Numbered<Lie> | undefined): 
         visibleDepth: request.visibleDepth,
         temperature: request.temperature,
         style,
+        feeding,
         species: request.species,
         base: fish.base,
         method: one ?? way?.method ?? single,
       }),
-    [lie, request, style, fish.base, way?.method, single],
+    [lie, request, style, feeding, fish.base, way?.method, single],
   );
   return { box, approach, ways, way, advice: way?.advice ?? rig.value, asked: way?.asked ?? lone, rig, timing };
 }

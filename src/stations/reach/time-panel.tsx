@@ -1,14 +1,21 @@
 "use client";
 import type { Style, Timing } from "../../core/tactics/time";
+import { type Feeding, FEEDINGS } from "../../core/tactics/feeding";
 import { useSettings } from "../../state/settings";
+import { Select } from "../../widgets/select";
 import { messageText } from "../../words/messages";
 import { count } from "../../words/text";
 
+const FEEDING_NAMES: Record<Feeding, string> = {
+  none: "no feed",
+  ahead: "before I fish it",
+  after: "when they stop",
+};
 const STYLES: Record<Style, string> = { rove: "I rove", wait: "I wait" };
 
 /** How long to give a lie, and when to rest it. */
 export function TimePanel({ lie, timing }: { lie: number; timing: Timing }) {
-  const { style, system, set } = useSettings();
+  const { style, feeding, system, set } = useSettings();
   return (
     <section aria-label={`Time for lie ${lie}`} className="mt-5">
       <h2 className="mb-2 text-lg">Time for lie {lie}</h2>
@@ -25,6 +32,13 @@ export function TimePanel({ lie, timing }: { lie: number; timing: Timing }) {
           </button>
         ))}
       </div>
+      <Select
+        label="Feed the spot"
+        value={feeding}
+        onChange={(value) => set({ feeding: value as Feeding })}
+        choices={FEEDINGS.map((value) => ({ value, label: FEEDING_NAMES[value] }))}
+        className="mb-2 max-w-60"
+      />
       <p>
         <strong>
           {timing.minutes} minutes, {count(timing.casts, timing.drill === "soak" ? "bait" : "cast")}

@@ -14,6 +14,8 @@ export const BANK: Words = {
     `Run: fish each line of current once or twice, then take a step. ${count(Number(p.casts), "cast")}.`,
   "work-pool": (p) =>
     `Hole: cast near, middle, far on the same line, then take a step. ${count(Number(p.casts), "cast")}.`,
+  "feed-ahead": (p) => `Feed it first, fish elsewhere, and come back in ${p.back} minutes.`,
+  "feed-after": (p) => `Feed it when they stop, and come back in ${p.back} minutes.`,
   "work-walk": (p) =>
     `Along the bottom: fish the lane through it and one on each side, with the current. ${count(Number(p.casts), "cast")}.`,
   "work-soak": (p) =>
