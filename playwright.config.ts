@@ -1,4 +1,5 @@
 import { defineConfig } from "@playwright/test";
+import { chromiumPath } from "./scripts/chromium.mjs";
 
 const port = 3987;
 
@@ -37,7 +38,7 @@ export default defineConfig({
       ],
     },
     launchOptions: {
-      executablePath: "/usr/bin/chromium",
+      executablePath: chromiumPath(),
       args: [
         "--no-sandbox",
         "--disable-gpu",

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium, expect, test } from "@playwright/test";
+import { chromiumPath } from "../scripts/chromium.mjs";
 import {
   beginSession,
   chooseGauge,
@@ -102,7 +103,7 @@ test("from a gauge file to the chart: water, reach, lie, rig, catch, rates", asy
 test("killing the browser right after a catch is logged loses nothing", async ({ baseURL }) => {
   const folder = mkdtempSync(join(tmpdir(), "heron-kill-"));
   const launch = {
-    executablePath: "/usr/bin/chromium",
+    executablePath: chromiumPath(),
     args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--remote-debugging-port=0"],
     baseURL,
   };

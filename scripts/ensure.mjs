@@ -5,6 +5,7 @@ import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { ensureKernel } from "./kernel.mjs";
+import { isChromiumThere } from "./chromium.mjs";
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 
@@ -67,14 +68,14 @@ export async function ensurePackages({ quiet = false, tests = false } = {}) {
  * is there, or what the installer said when it did not work.
  */
 export function ensureChromium() {
-  if (existsSync("/usr/bin/chromium")) return Promise.resolve(undefined);
+  if (isChromiumThere()) return Promise.resolve(undefined);
   process.stderr.write("Installing Chromium (once), beside what follows ...\n");
   const apt = `${process.getuid?.() === 0 ? "" : "sudo "}env DEBIAN_FRONTEND=noninteractive apt-get`;
   // Into a file: a pipe that nobody empties meanwhile would stop it.
   const folder = mkdtempSync(join(tmpdir(), "low-heron-chromium-"));
   const said = join(folder, "said.txt");
   const into = openSync(said, "w");
-  const install = `${apt} update && ${apt} install -y --no-install-recommends chromium`;
+  const install = `${apt} update && ${apt} install -y --no-install-recommends chromium-headless-shell`;
   const child = spawn("sh", ["-c", install], { stdio: ["ignore", into, into] });
   return new Promise((resolve) => {
     const end = (worked) => {

@@ -6,6 +6,7 @@ import { chromium } from "@playwright/test";
 import { mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { root } from "./ensure.mjs";
+import { chromiumPath } from "./chromium.mjs";
 
 const args = process.argv.slice(2);
 const option = (name, fallback) => (args.includes(name) ? args[args.indexOf(name) + 1] : fallback);
@@ -15,7 +16,7 @@ const only = option("--only", "");
 mkdirSync(out, { recursive: true });
 
 export const launch = {
-  executablePath: "/usr/bin/chromium",
+  executablePath: chromiumPath(),
   args: [
     "--no-sandbox",
     "--disable-gpu",

@@ -8,6 +8,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { type BrowserContext, chromium, type Locator, type Page } from "playwright-core";
 import type { Random } from "./mutate";
+import { chromiumPath } from "../chromium.mjs";
 
 const PORT = 3986;
 const BASE = `http://localhost:${PORT}`;
@@ -70,7 +71,7 @@ const inBook = (page: Page): Promise<Held> =>
 
 async function openBrowser(folder: string): Promise<{ context: BrowserContext; page: Page }> {
   const context = await chromium.launchPersistentContext(folder, {
-    executablePath: "/usr/bin/chromium",
+    executablePath: chromiumPath(),
     args: ["--no-sandbox", "--disable-gpu", "--no-first-run", "--disable-background-networking"],
   });
   // What runs in the page is compiled with names kept by a helper that is not there.
