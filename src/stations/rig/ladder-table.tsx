@@ -25,8 +25,8 @@ export function LadderTable({ advice, system }: { advice: BottomAdvice | JigAdvi
       <table className="w-full text-left text-[15px]" data-testid="ladder">
         <thead>
           <tr className="border-b-2 border-ink text-sm text-soft">
-            {["Weight", "On the bottom", "Down in", vertical ? "Line angle" : "Swept", "Good for"].map((name) => (
-              <th key={name} scope="col" className="py-1.5 pr-2 font-normal">
+            {["Weight", "On bottom", "Down in", vertical ? "Angle" : "Swept", "Good for"].map((name) => (
+              <th key={name} scope="col" className="py-1.5 pr-2 align-bottom font-normal last:pr-0">
                 {name}
               </th>
             ))}
@@ -42,9 +42,9 @@ export function LadderTable({ advice, system }: { advice: BottomAdvice | JigAdvi
               <th scope="row" className="py-1.5 pr-2 pl-1 font-[inherit]">
                 {piecesText({ pieces: step.pieces ?? 1, piece: step.piece ?? step.grams, size: step.size }, system)}
               </th>
-              <td className="pr-2">{figureText(100 * step.touch, 0)} %</td>
-              <td className="pr-2">{figureText(step.seconds, 1)} s</td>
-              <td className="pr-2">
+              <td className="pr-2 whitespace-nowrap">{figureText(100 * step.touch, 0)} %</td>
+              <td className="pr-2 whitespace-nowrap">{figureText(step.seconds, 1)} s</td>
+              <td className="min-w-12 pr-2 whitespace-nowrap">
                 {vertical ? `${figureText(step.angle, 0)}°` : showText(step.swept, "distance", system)}
               </td>
               <td>{step.serves.map((purpose) => PURPOSE_NAMES[purpose].toLowerCase()).join(", ") || "–"}</td>
