@@ -1,7 +1,9 @@
 import type { AdviceOf, BottomAdvice, JigAdvice, RigAdvice } from "../core/rig/advice";
 import type { Way } from "../core/rig/ways";
 import type { Method } from "../core/tactics/methods";
+import type { Retrieve } from "../core/tactics/retrieves";
 import { messageText } from "./messages";
+import { RETRIEVE_NAMES, RETRIEVE_SENTENCES } from "./retrieves";
 import { figureText, show, showText, type UnitSystem } from "./quantity";
 import { count } from "./text";
 import { piecesText, weightParts, weightText } from "./weight";
@@ -62,12 +64,15 @@ const reasonsBeside = ({ reasons }: RigAdvice, system: UnitSystem): string[] =>
     .slice(0, 2)
     .map((one) => messageText(one, system));
 
-const mended = ({ mends }: Cast, held = "") => ({
-  sentence: mends === 0 ? "No mend." : `Mend ${count(mends, "time")}.`,
+/** A retrieve other than the method's own is told besides. */
+const besides = (sentence: string, own: Retrieve, done: Retrieve): string =>
+  done === own ? sentence : `${sentence} ${RETRIEVE_SENTENCES[done]}`;
+const mended = ({ mends }: Cast, retrieve: Retrieve, held = "") => ({
+  sentence: besides(mends === 0 ? "No mend." : `Mend ${count(mends, "time")}.`, "dead-drift", retrieve),
   short: `${held}${mends === 0 ? "no mend" : count(mends, "mend")}`,
 });
-const turning = (turns: number, still: string) => ({
-  sentence: turns < 0.05 ? still : `${figureText(turns, 1)} turns a second.`,
+const turning = (turns: number, still: string, retrieve: Retrieve) => ({
+  sentence: besides(turns < 0.05 ? still : `${figureText(turns, 1)} turns a second.`, "steady", retrieve),
   short: turns < 0.05 ? "hold it" : `${figureText(turns, 1)} turns a second`,
 });
 /** Spinners are worked upstream from below, and down and across from above. */
@@ -77,9 +82,9 @@ const side = (school: School) => (school === "from-below" ? "up" : "down");
 const lying = (name: string, label: string): MethodWords<"sinker" | "drop-shot" | "dead-bait"> => ({
   name,
   set: (advice, _, system) => weightText(advice.grams, system),
-  hand: ({ holds }) => ({
-    sentence: "Tighten up and leave it.",
-    short: holds ? "leave it in place" : "it rolls",
+  hand: ({ holds, retrieveKind }) => ({
+    sentence: RETRIEVE_SENTENCES[retrieveKind],
+    short: retrieveKind !== "hold" ? RETRIEVE_NAMES[retrieveKind] : holds ? "leave it in place" : "it rolls",
   }),
   figure: (advice, system) => ({ label, ...weightParts(advice.grams, system) }),
   beside: reasonsBeside,
@@ -90,7 +95,10 @@ const lying = (name: string, label: string): MethodWords<"sinker" | "drop-shot" 
 const lifted = (name: string, label: string): MethodWords<"jig" | "spoon"> => ({
   name,
   set: ({ head, countdown }, _, system) => `${weightText(head.grams, system)}, count ${figureText(countdown, 0)}`,
-  hand: () => ({ sentence: "Let it sink, then lift and drop it towards you.", short: "lift and drop" }),
+  hand: ({ retrieveKind }) => ({
+    sentence: `Let it sink. ${RETRIEVE_SENTENCES[retrieveKind]}`,
+    short: RETRIEVE_NAMES[retrieveKind],
+  }),
   figure: ({ head, countdown }: JigAdvice, system) => {
     const { figure, unit } = weightParts(head.grams, system);
     return { label: `${label}, ${head.metal}`, figure, unit: `${unit}, count ${figureText(countdown, 0)}` };
@@ -110,7 +118,7 @@ const RECORDS: { readonly [M in Method]: MethodWords<M> } = {
     name: "Float",
     set: ({ setting, holdBack }, _, system) =>
       `${deep(setting, system)}, ${holdBack > 0 ? `held back ${figureText(100 * holdBack, 0)} %` : "running free"}`,
-    hand: ({ holdBack }, cast) => mended(cast, holdBack > 0 ? "hold back, " : ""),
+    hand: ({ holdBack, retrieveKind }, cast) => mended(cast, retrieveKind, holdBack > 0 ? "hold back, " : ""),
     figure: ({ setting, sliding }, system) => ({
       label: `Float to lowest shot${sliding ? ", sliding, with a stop" : ""}`,
       ...show(setting, "depth", system),
@@ -131,7 +139,7 @@ const RECORDS: { readonly [M in Method]: MethodWords<M> } = {
     name: "Bottom drift",
     set: (advice, _, system) =>
       `${piecesText(advice, system)}, ${showText(advice.hookDistance, "smallLength", system)} up`,
-    hand: (_, cast) => mended(cast),
+    hand: ({ retrieveKind }, cast) => mended(cast, retrieveKind),
     figure: ({ pieces, piece, size }, system) => ({
       label: "Shot above the hook",
       figure: `${pieces} ×`,
@@ -143,7 +151,7 @@ const RECORDS: { readonly [M in Method]: MethodWords<M> } = {
   freeline: {
     name: "Freeline",
     set: ({ leader }, _, system) => `no weight, ${showText(leader, "depth", system)} leader`,
-    hand: (_, cast) => mended(cast),
+    hand: ({ retrieveKind }, cast) => mended(cast, retrieveKind),
     figure: () => ({ label: "On the line", figure: "no weight", unit: "" }),
     beside: reasonsBeside,
     pictured: bottomPictured("Freeline"),
@@ -157,7 +165,7 @@ const RECORDS: { readonly [M in Method]: MethodWords<M> } = {
     name: "Plug",
     set: ({ lineOut, touches }, _, system) =>
       `${showText(lineOut, "distance", system)} of line${touches ? "" : ", off the bottom"}`,
-    hand: ({ turns }) => turning(turns, `${figureText(turns, 1)} turns a second.`),
+    hand: ({ turns, retrieveKind }) => turning(turns, `${figureText(turns, 1)} turns a second.`, retrieveKind),
     figure: ({ lineOut }, system) => ({ label: "Line out at the fish", ...show(lineOut, "distance", system) }),
     beside: reasonsBeside,
     pictured: ({ depthReached }, system) => `plug ${deep(depthReached, system)} down`,
@@ -168,7 +176,8 @@ const RECORDS: { readonly [M in Method]: MethodWords<M> } = {
       const { turns } = advice[side(school)];
       return turns < 0.05 ? "held" : `${figureText(turns, 1)} turns a second`;
     },
-    hand: (advice, _, school) => turning(advice[side(school)].turns, "Hold it and let it swing round."),
+    hand: (advice, _, school) =>
+      turning(advice[side(school)].turns, "Hold it and let it swing round.", advice.retrieveKind),
     figure: (advice) => {
       const { turns } = advice[advice.advice];
       if (turns < 0.05) return { label: "Down and across", figure: "hold", unit: "the current turns it" };
