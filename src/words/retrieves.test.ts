@@ -2,7 +2,7 @@ import { adviseRig } from "../core/rig/advise";
 import { METHODS } from "../core/tactics/methods";
 import { RETRIEVES_OF } from "../core/tactics/retrieves";
 import { methodWords } from "./methods";
-import { RETRIEVE_SENTENCES } from "./retrieves";
+import { RETRIEVE_SENTENCES } from "./retrieve-sentences";
 
 test("the card tells the hand what was chosen, for every method and retrieve, and nothing else", () => {
   for (const method of METHODS)

@@ -1,6 +1,7 @@
 import type { BaitPiece } from "../../core/tactics/lure-kinds";
 import type { Retrieve } from "../../core/tactics/retrieves";
 import { pieceName } from "../baits";
+import { RETRIEVE_SENTENCES } from "../retrieve-sentences";
 import { RETRIEVE_NAMES } from "../retrieves";
 import { capital, inSentence } from "../text";
 import type { MessageValues } from "../../core/quantity/message";
@@ -31,6 +32,9 @@ const weightOf = (p: MessageValues, say: MessageFormat): string =>
 const onBottom = (p: MessageValues): string =>
   Number(p.touch) >= 0.95 ? "nearly always on the bottom" : `once down, touches bottom ${oneIn(p.touch)}`;
 const leaning = (p: MessageValues): string => (p.vertical ? `, line ${fixed(p.angle, 0)}° off vertical` : "");
+/** A retrieve by its name and what the hand does. */
+const plainly = (retrieve: Retrieve) => (): string =>
+  `${capital(RETRIEVE_NAMES[retrieve])}: ${inSentence(RETRIEVE_SENTENCES[retrieve])}`;
 /** A lift by the rod, and the fall after it. */
 const liftText = (p: MessageValues, say: MessageFormat): string =>
   p.lift === undefined
@@ -103,17 +107,17 @@ export const RIG: Words = {
     `${weightOf(p, say)} is the heaviest you have, and it ${LESS[String(p.purpose)] ?? LESS.touch}: ${onBottom(p)}, swept ${say.of(p.swept, "distance")}${leaning(p)}. Use more weight, thinner line or slower water.`,
   "weight-beside": (p, say) =>
     `${p.which === "lighter" ? "Lighter" : "Heavier"}, ${weightOf(p, say)}: ${besideText(p, say)}.`,
-  "retrieve-dead-drift": () => "Dead drift: let it go with the current and do nothing.",
-  "retrieve-drag": () => "Drag: draw it slowly along the bottom, and stop.",
+  "retrieve-dead-drift": plainly("dead-drift"),
+  "retrieve-drag": plainly("drag"),
   "retrieve-hop": (p, say) => `Hop: ${liftText(p, say)}`,
   "retrieve-snap": (p, say) => `Snap: ${liftText(p, say)}`,
-  "retrieve-hold": () => "Hold: leave it in place on a tight line.",
-  "retrieve-steady": () => "Steady: reel at one pace.",
+  "retrieve-hold": plainly("hold"),
+  "retrieve-steady": plainly("steady"),
   "retrieve-stop-and-go": (p, say) =>
     p.lift === undefined || Number(p.lift) === 0
-      ? "Stop and go: pause after every few turns."
+      ? plainly("stop-and-go")()
       : `Stop and go: in each pause it ${Number(p.lift) > 0 ? "rises" : "sinks"} ${say.of(Math.abs(Number(p.lift)), "depth")}.`,
-  "retrieve-swing": () => "Swing: hold the line tight and let the current bring it round.",
+  "retrieve-swing": plainly("swing"),
   "retrieve-lift-and-drop": (p, say) => `Lift and drop: ${liftText(p, say)}`,
   "bait-not-used": () => "This method fishes a lure, so your bait stays in the box.",
   "bait-measures": (p, say) =>
