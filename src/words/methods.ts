@@ -47,6 +47,7 @@ const BESIDE = [
   "weight-hold",
   "weight-slow",
   "weight-more",
+  "weight-felt",
   "weight-less",
   "bait-floats",
   "drop-shot-hook",

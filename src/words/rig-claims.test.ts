@@ -102,8 +102,6 @@ const chosen =
   (check: (step: Step, values: Message["values"]) => boolean): Check =>
   (advice, values) =>
     "ladder" in advice && check(stepOf(advice), values);
-/** Heavier than the purpose asks for, so that it is felt in the wind. */
-const windy = ({ reasons }: RigAdvice) => reasons.some(({ code }) => code === "jig-wind");
 
 /** What each sentence says, as a condition on the figures. */
 const CLAIMS: Record<string, Check> = {
@@ -124,9 +122,21 @@ const CLAIMS: Record<string, Check> = {
   "weight-hold": chosen(({ serves, holds }) => serves.includes("hold") && holds),
   "weight-slow": chosen(({ serves }) => serves.includes("slow")),
   "weight-more": (advice, { purpose }) =>
-    "ladder" in advice && !stepOf(advice).serves.includes(purpose as Purpose) ? true : windy(advice),
-  "weight-less": (advice) =>
-    "ladder" in advice && advice.ladder.every(({ serves }) => !serves.includes(advice.purpose)),
+    "ladder" in advice &&
+    advice.ladder.every(({ serves }) => !serves.includes(purpose as Purpose)) &&
+    (purpose === "slow" ? stepOf(advice).meets : stepOf(advice).reaches && stepOf(advice).touch > 0.5),
+  "weight-felt": (advice) =>
+    "head" in advice &&
+    advice.reasons.some(({ code }) => code === "jig-wind") &&
+    advice.ladder.some(({ grams }) => grams < advice.head.grams),
+  "weight-less": (advice, { reaches }) => {
+    if (!("ladder" in advice) || advice.ladder.some(({ serves }) => serves.includes(advice.purpose))) return false;
+    const step = stepOf(advice);
+    if (step.grams < Math.max(...advice.ladder.map(({ grams }) => grams))) return false;
+    // What it is said not to do it does not do.
+    if (!reaches) return !step.reaches;
+    return advice.purpose === "hold" ? !step.holds : advice.purpose === "touch" ? step.touch < 0.2 : true;
+  },
   "weight-beside": (advice, { which, pieces, piece }) => {
     if (!("ladder" in advice)) return false;
     const other = Number(pieces) * Number(piece);
@@ -213,7 +223,7 @@ test("one size on one card: over 500 random requests nothing prints two sizes of
       const printed = gramsIn(`${figure} ${unit}`);
       const set = gramsIn(setWords({ advice, school: "from-below" }, system));
       const sized = gramsIn(lure.size);
-      const [reason] = advice.reasons.filter(({ code }) => /^weight-(touch|down|hold|slow|more|less)$/.test(code));
+      const [reason] = advice.reasons.filter(({ code }) => /^weight-(touch|down|hold|slow|more|less|felt)$/.test(code));
       const told = reason ? gramsIn(messageText(reason, system)) : [];
       // The head of the card, its table, its lure and its reason name one weight.
       if ("head" in advice) {

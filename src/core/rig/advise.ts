@@ -148,7 +148,7 @@ function withBait(lure: LureChoice, { kind, ...own }: OwnBait, method: Method, f
     category,
     size: { hook, bait: piece },
     body,
-    reasons: [...chosen.reasons, message("bait-measures", { piece, hook, length, lasts })],
+    reasons: [...chosen.reasons, message("bait-measures", { piece, length, lasts })],
   };
 }
 
@@ -205,7 +205,7 @@ function setUpFor(asked: RigAsked, species: Species, lure: LureChoice, line: Str
     boatSpeed: water.boatSpeed,
   };
   const usual = purposeFor({
-    method: isWeighted(method) ? method : "jig",
+    method,
     family,
     phase: water.phase,
     warmth: warmthFor(family, water.temperature),

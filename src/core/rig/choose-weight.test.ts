@@ -48,7 +48,7 @@ test("a size serves what it does: its contact in the band, down in the first thi
       expect(step.seconds).toBeCloseTo(water.depth / fall, 6);
       expect(step.swept).toBeCloseTo((water.meanSpeed * water.depth) / fall, 6);
       const inTime = plain(water.depth);
-      const lies = of.holds || (of.speed < 0.02 && of.touch > 0.5);
+      const lies = of.holds || (!vertical && of.speed < 0.02 && of.touch > 0.5);
       const straight = vertical ? of.angle <= 30 : step.swept <= water.depth;
       const wanted: Purpose[] = [
         ...(inTime && of.touch >= 0.2 && of.touch <= 0.5 ? (["touch"] as const) : []),

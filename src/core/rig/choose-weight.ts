@@ -74,7 +74,7 @@ export function stepOf(
   const { seconds, swept } = sinkThrough(water, fall);
   const reaches = inTime({ seconds, swept });
   const meets = inTime(sinkThrough(water, fall, Math.min(fishHeight, water.depth)));
-  const holds = contact.holds || (contact.speed < CREEPS && touch > TOUCHING.most);
+  const holds = contact.holds || (!vertical && contact.speed < CREEPS && touch > TOUCHING.most);
   const lean = vertical ? angle : degrees(Math.atan2(swept, water.depth));
   const serving: Record<Purpose, boolean> = {
     touch: reaches && touch >= TOUCHING.least && touch <= TOUCHING.most,
@@ -95,8 +95,11 @@ export function stepOf(
   };
 }
 
-/** How a size came to be chosen: it serves; it does more than is wanted; or none of the ladder does enough. */
-export type Fit = "serves" | "more" | "less";
+/**
+ * How a size came to be chosen: it serves; it does more than is wanted; none of the ladder does enough; or it is
+ * heavier than the purpose asks, to be felt in the wind.
+ */
+export type Fit = "serves" | "more" | "less" | "felt";
 
 /** What does more than a purpose asks: is on the bottom more of the time, falls faster. */
 const MORE: Record<Purpose, (step: Step) => boolean> = {

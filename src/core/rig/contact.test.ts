@@ -69,6 +69,20 @@ test("in still water everything lies; what the line takes off it whole never tou
   }
 });
 
+test("under a boat that drifts nothing holds; at the water's own speed everything touches", () => {
+  const water = { depth: 6, meanSpeed: 0.5, bedRoughness: 0 };
+  const under = (boatSpeed: number) =>
+    contactOf(water, dragged(60), {
+      lineDiameter: 0.0001,
+      distance: 9,
+      tipHeight: 2,
+      presentation: "vertical",
+      boatSpeed,
+    });
+  expect([under(0).holds, under(0.3).holds]).toEqual([true, false]);
+  expect(under(0.5).touch).toBe(1);
+});
+
 test("the share on the stones: all of it at rest, none for what does not fall, less in gusts where it is nearly all", () => {
   expect(touchShare(0.5, 0, 0)).toBeCloseTo(1, 9);
   expect(touchShare(-0.1, 0.3, 0)).toBe(0);

@@ -68,14 +68,16 @@ export function contactOf(water: Water, dragged: Dragged, leash: Leash): Contact
   const near = speedIn(water, Math.max(RUNS_AT.value.least, RUNS_AT.value.share * water.bedRoughness));
   const gusts = water.meanSpeed > 0 ? shearVelocity(water.meanSpeed, water.depth, roughIn(water)) : 0;
   const pushAt = (v: number) => 0.5 * WATER_DENSITY * area * (near - v) * Math.abs(near - v);
-  const still = linePull(water, leash);
+  // Under the rod of a boat that drifts the line goes with it, and nothing stays where it lies.
+  const boat = leash.presentation === "vertical" ? (leash.boatSpeed ?? 0) : 0;
+  const still = linePull(water, leash, boat);
   const push = pushAt(0);
   const down = leash.presentation === "down" ? Math.max(0, still.along + push) : 0;
   const rise = (water.depth + leash.tipHeight) / Math.max(leash.distance, 0.1);
   const upAtRest = still.up + down * rise;
   const lifted = share(upAtRest / weight);
   const drive = leash.presentation === "down" ? 0 : Math.hypot(still.along + push, still.across);
-  const holds = lifted < 1 && drive <= FRICTION.value * (weight - Math.max(0, upAtRest));
+  const holds = boat === 0 && lifted < 1 && drive <= FRICTION.value * (weight - Math.max(0, upAtRest));
   if (leash.presentation === "vertical") {
     const { angle } = hangingLine(water, weight, leash.lineDiameter, leash.factor, leash.boatSpeed);
     return { speed: 0, touch: hangingTouch(angle), lifted, holds, angle };

@@ -108,7 +108,7 @@ export function setJig(question: JigQuestion): { rig: JigRig; reasons: Message[]
     touch: chosen.touch,
     touches: chosen.touches,
     ladder: ladder.map(({ falling, ...one }) => one),
-    fit: at > chosenFor.at ? "more" : chosenFor.fit,
+    fit: at > chosenFor.at ? "felt" : chosenFor.fit,
     countdown: sinkThrough(water, chosen.fall, Math.min(fishHeight, water.depth)).seconds,
     fallOn,
     falls,

@@ -26,7 +26,7 @@ export function weightReasons(
   at: number,
 ): Message[] {
   const step = ladder[at]!;
-  const { touch, seconds, swept, angle, holds } = step;
+  const { touch, seconds, swept, angle, reaches } = step;
   const figures = { ...named(step), touch, seconds, swept, angle, vertical: presentation === "vertical" };
   const beside = (other: Chosen["ladder"][number] | undefined, which: "lighter" | "heavier"): Message[] =>
     other
@@ -46,7 +46,7 @@ export function weightReasons(
         ]
       : [];
   return [
-    message(fit === "serves" ? `weight-${purpose}` : `weight-${fit}`, { ...figures, purpose, holds }),
+    message(fit === "serves" ? `weight-${purpose}` : `weight-${fit}`, { ...figures, purpose, reaches }),
     why,
     ...(presentation === "vertical" ? [] : [message("weight-sink", { seconds, swept })]),
     ...beside(

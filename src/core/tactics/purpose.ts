@@ -28,7 +28,7 @@ export const presentationFor = (method: Weighted, depth: number): Presentation =
 
 /** What a purpose is chosen by. */
 export interface PurposeQuestion {
-  method: Weighted;
+  method: Method;
   family: Family;
   phase: Phase | undefined;
   warmth: "cold" | "usual" | "warm";
@@ -52,7 +52,7 @@ export function purposeFor({ method, family, phase, warmth, short, fishHeight }:
 } {
   const chosen = (purpose: Purpose, why: string) => ({ purpose, why: message(why) });
   if (method === "sinker" || method === "dead-bait") return chosen("hold", "purpose-held-bait");
-  if (method === "drift") return chosen("touch", "purpose-drifted");
+  if (method === "drift" || method === "freeline") return chosen("touch", "purpose-drifted");
   if (method === "drop-shot") return chosen("hold", "purpose-drop-shot");
   if (short) return chosen("slow", "purpose-short-bites");
   if (fishHeight > OFF_THE_BED) return chosen("slow", "purpose-off-the-bed");

@@ -38,10 +38,10 @@ function BottomSays({ method, onSaid }: { method: Method; onSaid: () => void }) 
     <>
       <h3 className="mt-4 mb-2">{methodName(method)}: what the bottom says</h3>
       <div className="grid grid-cols-2 gap-2.5">
-        <Button className="min-h-14" onClick={said("never-touches", "Noted: heavier from now on.")}>
+        <Button className="min-h-14" onClick={said("never-touches", "Noted. The line’s pull is set higher.")}>
           It never touches
         </Button>
-        <Button className="min-h-14" onClick={said("drags", "Noted: lighter from now on.")}>
+        <Button className="min-h-14" onClick={said("drags", "Noted. The line’s pull is set lower.")}>
           It drags
         </Button>
       </div>

@@ -45,7 +45,6 @@ const LESS: Record<string, string> = {
   touch: "hardly touches here",
   down: "doesn’t get down fast here",
   hold: "won’t stay put here",
-  slow: "doesn’t get down to the fish in time",
 };
 const besideText = (p: MessageValues, say: MessageFormat): string =>
   [
@@ -99,12 +98,14 @@ export const RIG: Words = {
     `${weightOf(p, say)} just touches: ${onBottom(p)}, down in ${fixed(p.seconds, 0)} s${leaning(p)}.`,
   "weight-down": (p, say) =>
     `${weightOf(p, say)} gets down fast: ${fixed(p.seconds, 0)} s, ${p.vertical ? `the line ${fixed(p.angle, 0)}° off vertical` : `${say.of(p.swept, "distance")} downstream`}.`,
-  "weight-hold": (p, say) => `${weightOf(p, say)} is the lightest that stays put here${leaning(p)}.`,
+  "weight-hold": (p, say) => `${weightOf(p, say)} stays put here${leaning(p)}.`,
   "weight-slow": (p, say) => `${weightOf(p, say)} falls slowly: ${fixed(p.seconds, 0)} s to the bottom.`,
   "weight-more": (p, say) =>
-    `${weightOf(p, say)} is the lightest that gets down in time here: ${onBottom(p)}, down in ${fixed(p.seconds, 0)} s${leaning(p)}.`,
+    `No size ${p.purpose === "slow" ? "falls slowly and gets down in time" : "just touches"} here. ${weightOf(p, say)} is down in ${fixed(p.seconds, 0)} s, ${onBottom(p)}${leaning(p)}.`,
+  "weight-felt": (p, say) =>
+    `${weightOf(p, say)}, to feel it in this wind: ${onBottom(p)}, down in ${fixed(p.seconds, 0)} s${leaning(p)}.`,
   "weight-less": (p, say) =>
-    `${weightOf(p, say)} is the heaviest you have, and it ${LESS[String(p.purpose)] ?? LESS.touch}: ${onBottom(p)}, swept ${say.of(p.swept, "distance")}${leaning(p)}. Use more weight, thinner line or slower water.`,
+    `${weightOf(p, say)} is the heaviest you have, and it ${(p.reaches ? LESS[String(p.purpose)] : undefined) ?? "doesn’t get down in time"}: ${onBottom(p)}, swept ${say.of(p.swept, "distance")}${leaning(p)}. Use more weight, thinner line or slower water.`,
   "weight-beside": (p, say) =>
     `${p.which === "lighter" ? "Lighter" : "Heavier"}, ${weightOf(p, say)}: ${besideText(p, say)}.`,
   "retrieve-dead-drift": plainly("dead-drift"),
@@ -121,7 +122,7 @@ export const RIG: Words = {
   "retrieve-lift-and-drop": (p, say) => `Lift and drop: ${liftText(p, say)}`,
   "bait-not-used": () => "This method fishes a lure, so your bait stays in the box.",
   "bait-measures": (p, say) =>
-    `${capital(pieceName(p.piece as BaitPiece))}, ${say.of(p.length, "smallLength")}, on hook ${hookText(Number(p.hook))}. Renew it every ${fixed(p.lasts, 0)} minutes.`,
+    `${capital(pieceName(p.piece as BaitPiece))}, ${say.of(p.length, "smallLength")} long. Renew it every ${fixed(p.lasts, 0)} minutes.`,
   "purpose-held-bait": () => "Hold: a laid bait must stay in its place.",
   "purpose-drifted": () => "Just touch: a drifted bait taps along the stones.",
   "purpose-drop-shot": () => "Hold: the weight stays down while the bait works above it.",
