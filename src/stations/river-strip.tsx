@@ -45,7 +45,7 @@ export function RiverStrip({ river }: { river: River }) {
         aria-label={`${name}${now ? `: ${stripWords(now, river.stale, system)}` : ""}${made ? "; demo river" : ""}. Opens Water.`}
         className="min-w-0 flex-1 overflow-hidden py-1.5 whitespace-nowrap"
       >
-        <span className="flex items-center gap-x-2 sm:gap-x-7 lg:gap-x-10">
+        <span className="flex items-center gap-x-2 sm:gap-x-7 lg:gap-x-8">
           <Cell
             className="shrink sm:shrink-0"
             main={name}
@@ -132,7 +132,11 @@ function NowCells({ now, stale, narrow }: { now: GaugeNow; stale: boolean; narro
         title={seasonWords(now)}
       />
       <Cell className={narrow ? "hidden shrink-0 sm:block" : "shrink-0"} main={clarity.word} sub={clarity.seen} />
-      <Cell className="hidden md:block" main={show(now.waterTemperature, "temperature", system).text} sub="water" />
+      <Cell
+        className="hidden shrink-0 md:block"
+        main={show(now.waterTemperature, "temperature", system).text}
+        sub="water"
+      />
     </>
   );
 }
