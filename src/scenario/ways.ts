@@ -26,8 +26,9 @@ export function waysOf(field: Field, reading: ReachReading, request: WaysRequest
     stands,
     ways,
     main,
-    targets: (method, from, fall) => {
-      const { casts, drill } = timeFor(lie, { visibleDepth, temperature, style, species, base, method });
+    targets: ({ method, retrieveKind: retrieve, lure: { lasts } }, from, fall) => {
+      const worked = { method, retrieve, lasts };
+      const { casts, drill } = timeFor(lie, { visibleDepth, temperature, style, species, base, ...worked });
       const height = Math.min(lie.focalHeight, 0.5 * lie.depth);
       return targetsFor(field, reading.seams, { x: lie.x, y: lie.y, from, height, fall, casts, drill, main, ways });
     },

@@ -34,6 +34,7 @@ export const MEASURE_NAMES: Record<Measure, string> = {
   density: "Density, kg/m³",
   hook: "Hook",
   blade: "Blade",
+  lasts: "Lasts, minutes",
 };
 
 /** How a measure is shown and entered; a mass is kept in g. */
@@ -63,6 +64,8 @@ function measureText(item: TackleItem, name: Measure, system: UnitSystem): strin
     case "blade":
     case "density":
       return figureText(value, 0);
+    case "lasts":
+      return `lasts ${figureText(value, 0)} min`;
     default:
       return showText(value, MEASURE_KINDS[name]!, system);
   }

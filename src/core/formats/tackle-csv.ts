@@ -32,6 +32,7 @@ const WRITTEN: Record<Measure, { dimension?: Dimension; unit: string; scale: num
   density: { unit: "kg/m3", scale: 1 },
   hook: { unit: "", scale: 1 },
   blade: { unit: "", scale: 1 },
+  lasts: { unit: "min", scale: 1 },
 };
 const NAMES = Object.keys(MEASURES) as Measure[];
 const WORDS = ["metal", "material", "form", "flex", "bait"] as const;

@@ -11,7 +11,7 @@ import type { SpinnerRig } from "./spinner";
 import type { Strength } from "./strength";
 
 interface Advised {
-  lure: Pick<LureChoice, "category" | "size" | "colours" | "hookStyle" | "body"> & {
+  lure: Pick<LureChoice, "category" | "size" | "colours" | "hookStyle" | "body" | "lasts"> & {
     /** The angler's own name for the bait. */ bait?: string;
   };
   line: Omit<Strength, "reasons" | "cautions">;

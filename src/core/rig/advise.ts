@@ -5,7 +5,7 @@ import { refuse } from "../quantity/issue";
 import { speciesById } from "../fish/species";
 import type { Species } from "../fish/species-schema";
 import { type Family, habitsOf } from "../fish/species-habits";
-import { baitBody, liveBaitFor, type OwnBait } from "../tactics/baits";
+import { baitBody, liveBaitFor, type OwnBait, usualLasts } from "../tactics/baits";
 import {
   chooseLure,
   isLure,
@@ -93,6 +93,7 @@ export function adviseFor(asked: RigAsked, species: Species): RigAdvice {
       colours: lure.colours,
       hookStyle: lure.hookStyle,
       body: lure.body,
+      lasts: lure.lasts ?? usualLasts(lure.category),
       ...(tackle.bait?.name !== undefined && !isLure(lure.category) && { bait: tackle.bait.name }),
     },
     line: strength,
@@ -141,13 +142,14 @@ function withBait(lure: LureChoice, { kind, ...own }: OwnBait, method: Method, f
     : lure;
   if (isLure(chosen.category))
     return { ...chosen, reasons: [...chosen.reasons, message("bait-not-used", { category: chosen.category })] };
-  if (kind === undefined) return { ...chosen, body: plainBody(own) };
+  if (kind === undefined) return { ...chosen, body: plainBody(own), lasts: own.lasts };
   const { category, piece, hook, length, lasts, body } = baitBody({ kind, ...own });
   return {
     ...chosen,
     category,
     size: { hook, bait: piece },
     body,
+    lasts,
     reasons: [...chosen.reasons, message("bait-measures", { piece, length, lasts })],
   };
 }

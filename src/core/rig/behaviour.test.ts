@@ -81,6 +81,11 @@ describe("along the bed", () => {
     const jig = adviseRig(asked("jig"));
     expect(bottom(jig)).toMatchObject({ stays: 0, height: 0.05, fall: headDragged(jig.falling).fall });
     expect(bottom(jig).walked).toBeGreaterThan(0);
+    // Dragged, a laid bait comes in; held, a jig stays where it fell.
+    const dragged = adviseRig(asked("sinker", { species: "channel-catfish", style: { retrieve: "drag" } }));
+    expect(bottom(dragged)).toMatchObject({ stays: 0, walked: bottom(jig).walked });
+    const held = adviseRig(asked("jig", { style: { retrieve: "hold" } }));
+    expect(bottom(held)).toMatchObject({ stays: STAYS.worked, walked: 0 });
   });
 
   test("in water that hardly runs the speeds are those about a tenth of a metre a second", () => {

@@ -99,23 +99,24 @@ export const behaviourOptions = (asked: RigAsked, advice: RigAdvice, distance: n
   tipHeight: tipOver(advice.line.rod),
   presentation: "presentation" in advice ? advice.presentation : "across",
   factor: asked.tackle.pullFactor,
-  soaks: drillFor(asked.method, asked.species) === "soak",
+  soaks: drillFor(asked.method, asked.species, advice.retrieveKind) === "soak",
   reel: reelSpeed(asked.tackle),
 });
 
+/** Held, it stays where it came down; moved, it comes towards the angler. */
+const keptBy = ({ soaks }: BehaviourOptions, { retrieveKind }: RigAdvice) =>
+  retrieveKind === "hold" ? { stays: soaks ? STAYS.soak : STAYS.worked, walked: 0 } : { stays: 0, walked: WALKED };
+
 export const jigBehaviour = (options: BehaviourOptions, advice: JigAdvice): Behaviour =>
-  along(options, headDragged(advice.falling), DOWN, { stays: 0, walked: WALKED });
+  along(options, headDragged(advice.falling), DOWN, keptBy(options, advice));
 
 /** Of what is drifted along the bed. */
 export const driftBehaviour = (options: BehaviourOptions, advice: BottomAdvice): Behaviour =>
   along(options, bottomDragged(advice, advice.lure.body), advice.baitHeight, { stays: 0, walked: 0 });
 
-/** Of what lies where it came down. */
+/** Of what lies where it came down, until it is moved. */
 export const lyingBehaviour = (options: BehaviourOptions, advice: BottomAdvice): Behaviour =>
-  along(options, bottomDragged(advice, advice.lure.body), advice.baitHeight, {
-    stays: options.soaks ? STAYS.soak : STAYS.worked,
-    walked: 0,
-  });
+  along(options, bottomDragged(advice, advice.lure.body), advice.baitHeight, keptBy(options, advice));
 
 export function plugBehaviour(options: BehaviourOptions, advice: PlugAdvice): Behaviour {
   const { plug } = advice;

@@ -30,6 +30,7 @@ const ownBait = ({
   diameter,
   length,
   hook,
+  lasts,
 }: TackleItem): NonNullable<OwnTackle["bait"]> => ({
   name,
   ...(bait !== undefined && { kind: bait }),
@@ -38,6 +39,7 @@ const ownBait = ({
   ...(diameter !== undefined && { diameter }),
   ...(length !== undefined && { length: Math.min(0.6, length) }),
   ...(hook !== undefined && { hook }),
+  ...(lasts !== undefined && { lasts }),
 });
 
 /** Sizes of shot by the angler's own names, with how many there are. */

@@ -113,6 +113,7 @@ test("a bait's own density and thickness; no more than half a kilogram; a spinne
     tackleFor("sinker", 1, [item({ kind: "bait", grams: 3, ...draft })]).bait!;
   expect(bait({ density: 900, diameter: 0.001 })).toMatchObject({ density: 900, diameter: 0.001, grams: 3 });
   expect(bait({ grams: 700 }).grams).toBe(500);
+  expect(bait({ lasts: 45 }).lasts).toBe(45);
   expect(tackleFor("spinner", 1, [item({ kind: "spinner", grams: 4, least: 0.7, blade: 3 })]).spinner!.least).toBe(0.7);
 });
 

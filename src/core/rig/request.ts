@@ -60,6 +60,8 @@ const tackleSchema = z.object({
       diameter: between(0.001, 0.3).optional(),
       length: between(0.004, 0.6).optional(),
       hook: hookNumber.optional(),
+      /** Minutes until it is renewed. */
+      lasts: between(1, 600).optional(),
       name: z.string().max(60).optional(),
     })
     .refine(({ kind, grams }) => kind !== undefined || grams !== undefined, rule("bait-unknown"))

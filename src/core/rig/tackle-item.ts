@@ -55,6 +55,8 @@ export const MEASURES = {
   hook: z.int().min(-9).max(30),
   /** Blade by number. */
   blade: z.int().min(0).max(8),
+  /** Minutes until a bait is renewed. */
+  lasts: between(1, 600),
 } as const;
 export type Measure = keyof typeof MEASURES;
 
@@ -80,7 +82,7 @@ export const KIND_MEASURES: Record<TackleKind, { need: readonly Measure[]; may: 
   spoon: { need: ["grams"], may: ["length"] },
   spinner: { need: ["grams"], may: ["blade", "least"] },
   plug: { need: ["grams", "dives"], may: ["buoyancy", "least", "best", "length"] },
-  bait: { need: [], may: ["grams", "length", "density", "diameter", "hook"] },
+  bait: { need: [], may: ["grams", "length", "density", "diameter", "hook", "lasts"] },
   hook: { need: ["hook"], may: [] },
 };
 

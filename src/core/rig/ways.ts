@@ -43,7 +43,7 @@ export interface WaysQuestion {
   /** Ways that the angler likes, best first. */
   liked: readonly Method[];
   /** The targets of a rig from a stand: how fast it falls, m/s, by the way it is worked. */
-  targets?: (method: Method, from: readonly [number, number], fall: number) => readonly Target[];
+  targets?: (advice: RigAdvice, from: readonly [number, number], fall: number) => readonly Target[];
 }
 
 /** One way to fish a lie: its rig, its cast, and what that is worth. */
@@ -172,7 +172,7 @@ export function wayFrom(question: WaysQuestion, method: Method, stand: CastFrom)
     asked: full,
     advice: advice.method === "float" ? refloated(asked, species, cast) : advice,
     cast: solved,
-    casts: question.targets?.(method, stand.at, behaviour.fall) ?? [],
+    casts: question.targets?.(advice, stand.at, behaviour.fall) ?? [],
     touch: path.reduce((sum, { touch }) => sum + touch, 0) / Math.max(1, path.length),
     snags: snagChance(cast.drift, {
       snags: asked.water.snags,

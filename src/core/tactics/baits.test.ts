@@ -22,6 +22,9 @@ test("every kind has measures in order: mass by the cube of its length, a ball n
     // A mass that was weighed gives the length that has it.
     expect(baitBody({ kind, grams: usual.body.grams }).length).toBeCloseTo(usual.length, 6);
   }
+  // An angler's own figure for how long it lasts goes before the kind's.
+  expect(baitBody({ kind: "bread", lasts: 12 }).lasts).toBe(12);
+  expect(baitBody({ kind: "bread" }).lasts).toBe(BAITS.value.bread.lasts);
   // A 10 cm bait fish weighs about 11 g, 15 cm some 35 to 40.
   expect(baitBody({ kind: "whole-fish", length: 0.1 }).body.grams).toBeCloseTo(11, 6);
   expect(baitBody({ kind: "whole-fish", length: 0.15 }).body.grams).toBeGreaterThan(33);

@@ -211,8 +211,28 @@ export interface OwnBait {
   diameter?: number;
   length?: number;
   hook?: number;
+  /** Minutes until it is renewed. */
+  lasts?: number;
   name?: string;
 }
+
+/** The kind that a bait of a category is where no more is known of it. */
+const USUAL_KIND: Partial<Record<LureCategory, BaitKind>> = {
+  "natural-bait": "grub",
+  worm: "worm",
+  "floated-worm": "buoyant",
+  "egg-bait": "eggs",
+  "cut-fish": "fish-body",
+  "whole-fish": "whole-fish",
+  "live-fish": "live-fish",
+  paste: "paste",
+  bread: "bread",
+};
+/** How long a bait of a category fishes before it is renewed, minutes; undefined for lures. */
+export const usualLasts = (category: LureCategory): number | undefined => {
+  const kind = USUAL_KIND[category];
+  return kind && BAITS.value[kind].lasts;
+};
 
 /** What a bait of a kind is on the hook: its own measures, or those that its kind and length have. */
 export function baitBody(own: OwnBait & { kind: BaitKind }): {
@@ -223,7 +243,7 @@ export function baitBody(own: OwnBait & { kind: BaitKind }): {
   lasts: number;
   body: LureBody;
 } {
-  const { category, piece, massAt10, ball, hook, lasts, swims, ...usual } = BAITS.value[own.kind];
+  const { category, piece, massAt10, ball, hook, swims, ...usual } = BAITS.value[own.kind];
   const length = own.length ?? (own.grams === undefined ? usual.length : 0.1 * Math.cbrt(own.grams / massAt10));
   const grams = own.grams ?? massAt10 * (length / 0.1) ** 3;
   return {
@@ -231,7 +251,7 @@ export function baitBody(own: OwnBait & { kind: BaitKind }): {
     piece,
     hook: own.hook ?? (hook === "by-length" ? hookForLength(length) : hook),
     length,
-    lasts,
+    lasts: own.lasts ?? usual.lasts,
     body: {
       grams,
       density: own.density ?? usual.density,

@@ -54,6 +54,8 @@ export interface LureChoice {
   hookStyle: "open" | "weedless";
   reasons: Message[];
   body: LureBody;
+  /** Of a bait: minutes until it is renewed. */
+  lasts?: number;
 }
 
 /** Under this water is cold for a fish, over that it is warm, degC. Common practice, no source. */

@@ -2,6 +2,7 @@ import { type Drill, type Family, habitsOf, isSpeciesId, type SpeciesId } from "
 import type { ClarityClass } from "../gauge/clarity";
 import { isDirty } from "./colours";
 import type { LureCategory, Prey } from "./lure-kinds";
+import type { Retrieve } from "./retrieves";
 
 /**
  * The methods of fishing that are worked out: what each puts on the hook, and its rod. How each is rigged and behaves
@@ -136,10 +137,17 @@ const BY_SPECIES: Readonly<Record<SpeciesId, readonly Method[]>> = {
 export const methodsFor = (species: string): readonly Method[] =>
   BY_SPECIES[isSpeciesId(species) ? species : "brown-trout"];
 
-/** How a method works a lie of a fish: a laid bait is waited on, whatever its fish is else worked like. */
-export function drillFor(method: Method, species: string): Drill {
+/** A bait that is laid, but dragged or lifted instead of left: it is fished as what is cast. */
+export const isMoved = (method: Method, retrieve?: Retrieve): boolean =>
+  METHOD[method].worked.startsWith("laid") && retrieve !== undefined && retrieve !== "hold";
+
+/**
+ * How a method works a lie of a fish: a laid bait is waited on, whatever its fish is else worked like; one that is
+ * moved is worked as its fish is.
+ */
+export function drillFor(method: Method, species: string, retrieve?: Retrieve): Drill {
   const { drill } = habitsOf(species);
-  switch (METHOD[method].worked) {
+  switch (isMoved(method, retrieve) ? "as-fish" : METHOD[method].worked) {
     case "laid":
     case "laid-long":
       return "soak";

@@ -66,7 +66,8 @@ test("catfish get a bait that lies still, walleye the bottom walked: neither get
     timeFor(hole, { ...look, style, species: speciesById(id) });
   for (const id of ["channel-catfish", "flathead-catfish", "barbel"]) {
     expect(of(id)).toMatchObject({ drill: "soak", casts: 1, minutes: 20, rest: 0 });
-    expect(of(id, "wait")).toMatchObject({ casts: 3, minutes: 60 });
+    // A whole fish lasts the hour, cut fish and a buoyant worm half of it.
+    expect(of(id, "wait")).toMatchObject({ casts: id === "flathead-catfish" ? 1 : 2, minutes: 60 });
     expect(of(id).reasons[0]!.code).toBe("work-soak");
   }
   for (const id of ["walleye", "zander"]) {
@@ -76,4 +77,26 @@ test("catfish get a bait that lies still, walleye the bottom walked: neither get
     expect(codes.filter((code) => code === "clear-first-cast" || code === "work-pool")).toEqual([]);
   }
   expect(of("brown-trout").drill).toBe("drift");
+});
+
+test("a laid bait is renewed as often as it lasts; the time that the place is given stays", () => {
+  const laid = (lasts?: number) =>
+    timeFor(hole, { ...look, style: "wait", species: speciesById("walleye"), method: "dead-bait", lasts });
+  const fresh = (lasts?: number) => laid(lasts).reasons.find(({ code }) => code === "fresh-bait")?.values.fresh;
+  expect(laid()).toMatchObject({ casts: 3, minutes: 150 });
+  expect([fresh(), fresh(25), fresh(150)]).toEqual([60, 25, undefined]);
+  expect(laid(25)).toMatchObject({ casts: 6, minutes: 150 });
+  expect(laid(150).casts).toBe(1);
+});
+
+test("a laid bait that is dragged is fished cast by cast, in the time of casts, as its fish is worked", () => {
+  const of = (id: string, method: "sinker" | "dead-bait" | "float", retrieve?: "hold" | "drag" | "lift-and-drop") =>
+    timeFor(hole, { ...look, style: "wait", species: speciesById(id), method, retrieve });
+  expect(of("channel-catfish", "sinker", "hold")).toEqual(of("channel-catfish", "sinker"));
+  const moved = of("channel-catfish", "sinker", "drag");
+  expect(moved).toMatchObject({ drill: "drift", casts: 12, minutes: 40 });
+  expect(moved.reasons.map(({ code }) => code)).toContain("bait-moved");
+  expect(of("walleye", "dead-bait", "lift-and-drop")).toMatchObject({ drill: "walk", minutes: 40 });
+  // A float is never laid: lifting it changes nothing of its time.
+  expect(of("chub", "float", "lift-and-drop")).toEqual(of("chub", "float"));
 });

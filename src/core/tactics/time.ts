@@ -6,7 +6,9 @@ import { froude } from "../water/cover";
 import type { Lie } from "../fish/read";
 import { type Water, waterBy } from "../water/pools";
 import type { Feeding } from "./feeding";
-import { drillFor, METHOD, type Method } from "./methods";
+import { usualLasts } from "./baits";
+import { drillFor, isMoved, METHOD, type Method, methodsFor } from "./methods";
+import type { Retrieve } from "./retrieves";
 
 /** Rovers move on; those who wait work a place until it is worked out. */
 export type Style = "rove" | "wait";
@@ -35,11 +37,11 @@ const ROVE = { minutes: 20, knock: 10 };
  */
 const WAIT = { changes: 4, each: 10 };
 /**
- * A soaked bait is renewed so often, minutes, and one who waits gives a place three of them; a laid dead bait lies for
- * two and a half hours in all. A rover gives either twenty minutes. Common practice, no source.
+ * One who waits gives a place on the bottom an hour, and a laid dead bait two and a half; a rover gives either twenty
+ * minutes. Common practice, no source. How often the bait is renewed is the bait's own.
  */
-const SOAK = { fresh: 20, baits: 3 };
-const LAID = { fresh: 50, baits: 3 };
+const SOAK = 60;
+const LAID = 150;
 /** A fed or rested spot is taken up again after half an hour. */
 const REST = 30;
 /** Under this everything is slow and soft, degC: give it half as long again. Mid-40s F. */
@@ -61,11 +63,16 @@ export function timeFor(
     feeding?: Feeding;
     /** The method that it is fished with; without one, as the fish is worked. */
     method?: Method;
+    /** What the hand does, and how long the bait lasts, minutes; the usual where not said. */
+    retrieve?: Retrieve;
+    lasts?: number;
   },
 ): Timing {
   const water = waterBy(froude(lie.depth, lie.meanSpeed));
-  const { drill, bait, schools } = workedAs(at.base ?? at.species.id, at.method);
-  if (drill === "soak") return soakFor(water, at, bait);
+  const base = at.base ?? at.species.id;
+  const { schools } = habitsOf(base);
+  const { drill, moved } = workedAs(base, at.method, at.retrieve);
+  if (drill === "soak") return soakFor(water, base, at);
   const cold = at.temperature < COLD;
   const clear = isClear(at.visibleDepth);
   const slower = cold ? SLOWER : 1;
@@ -83,6 +90,7 @@ export function timeFor(
   const rest = at.feeding === "after" ? REST : own;
   const reasons = [
     message(walk ? "work-walk" : `work-${as}`, { casts }),
+    ...moved,
     ...(clear && !walk ? [message("clear-first-cast")] : []),
     ...(cold ? [message("cold-longer")] : []),
     ...(at.species.model === "travel" ? [message("run-refills")] : []),
@@ -100,24 +108,31 @@ export function timeFor(
 const feedReasons = (feeding: Feeding = "none"): Message[] =>
   feeding === "none" ? [] : [message(`feed-${feeding}`, { back: REST })];
 
-/** How a fish is worked with a method, and of a laid bait how long it lies. */
-function workedAs(species: string, method: Method | undefined) {
-  const { drill, schools } = habitsOf(species);
-  const long = method !== undefined && METHOD[method].worked === "laid-long";
-  return { drill: method === undefined ? drill : drillFor(method, species), bait: long ? LAID : SOAK, schools };
+/** How a fish is worked with a method, and that a bait which is laid else is moved. */
+function workedAs(base: string, method: Method | undefined, retrieve: Retrieve | undefined) {
+  if (method === undefined) return { drill: habitsOf(base).drill, moved: [] };
+  return {
+    drill: drillFor(method, base, retrieve),
+    moved: isMoved(method, retrieve) ? [message("bait-moved")] : [],
+  };
 }
 
 /** A bait that lies still: its scent needs time, and fish come to it. */
-function soakFor(water: Water, at: { temperature: number; style: Style }, bait: typeof SOAK): Timing {
+function soakFor(
+  water: Water,
+  base: string,
+  { method = methodsFor(base)[0]!, ...at }: Parameters<typeof timeFor>[1],
+): Timing {
   const cold = at.temperature < COLD;
   const slower = cold ? SLOWER : 1;
-  const rove = at.style === "rove";
-  const fresh = Math.round((rove ? Math.min(bait.fresh, ROVE.minutes) : bait.fresh) * slower);
-  const casts = rove ? 1 : bait.baits;
-  const minutes = casts * fresh;
+  const long = METHOD[method].worked === "laid-long" ? LAID : SOAK;
+  const minutes = Math.round((at.style === "rove" ? ROVE.minutes : long) * slower);
+  const fresh = Math.round(at.lasts ?? usualBaitLasts(base, method, at.visibleDepth));
+  const casts = Math.ceil(minutes / fresh);
   const afterKnock = Math.round(ROVE.knock * slower);
   const reasons = [
-    message("work-soak", { fresh }),
+    message("work-soak"),
+    ...(fresh < minutes ? [message("fresh-bait", { fresh })] : []),
     ...(cold ? [message("cold-longer")] : []),
     at.style === "rove"
       ? message("roving", { minutes, knock: afterKnock })
@@ -125,4 +140,12 @@ function soakFor(water: Water, at: { temperature: number; style: Style }, bait: 
     message("soak-again"),
   ];
   return { water, drill: "soak", casts, minutes, afterKnock, rest: 0, reasons };
+}
+
+/** How long the bait lasts that a method puts on for a fish in usual water, minutes. */
+function usualBaitLasts(base: string, method: Method, visibleDepth: number): number {
+  const mood = { prey: "none", tough: false, warmth: "usual" } as const;
+  const { family } = habitsOf(base);
+  const category = METHOD[method].category({ family, species: base, clarity: clarityClass(visibleDepth), mood });
+  return usualLasts(category) ?? ROVE.minutes;
 }

@@ -8,6 +8,7 @@ import type { TackleItem } from "../../core/rig/tackle-item";
 import type { Way } from "../../core/rig/ways";
 import { timeFor, type Timing } from "../../core/tactics/time";
 import { type Method, methodsFor } from "../../core/tactics/methods";
+import type { Retrieve } from "../../core/tactics/retrieves";
 import type { Approach } from "../../scenario/approach";
 import type { Numbered } from "../../scenario/lie-identity";
 import { type OwnTackle, rigRequest } from "../../scenario/rig";
@@ -33,7 +34,7 @@ export interface Rigging {
   asked: RigRequest | undefined;
   rig: Stage<RigAdvice>;
   /** How long the lie is given with a method; with the one that is shown where none is named. */
-  timing: (method?: Method | null) => Timing | undefined;
+  timing: (method?: Method | null, retrieve?: Retrieve) => Timing | undefined;
 }
 
 /** The box as it is now; undefined until the book has told. */
@@ -106,21 +107,29 @@ export function useRigging(view: ScenarioView, lie: Numbered<Lie> | undefined): 
       )
     : undefined;
   const rig = useRig(lone);
+  const advice = way?.advice ?? rig.value;
   const timing = useCallback(
-    (one?: Method | null) =>
-      lie &&
-      timeFor(lie, {
-        visibleDepth: request.visibleDepth,
-        temperature: request.temperature,
-        style,
-        feeding,
-        species: request.species,
-        base: fish.base,
-        method: one ?? way?.method ?? single,
-      }),
-    [lie, request, style, feeding, fish.base, way?.method, single],
+    (one?: Method | null, retrieve?: Retrieve) => {
+      const fished = one ?? advice?.method ?? single;
+      const rigged = advice?.method === fished ? advice : ways.value?.ways.find((of) => of.method === fished)?.advice;
+      return (
+        lie &&
+        timeFor(lie, {
+          visibleDepth: request.visibleDepth,
+          temperature: request.temperature,
+          style,
+          feeding,
+          species: request.species,
+          base: fish.base,
+          method: fished,
+          retrieve: retrieve ?? rigged?.retrieveKind,
+          lasts: rigged?.lure.lasts,
+        })
+      );
+    },
+    [lie, request, style, feeding, fish.base, advice, ways.value, single],
   );
-  return { box, approach, ways, way, advice: way?.advice ?? rig.value, asked: way?.asked ?? lone, rig, timing };
+  return { box, approach, ways, way, advice, asked: way?.asked ?? lone, rig, timing };
 }
 
 /** The way of the method that was chosen, from the side that is followed where there are two; the first otherwise. */

@@ -4,7 +4,7 @@ import { type Feeding, FEEDINGS } from "../../core/tactics/feeding";
 import { useSettings } from "../../state/settings";
 import { Select } from "../../widgets/select";
 import { messageText } from "../../words/messages";
-import { count } from "../../words/text";
+import { timingText } from "../../words/timing";
 
 const FEEDING_NAMES: Record<Feeding, string> = {
   none: "no feed",
@@ -40,9 +40,7 @@ export function TimePanel({ lie, timing }: { lie: number; timing: Timing }) {
         className="mb-2 max-w-60"
       />
       <p>
-        <strong>
-          {timing.minutes} minutes, {count(timing.casts, timing.drill === "soak" ? "bait" : "cast")}
-        </strong>
+        <strong>{timingText(timing)}</strong>
         {timing.rest > 0 ? `; rest it ${timing.rest} minutes after a fish.` : "; no rest needed after a fish."}
       </p>
       <ul className="mt-1 grid gap-1 text-sm">

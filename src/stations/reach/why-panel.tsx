@@ -52,13 +52,15 @@ export function WhyPanel({ view, lie }: { view: ReachView; lie: Numbered<Lie> })
           Fish from lie {lie.number}
         </Button>
       )}
-      <Link
-        href="/rig"
-        className="mt-auto flex min-h-12 items-center justify-between rounded-md bg-ink px-4 font-semibold text-paper"
-      >
-        Rig for lie {lie.number}
-        <span aria-hidden>→</span>
-      </Link>
+      <div className="mt-auto pt-4">
+        <Link
+          href="/rig"
+          className="flex min-h-12 items-center justify-between rounded-md bg-ink px-4 font-semibold text-paper"
+        >
+          Rig for lie {lie.number}
+          <span aria-hidden>→</span>
+        </Link>
+      </div>
     </Panel>
   );
 }

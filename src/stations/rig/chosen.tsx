@@ -94,7 +94,7 @@ export function Chosen({ view, lie, shown }: { view: ScenarioView; lie: Numbered
           )}
         </div>
       </div>
-      {rigging.asked && <ChoicesPanel asked={rigging.asked} />}
+      {rigging.asked && <ChoicesPanel asked={rigging.asked} timing={rigging.timing} />}
       {advice && "ladder" in advice && advice.ladder.length > 1 && <LearnedPanel advice={advice} lie={lie} />}
       <SeenPanel />
       {box && <TackleBox box={box} base={fish.base} fish={fish.name} />}

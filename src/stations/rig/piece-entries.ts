@@ -49,7 +49,7 @@ const textOf = (item: TackleItem, name: Measure, system: UnitSystem): string => 
   if (name === "hook") return hookText(value);
   if (name === "grams" || name === "capacity" || name === "buoyancy") return `${figureText(value, 2, false)} g`;
   if (name === "diameter") return `${figureText(value * 1000, 2, false)} mm`;
-  if (name === "blade" || name === "density") return figureText(value, 0, false);
+  if (name === "blade" || name === "density" || name === "lasts") return figureText(value, 0, false);
   return entryText(value, MEASURE_KINDS[name] ?? "depth", system);
 };
 

@@ -47,7 +47,7 @@ export function NextPanel({
 }) {
   const { system, style } = useSettings();
   const { way } = rigging;
-  const timing = rigging.approach.value && rigging.timing(rod?.method);
+  const timing = timingOf(rigging, rod);
   const { other, step } = stepOf(rigging, rod, soFar, style);
   const wanted = toTieOn(view, rigging, rod, soFar, system);
   const said = { stretch: rod?.id ?? null, lie: rod?.lie ?? "", place: rod?.place ?? null, angler: rod?.angler ?? "" };
@@ -104,14 +104,14 @@ export function NextPanel({
   );
 }
 
+/** How long the spot is given with what is on the rod. */
+const timingOf = ({ approach, timing }: Rigging, rod: EffortInterval | undefined) =>
+  approach.value && timing(rod?.method, rod?.rig?.retrieve ?? undefined);
+
 /** What is to be done next, with another way that suits the place. */
-function stepOf(
-  { advice, approach, ways, way, timing: timingOf }: Rigging,
-  rod: EffortInterval | undefined,
-  soFar: SpotSoFar,
-  style: Style,
-) {
-  const timing = approach.value && timingOf(rod?.method);
+function stepOf(rigging: Rigging, rod: EffortInterval | undefined, soFar: SpotSoFar, style: Style) {
+  const { advice, ways, way } = rigging;
+  const timing = timingOf(rigging, rod);
   const other = ways.value?.ways.find((one) => one.method !== (rod?.method ?? way?.method));
   const another = other && message("try-other", { method: wayName(other) });
   // Small changes are those of what is on the rod, not of what the card would tie on.
