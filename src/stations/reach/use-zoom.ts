@@ -52,8 +52,10 @@ export function useZoom(box: RefObject<HTMLElement | null>): Zoom {
 
   useGesture(
     {
-      onPinch: ({ offset: [next], origin, event }) => {
+      onPinch: ({ offset: [next], origin, event, last }) => {
         event.preventDefault();
+        // Its end says nothing new, and with the wheel comes late: what was pressed meanwhile stays.
+        if (last) return;
         const frame = box.current!.getBoundingClientRect();
         zoomTo(next, [origin[0] - frame.left, origin[1] - frame.top]);
       },
