@@ -1,5 +1,6 @@
 import { type Fault, InputError } from "../src/core/quantity/fault";
 import { message } from "../src/core/quantity/message";
+import "../src/words/command-line";
 import { messageText } from "../src/words/messages";
 import { WholeFile } from "./command";
 import { commandNamed, NAMES } from "./commands";

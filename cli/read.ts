@@ -21,6 +21,7 @@ import { messageText } from "../src/words/messages";
 import { placeWords } from "../src/words/place";
 import { reasonText } from "../src/words/reasons";
 import { wayWords } from "../src/words/species";
+import "../src/words/timing";
 import {
   type Arguments,
   boundedOption,

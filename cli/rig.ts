@@ -1,7 +1,7 @@
 import { BAIT_KINDS } from "../src/core/tactics/baits";
 import { METHODS } from "../src/core/tactics/methods";
 import { PRESENTATIONS, PURPOSES } from "../src/core/tactics/purpose";
-import { RETRIEVES } from "../src/core/tactics/retrieves";
+import { RETRIEVES } from "../src/core/tactics/retrieve-kinds";
 import type { RigAdvice } from "../src/core/rig/advice";
 import { adviseRig } from "../src/core/rig/advise";
 import type { RigRequest } from "../src/core/rig/request";

@@ -5,7 +5,7 @@ import { useLiveAnswer } from "../state/live-answer";
 import { useFishes } from "../state/use-fishes";
 import { database } from "../store/database";
 import { dayKey } from "../words/river";
-import { closedWords } from "../words/rules";
+import { closedWords } from "../words/closed-season";
 
 /**
  * Is the season of a fish closed on a reach today, by the rules that the angler entered? Said before anybody sets out,

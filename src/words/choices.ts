@@ -2,7 +2,7 @@ import type { Choice } from "../core/rig/choice-names";
 import type { Presentation, Purpose } from "../core/tactics/purpose";
 import { baitName } from "./baits";
 import { RETRIEVE_NAMES } from "./retrieves";
-import type { Retrieve } from "../core/tactics/retrieves";
+import type { Retrieve } from "../core/tactics/retrieve-kinds";
 
 /** What a weight is for. */
 export const PURPOSE_NAMES: Record<Purpose, string> = {

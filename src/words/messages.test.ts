@@ -3,7 +3,9 @@ import { join } from "node:path";
 import { InputError } from "../core/quantity/fault";
 import { message } from "../core/quantity/message";
 import { messageText, faultText, WORDS } from "./messages";
+import "./command-line";
 import "./rig";
+import "./timing";
 import "./session";
 
 const root = join(__dirname, "..", "..");

@@ -2,7 +2,7 @@ import type { UnitSystem } from "./quantity";
 import type { Fault } from "../core/quantity/fault";
 import type { Message } from "../core/quantity/message";
 import { BANK } from "./messages/bank";
-import { COMMANDS } from "./messages/commands";
+import { APPLICATION } from "./messages/application";
 import { ISSUES } from "./messages/issues";
 import { LINES } from "./messages/lines";
 import { MODELS } from "./messages/models";
@@ -19,7 +19,7 @@ export const WORDS: Record<string, Words[string]> = {
   ...MODELS,
   ...ISSUES,
   ...BANK,
-  ...COMMANDS,
+  ...APPLICATION,
 };
 
 /** Adds the sentences of a station. */

@@ -1,7 +1,7 @@
 import type { AdviceOf, BottomAdvice, JigAdvice, RigAdvice } from "../core/rig/advice";
 import type { Way } from "../core/rig/ways";
 import type { Method } from "../core/tactics/methods";
-import type { Retrieve } from "../core/tactics/retrieves";
+import type { Retrieve } from "../core/tactics/retrieve-kinds";
 import { messageText } from "./messages";
 import { RETRIEVE_SENTENCES } from "./retrieve-sentences";
 import { RETRIEVE_NAMES } from "./retrieves";

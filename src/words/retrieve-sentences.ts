@@ -1,4 +1,4 @@
-import type { Retrieve } from "../core/tactics/retrieves";
+import type { Retrieve } from "../core/tactics/retrieve-kinds";
 
 /** What the hand does once the bait or lure is where it is wanted, as a sentence. */
 export const RETRIEVE_SENTENCES: Record<Retrieve, string> = {

@@ -1,4 +1,4 @@
-import type { Retrieve } from "../core/tactics/retrieves";
+import type { Retrieve } from "../core/tactics/retrieve-kinds";
 
 /** What the hand does, by name. */
 export const RETRIEVE_NAMES: Record<Retrieve, string> = {

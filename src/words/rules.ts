@@ -1,17 +1,13 @@
 import type { LocalRule, RuleAnswer } from "../core/book/local-rules";
 import type { RuleRecord } from "../core/book/bank-records";
 import type { KeepOrRelease } from "../core/book/rules-for";
-import { formatDate } from "./date-format";
+import { openSeasonWords } from "./closed-season";
 import { showText, type UnitSystem } from "./quantity";
 import { count } from "./text";
 
 const STANDS = "Local rules come first.";
 
 /** Keep or release, with the rule that decides, in words. */
-/** A season that is closed, with its days. */
-export const closedWords = (fish: string, open: { from: string; to: string }): string =>
-  `${fish}: closed season here. Your rules say ${seasonWords(open)}.`;
-
 export function ruleWords(
   { answer, rule, index }: RuleAnswer,
   rules: readonly LocalRule[],
@@ -42,21 +38,6 @@ export function judgedWords(
   return { decision: `Release it: ${why}.`, standing };
 }
 
-/** "open from 15 March to 31 October": days of any year, "03-15", or of one, in the reader's own way. */
-function seasonWords({ from, to }: { from: string; to: string }): string {
-  const day = (text: string) => {
-    const [date, month, year] = text.split("-").map(Number).toReversed();
-    const style = {
-      day: "numeric",
-      month: "long",
-      timeZone: "UTC",
-      ...(year && ({ year: "numeric" } as const)),
-    } as const;
-    return formatDate(Date.UTC(year ?? 2000, month! - 1, date), style);
-  };
-  return `open from ${day(from)} to ${day(to)}`;
-}
-
 function because(
   deciding: Omit<LocalRule, "species">,
   rule: NonNullable<RuleAnswer["rule"]>,
@@ -68,7 +49,7 @@ function because(
     return "there is a length limit and it wasn’t measured";
   switch (rule) {
     case "open":
-      return `the season is closed (${seasonWords(deciding.open!)})`;
+      return `the season is closed (${openSeasonWords(deciding.open!)})`;
     case "clippedOnly":
       return "you may keep only fin-clipped fish, and a partly clipped fin counts as unclipped";
     case "minLength":
@@ -86,7 +67,7 @@ function because(
 export function rulePartsWords(rule: RuleRecord, system: UnitSystem): string[] {
   const long = (metres: number) => showText(metres, "fishLength", system);
   return [
-    rule.open && seasonWords(rule.open),
+    rule.open && openSeasonWords(rule.open),
     rule.minLength !== undefined && `at least ${long(rule.minLength)}`,
     rule.maxLength !== undefined && `at most ${long(rule.maxLength)}`,
     rule.slot && `${long(rule.slot.from)} to ${long(rule.slot.to)} protected`,

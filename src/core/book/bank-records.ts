@@ -2,7 +2,7 @@ import { z } from "zod";
 import { between, instant, latitude, longitude, positive, rule } from "../quantity/checks";
 import type { LiePlace } from "../fish/lie-place";
 import { METHODS } from "../tactics/methods";
-import { RETRIEVES } from "../tactics/retrieves";
+import { RETRIEVES } from "../tactics/retrieve-kinds";
 import { localRuleSchema } from "./local-rules";
 import { anglerSchema, base, id, placeSchema, riverStateSchema, rodSchema, text } from "./record-base";
 

@@ -9,7 +9,7 @@ import { tideTurns } from "../gauge/tide";
 import { LIE_KINDS } from "./bank-records";
 import { type Effort } from "./effort";
 import { halfHourIntervals, middleOf } from "./half-hours";
-import { RETRIEVES } from "../tactics/retrieves";
+import { RETRIEVES } from "../tactics/retrieve-kinds";
 import { type Band, bandsBetween, isIn } from "./bands";
 import { RATE_KINDS, type RateKind, type RateScale, SI_SCALE } from "./rate-terms";
 import { flowBands, type Rates, ratesBy } from "./rates";

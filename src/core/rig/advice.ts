@@ -1,7 +1,7 @@
 import type { Message } from "../quantity/message";
 import type { LureChoice } from "../tactics/lure";
 import type { Method } from "../tactics/methods";
-import type { Retrieve } from "../tactics/retrieves";
+import type { Retrieve } from "../tactics/retrieve-kinds";
 import type { BottomMethod, BottomRig } from "./bottom";
 import type { FloatMore } from "./float-advice";
 import type { FloatRig, FloatTackle } from "./float";

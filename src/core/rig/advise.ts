@@ -17,7 +17,8 @@ import {
 } from "../tactics/lure";
 import { sizeOf } from "../tactics/sizes";
 import { sphereDiameter } from "./drag";
-import { type Retrieve, retrieveEffect, RETRIEVES_OF } from "../tactics/retrieves";
+import { retrieveEffect, RETRIEVES_OF } from "../tactics/retrieves";
+import type { Retrieve } from "../tactics/retrieve-kinds";
 import { speedIn } from "./sink";
 import { isWeighted, presentationFor, purposeFor } from "../tactics/purpose";
 import type { Method } from "../tactics/methods";

@@ -4,7 +4,7 @@ import { between, finite, rule } from "../quantity/checks";
 import { BAIT_KINDS } from "../tactics/baits";
 import { COLOUR_SCHOOLS, PREY, SNAGS } from "../tactics/lure-kinds";
 import { METHODS } from "../tactics/methods";
-import { RETRIEVES } from "../tactics/retrieves";
+import { RETRIEVES } from "../tactics/retrieve-kinds";
 import { PRESENTATIONS, PURPOSES } from "../tactics/purpose";
 import { DENSITY, type Metal } from "./drag";
 import { SHOTTINGS } from "./shotting";

@@ -2,7 +2,7 @@ import { type Drill, type Family, habitsOf, isSpeciesId, type SpeciesId } from "
 import type { ClarityClass } from "../gauge/clarity";
 import { isDirty } from "./colours";
 import type { LureCategory, Prey } from "./lure-kinds";
-import type { Retrieve } from "./retrieves";
+import type { Retrieve } from "./retrieve-kinds";
 
 /**
  * The methods of fishing that are worked out: what each puts on the hook, and its rod. How each is rigged and behaves

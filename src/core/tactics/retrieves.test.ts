@@ -1,5 +1,6 @@
 import { METHODS } from "./methods";
-import { RETRIEVES, RETRIEVES_OF, retrieveEffect } from "./retrieves";
+import { RETRIEVES_OF, retrieveEffect } from "./retrieves";
+import { RETRIEVES } from "./retrieve-kinds";
 
 test("every method has a retrieve, and every retrieve a method", () => {
   for (const method of METHODS) expect(RETRIEVES_OF[method].length).toBeGreaterThan(0);

@@ -1,18 +1,5 @@
 import type { Method } from "./methods";
-
-/** What the hand does with a lure or a bait, once it has landed. */
-export const RETRIEVES = [
-  "dead-drift",
-  "drag",
-  "hop",
-  "snap",
-  "hold",
-  "steady",
-  "stop-and-go",
-  "swing",
-  "lift-and-drop",
-] as const;
-export type Retrieve = (typeof RETRIEVES)[number];
+import type { Retrieve } from "./retrieve-kinds";
 
 const WALKED: readonly Retrieve[] = ["lift-and-drop", "drag", "hop", "snap", "hold", "swing"];
 const REELED: readonly Retrieve[] = ["steady", "stop-and-go", "swing"];

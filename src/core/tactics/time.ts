@@ -8,7 +8,7 @@ import { type Water, waterBy } from "../water/pools";
 import type { Feeding } from "./feeding";
 import { usualLasts } from "./baits";
 import { drillFor, isMoved, METHOD, type Method, methodsFor } from "./methods";
-import type { Retrieve } from "./retrieves";
+import type { Retrieve } from "./retrieve-kinds";
 
 /** Rovers move on; those who wait work a place until it is worked out. */
 export type Style = "rove" | "wait";

@@ -8,7 +8,7 @@ import type { TackleItem } from "../../core/rig/tackle-item";
 import type { Way } from "../../core/rig/ways";
 import { timeFor, type Timing } from "../../core/tactics/time";
 import { type Method, methodsFor } from "../../core/tactics/methods";
-import type { Retrieve } from "../../core/tactics/retrieves";
+import type { Retrieve } from "../../core/tactics/retrieve-kinds";
 import type { Approach } from "../../scenario/approach";
 import type { Numbered } from "../../scenario/lie-identity";
 import { type OwnTackle, rigRequest } from "../../scenario/rig";

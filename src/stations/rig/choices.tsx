@@ -1,7 +1,7 @@
 "use client";
 import type { Choice } from "../../core/rig/choice-names";
 import type { RigRequest } from "../../core/rig/request";
-import type { Retrieve } from "../../core/tactics/retrieves";
+import type { Retrieve } from "../../core/tactics/retrieve-kinds";
 import type { Rigging } from "../../state/scenario/use-rigging";
 import { useChoices } from "../../state/scenario/use-rig";
 import { useChosen } from "../../state/use-chosen";

@@ -18,7 +18,7 @@ import { messageText } from "../../words/messages";
 import { COLOUR_NAMES } from "../../words/rig";
 import { LINE_WORDS, ZONE_WORDS } from "../../words/session";
 import type { UnitSystem } from "../../words/quantity";
-import type { Retrieve } from "../../core/tactics/retrieves";
+import type { Retrieve } from "../../core/tactics/retrieve-kinds";
 import type { Style } from "../../core/tactics/time";
 import { capital, inSentence } from "../../words/text";
 import type { nextTarget } from "./cast-plan";

@@ -1,7 +1,8 @@
 "use client";
 import { useState } from "react";
 import type { EffortInterval, RigRecord } from "../../core/book/bank-records";
-import { type Retrieve, RETRIEVES_OF } from "../../core/tactics/retrieves";
+import { RETRIEVES_OF } from "../../core/tactics/retrieves";
+import type { Retrieve } from "../../core/tactics/retrieve-kinds";
 import { RETRIEVE_NAMES } from "../../words/retrieves";
 import { rodsAllowed } from "../../core/book/rules-for";
 import type { Bank } from "../../state/use-bank";

@@ -1,4 +1,4 @@
-import { listed, type Words } from "./message-format";
+import type { Words } from "./message-format";
 
 /** Why a browser does not open its book, and what can be done. */
 const NOT_OPENED: Readonly<Record<string, string>> = {
@@ -11,32 +11,12 @@ const NOT_OPENED: Readonly<Record<string, string>> = {
   broken: "The browser’s storage failed. Retry, or restart the browser.",
 };
 
-/** What the command line refuses, and what the application itself has to tell. */
-export const COMMANDS: Words = {
-  "unknown-option": (p) => `--${p.name} isn’t an option here. Options: ${listed(p.known)}.`,
-  "missing-value": (p) => `--${p.name} needs a value.`,
-  "missing-argument": (p) => `Give ${p.what}.`,
-  "too-many-arguments": (p) => `Only one argument is allowed: ${p.what}.`,
-  "missing-option": (p) => `--${p.name} is required.`,
-  "bad-number-option": (p, say) => `--${p.name} must be a number. ${say.tell(p.why)}`,
-  "bad-time-option": (p) => `--${p.name} must be an ISO 8601 time, not “${p.text}”.`,
-  "span-upside-down": () => "--to must be later than --from.",
-  "span-too-long": (p) => `A plan covers ${p.days} days at most.`,
-  "gauge-of-no-station": () => "This file is from a gauge that isn’t in the backup.",
-  "a-folder": (p) => `${p.path} is a folder.`,
-  unreadable: (p) => `${p.path} couldn’t be read: ${p.code}.`,
-  unwritable: (p) => `${p.path} couldn’t be written: ${p.code}.`,
-  "input-too-large": (p) => `${p.path} is larger than ${p.megabytes} MB.`,
-  "out-of-range": (p) => `--${p.name} must be from ${p.low} to ${p.high}; it is ${p.value}.`,
-  "bad-choice": (p) => `--${p.name} must be one of ${listed(p.known)}; it is “${p.text}”.`,
-  "unknown-command": (p) => `“${p.name}” isn’t a command. Commands: ${listed(p.known)}. Run heron help for details.`,
-  "other-discharge": (p) => `The field is for ${p.solved} m3/s, not ${p.asked}.`,
-  "unknown-season": (p) => `“${p.season}” isn’t a season of this fish. Seasons: ${listed(p.known)}.`,
+/** What the application itself has to tell. */
+export const APPLICATION: Words = {
   internal: (p) => `Internal error: ${p.detail}`,
   "worker-lost": () => "The calculation crashed and was restarted. Retry.",
   "not-a-picture": () => `The browser can’t open this file as a picture.`,
   "picture-too-large": () => "This picture is too large to save.",
-  "cannot-convert": (p) => `A gauge file can be saved as CSV, not ${String(p.to)}.`,
   "session-over": () => "This session has ended. Nothing was added to it.",
   "no-fish-on": () => "No fish is on now.",
   "session-runs": () => "A session is running on another reach. End it first.",

@@ -1,5 +1,5 @@
 import type { BaitPiece } from "../../core/tactics/lure-kinds";
-import type { Retrieve } from "../../core/tactics/retrieves";
+import type { Retrieve } from "../../core/tactics/retrieve-kinds";
 import { pieceName } from "../baits";
 import { RETRIEVE_SENTENCES } from "../retrieve-sentences";
 import { RETRIEVE_NAMES } from "../retrieves";
