@@ -21,7 +21,7 @@ for (const [how, body] of [
       met++;
       return body === undefined ? route.abort() : route.fulfill(script(body));
     });
-    await loadDemo(page, "/reach", { solved: false });
+    await loadDemo(page, "/reach", { before: "loaded" });
     // Silence is borne for half a minute, since long records are read in one go.
     const told = page.getByRole("alert").filter({ hasText: "crashed and was restarted" }).first();
     await expect(told).toBeVisible({ timeout: 60_000 });
@@ -38,7 +38,7 @@ test("workers that loop or are silent are stopped within a second, and the next 
   // One that loops is enough for two cores.
   let met = 0;
   await page.route(WORKER, (route) => route.fulfill(script(met++ === 0 ? "for(;;);" : "")));
-  await loadDemo(page, "/reach", { solved: false });
+  await loadDemo(page, "/reach", { before: "loaded" });
   const stop = page.getByRole("button", { name: "Stop" });
   await stop.waitFor();
   const begun = Date.now();

@@ -175,7 +175,7 @@ test("a machine of several cores: the water is solved on several threads, and se
   });
   const workers: Worker[] = [];
   page.on("worker", (worker) => workers.push(worker));
-  await loadDemo(page, "/reach", { solved: false });
+  await loadDemo(page, "/reach", { before: "loaded" });
   await settled(page);
   // By now the solver's helpers have begun.
   await otherFlow(page);

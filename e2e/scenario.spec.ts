@@ -198,3 +198,33 @@ test("a book that cannot be opened is told, and not taken for an empty one", asy
   await expect(page.getByRole("button", { name: "Retry" })).toBeVisible();
   await expect(page.getByText("The log is empty")).toBeHidden();
 });
+
+test("what a station has shown before it shows again without working anything out; deleted, the same is worked out anew", async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const made = Worker;
+    const counted = globalThis as unknown as { workers: number };
+    counted.workers = 0;
+    globalThis.Worker = class extends made {
+      constructor(...args: ConstructorParameters<typeof Worker>) {
+        super(...args);
+        counted.workers++;
+      }
+    };
+  });
+  const workers = () => page.evaluate(() => (globalThis as unknown as { workers: number }).workers);
+  const card = async () => {
+    await expect(page.getByTestId("setting")).toBeVisible({ timeout: 60_000 });
+    return page.getByRole("main").innerText();
+  };
+  await loadDemo(page, "/rig");
+  const first = await card();
+  expect(await workers()).toBe(0);
+  await page.getByRole("button", { name: /Settings/ }).click();
+  await page.getByRole("button", { name: "Delete saved calculations" }).click();
+  await expect(page.getByRole("dialog")).toContainText("None.");
+  await page.reload();
+  expect(await card()).toBe(first);
+  expect(await workers()).toBeGreaterThan(0);
+});

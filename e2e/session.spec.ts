@@ -9,7 +9,7 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
 }) => {
   test.setTimeout(300_000);
   await page.setViewportSize({ width: 390, height: 844 });
-  await loadDemo(page, "/session");
+  await loadDemo(page, "/session", { before: "solved" });
   await page.getByLabel("Partners’ names").fill("Ana, Ben");
   // Begun before the lies are known: where one is can be said afterwards.
   await page.getByRole("button", { name: "Start a session" }).click();

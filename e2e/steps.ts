@@ -22,8 +22,15 @@ export function gaugeText(): string {
   return `${[header, ...moved].join("\n")}\n`;
 }
 
-/** What a browser holds once the demo river is loaded, and once its reach is solved too (demo.setup.ts). */
-export const DEMO_STATE = { loaded: "test-results/demo-loaded.json", solved: "test-results/demo-solved.json" };
+/**
+ * What a browser holds once the demo river is loaded, once its reach is solved too, and once every station has been
+ * seen (demo.setup.ts).
+ */
+export const DEMO_STATE = {
+  loaded: "test-results/demo-loaded.json",
+  solved: "test-results/demo-solved.json",
+  seen: "test-results/demo-seen.json",
+};
 
 const riverShown = (page: Page) => expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
 
@@ -35,21 +42,24 @@ export async function loadDemoByHand(page: Page): Promise<void> {
 }
 
 interface Held {
-  origins: { localStorage: { name: string; value: string }[] }[];
+  origins: { localStorage: { name: string; value: string }[]; indexedDB: { name: string }[] }[];
 }
 
 /**
  * Opens a station with the demo river as it was loaded once for all: half of a test would go by with loading it.
- * Its reach is solved, unless asked otherwise; nothing is worked out ahead, unless asked for.
+ * Its stations have been seen before, unless asked otherwise; nothing is worked out ahead, unless asked for.
  */
 export async function loadDemo(
   page: Page,
   path = "/water",
-  { solved = true, ahead = false }: { solved?: boolean; ahead?: boolean } = {},
+  { before = "seen", ahead = false }: { before?: keyof typeof DEMO_STATE; ahead?: boolean } = {},
 ): Promise<void> {
-  const held = JSON.parse(readFileSync(solved ? DEMO_STATE.solved : DEMO_STATE.loaded, "utf8")) as Held;
+  const held = JSON.parse(readFileSync(DEMO_STATE[before], "utf8")) as Held;
   const settings = held.origins[0]!.localStorage.find(({ name }) => name === "low-heron-settings")!;
   const kept = JSON.parse(settings.value) as { state: { demo: object; ahead?: string } };
+  // What was read of the solved water is not known yet.
+  if (before === "solved")
+    held.origins[0]!.indexedDB = held.origins[0]!.indexedDB.filter((one) => one.name === "low-heron");
   // Its own hour begins now.
   kept.state.demo = { ...kept.state.demo, loadedAt: Date.now() };
   if (ahead) delete kept.state.ahead;

@@ -42,6 +42,27 @@ const bedKeys = new WeakMap<Reach, string>();
 export const fieldKey = ({ reach, discharge, cell }: FieldRequest): string =>
   keyOf("field", bedKey(reach), discharge, cell ?? cellOf(reach));
 
+/** What a field holds, as a short name: two solves of one question may differ by what they began from. */
+export function contentOf(field: Field): string {
+  const known = contents.get(field);
+  if (known) return known;
+  let [a, b] = [0x811c9dc5, 0x1000193];
+  for (const values of [field.depth, field.u, field.v, field.speedDeviation]) {
+    const words = new Uint32Array(values.buffer, values.byteOffset, values.length);
+    for (let k = 0; k < words.length; k++) {
+      a = Math.imul(a ^ words[k]!, 0x01000193);
+      b = Math.imul(b ^ (words[k]! >>> 7), 0x01000197);
+    }
+  }
+  const content = `${(a >>> 0).toString(36)}${(b >>> 0).toString(36)}`;
+  contents.set(field, content);
+  return content;
+}
+const contents = new WeakMap<Field, string>();
+
+/** The name of a solved field: of its question, and of what it holds. */
+export const solvedKey = (request: FieldRequest, field: Field): string => keyOf(fieldKey(request), contentOf(field));
+
 /** A field may start another on finer cells, if both lie on the same ground. */
 export const covers = (near: Field, grid: { nx: number; ny: number; cell: number }): boolean =>
   Math.abs(near.nx * near.cell - grid.nx * grid.cell) <= near.cell &&

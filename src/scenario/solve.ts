@@ -2,6 +2,7 @@ import type { Field } from "../core/flow/grid";
 import { liveField, liveGrid } from "../core/flow/live";
 import { rasteriseReach } from "../core/flow/rasterise";
 import { checkReach } from "../core/flow/reach";
+import { asKept } from "../core/flow/precomputed";
 import type { ThreadPool } from "../core/flow/thread-pool";
 import { type Progress, steadyFlow } from "../core/flow/steady";
 import { covers, type FieldRequest } from "./field";
@@ -18,10 +19,11 @@ export function followField({ reach, discharge }: FieldRequest, before: Field): 
 export function* solveField(request: FieldRequest, near?: Field, pool?: ThreadPool): Generator<Progress, Field> {
   const reach = checkReach(request.reach);
   const grid = rasteriseReach(reach, request.cell);
-  return yield* steadyFlow(grid, {
+  const field = yield* steadyFlow(grid, {
     discharge: request.discharge,
     downstream: reach.downstream,
     near: near && covers(near, grid) ? near : undefined,
     pool,
   });
+  return asKept(field);
 }

@@ -9,7 +9,8 @@ import type { LearnScope, Side } from "../store/learn-api";
 import { waterWorker } from "../store/water-client";
 import { rateScale } from "../words/rates";
 import { useLogState } from "./log-state";
-import { type Stage, useStage, valueOf } from "./query";
+import { useKeptStage } from "./kept-answers";
+import { type Stage, valueOf } from "./query";
 import { useSettings } from "./settings";
 import type { BookView } from "./use-book";
 
@@ -34,7 +35,7 @@ export function useLearning(book: BookView, reach: string | null, minute: number
 }
 
 const useAsked = <T>(name: string, { scope, version }: Learning, what: unknown, run: () => Promise<T>): Stage<T> =>
-  useStage(name, version && keyOf(name, what, scope, version), run, version && keyOf(name, what));
+  useKeptStage(name, version && keyOf(name, what, scope, version), run, version && keyOf(name, what));
 
 export const useRates = (learning: Learning, kind: RateKind): Stage<Rates> =>
   useAsked("rates", learning, kind, async () =>

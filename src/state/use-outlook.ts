@@ -5,7 +5,8 @@ import type { GaugeRecord } from "../core/gauge/summary";
 import { keyOf } from "../scenario/key";
 import { waterWorker } from "../store/water-client";
 import type { RecordOf } from "../store/water-api";
-import { type Stage, useStage, valueOf } from "./query";
+import { useKeptStage } from "./kept-answers";
+import { type Stage, valueOf } from "./query";
 
 const recordOf = (gauge: GaugeRecord | undefined, reach: string | undefined): RecordOf | undefined => {
   const station = gauge?.station.id;
@@ -23,7 +24,7 @@ export function useOutlook(
 ): Stage<Outlook | null> {
   const of = recordOf(gauge, reach);
   const asked = of && at !== undefined;
-  return useStage(
+  return useKeptStage(
     "outlook",
     asked && keyOf("outlook", of, gauge?.version, at),
     async () => valueOf(await waterWorker.ask(async (api) => api.outlook(of!, at!))),
@@ -39,7 +40,7 @@ export function useSkill(
   wanted: boolean,
 ): Stage<ForecastSkill[]> {
   const of = recordOf(gauge, reach);
-  return useStage(
+  return useKeptStage(
     "skill",
     of && wanted ? keyOf("skill", of, gauge?.version) : undefined,
     async () => valueOf(await waterWorker.ask(async (api) => api.track(of!))),

@@ -5,11 +5,11 @@ import { useMemo } from "react";
 import type { Lie } from "../core/fish/read";
 import type { Species } from "../core/fish/species-schema";
 import { PRECOMPUTED_CELL } from "../core/flow/precomputed";
-import { HOUR } from "../core/gauge/series";
+import { DAY, HOUR } from "../core/gauge/series";
 import { type Plan, type PlanAsk, planOf } from "../core/plan/plan";
 import type { PlanReach } from "../core/plan/plan-reach";
 import { fetched } from "../core/quantity/fetched";
-import { bedKey, cellOf } from "../scenario/field";
+import { bedKey, cellOf, contentOf } from "../scenario/field";
 import { keyOf } from "../scenario/key";
 import type { ReachOutlook } from "../scenario/plan";
 import { fishedLies, liesAsked, reachInPlan } from "../scenario/plan-lies";
@@ -20,9 +20,11 @@ import { keepField, keptField, solvedFlows } from "../store/fields";
 import { waterWorker } from "../store/water-client";
 import { WORKER_LOST } from "../workers/client";
 import { reader, solveInBackground } from "../workers/clients";
+import { answered, useKeptStage } from "./kept-answers";
 import { type Stage, useStage, valueOf } from "./query";
 import { usePreferences } from "./use-preferences";
 import { useLikings } from "./use-preference";
+import { useRunning } from "./use-running";
 import { useSettings } from "./settings";
 import type { River } from "./use-river";
 import { useExpectedSky } from "./use-weather";
@@ -53,15 +55,18 @@ export function usePlan(river: River, species: Species, span: { from: number; to
   const sky = useExpectedSky(dayKey(river.minute));
   const state = useLogState();
   const minute = Math.floor(river.minute / ANEW) * ANEW;
-  const planned = useStage(
+  const planned = useKeptStage(
     "planned",
     state && keyOf(state, minute),
     async () => valueOf(await waterWorker.ask(async (api) => api.planned(river.minute))),
     "planned",
   );
-  const logs = useStage(
+  // What the log says changes by itself from day to day, or while something is fished.
+  const running = useRunning();
+  const since = running === null ? Math.floor(river.minute / DAY) * DAY : minute;
+  const logs = useKeptStage(
     "logs",
-    state && keyOf(state, species.id),
+    state && running !== undefined && keyOf(state, species.id, since),
     async () => valueOf(await waterWorker.ask(async (api) => api.logs(species.id, river.minute))),
     keyOf("logs", species.id),
   );
@@ -127,8 +132,10 @@ function useLies(
           const field = await fieldFor(record.reach, discharge, signal);
           signal.throwIfAborted();
           if (!field) continue;
-          const { lies } = valueOf(await reader.ask(async (api) => api.read(field, request)));
-          found[record.id]!.push({ discharge, lies: fishedLies(lies) });
+          const lies = await answered("plan-lies", keyOf(bedKey(record.reach), contentOf(field), request), async () =>
+            fishedLies(valueOf(await reader.ask(async (api) => api.read(field, request))).lies),
+          );
+          found[record.id]!.push({ discharge, lies });
         }
       }
       return found;

@@ -15,6 +15,7 @@ import { dayAndTime } from "../words/river";
 import { count } from "../words/text";
 import { Archive } from "./archive";
 import { EmptyBook } from "./empty-book";
+import { SavedCalculations } from "./saved-calculations";
 import { StoredData } from "./stored-data";
 
 /** One that was kept and is none of them is the day's. */
@@ -96,6 +97,7 @@ export function BookDialog({
             Help: glossary and what the models know
           </Link>
         </p>
+        <SavedCalculations />
         {holds && <EmptyBook onDone={() => onOpenChange(false)} />}
         <section aria-label="Storage" className="grid gap-1 text-sm text-soft">
           {unsaved !== undefined && (

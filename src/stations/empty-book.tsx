@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { act, perform } from "../state/act";
 import { restoreBook as putBack } from "../store/book";
+import { deleteCalculations } from "../state/saved-calculations";
 import { saveBook } from "../state/save-book";
 import { useSettings } from "../state/settings";
 import { emptyTheBook, readBook } from "../store/book";
@@ -20,6 +21,7 @@ export function EmptyBook({ onDone }: { onDone: () => void }) {
       (alive[part] as unknown[]) = before[part].filter((one) => !one.deleted);
     const done = await perform(async () => {
       await emptyTheBook(database());
+      await deleteCalculations();
       set({ demo: null, demoRemoved: true, reach: null, station: null, flow: null, lie: null });
       return () => putBack(database(), alive);
     }, "The log is empty. Restore the backup to get it back.");

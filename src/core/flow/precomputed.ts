@@ -139,3 +139,9 @@ export function unpackField(packed: PackedField, bed: Float32Array, roughness: F
     speedDeviation: metres(packed.speedDeviation),
   };
 }
+
+/**
+ * A field as it comes back from where it is kept, rounded to a millimetre and a millimetre a second: what is read of it
+ * is the same today, tomorrow and on the command line.
+ */
+export const asKept = (field: Field): Field => unpackField(packField(field), field.bed, field.roughness);

@@ -7,11 +7,12 @@ import type { Reach } from "../../core/flow/reach-schema";
 import { lightAt } from "../../core/gauge/light";
 import { positionOf } from "../../scenario/approach";
 import { USUAL } from "../../scenario/conditions";
-import { bedKey, cellOf } from "../../scenario/field";
+import { bedKey, cellOf, contentOf } from "../../scenario/field";
 import { livingFish } from "../../scenario/fish";
 import { keyOf } from "../../scenario/key";
 import { readingRequest } from "../../scenario/reading";
 import { reader } from "../../workers/clients";
+import { answered } from "../kept-answers";
 import { useStage, valueOf } from "../query";
 import type { Fish } from "../use-fishes";
 import { fieldBetween } from "./kept-fields";
@@ -50,7 +51,9 @@ async function place(reach: Reach, fish: Catch, { species }: Fish): Promise<Plac
   const living = livingFish(species, "auto", conditions, position?.latitude);
   const request = readingRequest(living.species, conditions, reach.features);
   const { x, y } = fish.place;
-  return valueOf(await reader.ask(async (api) => api.placed(field, request, x, y)));
+  return answered("placed", keyOf(bedKey(reach), contentOf(field), request, x, y), async () =>
+    valueOf(await reader.ask(async (api) => api.placed(field, request, x, y))),
+  );
 }
 
 /**

@@ -5,7 +5,8 @@ import type { Ways } from "../../scenario/ways";
 import { waysKey, type WaysRequest } from "../../scenario/ways-request";
 import { reader } from "../../workers/clients";
 import { Queue } from "../queue";
-import { type Stage, useStage, valueOf } from "../query";
+import { useKeptStage } from "../kept-answers";
+import { type Stage, valueOf } from "../query";
 import { activePlan, useSettings } from "../settings";
 import type { NumberedReading } from "./use-reading";
 import type { ScenarioView } from "./use-scenario";
@@ -36,7 +37,7 @@ export function useApproach(view: ScenarioView): Stage<Approach> {
   }, [reach, lie, minute, river.place, request, height, fall, style, feeding, fish.base, leave]);
   const reading = settledReading(view);
   const ready = reach && reading && ask;
-  return useStage("approach", ready && approachKey(reading.key, ask), async (signal) =>
+  return useKeptStage("approach", ready && approachKey(reading.key, ask), async (signal) =>
     valueOf(
       await queue.run(() => reader.ask(async (api) => api.approach(reading!.of.field, plain(reading!), ask!)), signal),
     ),
@@ -45,7 +46,7 @@ export function useApproach(view: ScenarioView): Stage<Approach> {
 
 /** Every way to fish the chosen lie, worked out in the worker. */
 export const useWays = (reading: NumberedReading | undefined, request: WaysRequest | undefined): Stage<Ways> =>
-  useStage("ways", reading && request && waysKey(reading.key, request), async (signal) =>
+  useKeptStage("ways", reading && request && waysKey(reading.key, request), async (signal) =>
     valueOf(
       await queue.run(() => reader.ask(async (api) => api.ways(reading!.of.field, plain(reading!), request!)), signal),
     ),

@@ -4,12 +4,14 @@ import type { Lie } from "../../core/fish/read";
 import type { FlowBand } from "../../core/fish/flow-band";
 import { PRECOMPUTED_CELL } from "../../core/flow/precomputed";
 import type { Reach } from "../../core/flow/reach-schema";
-import { bedKey, cellOf } from "../../scenario/field";
+import type { Field } from "../../core/flow/grid";
+import { bedKey, cellOf, contentOf } from "../../scenario/field";
 import { keyOf } from "../../scenario/key";
 import { lookKey, type ReadingRequest } from "../../scenario/reading";
 import { database } from "../../store/database";
 import { keptField } from "../../store/fields";
 import { reader } from "../../workers/clients";
+import { answered } from "../kept-answers";
 import { type Stage, useStage, valueOf } from "../query";
 import type { Precomputed } from "./use-precomputed";
 
@@ -26,13 +28,16 @@ export function useBands(
   const scope = ready ? keyOf(bedKey(reach), lookKey(request)) : "";
   const spots = lies?.map((lie) => ({ x: lie.x, y: lie.y, pays: !isShelter(lie) }));
   return useStage("bands", ready && keyOf("bands", scope, solved, spots, flow), async (signal) => {
-    const known = await reader.ask(async (api) => api.scoredFlows(scope));
     const cell = Math.max(PRECOMPUTED_CELL, cellOf(reach!));
-    for (const discharge of solved.filter((one) => !known.includes(one))) {
-      const field = await keptField(database(), bedKey(reach!), discharge, cell);
-      signal.throwIfAborted();
-      if (field) valueOf(await reader.ask(async (api) => api.scoreFlow(scope, field, request!)));
-    }
-    return reader.ask(async (api) => api.bands(scope, spots!, flow!));
+    const fields = await Promise.all(solved.map((one) => keptField(database(), bedKey(reach!), one, cell)));
+    const there = fields.filter((field): field is Field => field !== undefined);
+    return answered("bands", keyOf(scope, there.map(contentOf), spots, flow), async () => {
+      const known = await reader.ask(async (api) => api.scoredFlows(scope));
+      for (const field of there.filter((one) => !known.includes(one.discharge))) {
+        signal.throwIfAborted();
+        valueOf(await reader.ask(async (api) => api.scoreFlow(scope, field, request!)));
+      }
+      return reader.ask(async (api) => api.bands(scope, spots!, flow!));
+    });
   });
 }

@@ -8,7 +8,7 @@ import type { Field } from "../../core/flow/grid";
 import type { Reach } from "../../core/flow/reach-schema";
 import { asFault } from "../../core/quantity/answer";
 import type { Fault } from "../../core/quantity/fault";
-import { bedKey, cellOf, type FieldRequest, fieldKey, roundFlow } from "../../scenario/field";
+import { bedKey, cellOf, type FieldRequest, fieldKey, roundFlow, solvedKey } from "../../scenario/field";
 import { database } from "../../store/database";
 import { keepField, keptField, solvedFlows } from "../../store/fields";
 import { solveInWorker } from "../../workers/clients";
@@ -73,7 +73,11 @@ async function startFor({ reach, discharge }: FieldRequest): Promise<NamedField 
   if (between) return { key: `${fieldKey({ reach, discharge, cell })}~between`, field: between, origin: "between" };
   const nearest = await nearestField(bed, discharge, cell);
   if (nearest)
-    return { key: fieldKey({ reach, discharge: nearest.discharge, cell }), field: nearest, origin: "nearest" };
+    return {
+      key: solvedKey({ reach, discharge: nearest.discharge, cell }, nearest),
+      field: nearest,
+      origin: "nearest",
+    };
   // Where nothing is solved on this bed yet, what was shown of its earlier state is the nearest start.
   const last = shownBefore(reach);
   // The live picture of this very bed is one on whatever cells: solving from it begins on coarser ones.
@@ -138,10 +142,10 @@ export function useField(reach: Reach | undefined, wanted: number | undefined): 
   const picture = step?.picture;
   const shown = useMemo((): NamedField | undefined => {
     if (key === undefined) return undefined;
-    if (query.data) return { key, field: query.data, origin: "solved" };
+    if (query.data) return { key: solvedKey(request!, query.data), field: query.data, origin: "solved" };
     if (picture) return { key: `${key}~${picture.cell}`, field: picture, origin: "coarse" };
     return near.data ?? shownBefore(reach);
-  }, [key, query.data, picture, near.data, reach]);
+  }, [key, request, query.data, picture, near.data, reach]);
   useEffect(() => {
     if (reach && key && shown && (shown.origin === "solved" || shown.origin === "coarse")) rememberShown(reach, shown);
   }, [reach, key, shown]);

@@ -6,6 +6,7 @@ import { bedKey, cellOf } from "../../scenario/field";
 import { keyOf } from "../../scenario/key";
 import { lookKey, type ReachReading, readingKey, type ReadingRequest } from "../../scenario/reading";
 import { reader } from "../../workers/clients";
+import { answered } from "../kept-answers";
 import { Queue } from "../queue";
 import { type Stage, useStage, valueOf } from "../query";
 import type { NamedField } from "./kept-fields";
@@ -45,8 +46,12 @@ export async function readInTurn(
   request: ReadingRequest,
   signal: AbortSignal,
 ): Promise<NumberedReading> {
-  const answer = await queue.run(() => reader.ask(async (api) => api.read(of.field, request)), signal);
-  return numbered(valueOf(answer), readingKey(of.key, request), of, reach, keyOf(bedKey(reach), request.species.id));
+  const key = readingKey(of.key, request);
+  const read = async () =>
+    valueOf(await queue.run(() => reader.ask(async (api) => api.read(of.field, request)), signal));
+  // A picture on the way to the answer is not seen again.
+  const reading = await (isWhole(of, reach) ? answered("reading", key, read) : read());
+  return numbered(reading, key, of, reach, keyOf(bedKey(reach), request.species.id));
 }
 
 /** The reading of a field for a fish on a day, worked out in the worker. */

@@ -3,11 +3,12 @@ import type { RigAdvice } from "../../core/rig/advice";
 import type { RigRequest } from "../../core/rig/request";
 import { rigKey } from "../../scenario/rig";
 import { reader } from "../../workers/clients";
+import { useKeptStage } from "../kept-answers";
 import { type Stage, useStage, valueOf } from "../query";
 
 /** What can be chosen of a rig, and what each answer makes of it, from the worker. */
 export const useChoices = (request: RigRequest | undefined) =>
-  useStage("choices", request && `choices ${rigKey(request)}`, async () =>
+  useKeptStage("choices", request && `choices ${rigKey(request)}`, async () =>
     valueOf(await reader.ask(async (api) => api.choices(request!))),
   );
 

@@ -6,7 +6,8 @@ import type { ReadingRequest } from "../../scenario/reading";
 import { ensembleKey, type EnsembleRequest, flowBandOf, type Robustness } from "../../scenario/robustness";
 import { robustnessInWorker } from "../../workers/clients";
 import { pause } from "../pause";
-import { type Stage, useStage, valueOf } from "../query";
+import { useKeptStage } from "../kept-answers";
+import { type Stage, valueOf } from "../query";
 import { useSettings } from "../settings";
 import type { NumberedReading } from "./use-reading";
 
@@ -40,7 +41,7 @@ export function useRobustness(
         : undefined,
     [reach, settled, request, first, known],
   );
-  return useStage("ensemble", ask && ensembleKey(settled!.of.key, ask), async (signal) => {
+  return useKeptStage("ensemble", ask && ensembleKey(settled!.of.key, ask), async (signal) => {
     await pause(MOMENT, signal);
     const { lies, seams, of } = settled!;
     const outcome = await robustnessInWorker(ask!, { lies, seams }, of.field, signal);

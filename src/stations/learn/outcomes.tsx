@@ -7,7 +7,8 @@ import { keyOf } from "../../scenario/key";
 import { useBook } from "../../state/use-book";
 import { useLearning, useRates } from "../../state/use-learn";
 import { useSkill } from "../../state/use-outlook";
-import { useStage, valueOf } from "../../state/query";
+import { useKeptStage } from "../../state/kept-answers";
+import { valueOf } from "../../state/query";
 import { useSettings } from "../../state/settings";
 import type { River } from "../../state/use-river";
 import { waterWorker } from "../../store/water-client";
@@ -28,7 +29,7 @@ export function Outcomes({ river }: { river: River }) {
   const book = useBook();
   const learning = useLearning(book, reach?.id ?? null, river.minute);
   const skill = useSkill(gauge, river.atReach, Boolean(gauge));
-  const past = useStage(
+  const past = useKeptStage(
     "outcomes",
     reach && learning.version && keyOf("outcomes", reach.id, gauge?.version, learning.version),
     async () => valueOf(await waterWorker.ask(async (api) => api.outcomes(reach!.id))),

@@ -1,0 +1,59 @@
+"use client";
+import { AnswerStore, keepAnswer, keptAnswer } from "../store/answers";
+import { database } from "../store/database";
+import { keyOf } from "../scenario/key";
+import { type Stage, useStage } from "./query";
+
+/** A browser that does not say within so long what it keeps is not waited for, ms: working it out is never held up. */
+const PATIENCE = 1000;
+
+/** Models of this build; answers of others are not used. */
+const MODELS = process.env.NEXT_PUBLIC_MODELS ?? "unbuilt";
+
+let store: AnswerStore | undefined;
+/** Where answers are kept; nowhere with a log in memory, or once the browser has refused. */
+let refused = false;
+export const answers = (): AnswerStore | undefined =>
+  refused || database().inMemory ? undefined : (store ??= new AnswerStore(MODELS));
+
+const late = (): Promise<"late"> => new Promise((resolve) => setTimeout(() => resolve("late"), PATIENCE));
+
+async function kept(key: string): Promise<{ value: unknown } | undefined> {
+  const from = answers();
+  if (!from) return undefined;
+  const found = await Promise.race([keptAnswer(from, key, Date.now()), late()]).catch(() => "late" as const);
+  if (found !== "late") return found;
+  // Nothing but time is lost.
+  refused = true;
+  return undefined;
+}
+
+/**
+ * The answer to a question that was worked out before, by any page of this version, or else worked out now and kept.
+ * @param key all that the answer hangs on
+ * @param signal of who asks: aborted, the answer is not kept
+ */
+export async function answered<T>(
+  stage: string,
+  key: string,
+  work: () => Promise<T>,
+  signal?: AbortSignal,
+): Promise<T> {
+  const full = keyOf(stage, key);
+  const before = await kept(full);
+  if (before) return before.value as T;
+  const value = await work();
+  // What nobody waits for any more may be of a log that has changed meanwhile.
+  const to = signal?.aborted ? undefined : answers();
+  // It is shown before it is kept; what cannot be kept is worked out again.
+  if (to) keepAnswer(to, full, value, Date.now()).catch(() => undefined);
+  return value;
+}
+
+/** One stage of the scenario under its key, kept from before or worked out. */
+export const useKeptStage = <T>(
+  name: string,
+  key: string | false | null | undefined,
+  run: (signal: AbortSignal) => Promise<T>,
+  scope?: string | false | null,
+): Stage<T> => useStage(name, key, (signal) => answered(name, key as string, () => run(signal), signal), scope);
