@@ -6,6 +6,7 @@ import {
   landFish,
   loadDemo,
   makeSmallReach,
+  nextTap,
   noFaults,
   release,
   settled,
@@ -115,7 +116,7 @@ test("transactions that break off are told, and every entry waits until it is tr
   for (let bite = 0; bite < 2; bite++) {
     await page.getByRole("button", { name: "Bite", exact: true }).click();
     await expect(page.getByRole("alert").filter({ hasText: "couldn’t save this" })).toBeVisible();
-    await page.waitForTimeout(600);
+    await nextTap(page);
   }
   await expect(page.getByText("2 entries are waiting to be saved.")).toBeVisible();
   expect(await bites(page)).toBe(0);
@@ -211,7 +212,7 @@ test("with a full disk the day goes on in memory, and the file it leaves restore
   const dialog = page.getByRole("dialog");
   // A press within half a second on what has just come up is not taken.
   await dialog.getByRole("button", { name: "Use a temporary log" }).waitFor();
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await dialog.getByRole("button", { name: "Use a temporary log" }).click();
   await expect(dialog).toBeHidden();
   await expect(page.getByText("blank").first()).toBeVisible();

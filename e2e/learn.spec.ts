@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { loadDemo, noFaults, walk } from "./steps";
+import { loadDemo, nextTap, noFaults, walk } from "./steps";
 
 test("learn: what the log shows, places and forecasts by tabs; lies ranked with one's own fish and back again", async ({
   page,
@@ -18,7 +18,7 @@ test("learn: what the log shows, places and forecasts by tabs; lies ranked with 
   await page.getByRole("button", { name: "Restart learning today" }).click();
   await expect(page.getByText(/^0 fish in 0 h at modelled spots/)).toBeVisible();
   // The button stands where the other one was: a quick second tap is not for it.
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "Learn from the whole log" }).click();
   await expect(page.getByText(/^0 fish in 0 h/)).toBeHidden();
 

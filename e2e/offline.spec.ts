@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { endSession, landFish, noFaults, release } from "./steps";
+import { endSession, landFish, nextTap, noFaults, release } from "./steps";
 
 test.use({ serviceWorkers: "allow" });
 
@@ -60,10 +60,10 @@ test("after one visit a whole day is fished with no network, from a cold start: 
   await noFaults(page);
   await release(page);
   await page.getByRole("button", { name: "Actions", exact: true }).click();
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "Something to eat" }).click();
   await expect(page.getByText(/Timer paused for 0 min: something to eat/)).toBeVisible();
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "Resume fishing" }).click();
   await endSession(page);
 

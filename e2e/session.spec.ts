@@ -1,7 +1,7 @@
 import { Buffer } from "node:buffer";
 import { expect, type Page, test } from "@playwright/test";
 import { withExif } from "./exif";
-import { beginSession, endSession, landFish, loadDemo, noFaults, release, walk } from "./steps";
+import { beginSession, endSession, landFish, loadDemo, nextTap, noFaults, release, walk } from "./steps";
 
 test("on a phone: the whole of the bank in reach of a thumb; two tabs on one session agree; a killed page goes on where it was", async ({
   page,
@@ -14,7 +14,7 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
   // Begun before the lies are known: where one is can be said afterwards.
   await page.getByRole("button", { name: "Start a session" }).click();
   await page.getByRole("button", { name: "Say where you are" }).click({ timeout: 120_000 });
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("dialog").getByRole("button", { name: /^1\. / }).click();
   await expect(page.getByText(/^0 of \d+ minutes$/)).toBeVisible({ timeout: 120_000 });
   for (const name of ["Bite", "Follow", "Actions", "Cast", "Fish on"]) {
@@ -39,7 +39,7 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
   await other.close();
   await page.reload();
   await expect(page.getByRole("region", { name: "A fish is on" })).toContainText(/pull from behind/);
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "Broke", exact: true }).click();
   await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
   // Every station says that somebody is fishing, and leads back.
@@ -49,9 +49,9 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
 
   // Rods and partners: each rod its own.
   await page.getByRole("button", { name: "Actions", exact: true }).click();
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "Rods and partners" }).click();
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "Add a rod" }).click();
   const second = page.getByRole("listitem").filter({ hasText: "Rod 2:" });
   await second.getByLabel("Angler").click();
@@ -63,9 +63,9 @@ test("on a phone: the whole of the bank in reach of a thumb; two tabs on one ses
 
   // On to the next lie, the first is rested or not, and back by undo.
   await page.getByRole("button", { name: "Actions", exact: true }).click();
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "Move on" }).click();
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("dialog").getByRole("button", { name: /^2\. / }).click();
   await expect(page.getByText(/moved to /)).toBeVisible();
   await page.getByRole("button", { name: "undo" }).click();
@@ -80,9 +80,9 @@ test("what is noted, the sounder, a photo without its place; the table put right
   await beginSession(page);
   const more = async (name: string) => {
     await page.getByRole("button", { name: "Actions", exact: true }).click();
-    await page.waitForTimeout(600);
+    await nextTap(page);
     await page.getByRole("button", { name }).click();
-    await page.waitForTimeout(600);
+    await nextTap(page);
   };
   await more("Add a note");
   await page.getByRole("combobox", { name: "Kind of note" }).click();

@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { expect, test } from "@playwright/test";
-import { chooseGauge, endSession, loadDemo, noFaults, otherFlow, settled, walk } from "./steps";
+import { chooseGauge, endSession, loadDemo, nextTap, noFaults, otherFlow, settled, walk } from "./steps";
 
 const STATIONS = ["Water", "Reach", "Rig", "Session", "Log", "Learn"] as const;
 
@@ -196,7 +196,7 @@ test("on the bank, by thumb: a session on a phone, a blank, undo, and figures in
   await expect(page.getByRole("heading", { name: "Ostrel at Corbel Bridge" })).toBeVisible();
   await page.keyboard.press("l");
   await expect(page.getByRole("region", { name: "A fish is on" })).toBeVisible();
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "Landed", exact: true }).click();
   await expect(page.getByRole("region", { name: "The fish", exact: true })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();

@@ -3,6 +3,7 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
 import { DEMO_HOUR } from "../src/demo/hour";
 import { gaugeCsv } from "../src/standins/gauge";
+import { SOON } from "../src/widgets/one-tap";
 
 const HOUR = 3_600_000;
 
@@ -40,6 +41,9 @@ export async function loadDemoByHand(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Load the demo river" }).click();
   await riverShown(page);
 }
+
+/** A hand that looks first: a tap sooner on what has just come up is not taken (widgets/one-tap.ts). */
+export const nextTap = (page: Page): Promise<void> => page.waitForTimeout(SOON + 100);
 
 interface Held {
   origins: { localStorage: { name: string; value: string }[]; indexedDB: { name: string }[] }[];
@@ -131,21 +135,21 @@ export async function beginSession(page: Page): Promise<void> {
 export async function landFish(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Fish on" }).click();
   await expect(page.getByRole("region", { name: "A fish is on" })).toBeVisible();
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "Landed", exact: true }).click();
   await expect(page.getByRole("region", { name: "The fish", exact: true })).toBeVisible();
 }
 
 /** Lets the fish go, and goes on. */
 export async function release(page: Page): Promise<void> {
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "Released, repeat the cast" }).click();
   await expect(page.getByRole("button", { name: "Fish on" })).toBeVisible();
 }
 
 export async function endSession(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Actions", exact: true }).click();
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "End the session" }).click();
   await expect(page.getByRole("heading", { name: "No session running" })).toBeVisible();
 }

@@ -1,6 +1,6 @@
 import { Buffer } from "node:buffer";
 import { type Browser, expect, type Page, test } from "@playwright/test";
-import { beginSession, endSession, loadDemo, makeSmallReach, walk } from "./steps";
+import { beginSession, endSession, loadDemo, makeSmallReach, nextTap, walk } from "./steps";
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
@@ -87,7 +87,7 @@ async function somewhere(browser: Browser, timezoneId: string, now: number): Pro
   await page.clock.install({ time: now });
   await page.goto("/");
   await page.getByRole("link", { name: "Start" }).click();
-  await page.waitForTimeout(600);
+  await nextTap(page);
   await page.getByRole("button", { name: "Open a gauge file" }).click();
   await page.getByLabel("Time zone for times without an offset").fill("Europe/Dublin");
   await page

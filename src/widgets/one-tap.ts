@@ -2,7 +2,7 @@
 import { useEffect } from "react";
 
 /** A second tap so soon after the first, ms, and so near it, px, is meant for what was there when the first came. */
-const SOON = 500;
+export const SOON = 500;
 const NEAR = 32;
 
 const PRESSED = "button, a, input, label, select, summary, [role=button], [role=option], [role=menuitem]";

@@ -1,12 +1,12 @@
 import { adviseRig } from "../core/rig/advise";
 import { METHODS } from "../core/tactics/methods";
-import { RETRIEVES_OF } from "../core/tactics/retrieves";
+import { METHOD } from "../core/tactics/methods";
 import { methodWords } from "./methods";
 import { RETRIEVE_SENTENCES } from "./retrieve-sentences";
 
 test("the card tells the hand what was chosen, for every method and retrieve, and nothing else", () => {
   for (const method of METHODS)
-    for (const retrieve of RETRIEVES_OF[method]) {
+    for (const retrieve of METHOD[method].retrieves) {
       const advice = adviseRig({
         method,
         species: "walleye",
@@ -20,6 +20,6 @@ test("the card tells the hand what was chosen, for every method and retrieve, an
         .map(([kind]) => kind);
       // The method's own is told by what is done anyway: a mend, or turns of the reel.
       expect([method, retrieve, told.every((one) => one === retrieve)]).toEqual([method, retrieve, true]);
-      if (retrieve !== RETRIEVES_OF[method][0]) expect([method, told]).toEqual([method, [retrieve]]);
+      if (retrieve !== METHOD[method].retrieves[0]) expect([method, told]).toEqual([method, [retrieve]]);
     }
 });

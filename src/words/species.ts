@@ -1,4 +1,4 @@
-import type { SpeciesId } from "../core/fish/species-habits";
+import type { SpeciesId } from "../core/fish/species-list";
 import type { Phase } from "../core/fish/phases";
 import type { SeasonalHabits } from "../core/fish/species-schema";
 

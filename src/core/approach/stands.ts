@@ -1,4 +1,4 @@
-import type { Drill } from "../fish/species-habits";
+import type { Drill } from "../fish/species-record";
 import type { Feature } from "../flow/reach-schema";
 import { within } from "../flow/features";
 import { cellsOf, type Field, speedAt } from "../flow/grid";

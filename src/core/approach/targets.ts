@@ -1,4 +1,4 @@
-import type { Drill } from "../fish/species-habits";
+import type { Drill } from "../fish/species-record";
 import { type Field, sample } from "../flow/grid";
 import { nearestLine } from "../water/polyline";
 import type { Seam } from "../water/seams";

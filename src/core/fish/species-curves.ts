@@ -1,7 +1,6 @@
 import { COMMON_PRACTICE, FROM_MEMORY } from "../quantity/provenance";
+import type { WithYear } from "./species-record";
 import type { Ambusher, Curve, Traveller } from "./species-schema";
-import type { SpeciesId } from "./species-habits";
-import { SEASONS } from "./species-seasons";
 
 /**
  * The fish are data, not code: curves after the shapes of habitat-suitability literature (from memory) and the practice
@@ -14,27 +13,33 @@ export const same = (curve: Curve) => ({ warm: curve, cold: curve });
 
 /** A fish that waits beside the current, with what most of them share. */
 export const ambusher = (
-  fish: { id: SpeciesId } & Omit<Ambusher, "model" | "source" | "focalHeight" | "restAbove"> &
+  fish: Omit<WithYear<Ambusher>, "model" | "source" | "focalHeight" | "restAbove"> &
     Partial<Pick<Ambusher, "focalHeight" | "restAbove">>,
-): Ambusher => ({
+): WithYear<Ambusher> => ({
   model: "ambush",
   focalHeight: 0.15,
   restAbove: 30,
   source: SOURCE,
-  seasons: SEASONS[fish.id],
   ...fish,
 });
 
 /** A fish on the run, with what they share. */
 export const runner = (
-  fish: { id: SpeciesId } & Pick<Traveller, "id" | "forkLength" | "weight" | "suitability" | "passage">,
-): Traveller => ({
+  fish: Pick<WithYear<Traveller>, "forkLength" | "weight" | "suitability" | "passage" | "seasons">,
+): WithYear<Traveller> => ({
   model: "travel",
   focalHeight: 0.25,
   territory: 5,
   leastDepth: 0.4,
   restAbove: 20,
   source: SOURCE,
-  seasons: SEASONS[fish.id],
   ...fish,
 });
+
+/** Cold fish hold in slack. */
+export const SLACK: Curve = [
+  [0, 1],
+  [0.12, 1],
+  [0.3, 0.25],
+  [0.45, 0],
+];

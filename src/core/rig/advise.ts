@@ -4,7 +4,8 @@ import { InputError } from "../quantity/fault";
 import { refuse } from "../quantity/issue";
 import { speciesById } from "../fish/species";
 import type { Species } from "../fish/species-schema";
-import { type Family, habitsOf } from "../fish/species-habits";
+import type { Family } from "../fish/species-record";
+import { habitsOf } from "../fish/species-habits";
 import { baitBody, liveBaitFor, type OwnBait, usualLasts } from "../tactics/baits";
 import {
   chooseLure,
@@ -17,11 +18,11 @@ import {
 } from "../tactics/lure";
 import { sizeOf } from "../tactics/sizes";
 import { sphereDiameter } from "./drag";
-import { retrieveEffect, RETRIEVES_OF } from "../tactics/retrieves";
+import { retrieveEffect } from "../tactics/retrieves";
 import type { Retrieve } from "../tactics/retrieve-kinds";
 import { speedIn } from "./sink";
-import { isWeighted, presentationFor, purposeFor } from "../tactics/purpose";
-import type { Method } from "../tactics/methods";
+import { isWeighted, METHOD, type Method } from "../tactics/methods";
+import { presentationFor, purposeFor } from "../tactics/purpose";
 import type { AdviceOf, RigAdvice } from "./advice";
 import type { Leash } from "./line-pull";
 import { RIGGING } from "./methods";
@@ -83,7 +84,7 @@ export function adviseFor(asked: RigAsked, species: Species): RigAdvice {
   });
   const { reasons: lineReasons, cautions: _, ...strength } = line;
   const solved = setUpFor(asked, species, lure, line);
-  const allowed = RETRIEVES_OF[method];
+  const allowed = METHOD[method].retrieves;
   const retrieve = style.retrieve && allowed.includes(style.retrieve) ? style.retrieve : allowed[0]!;
   const advice = {
     method,

@@ -2,8 +2,7 @@ import type { Species } from "../fish/species-schema";
 import { InputError } from "../quantity/fault";
 import { type Message, message } from "../quantity/message";
 import { canHide, isLure } from "../tactics/lure";
-import { isWeighted } from "../tactics/purpose";
-import { RETRIEVES_OF } from "../tactics/retrieves";
+import { isWeighted, METHOD } from "../tactics/methods";
 import type { RigAdvice } from "./advice";
 import { adviseFor, parseRigRequest } from "./advise";
 import { type Choice, CHOICES } from "./choice-names";
@@ -90,7 +89,7 @@ const QUARRELS: { readonly [K in Choice]: Quarrel } = {
     ],
   },
   retrieve: {
-    applies: ({ method }) => RETRIEVES_OF[method].length > 1,
+    applies: ({ method }) => METHOD[method].retrieves.length > 1,
     now: ({ retrieveKind }) => retrieveKind,
     figures: ({ reasons }) => reasons.filter(({ code }) => code.startsWith("retrieve-")),
   },

@@ -1,4 +1,6 @@
-import { type Family, habitsOf, isSpeciesId, type SpeciesId } from "../fish/species-habits";
+import type { Family } from "../fish/species-record";
+import type { SpeciesId } from "../fish/species-list";
+import { habitsOf, isSpeciesId } from "../fish/species-habits";
 import { OUNCE } from "../quantity/units";
 
 const oz = (share: number): number => share * OUNCE * 1000;

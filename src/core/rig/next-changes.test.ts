@@ -1,11 +1,11 @@
 import type { RigAdvice } from "./advice";
-import { RETRIEVES_OF } from "../tactics/retrieves";
+import { METHOD } from "../tactics/methods";
 import { nextChanges } from "./next-changes";
 
 /** What to change when nothing comes: colour, then depth, then size. Common practice, no source. */
 
 const advice = (method: RigAdvice["method"], change: object, colours = ["black", "brown"]) =>
-  ({ method, lure: { colours }, retrieveKind: RETRIEVES_OF[method][0], ...change }) as unknown as RigAdvice;
+  ({ method, lure: { colours }, retrieveKind: METHOD[method].retrieves[0], ...change }) as unknown as RigAdvice;
 const told = (method: RigAdvice["method"], change: object, colours?: string[]) =>
   nextChanges(advice(method, change, colours))
     .filter(({ code }) => code !== "try-retrieve")
@@ -16,7 +16,7 @@ test("a retrieve after the one that is made, of those that the method allows, an
     nextChanges(advice("jig", { ladder: [], head: { grams: 5 }, retrieveKind })).find(
       ({ code }) => code === "try-retrieve",
     )!.values;
-  const all = RETRIEVES_OF.jig;
+  const all = METHOD.jig.retrieves;
   for (const [k, retrieve] of all.entries()) expect(next(retrieve)).toEqual({ retrieve: all[(k + 1) % all.length] });
 });
 

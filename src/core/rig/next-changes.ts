@@ -1,11 +1,11 @@
 import { type Message, message } from "../quantity/message";
 import type { RigAdvice } from "./advice";
-import { RETRIEVES_OF } from "../tactics/retrieves";
+import { METHOD } from "../tactics/methods";
 import { RIGGING } from "./methods";
 
 /** The retrieve after the one that is made, of those that the method allows: they are changed as often as colours. */
 function otherRetrieve({ method, retrieveKind }: Pick<RigAdvice, "method" | "retrieveKind">): Message[] {
-  const all = RETRIEVES_OF[method];
+  const all = METHOD[method].retrieves;
   const next = all[(all.indexOf(retrieveKind) + 1) % all.length];
   return next === undefined || next === retrieveKind ? [] : [message("try-retrieve", { retrieve: next })];
 }

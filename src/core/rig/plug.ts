@@ -1,4 +1,5 @@
-import { habitsOf, type Family } from "../fish/species-habits";
+import type { Family } from "../fish/species-record";
+import { habitsOf } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { GRAVITY, WATER_DENSITY } from "../quantity/provenance";
 import { castLength } from "./cast-length";

@@ -1,4 +1,4 @@
-import type { Family } from "../fish/species-habits";
+import type { Family } from "../fish/species-record";
 import { headsFor, SINKERS } from "./ladders";
 import { plugFor } from "./plug";
 import { SHOT_SIZES } from "./shot";

@@ -1,4 +1,5 @@
-import { type Family, habitsOf } from "../fish/species-habits";
+import type { Family } from "../fish/species-record";
+import { habitsOf } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { GRAVITY, WATER_DENSITY } from "../quantity/provenance";
 import type { Species } from "../fish/species-schema";

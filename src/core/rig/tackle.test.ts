@@ -1,4 +1,4 @@
-import { FAMILIES } from "../fish/species-habits";
+import { FAMILIES } from "../fish/species-record";
 import { readTackle, writeTackle } from "../formats/tackle-csv";
 import { InputError } from "../quantity/fault";
 import { OUNCE } from "../quantity/units";

@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import { SPECIES } from "../fish/species-list";
 import { TRADE_CASES } from "../../testing/trade-cases";
 import { methodsFor } from "../tactics/methods";
-import { isWeighted } from "../tactics/purpose";
+import { isWeighted } from "../tactics/methods";
 import { adviseRig } from "./advise";
 import type { RigRequest } from "./request";
 

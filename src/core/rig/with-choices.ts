@@ -1,6 +1,7 @@
 import { BAIT_KINDS } from "../tactics/baits";
 import { PRESENTATIONS, PURPOSES } from "../tactics/purpose";
-import { RETRIEVES_OF } from "../tactics/retrieves";
+import { METHOD } from "../tactics/methods";
+import type { Retrieve } from "../tactics/retrieve-kinds";
 import { type Choice, CHOICES, type Chosen } from "./choice-names";
 import { LEADER_SCHOOLS } from "./lines";
 import type { RigAsked, RigRequest } from "./request";
@@ -53,8 +54,8 @@ export const TAKING: { readonly [K in Choice]: Taking } = {
     }),
   },
   retrieve: ofStyle(
-    ({ method }) => RETRIEVES_OF[method],
-    (value) => ({ retrieve: value as (typeof RETRIEVES_OF)[keyof typeof RETRIEVES_OF][number] }),
+    ({ method }) => METHOD[method].retrieves,
+    (value) => ({ retrieve: value as Retrieve }),
   ),
   hook: ofStyle(
     () => ["open", "weedless"],

@@ -1,4 +1,4 @@
-import { FAMILIES } from "../fish/species-habits";
+import { FAMILIES } from "../fish/species-record";
 import { BAIT_KINDS, BAITS, baitBody, hookForLength, liveBaitFor } from "./baits";
 
 /** Baits as things: facts of the trade (common practice, no source). */

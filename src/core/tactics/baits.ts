@@ -1,4 +1,4 @@
-import type { Family } from "../fish/species-habits";
+import type { Family } from "../fish/species-record";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import type { BaitPiece, LureBody, LureCategory } from "./lure-kinds";
 

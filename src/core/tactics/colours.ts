@@ -1,4 +1,4 @@
-import type { Family } from "../fish/species-habits";
+import type { Family } from "../fish/species-record";
 import type { Light } from "../gauge/light";
 import type { ClarityClass } from "../gauge/clarity";
 import type { Colour, ColourSchool, LureCategory, Prey } from "./lure-kinds";

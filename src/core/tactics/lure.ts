@@ -1,5 +1,6 @@
 import type { Phase } from "../fish/phases";
-import { habitsOf, type Family } from "../fish/species-habits";
+import type { Family } from "../fish/species-record";
+import { habitsOf } from "../fish/species-habits";
 import { type Message, message } from "../quantity/message";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
 import type { Light } from "../gauge/light";

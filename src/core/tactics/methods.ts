@@ -1,4 +1,6 @@
-import { type Drill, type Family, habitsOf, isSpeciesId, type SpeciesId } from "../fish/species-habits";
+import type { Drill, Family } from "../fish/species-record";
+import type { SpeciesId } from "../fish/species-list";
+import { habitsOf, isSpeciesId } from "../fish/species-habits";
 import type { ClarityClass } from "../gauge/clarity";
 import { isDirty } from "./colours";
 import type { LureCategory, Prey } from "./lure-kinds";
@@ -39,6 +41,12 @@ interface MethodRecord {
    * a dead bait for hours.
    */
   worked: "as-fish" | "drifted" | "laid" | "laid-long";
+  /** What the hand may do, the usual first. Common practice, no source. */
+  retrieves: readonly Retrieve[];
+  /** It fishes a weight that is chosen for a purpose: others carry none, or one that fills a float. */
+  weighs?: true;
+  /** Where it is deep it hangs under the rod of a boat. */
+  underRod?: true;
   /** Why it does not suit some water, m and m/s; undefined: it does. */
   unsuited?: (water: { depth: number; meanSpeed: number }, fish: { family: Family }) => string | undefined;
 }
@@ -48,12 +56,16 @@ const SLOW = 0.3;
 const SHALLOW = 1.5;
 const SPOON_DEPTH = 1.5;
 
+const WALKED: readonly Retrieve[] = ["lift-and-drop", "drag", "hop", "snap", "hold", "swing"];
+const REELED: readonly Retrieve[] = ["steady", "stop-and-go", "swing"];
+
 const RECORDS = {
   float: {
     box: ["float", "bait"],
     rod: 3.9,
     longest: true,
     worked: "drifted",
+    retrieves: ["dead-drift", "lift-and-drop", "hold"],
     category: ({ family, species, clarity, mood }) => {
       const dirty = isDirty(clarity);
       if (family === "run" || family === "catfish" || family === "striper") return naturalFor(family, species, dirty);
@@ -65,6 +77,8 @@ const RECORDS = {
     rod: 3,
     longest: true,
     worked: "drifted",
+    retrieves: ["dead-drift", "lift-and-drop", "swing"],
+    weighs: true,
     category: ({ family, species, clarity }) => naturalFor(family, species, isDirty(clarity) || clarity === "green"),
   },
   freeline: {
@@ -72,6 +86,7 @@ const RECORDS = {
     rod: 2.7,
     longest: false,
     worked: "drifted",
+    retrieves: ["dead-drift", "swing"],
     unsuited: ({ meanSpeed, depth }) => (meanSpeed > SLOW || depth > SHALLOW ? "freeline-slow-water" : undefined),
     category: ({ family, species }) => naturalFor(family, species, true),
   },
@@ -80,6 +95,8 @@ const RECORDS = {
     rod: 2.7,
     longest: false,
     worked: "laid",
+    retrieves: ["hold", "drag"],
+    weighs: true,
     // Drift feeders are fished for on the bottom only where the water hardly runs.
     unsuited: ({ meanSpeed }, { family }) => (family === "trout" && meanSpeed > SLOW ? "sinker-slow-water" : undefined),
     category: ({ family, species }) =>
@@ -90,24 +107,57 @@ const RECORDS = {
     rod: 2.1,
     longest: false,
     worked: "as-fish",
+    retrieves: ["hold", "drag", "hop"],
+    weighs: true,
+    underRod: true,
     category: ({ family, clarity }) => (family === "catfish" ? "cut-fish" : isDirty(clarity) ? "worm" : "finesse-worm"),
   },
-  "dead-bait": { box: ["head", "bait"], rod: 2.7, longest: false, worked: "laid-long", category: () => "whole-fish" },
-  jig: { box: ["head", "body"], rod: 2.1, longest: false, worked: "as-fish", category: jigFor },
+  "dead-bait": {
+    box: ["head", "bait"],
+    rod: 2.7,
+    longest: false,
+    worked: "laid-long",
+    retrieves: ["hold", "lift-and-drop", "drag"],
+    weighs: true,
+    category: () => "whole-fish",
+  },
+  jig: {
+    box: ["head", "body"],
+    rod: 2.1,
+    longest: false,
+    worked: "as-fish",
+    retrieves: WALKED,
+    weighs: true,
+    category: jigFor,
+  },
   spoon: {
     box: ["spoon"],
     rod: 2.1,
     longest: false,
     worked: "as-fish",
+    retrieves: ["lift-and-drop", "snap", "steady", "swing"],
+    weighs: true,
+    underRod: true,
     unsuited: ({ depth }) => (depth < SPOON_DEPTH ? "spoon-shallow" : undefined),
     category: () => "spoon",
   },
-  plug: { box: ["plug"], rod: 2.1, longest: false, worked: "as-fish", category: () => "plug" },
-  spinner: { box: ["spinner"], rod: 2.1, longest: false, worked: "as-fish", category: () => "spinner" },
+  plug: { box: ["plug"], rod: 2.1, longest: false, worked: "as-fish", retrieves: REELED, category: () => "plug" },
+  spinner: {
+    box: ["spinner"],
+    rod: 2.1,
+    longest: false,
+    worked: "as-fish",
+    retrieves: [...REELED, "lift-and-drop"],
+    category: () => "spinner",
+  },
 } satisfies Record<string, MethodRecord>;
 
 export type Method = keyof typeof RECORDS;
 export const METHOD: Readonly<Record<Method, MethodRecord>> = RECORDS;
+/** Methods that fish a weight. */
+export type Weighted = { [M in Method]: (typeof RECORDS)[M] extends { weighs: true } ? M : never }[Method];
+export const isWeighted = (method: Method): method is Weighted => METHOD[method].weighs === true;
+
 export const METHODS = Object.keys(RECORDS) as [Method, ...Method[]];
 
 /**

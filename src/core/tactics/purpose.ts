@@ -1,7 +1,7 @@
-import type { Family } from "../fish/species-habits";
+import type { Family } from "../fish/species-record";
 import type { Phase } from "../fish/phases";
 import { type Message, message } from "../quantity/message";
-import type { Method } from "./methods";
+import { METHOD, type Method, type Weighted } from "./methods";
 
 /** What a weight is for: just touching the bed, down fast, held where it lies, or falling slowly. */
 export const PURPOSES = ["touch", "down", "hold", "slow"] as const;
@@ -11,11 +11,6 @@ export type Purpose = (typeof PURPOSES)[number];
 export const PRESENTATIONS = ["up", "across", "down", "vertical"] as const;
 export type Presentation = (typeof PRESENTATIONS)[number];
 
-/** Methods that fish a weight: the others carry none, or one that fills a float. */
-const WEIGHTED = ["drift", "sinker", "drop-shot", "dead-bait", "jig", "spoon"] as const satisfies Method[];
-export type Weighted = (typeof WEIGHTED)[number];
-export const isWeighted = (method: Method): method is Weighted => (WEIGHTED as readonly Method[]).includes(method);
-
 /** From this depth spoons and drop shots are fished under the rod of a boat, m: 5 to 12. Common practice, no source. */
 const UNDER_THE_ROD = 5;
 
@@ -24,7 +19,7 @@ const UNDER_THE_ROD = 5;
  * the rod. Common practice, no source.
  */
 export const presentationFor = (method: Weighted, depth: number): Presentation =>
-  (method === "drop-shot" || method === "spoon") && depth >= UNDER_THE_ROD ? "vertical" : "across";
+  METHOD[method].underRod && depth >= UNDER_THE_ROD ? "vertical" : "across";
 
 /** What a purpose is chosen by. */
 export interface PurposeQuestion {
@@ -51,8 +46,8 @@ export function purposeFor({ method, family, phase, warmth, short, fishHeight }:
   why: Message;
 } {
   const chosen = (purpose: Purpose, why: string) => ({ purpose, why: message(why) });
-  if (method === "sinker" || method === "dead-bait") return chosen("hold", "purpose-held-bait");
-  if (method === "drift" || method === "freeline") return chosen("touch", "purpose-drifted");
+  if (METHOD[method].worked.startsWith("laid")) return chosen("hold", "purpose-held-bait");
+  if (METHOD[method].worked === "drifted") return chosen("touch", "purpose-drifted");
   if (method === "drop-shot") return chosen("hold", "purpose-drop-shot");
   if (short) return chosen("slow", "purpose-short-bites");
   if (fishHeight > OFF_THE_BED) return chosen("slow", "purpose-off-the-bed");

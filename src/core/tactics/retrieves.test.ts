@@ -1,11 +1,11 @@
-import { METHODS } from "./methods";
-import { RETRIEVES_OF, retrieveEffect } from "./retrieves";
+import { METHOD, METHODS } from "./methods";
+import { retrieveEffect } from "./retrieves";
 import { RETRIEVES } from "./retrieve-kinds";
 
 test("every method has a retrieve, and every retrieve a method", () => {
-  for (const method of METHODS) expect(RETRIEVES_OF[method].length).toBeGreaterThan(0);
-  expect(new Set(Object.values(RETRIEVES_OF).flat())).toEqual(new Set(RETRIEVES));
-  for (const all of Object.values(RETRIEVES_OF)) expect(new Set(all).size).toBe(all.length);
+  for (const method of METHODS) expect(METHOD[method].retrieves.length).toBeGreaterThan(0);
+  expect(new Set(METHODS.flatMap((method) => METHOD[method].retrieves))).toEqual(new Set(RETRIEVES));
+  for (const { retrieves } of Object.values(METHOD)) expect(new Set(retrieves).size).toBe(retrieves.length);
 });
 
 test("lifted, it falls back at its own fall while the current takes it; paused, it rises or sinks at its pace", () => {

@@ -1,22 +1,4 @@
-import type { Method } from "./methods";
 import type { Retrieve } from "./retrieve-kinds";
-
-const WALKED: readonly Retrieve[] = ["lift-and-drop", "drag", "hop", "snap", "hold", "swing"];
-const REELED: readonly Retrieve[] = ["steady", "stop-and-go", "swing"];
-
-/** Retrieves that a method allows, the usual one first. Common practice, no source. */
-export const RETRIEVES_OF: Readonly<Record<Method, readonly Retrieve[]>> = {
-  float: ["dead-drift", "lift-and-drop", "hold"],
-  drift: ["dead-drift", "lift-and-drop", "swing"],
-  freeline: ["dead-drift", "swing"],
-  sinker: ["hold", "drag"],
-  "drop-shot": ["hold", "drag", "hop"],
-  "dead-bait": ["hold", "lift-and-drop", "drag"],
-  jig: WALKED,
-  spoon: ["lift-and-drop", "snap", "steady", "swing"],
-  plug: REELED,
-  spinner: [...REELED, "lift-and-drop"],
-};
 
 /** Each lift by the rod, m; and the pause of a stop, s. Common practice, no source. */
 const LIFTS: Readonly<Partial<Record<Retrieve, number>>> = { hop: 0.15, snap: 0.6, "lift-and-drop": 0.4 };

@@ -1,4 +1,4 @@
-import type { Family } from "../fish/species-habits";
+import type { Family } from "../fish/species-record";
 import { OUNCE } from "../quantity/units";
 import type { LureBody, LureCategory, LureSize } from "./lure-kinds";
 

@@ -1,5 +1,6 @@
 import { type Message, message } from "../quantity/message";
-import { type Drill, habitsOf } from "../fish/species-habits";
+import type { Drill } from "../fish/species-record";
+import { habitsOf } from "../fish/species-habits";
 import type { Species } from "../fish/species-schema";
 import { clarityClass, isClear } from "../gauge/clarity";
 import { froude } from "../water/cover";

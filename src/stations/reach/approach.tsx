@@ -1,5 +1,5 @@
 "use client";
-import type { Drill } from "../../core/fish/species-habits";
+import type { Drill } from "../../core/fish/species-record";
 import { type Wading, WADING } from "../../core/water/wading";
 import type { UnitSystem } from "../../words/quantity";
 import { type Fall, FALLS } from "../../core/approach/landing";

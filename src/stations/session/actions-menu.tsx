@@ -10,7 +10,7 @@ import { database } from "../../store/database";
 import { endSession } from "../../store/sessions";
 import { learnedFrom } from "../../core/rig/learned";
 import type { Method } from "../../core/tactics/methods";
-import { isWeighted } from "../../core/tactics/purpose";
+import { isWeighted } from "../../core/tactics/methods";
 import { say } from "../../state/notices";
 import { useLearned } from "../../state/use-chosen";
 import { Button } from "../../widgets/button";

@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { EffortInterval, RigRecord } from "../../core/book/bank-records";
-import { RETRIEVES_OF } from "../../core/tactics/retrieves";
+import { METHOD } from "../../core/tactics/methods";
 import type { Retrieve } from "../../core/tactics/retrieve-kinds";
 import { RETRIEVE_NAMES } from "../../words/retrieves";
 import { rodsAllowed } from "../../core/book/rules-for";
@@ -143,7 +143,7 @@ function Rod({
             }
             choices={[
               { value: "unknown", label: "not noted" },
-              ...RETRIEVES_OF[rod.method].map((value) => ({ value, label: RETRIEVE_NAMES[value] })),
+              ...METHOD[rod.method].retrieves.map((value) => ({ value, label: RETRIEVE_NAMES[value] })),
             ]}
           />
         )}
