@@ -634,3 +634,28 @@ describe("plan and signals", () => {
     expect(refuse("rates", archive, "--by", "lure", "--zone", "Nowhere/At all").code).toBe("unknown-zone");
   });
 });
+
+test("trace: an outline with depths becomes a reach that is solved; swapped banks and a missing slope are told", () => {
+  const place = (x: number, y: number) => [10 + x / 69_000, 51 + y / 111_250];
+  const line = (kind: string, y: number) => ({
+    type: "Feature",
+    geometry: { type: "LineString", coordinates: [0, 30, 60].map((x) => place(x, y)) },
+    properties: { kind },
+  });
+  const outline = (left: number, right: number, properties = {}) =>
+    file(
+      `outline-${left}-${Object.keys(properties).length}.geojson`,
+      JSON.stringify({
+        type: "FeatureCollection",
+        properties,
+        features: [line("left-bank", left), line("right-bank", right)],
+      }),
+    );
+  const depths = file("depths.csv", `longitude,latitude,depth\n${place(30, 5).join()},0.9\n`);
+  const reach = run("trace", outline(10, 0, { slope: 0.003 }), "--discharge", "2", "--depths", depths, "--cell", "1");
+  expect(reach).toMatchObject({ schema: "low-heron/reach@1", traced: { depths: 1, heading: expect.closeTo(90, 0) } });
+  const solved = run("flow", file("traced.json", JSON.stringify(reach)), "--discharge", "2");
+  expect(solved).toMatchObject({ converged: true });
+  expect(refuse("trace", outline(10, 0), "--discharge", "2").code).toBe("no-slope");
+  expect(refuse("trace", outline(0, 10, { slope: 0.003 }), "--discharge", "2").code).toBe("banks-cross");
+});

@@ -14,6 +14,7 @@ const COMMANDS: Record<string, () => Promise<Command>> = {
   convert: async () => (await import("./convert")).convert,
   rates: async () => (await import("./rates")).rates,
   plan: async () => (await import("./plan")).plan,
+  trace: async () => (await import("./trace")).trace,
   soundings: async () => (await import("./soundings")).soundings,
 };
 

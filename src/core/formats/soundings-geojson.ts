@@ -1,6 +1,6 @@
 import { message } from "../quantity/message";
 import { z } from "zod";
-import { InputError } from "../quantity/fault";
+import { readFeatures } from "./geojson";
 import { readInstant, UTC } from "./instant";
 import { SoundingsGathering, type SoundingsFile } from "./soundings-text";
 
@@ -12,31 +12,14 @@ const feature = z.object({
   geometry: z.object({ type: z.string(), coordinates: z.unknown() }).nullable(),
   properties: z.record(z.string(), z.unknown()).nullish(),
 });
-const collection = z.object({ type: z.literal("FeatureCollection"), features: z.array(z.unknown()).max(500_000) });
-
 /**
  * Soundings of a GeoJSON file (RFC 7946): points with a property `depth` in m (or `depth_ft` in feet), perhaps a
  * `time`. Other shapes are refused one by one.
  */
 export function readSoundingsGeoJson(text: string, file?: string): SoundingsFile {
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch (error) {
-    throw new InputError("not-json", { message: (error as Error).message }, { file });
-  }
-  const parsed = collection.safeParse(data);
-  if (!parsed.success)
-    throw new InputError(
-      "not-geojson",
-      {},
-      {
-        file,
-        path: parsed.error.issues[0]!.path.join("."),
-      },
-    );
+  const { features } = readFeatures(text, file);
   const gathering = new SoundingsGathering("geographic", "depth", file);
-  parsed.data.features.forEach((one, k) => {
+  features.forEach((one, k) => {
     const where = k + 1;
     const read = feature.safeParse(one);
     if (!read.success) return gathering.reject(where, message("not-a-feature"));

@@ -1,0 +1,128 @@
+import { alongAxis, type Channel, channelBetween, isBetween, type Place, placeIn } from "./channel";
+import { krige, type RatioAt, type TakenDepth } from "./depth-kriging";
+import { demandCells, type Grid } from "./grid";
+import { type AlongMarks, conveyance, fallsOf, slopesFor, type TracedFlow, tracedDepths } from "./traced-depth";
+
+/**
+ * An outline drawn on a picture or walked, with what is known of its water; plan in m, x downstream, y to the
+ * right.
+ */
+export interface Outline {
+  left: readonly Place[];
+  right: readonly Place[];
+  /** On the day it was seen. */
+  flow: TracedFlow;
+  riffles: readonly Place[];
+  pools: readonly Place[];
+  /** Depths taken on that day, m. */
+  depths: readonly { at: Place; depth: number }[];
+}
+
+export interface TracedBed extends Grid {
+  /** Standard deviation of the bed's height, m: what was not measured is uncertain. Infinity on land. */
+  deviation: Float64Array;
+  /** Of the grid's corner in the outline's plan, m. */
+  origin: Place;
+  channel: Channel;
+  /** By what the depths say; as it was given where none was taken. */
+  manning: number;
+}
+
+/**
+ * Land beside the channel that the grid has room for, m, and how it rises from the water's edge, m per m. Own
+ * choice.
+ */
+const MARGIN = 4;
+const BANK = 0.5;
+/** A Manning's n that depths ask for is believed between these (Chow 1959, table 5-6: clean to very weedy streams). */
+const BELIEVED: readonly [number, number] = [0.02, 0.1];
+
+/** A depth that is read as none at all would have no logarithm, m. */
+const LEAST = 0.02;
+
+/**
+ * The bed under an outline: depths by continuity, Manning and the bends, drawn to those that were taken; under a
+ * water's surface that falls as the sections need.
+ */
+export function tracedBed(outline: Outline, cell: number): TracedBed {
+  const channel = channelBetween(outline.left, outline.right);
+  const marks = alongMarks(channel, outline);
+  const plain = tracedDepths(channel, outline.flow, marks);
+  const taken = outline.depths.map(({ at, depth }): TakenDepth => {
+    const { s, across } = placeIn(channel, at);
+    return { s, across, ratio: Math.log(Math.max(LEAST, depth) / Math.max(LEAST, plain.at(s, across))) };
+  });
+  const ratio = krige(channel, taken);
+  const depthAt = (s: number, across: number) => plain.at(s, across) * Math.exp(ratio(s, across).mean);
+  const { fall, manning } =
+    taken.length > 0 ? refitted(channel, outline.flow, depthAt) : { fall: plain.fall, manning: outline.flow.roughness };
+  return lay(channel, { depthAt, ratio, fall, manning }, cell);
+}
+
+/** Marks by their distance along the channel. */
+const alongMarks = (channel: Channel, { riffles, pools }: Outline): AlongMarks => ({
+  riffles: riffles.map((at) => placeIn(channel, at).s),
+  pools: pools.map((at) => placeIn(channel, at).s),
+});
+
+/** With the depths drawn to those taken: the n by which they pass the flow at the slope of the reach, and the fall. */
+function refitted(channel: Channel, flow: TracedFlow, depthAt: (s: number, across: number) => number) {
+  const conveyances = Float64Array.from(channel.width, (width, k) =>
+    conveyance((across) => depthAt(k * channel.step, across), width),
+  );
+  const needed = slopesFor(channel, conveyances, { ...flow, roughness: 1 });
+  const mean = needed.reduce((sum, one) => sum + one, 0) / needed.length;
+  // What the depths ask for and what was given beforehand are trusted alike.
+  const asked = Math.sqrt(flow.slope / mean);
+  const manning = Math.min(BELIEVED[1], Math.max(BELIEVED[0], Math.sqrt(asked * flow.roughness)));
+  return {
+    manning,
+    fall: fallsOf(needed, channel.step, flow.slope),
+  };
+}
+
+interface Laid {
+  depthAt: (s: number, across: number) => number;
+  ratio: RatioAt;
+  fall: Float64Array;
+  manning: number;
+}
+
+/** The grid, from the upstream ends of both banks to their downstream ends. */
+function lay(channel: Channel, { depthAt, ratio, fall, manning }: Laid, cell: number): TracedBed {
+  const { left, right } = channel;
+  const all = [...left, ...right];
+  const x0 = Math.max(left[0]![0], right[0]![0]);
+  const x1 = Math.min(left.at(-1)![0], right.at(-1)![0]);
+  const y0 = Math.min(...all.map(([, y]) => y)) - MARGIN;
+  const y1 = Math.max(...all.map(([, y]) => y)) + MARGIN;
+  const nx = Math.max(4, Math.floor((x1 - x0) / cell));
+  const ny = Math.max(3, Math.ceil((y1 - y0) / cell));
+  demandCells(nx, ny);
+  const z = new Float64Array(nx * ny);
+  const deviation = new Float64Array(nx * ny).fill(Infinity);
+  for (let j = 0; j < ny; j++)
+    for (let i = 0; i < nx; i++) {
+      const at: Place = [x0 + (i + 0.5) * cell, y0 + (j + 0.5) * cell];
+      const { s, across, edge } = placeIn(channel, at);
+      const surface = -alongAxis(channel, fall, s);
+      const k = j * nx + i;
+      if (!isBetween(channel, at)) z[k] = surface + BANK * edge;
+      else {
+        const depth = depthAt(s, across);
+        z[k] = surface - depth;
+        deviation[k] = depth * ratio(s, across).deviation;
+      }
+    }
+  return {
+    nx,
+    ny,
+    cell,
+    z,
+    roughness: new Float64Array(nx * ny).fill(manning),
+    deviation,
+    origin: [x0, y0],
+    channel,
+    manning,
+  };
+}

@@ -1,0 +1,16 @@
+import type { Words } from "./message-format";
+
+/** What is refused of an outline that was drawn. */
+export const TRACE: Words = {
+  "no-banks": () => "The file needs a line of kind left-bank and a line of kind right-bank.",
+  "too-many-drawn": (p) => `The file has more than ${p.most} features.`,
+  "bank-twice": (p) => `there is a second ${p.bank} bank`,
+  "bank-too-short": (p) => `The ${p.bank} bank is shorter than 1 m.`,
+  "banks-cross": (p) =>
+    `The banks cross, or left and right are swapped, ${Number(p.at).toFixed(0)} m from the upstream end. Draw both from upstream to downstream.`,
+  "ends-together": () => "The reach ends where it begins. Draw both banks from upstream to downstream.",
+  "no-slope": () => "The fall of the water isn’t known: add a property slope to the file, or use --slope.",
+  "not-a-depth": (p) => `“${p.text}” isn’t a depth`,
+  "not-drawn": (p) => `kind “${p.kind}” isn’t known for a ${p.geometry}`,
+  "depths-not-placed": () => "Depths need a longitude, a latitude and a depth.",
+};
