@@ -49,13 +49,20 @@ test("a browser that refuses to keep answers, or does not say what it keeps, hol
   jest.spyOn(mocked, "keepAnswer").mockRejectedValue(new DOMException("full", "QuotaExceededError"));
   expect(await answered("stage", "full", async () => 1)).toBe(1);
   await rest();
-  const asked = jest.spyOn(mocked, "keptAnswer").mockImplementation(() => new Promise(() => undefined));
+  let answer!: () => void;
+  const asked = jest
+    .spyOn(mocked, "keptAnswer")
+    .mockImplementationOnce(() => new Promise((resolve) => (answer = () => resolve(undefined))));
   jest.useFakeTimers();
   const waiting = answered("stage", "hangs", async () => 2);
   await jest.advanceTimersByTimeAsync(1000);
   expect(await waiting).toBe(2);
   jest.useRealTimers();
-  // It is not waited for a second time.
+  // It is not waited for a second time, until it has answered.
   expect(await answered("stage", "hangs", async () => 3)).toBe(3);
   expect(asked).toHaveBeenCalledTimes(1);
+  answer();
+  await rest();
+  expect(await answered("stage", "hangs", async () => 4)).toBe(4);
+  expect(asked).toHaveBeenCalledTimes(2);
 });

@@ -11,8 +11,9 @@ const PATIENCE = 1000;
 const MODELS = process.env.NEXT_PUBLIC_MODELS ?? "unbuilt";
 
 let store: AnswerStore | undefined;
-/** Where answers are kept; nowhere with a log in memory, or once the browser has refused. */
+/** The browser has refused, or does not answer. */
 let refused = false;
+/** Where answers are kept; nowhere with a log in memory, or where the browser refuses. */
 export const answers = (): AnswerStore | undefined =>
   refused || database().inMemory ? undefined : (store ??= new AnswerStore(MODELS));
 
@@ -21,10 +22,15 @@ const late = (): Promise<"late"> => new Promise((resolve) => setTimeout(() => re
 async function kept(key: string): Promise<{ value: unknown } | undefined> {
   const from = answers();
   if (!from) return undefined;
-  const found = await Promise.race([keptAnswer(from, key, Date.now()), late()]).catch(() => "late" as const);
-  if (found !== "late") return found;
-  // Nothing but time is lost.
+  const asked = keptAnswer(from, key, Date.now());
+  const found = await Promise.race([asked, late()]).catch(() => "failed" as const);
+  if (found !== "late" && found !== "failed") return found;
+  // Nothing but time is lost. One that is only slow, as on a phone that has just woken, is asked again once it answers.
   refused = true;
+  asked.then(
+    () => (refused = false),
+    () => undefined,
+  );
   return undefined;
 }
 
