@@ -45,6 +45,7 @@ test("after one visit a whole day is fished with no network, from a cold start: 
   for (let cast = 1; cast <= 7; cast++) {
     await page.getByRole("button", { name: "Cast", exact: true }).click();
     await expect(page.getByText(new RegExp(`cast ${cast}, `))).toBeVisible();
+    await nextTap(page);
   }
   const step = page.getByTestId("next-step");
   await expect(step).toContainText("Nothing in 7 casts");

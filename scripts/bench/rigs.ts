@@ -4,7 +4,7 @@ import type { Field } from "../../src/core/flow/grid";
 import type { Reach } from "../../src/core/flow/reach-schema";
 import { adviseRig } from "../../src/core/rig/advise";
 import { wayFrom } from "../../src/core/rig/ways";
-import { methodsFor } from "../../src/core/tactics/methods";
+import { methodsFor } from "../../src/core/tactics/fished-with";
 import { mainCurrent } from "../../src/core/water/main-current";
 import { approachLie, USUAL_ANGLER } from "../../src/scenario/approach";
 import { readReach } from "../../src/scenario/read";

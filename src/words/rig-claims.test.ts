@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { SPECIES } from "../core/fish/species-list";
 import type { Message } from "../core/quantity/message";
 import { InputError } from "../core/quantity/fault";
-import { methodsFor } from "../core/tactics/methods";
+import { methodsFor } from "../core/tactics/fished-with";
 import { PRESENTATIONS, type Purpose, PURPOSES } from "../core/tactics/purpose";
 import { PREY, SNAGS } from "../core/tactics/lure-kinds";
 import { messageText } from "./messages";

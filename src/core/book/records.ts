@@ -8,7 +8,7 @@ import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/constituent";
 import { CLOUDS, WINDS } from "../gauge/weather";
-import { isSpeciesId } from "../fish/species-habits";
+import { isSpeciesId } from "../tactics/fished-with";
 import { speciesSchema } from "../fish/species-schema";
 import { tackleItemSchema } from "../rig/tackle-item";
 import { METHODS } from "../tactics/methods";

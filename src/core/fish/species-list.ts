@@ -11,7 +11,7 @@ const RECORDS = { ...SALMONIDS, ...BASS, ...WALLEYES, ...CATFISH, ...PANFISH, ..
 
 /**
  * The fish that ship. A fish is a record here (its habits, its model, its year), the methods that it is fished with
- * (tactics/methods.ts) and its words (words/species.ts): one that lacks a part does not compile.
+ * (tactics/fished-with.ts) and its words (words/species.ts): one that lacks a part does not compile.
  */
 export type SpeciesId = keyof typeof RECORDS;
 export const FISH: Readonly<Record<SpeciesId, FishRecord>> = RECORDS;

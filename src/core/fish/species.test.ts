@@ -10,7 +10,8 @@ import { swimmingCost } from "./foraging";
 import { type Reading, readWater } from "./read";
 import { speciesById } from "./species";
 import { SPECIES } from "./species-list";
-import { habitsOf, isSpeciesId } from "./species-habits";
+import { habitsOf } from "./species-habits";
+import { isSpeciesId } from "../tactics/fished-with";
 import { along, suits } from "./suitability";
 import { scoreTravel } from "./travel";
 

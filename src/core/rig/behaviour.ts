@@ -4,7 +4,7 @@ import { contactOf, type Dragged } from "./contact";
 import { headDragged } from "./jig";
 import { reelSpeed } from "./reel";
 import type { RigAsked } from "./request";
-import { drillFor } from "../tactics/methods";
+import { drillFor } from "../tactics/drill-for";
 import type { Presentation } from "../tactics/purpose";
 import { tipOver } from "./rod";
 import { shotMass } from "./shot";

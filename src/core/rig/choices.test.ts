@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { SPECIES } from "../fish/species-list";
 import { speciesById } from "../fish/species";
 import { InputError } from "../quantity/fault";
-import { methodsFor } from "../tactics/methods";
+import { methodsFor } from "../tactics/fished-with";
 import { adviseRig, parseRigRequest } from "./advise";
 import { CHOICES } from "./choice-names";
 import { choicesFor } from "./choices";

@@ -1,6 +1,7 @@
 import type { Family } from "../fish/species-record";
 import type { SpeciesId } from "../fish/species-list";
-import { habitsOf, isSpeciesId } from "../fish/species-habits";
+import { habitsOf } from "../fish/species-habits";
+import { isSpeciesId } from "../tactics/fished-with";
 import { OUNCE } from "../quantity/units";
 
 const oz = (share: number): number => share * OUNCE * 1000;

@@ -2,7 +2,7 @@ import { execFileSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import { SPECIES } from "../fish/species-list";
 import { TRADE_CASES } from "../../testing/trade-cases";
-import { methodsFor } from "../tactics/methods";
+import { methodsFor } from "../tactics/fished-with";
 import { isWeighted } from "../tactics/methods";
 import { adviseRig } from "./advise";
 import type { RigRequest } from "./request";

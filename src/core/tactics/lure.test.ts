@@ -1,7 +1,8 @@
 import { OUNCE } from "../quantity/units";
 import { CLARITY_CLASSES, clarityClass } from "../gauge/clarity";
 import { SPECIES } from "../fish/species-list";
-import { METHODS, methodsFor } from "./methods";
+import { METHODS } from "./methods";
+import { methodsFor } from "./fished-with";
 import { isTooWarm } from "../gauge/warmth";
 import { chooseLure, type LureWater } from "./lure";
 

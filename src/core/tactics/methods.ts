@@ -1,6 +1,4 @@
-import type { Drill, Family } from "../fish/species-record";
-import type { SpeciesId } from "../fish/species-list";
-import { habitsOf, isSpeciesId } from "../fish/species-habits";
+import type { Family } from "../fish/species-record";
 import type { ClarityClass } from "../gauge/clarity";
 import { isDirty } from "./colours";
 import type { LureCategory, Prey } from "./lure-kinds";
@@ -159,55 +157,6 @@ export type Weighted = { [M in Method]: (typeof RECORDS)[M] extends { weighs: tr
 export const isWeighted = (method: Method): method is Weighted => METHOD[method].weighs === true;
 
 export const METHODS = Object.keys(RECORDS) as [Method, ...Method[]];
-
-/**
- * Ways that each fish is fished for in rivers, the usual ones first: trout also with a sliding sinker where the water
- * hardly runs, bass with a bottom rig and a leader, predators and catfish with dead bait that is laid and waited on,
- * chub and barbel with a bait and no weight. Common practice, no source.
- */
-const BY_SPECIES: Readonly<Record<SpeciesId, readonly Method[]>> = {
-  "brown-trout": ["float", "drift", "jig", "spinner", "spoon", "plug", "sinker", "freeline"],
-  "rainbow-trout": ["float", "drift", "jig", "spinner", "spoon", "plug", "sinker", "freeline"],
-  steelhead: ["float", "drift", "jig", "spoon", "spinner", "plug"],
-  "king-salmon": ["float", "drift", "plug", "spinner", "jig", "spoon"],
-  "smallmouth-bass": ["jig", "drop-shot", "plug", "spinner", "drift", "sinker", "float", "spoon"],
-  walleye: ["jig", "drift", "sinker", "drop-shot", "plug", "spinner", "float", "dead-bait", "spoon"],
-  zander: ["jig", "drop-shot", "dead-bait", "drift", "sinker", "plug", "spinner", "float", "spoon"],
-  "channel-catfish": ["sinker", "dead-bait", "drift", "float", "jig"],
-  "flathead-catfish": ["sinker", "dead-bait", "drift", "float", "jig"],
-  "yellow-perch": ["float", "jig", "drop-shot", "spinner", "drift", "spoon"],
-  "black-crappie": ["float", "jig", "drop-shot", "spinner", "drift", "spoon"],
-  "striped-bass": ["jig", "plug", "spoon", "dead-bait", "drift", "sinker"],
-  barbel: ["sinker", "drift", "float", "freeline", "jig"],
-  chub: ["float", "drift", "freeline", "sinker", "spinner", "plug", "jig"],
-  "largemouth-bass": ["jig", "plug", "drop-shot", "spinner", "float", "sinker", "spoon"],
-};
-
-/** The ways to fish for a fish, by the id of the one that ships; those of a trout for any other. */
-export const methodsFor = (species: string): readonly Method[] =>
-  BY_SPECIES[isSpeciesId(species) ? species : "brown-trout"];
-
-/** A bait that is laid, but dragged or lifted instead of left: it is fished as what is cast. */
-export const isMoved = (method: Method, retrieve?: Retrieve): boolean =>
-  METHOD[method].worked.startsWith("laid") && retrieve !== undefined && retrieve !== "hold";
-
-/**
- * How a method works a lie of a fish: a laid bait is waited on, whatever its fish is else worked like; one that is
- * moved is worked as its fish is.
- */
-export function drillFor(method: Method, species: string, retrieve?: Retrieve): Drill {
-  const { drill } = habitsOf(species);
-  switch (isMoved(method, retrieve) ? "as-fish" : METHOD[method].worked) {
-    case "laid":
-    case "laid-long":
-      return "soak";
-    case "drifted":
-      return "drift";
-    case "as-fish":
-      // A lure does not lie and wait.
-      return drill === "soak" ? "drift" : drill;
-  }
-}
 
 const meatFor = (species: string): LureCategory => (species === "channel-catfish" ? "cut-fish" : "whole-fish");
 

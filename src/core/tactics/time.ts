@@ -8,7 +8,9 @@ import type { Lie } from "../fish/read";
 import { type Water, waterBy } from "../water/pools";
 import type { Feeding } from "./feeding";
 import { usualLasts } from "./baits";
-import { drillFor, isMoved, METHOD, type Method, methodsFor } from "./methods";
+import { drillFor, isMoved } from "./drill-for";
+import { METHOD, type Method } from "./methods";
+import { methodsFor } from "./fished-with";
 import type { Retrieve } from "./retrieve-kinds";
 
 /** Rovers move on; those who wait work a place until it is worked out. */
