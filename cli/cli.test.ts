@@ -651,9 +651,16 @@ test("trace: an outline with depths becomes a reach that is solved; swapped bank
         features: [line("left-bank", left), line("right-bank", right)],
       }),
     );
-  const depths = file("depths.csv", `longitude,latitude,depth\n${place(30, 5).join()},0.9\n`);
+  const depths = file(
+    "depths.csv",
+    `longitude,latitude,depth\n${place(30, 5).join()},0.9\n${place(40, 5).join()},deep\n${place(40, 15).join()},1\n`,
+  );
   const reach = run("trace", outline(10, 0, { slope: 0.003 }), "--discharge", "2", "--depths", depths, "--cell", "1");
-  expect(reach).toMatchObject({ schema: "low-heron/reach@1", traced: { depths: 1, heading: expect.closeTo(90, 0) } });
+  expect(reach).toMatchObject({
+    schema: "low-heron/reach@1",
+    traced: { depths: 1, outside: 1, heading: expect.closeTo(90, 0) },
+  });
+  expect((reach as { traced: { rejected: { line: number }[] } }).traced.rejected.map(({ line }) => line)).toEqual([3]);
   const solved = run("flow", file("traced.json", JSON.stringify(reach)), "--discharge", "2");
   expect(solved).toMatchObject({ converged: true });
   expect(refuse("trace", outline(10, 0), "--discharge", "2").code).toBe("no-slope");

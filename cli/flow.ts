@@ -24,7 +24,7 @@ export const flow: Command = {
 Output: nx, ny, cell, wetCells, converged, verdict (converged, shedding, not-converged), iterations, seconds, massError, maxSpeed, maxDepth.
 converged says that the time means have settled; with the verdict "shedding" wakes still pulse around those means. unsettled (filling, emptying,
 pulsing) says why water has not settled in its time.
---field writes bed, depth, u and v as row-major arrays (null where dry) with origin.`,
+--field writes bed, depth, u and v as row-major arrays (null where dry) with origin, to the millimetre and millimetre a second.`,
   options: { discharge: true, cell: true, field: true },
   run: (args) => {
     const file = only(args, "a reach file");

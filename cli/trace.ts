@@ -3,12 +3,13 @@ import { readOutline } from "../src/core/formats/outline-geojson";
 import { readSoundings } from "../src/core/formats/soundings-file";
 import { InputError } from "../src/core/quantity/fault";
 import { messageText } from "../src/words/messages";
-import { boundedOption, numberOption, only, readText } from "./arguments";
+import { boundedOption, only, readText } from "./arguments";
 import type { Command } from "./command";
 
 export const trace: Command = {
   usage: "FILE.geojson --discharge Q [--depths CSV] [--slope M_PER_M] [--roughness N] [--cell M]",
-  about: `Lays the bed of a reach under an outline that was drawn or walked, at Q m3/s on the day it was seen. Output: a reach (low-heron/reach@1, its bed of kind grid) with traced: heading (degrees from north, where the river runs to), length, width, manning, depths, uncertainty (median standard deviation of the bed, m), rejected[].
+  about: `Lays the bed of a reach under an outline that was drawn or walked, at Q m3/s on the day it was seen. Output: a reach (low-heron/reach@1, its bed of kind grid) with traced.
+traced: heading (degrees from north, where the river runs to), length, width, manning, depths, outside, uncertainty, rejected[]. Of the depths, outside lie beyond the banks and are not used. uncertainty is the median standard deviation of the bed, m. rejected[] goes by feature of the outline or line of the depths.
 FILE.geojson (RFC 7946) has lines of kind left-bank and right-bank, each from its upstream end; points of kind riffle, pool, boulder (diameter, height) and depth (depth in m, or ankle, shin, knee, thigh, waist); lines of kind log and log-jam (width, height).
 --depths are more depths with longitude and latitude, taken at the same flow; --slope is the fall of the water, m per m, where the file has no property slope; --roughness is Manning's n before depths are known (0.035).`,
   options: { discharge: true, depths: true, slope: true, roughness: true, cell: true },
@@ -16,8 +17,8 @@ FILE.geojson (RFC 7946) has lines of kind left-bank and right-bank, each from it
     const file = only(args, "an outline");
     const drawn = readOutline(readText(file), file);
     const discharge = boundedOption(args, "discharge", 0.001, 1e5);
-    const depths = args.values.depths === undefined ? [] : depthsOf(args.values.depths);
-    const all = { ...drawn, depths: [...drawn.depths, ...depths] };
+    const more = args.values.depths === undefined ? undefined : depthsOf(args.values.depths);
+    const all = { ...drawn, depths: [...drawn.depths, ...(more?.depths ?? [])] };
     const optional = (name: string, low: number, high: number) =>
       args.values[name] === undefined ? undefined : boundedOption(args, name, low, high);
     const traced = traceReach(all, {
@@ -25,7 +26,7 @@ FILE.geojson (RFC 7946) has lines of kind left-bank and right-bank, each from it
       name: file,
       discharge,
       slope: optional("slope", 1e-5, 0.05),
-      roughness: numberOption(args, "roughness", 0.035),
+      roughness: optional("roughness", 0.01, 0.2) ?? 0.035,
       cell: optional("cell", 0.25, 10),
     });
     const { reach, heading, length, width, manning, deviation } = traced;
@@ -37,18 +38,22 @@ FILE.geojson (RFC 7946) has lines of kind left-bank and right-bank, each from it
         width,
         manning,
         depths: traced.depths,
+        outside: traced.outside,
         uncertainty: median(deviation.filter((one): one is number => one !== null)),
-        rejected: drawn.rejected.map(({ line, reason }) => ({ feature: line, reason: messageText(reason) })),
+        rejected: [
+          ...drawn.rejected.map(({ line, reason }) => ({ feature: line, reason: messageText(reason) })),
+          ...(more?.rejected ?? []).map(({ line, reason }) => ({ line, reason: messageText(reason) })),
+        ],
       },
     };
   },
 };
 
-/** Depths of a file, by longitude and latitude. */
+/** Depths of a file, by longitude and latitude, and its refused lines. */
 function depthsOf(path: string) {
-  const { frame, measure, soundings } = readSoundings(readText(path), path);
+  const { frame, measure, soundings, rejected } = readSoundings(readText(path), path);
   if (frame !== "geographic" || measure !== "depth") throw new InputError("depths-not-placed", {}, { file: path });
-  return soundings.map(({ a, b, value }) => ({ at: [a, b] as const, depth: value }));
+  return { depths: soundings.map(({ a, b, value }) => ({ at: [a, b] as const, depth: value })), rejected };
 }
 
 const median = (values: number[]): number | null =>

@@ -31,9 +31,8 @@ const solve = (grid: Grid, discharge: number, slope: number): Field =>
 /** A channel of the same outline with one depth by Manning's formula, as anyone could lay it. */
 function plainBed(outline: Outline, cell: number): Grid & { origin: Place } {
   const bare = tracedBed({ ...outline, depths: [], riffles: [], pools: [] }, cell);
-  const width = bare.channel.width.reduce((sum, one) => sum + one, 0) / bare.channel.width.length;
-  const depth = normalDepth(width, outline.flow);
   const { channel } = bare;
+  const depth = normalDepth(channel.meanWidth, outline.flow);
   const straight = { ...channel, curvature: new Float64Array(channel.curvature.length) };
   const z = bare.z.map((level, k) => {
     const at: Place = [

@@ -1,7 +1,6 @@
 "use client";
 import { AnswerStore, keepAnswer, keptAnswer } from "../store/answers";
 import { database } from "../store/database";
-import { keyOf } from "../scenario/key";
 import { type Stage, useStage } from "./query";
 
 /** A browser that does not say within so long what it keeps is not waited for, ms: working it out is never held up. */
@@ -45,7 +44,7 @@ export async function answered<T>(
   work: () => Promise<T>,
   signal?: AbortSignal,
 ): Promise<T> {
-  const full = keyOf(stage, key);
+  const full = `${stage} ${key}`;
   const before = await kept(full);
   if (before) return before.value as T;
   const value = await work();

@@ -4,8 +4,7 @@ import { deleteCalculations, savedCalculations } from "../state/saved-calculatio
 import { useLiveAnswer } from "../state/live-answer";
 import { say } from "../state/notices";
 import { Button } from "../widgets/button";
-import { figureText } from "../words/quantity";
-import { count } from "../words/text";
+import { calculationsText } from "../words/calculations";
 
 /** What was worked out and is kept, and how to free its space. */
 export function SavedCalculations() {
@@ -15,11 +14,7 @@ export function SavedCalculations() {
   return (
     <section>
       <h3 className="mb-1">Saved calculations</h3>
-      <p className="mb-2 text-sm text-soft">
-        {some
-          ? `${count(saved.fields, "solved flow")}, and ${figureText(saved.bytes / 1e6, 1)} MB of answers. They save time and battery. Your log is not part of them.`
-          : "None."}
-      </p>
+      <p className="mb-2 text-sm text-soft">{calculationsText(saved)}</p>
       {some && (
         <Button
           onClick={() =>

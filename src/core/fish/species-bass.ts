@@ -1,8 +1,6 @@
-import { ambusher, same, SLACK } from "./species-curves";
+import { ambusher, same, SLACK, STILL_WATER } from "./species-curves";
 import type { FishRecord } from "./species-record";
 import { DEEP, SHALLOWS, SIX_TO_EIGHT, STILL, spawning, summer, winter } from "./species-seasons";
-
-const LARGEMOUTH = { territory: 3, leastDepth: 0.4, shy: 0.2, ambush: { reach: 2, weight: 0.35 }, substrate: {} };
 
 /** Black bass, and striped bass. */
 export const BASS = {
@@ -96,7 +94,7 @@ export const BASS = {
   "largemouth-bass": {
     habits: { family: "bass", drill: "drift", schools: false, overFork: 1.03 },
     species: ambusher({
-      ...LARGEMOUTH,
+      ...STILL_WATER,
       forkLength: 40,
       weight: { a: -5.528, b: 3.273 },
       suitability: {

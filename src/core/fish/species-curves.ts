@@ -43,3 +43,12 @@ export const SLACK: Curve = [
   [0.3, 0.25],
   [0.45, 0],
 ];
+
+/** What fish of still and slow water share: perch, crappie, largemouth bass. */
+export const STILL_WATER = {
+  territory: 3,
+  leastDepth: 0.4,
+  shy: 0.2,
+  ambush: { reach: 2, weight: 0.35 },
+  substrate: {},
+};

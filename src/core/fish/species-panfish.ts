@@ -1,15 +1,13 @@
-import { ambusher, SLACK } from "./species-curves";
+import { ambusher, SLACK, STILL_WATER } from "./species-curves";
 import type { FishRecord } from "./species-record";
 import { DEEP, SHALLOWS, STILL, spawning, winter } from "./species-seasons";
-
-const SHARED = { territory: 3, leastDepth: 0.4, shy: 0.2, ambush: { reach: 2, weight: 0.35 }, substrate: {} };
 
 /** Perch and crappie. */
 export const PANFISH = {
   "yellow-perch": {
     habits: { family: "panfish", drill: "drift", schools: true, overFork: 1.04 },
     species: ambusher({
-      ...SHARED,
+      ...STILL_WATER,
       forkLength: 25,
       weight: { a: -5.386, b: 3.23 },
       suitability: {
@@ -50,7 +48,7 @@ export const PANFISH = {
   "black-crappie": {
     habits: { family: "panfish", drill: "drift", schools: true, overFork: 1.03 },
     species: ambusher({
-      ...SHARED,
+      ...STILL_WATER,
       forkLength: 25,
       weight: { a: -5.618, b: 3.345 },
       suitability: {

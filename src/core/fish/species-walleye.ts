@@ -40,6 +40,16 @@ const WALLEYE: Pick<Ambusher, "suitability" | "ambush" | "cover" | "shy" | "subs
   cover: { stone: 0.35, wood: 0.35, ledge: 0.25 },
   substrate: { silt: 0.5, weed: 0.7 },
 };
+/** In hot water both go down to the deep. */
+const HOT = summer(20, {
+  depth: [
+    [1, 0.15],
+    [2, 0.6],
+    [3, 1],
+    [8, 1],
+  ],
+});
+
 /** Walleye, and its kin. */
 export const WALLEYES = {
   walleye: {
@@ -60,14 +70,7 @@ export const WALLEYES = {
           ],
           cover: { stone: 0.6 },
         }),
-        summer(20, {
-          depth: [
-            [1, 0.15],
-            [2, 0.6],
-            [3, 1],
-            [8, 1],
-          ],
-        }),
+        HOT,
         winter(6, { depth: DEEP, speed: STILL }),
       ],
     }),
@@ -80,14 +83,7 @@ export const WALLEYES = {
       weight: null,
       seasons: [
         spawning([10, 14], "warming", { depth: SHALLOWS, speed: STILL }),
-        summer(20, {
-          depth: [
-            [1, 0.15],
-            [2, 0.6],
-            [3, 1],
-            [8, 1],
-          ],
-        }),
+        HOT,
         winter(6, { depth: DEEP, speed: STILL }),
       ],
     }),

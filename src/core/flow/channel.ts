@@ -13,28 +13,33 @@ export interface Channel {
   axis: readonly Place[];
   /** Distance between two of them, m. */
   step: number;
-  /** Width at each, m; between banks. */
+  /** Width at each, m; between banks; and their mean. */
   width: Float64Array;
+  meanWidth: number;
+  /** Both banks as one ring. */
+  ring: readonly Place[];
   /** Curvature at each, 1/m: above nought it turns to the right, and the left bank is the outside. */
   curvature: Float64Array;
 }
 
-/** Points of the axis: enough that a bend is round. */
+/** Points of the axis, and the most of a bank: enough that a bend is round. */
 const SPACING = 2;
 const FEWEST = 12;
 const MOST = 1000;
+const thinned = (bank: readonly Place[]) => (bank.length > MOST ? evenly(bank, MOST) : bank);
 
 /**
  * The channel between two banks, each from its upstream end to its downstream end. The middle is between points at the
  * same share of both banks; its curvature is that of the line smoothed over a width.
  * @throws InputError "bank-too-short", "banks-cross"
  */
-export function channelBetween(left: readonly Place[], right: readonly Place[]): Channel {
+export function channelBetween(leftBank: readonly Place[], rightBank: readonly Place[]): Channel {
   for (const [name, bank] of [
-    ["left", left],
-    ["right", right],
+    ["left", leftBank],
+    ["right", rightBank],
   ] as const)
     if (bank.length < 2 || !(lengthOf(bank) > 1)) throw new InputError("bank-too-short", { bank: name });
+  const [left, right] = [thinned(leftBank), thinned(rightBank)];
   const count = Math.min(MOST, Math.max(FEWEST, Math.ceil((lengthOf(left) + lengthOf(right)) / 2 / SPACING) + 1));
   const [a, b] = [evenly(left, count), evenly(right, count)];
   const middle = a.map((one, k): Place => [(one[0] + b[k]![0]) / 2, (one[1] + b[k]![1]) / 2]);
@@ -51,7 +56,16 @@ export function channelBetween(left: readonly Place[], right: readonly Place[]):
     return dx * (to[1] - at[1]) - dy * (to[0] - at[0]) <= 0;
   });
   if (crossed >= 0) throw new InputError("banks-cross", { at: crossed * step });
-  return { left, right, axis, step, width, curvature: curvatureOf(axis, step, mean) };
+  return {
+    left,
+    right,
+    axis,
+    step,
+    width,
+    meanWidth: width.reduce((sum, one) => sum + one, 0) / count,
+    ring: [...left, ...right.toReversed()],
+    curvature: curvatureOf(axis, step, mean),
+  };
 }
 
 /**
@@ -70,8 +84,7 @@ export function placeIn({ left, right, axis, step }: Channel, at: Place): { s: n
 }
 
 /** Is a place between the banks? */
-export function isBetween({ left, right }: Channel, [x, y]: Place): boolean {
-  const ring = [...left, ...right.toReversed()];
+export function isBetween({ ring }: Pick<Channel, "ring">, [x, y]: Place): boolean {
   let inside = false;
   for (let k = 0, j = ring.length - 1; k < ring.length; j = k++) {
     const [[ax, ay], [bx, by]] = [ring[k]!, ring[j]!];

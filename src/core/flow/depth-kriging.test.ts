@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { KRIGING, krige } from "./depth-kriging";
 
-const channel = { width: Float64Array.of(10, 10) };
+const channel = { meanWidth: 10 };
 
 test("with no depth the outline stands, as uncertain as beds are about it", () => {
   const { mean, deviation } = krige(channel, [])(50, 0.5);

@@ -48,8 +48,8 @@ const covarianceFor = (width: number) => {
   };
 };
 
-export function krige({ width }: Pick<Channel, "width">, taken: readonly TakenDepth[]): RatioAt {
-  const covariance = covarianceFor(width.reduce((sum, one) => sum + one, 0) / width.length);
+export function krige({ meanWidth }: Pick<Channel, "meanWidth">, taken: readonly TakenDepth[]): RatioAt {
+  const covariance = covarianceFor(meanWidth);
   const matrix = taken.map((a, i) => taken.map((b, j) => covariance(a, b) + (i === j ? KRIGING.reading ** 2 : 0)));
   const factor = cholesky(matrix);
   const weights = solve(

@@ -1,5 +1,6 @@
+import { InputError } from "../quantity/fault";
 import { alongAxis, type Channel, channelBetween, isBetween, type Place, placeIn } from "./channel";
-import { krige, type RatioAt, type TakenDepth } from "./depth-kriging";
+import { krige, type TakenDepth } from "./depth-kriging";
 import { demandCells, type Grid } from "./grid";
 import { type AlongMarks, conveyance, fallsOf, slopesFor, type TracedFlow, tracedDepths } from "./traced-depth";
 
@@ -24,6 +25,8 @@ export interface TracedBed extends Grid {
   /** Of the grid's corner in the outline's plan, m. */
   origin: Place;
   channel: Channel;
+  /** Depths that were used: those between the banks. */
+  used: number;
   /** By what the depths say; as it was given where none was taken. */
   manning: number;
 }
@@ -40,23 +43,43 @@ const BELIEVED: readonly [number, number] = [0.02, 0.1];
 /** A depth that is read as none at all would have no logarithm, m. */
 const LEAST = 0.02;
 
+/** Cells across a channel, and their bounds, m, where none are asked for. Own choice: eddies need about twenty. */
+const ACROSS = 24;
+const CELLS: readonly [number, number] = [0.5, 2];
+const cellFor = ({ meanWidth }: Channel): number =>
+  Math.min(CELLS[1], Math.max(CELLS[0], Math.round((2 * meanWidth) / ACROSS) / 2));
+
+/** Depths that kriging takes: it weighs each against each. A sounder's track is a survey of its own (survey.ts). */
+const MOST_DEPTHS = 300;
+
 /**
  * The bed under an outline: depths by continuity, Manning and the bends, drawn to those that were taken; under a
  * water's surface that falls as the sections need.
+ * @param cell m; without it as fine as the channel is narrow
+ * @throws InputError "too-many-depths" and those of the channel
  */
-export function tracedBed(outline: Outline, cell: number): TracedBed {
+export function tracedBed(outline: Outline, cell?: number): TracedBed {
+  if (outline.depths.length > MOST_DEPTHS) throw new InputError("too-many-depths", { most: MOST_DEPTHS });
   const channel = channelBetween(outline.left, outline.right);
   const marks = alongMarks(channel, outline);
   const plain = tracedDepths(channel, outline.flow, marks);
-  const taken = outline.depths.map(({ at, depth }): TakenDepth => {
+  // A depth on land says nothing of the water.
+  const within = outline.depths.filter(({ at }) => isBetween(channel, at));
+  const taken = within.map(({ at, depth }): TakenDepth => {
     const { s, across } = placeIn(channel, at);
     return { s, across, ratio: Math.log(Math.max(LEAST, depth) / Math.max(LEAST, plain.at(s, across))) };
   });
   const ratio = krige(channel, taken);
-  const depthAt = (s: number, across: number) => plain.at(s, across) * Math.exp(ratio(s, across).mean);
+  const depthAt = (s: number, across: number) => {
+    const { mean, deviation } = ratio(s, across);
+    const depth = plain.at(s, across) * Math.exp(mean);
+    return { depth, deviation: depth * deviation };
+  };
   const { fall, manning } =
-    taken.length > 0 ? refitted(channel, outline.flow, depthAt) : { fall: plain.fall, manning: outline.flow.roughness };
-  return lay(channel, { depthAt, ratio, fall, manning }, cell);
+    taken.length > 0
+      ? refitted(channel, outline.flow, (s, across) => depthAt(s, across).depth)
+      : { fall: plain.fall, manning: outline.flow.roughness };
+  return { ...lay(channel, { depthAt, fall, manning }, cell ?? cellFor(channel)), used: taken.length };
 }
 
 /** Marks by their distance along the channel. */
@@ -82,14 +105,14 @@ function refitted(channel: Channel, flow: TracedFlow, depthAt: (s: number, acros
 }
 
 interface Laid {
-  depthAt: (s: number, across: number) => number;
-  ratio: RatioAt;
+  /** m, and its standard deviation. */
+  depthAt: (s: number, across: number) => { depth: number; deviation: number };
   fall: Float64Array;
   manning: number;
 }
 
 /** The grid, from the upstream ends of both banks to their downstream ends. */
-function lay(channel: Channel, { depthAt, ratio, fall, manning }: Laid, cell: number): TracedBed {
+function lay(channel: Channel, { depthAt, fall, manning }: Laid, cell: number): Omit<TracedBed, "used"> {
   const { left, right } = channel;
   const all = [...left, ...right];
   const x0 = Math.max(left[0]![0], right[0]![0]);
@@ -109,9 +132,9 @@ function lay(channel: Channel, { depthAt, ratio, fall, manning }: Laid, cell: nu
       const k = j * nx + i;
       if (!isBetween(channel, at)) z[k] = surface + BANK * edge;
       else {
-        const depth = depthAt(s, across);
-        z[k] = surface - depth;
-        deviation[k] = depth * ratio(s, across).deviation;
+        const own = depthAt(s, across);
+        z[k] = surface - own.depth;
+        deviation[k] = own.deviation;
       }
     }
   return {

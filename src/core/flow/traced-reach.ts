@@ -1,5 +1,5 @@
 import { InputError } from "../quantity/fault";
-import { channelBetween, type Place } from "./channel";
+import type { Place } from "./channel";
 import { toPlane } from "./plane";
 import { checkReach } from "./reach";
 import type { Feature, Reach } from "./reach-schema";
@@ -39,11 +39,6 @@ export interface TraceOptions {
   cell?: number;
 }
 
-/** Cells across a channel, and their bounds, m, where none are asked for. Own choice: eddies need about twenty. */
-const ACROSS = 24;
-const CELLS: readonly [number, number] = [0.5, 2];
-const cellFor = (width: number): number => Math.min(CELLS[1], Math.max(CELLS[0], Math.round((2 * width) / ACROSS) / 2));
-
 export interface TracedReach {
   reach: Reach;
   /** Standard deviation of the bed's height by cell, m; null on land. */
@@ -54,17 +49,24 @@ export interface TracedReach {
   length: number;
   width: number;
   manning: number;
+  /** Depths that were used, and those that lie outside the banks. */
   depths: number;
+  outside: number;
 }
+
+/** Falls that water has which anyone wades or boats, m per m. */
+const SLOPES: readonly [number, number] = [1e-5, 0.05];
 
 /**
  * A reach from its outline: turned so that x runs from the upstream end to the downstream end, its bed laid by rules
  * and by the depths that were taken (traced-bed.ts).
- * @throws InputError "no-slope" and those of the bed
+ * @throws InputError "no-slope", "slope-beyond" and those of the bed
  */
 export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReach {
   const slope = options.slope ?? drawn.slope;
   if (slope === undefined) throw new InputError("no-slope");
+  if (!(slope >= SLOPES[0] && slope <= SLOPES[1]))
+    throw new InputError("slope-beyond", { low: SLOPES[0], high: SLOPES[1] });
   const { inReach, heading, middle } = framed(drawn);
   const outline = {
     left: drawn.left.map(inReach),
@@ -74,9 +76,7 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
     depths: drawn.depths.map(({ at, depth }) => ({ at: inReach(at), depth })),
     flow: { discharge: options.discharge, slope, roughness: options.roughness },
   };
-  const between = channelBetween(outline.left, outline.right);
-  const width = between.width.reduce((sum, one) => sum + one, 0) / between.width.length;
-  const bed = tracedBed(outline, options.cell ?? cellFor(width));
+  const bed = tracedBed(outline, options.cell);
   const { nx, ny, cell, origin, channel, manning } = bed;
   const local = (at: Position): Place => {
     const [x, y] = inReach(at);
@@ -99,9 +99,10 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
     deviation: Array.from(bed.deviation, (one) => (Number.isFinite(one) ? Number(one.toFixed(3)) : null)),
     heading,
     length: (channel.axis.length - 1) * channel.step,
-    width,
+    width: channel.meanWidth,
     manning,
-    depths: drawn.depths.length,
+    depths: bed.used,
+    outside: drawn.depths.length - bed.used,
   };
 }
 

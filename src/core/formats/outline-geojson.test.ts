@@ -90,6 +90,15 @@ test("a depth that was taken is met by the bed, and makes it surer there", () =>
   expect(plain.deviation[0]).toBeNull();
 });
 
+test("a depth outside the banks is counted and left out; more than kriging weighs are refused", () => {
+  const outline = (depths: unknown[]) => traceReach(readOutline(file([...banks, ...depths])), options);
+  const [plain, land] = [outline([]), outline([point("depth", at(60, -3), { depth: 1.4 })])];
+  expect(land).toMatchObject({ depths: 0, outside: 1 });
+  expect(land.reach.bed).toEqual(plain.reach.bed);
+  const many = Array.from({ length: 301 }, (_, k) => point("depth", at(k / 3, 6), { depth: 1 }));
+  expect(code(() => outline(many))).toBe("too-many-depths");
+});
+
 test("what is no outline is refused by name", () => {
   expect(code(() => readOutline("{"))).toBe("not-json");
   expect(code(() => readOutline("[]"))).toBe("not-geojson");
@@ -97,6 +106,7 @@ test("what is no outline is refused by name", () => {
   const drawn = readOutline(file(banks, {}));
   expect(code(() => traceReach(drawn, options))).toBe("no-slope");
   expect(code(() => traceReach(drawn, { ...options, slope: 0.002 }))).toBeUndefined();
+  expect(code(() => traceReach({ ...drawn, slope: 3 }, options))).toBe("slope-beyond");
   const swapped = readOutline(file([line("left-bank", bank(12)), line("right-bank", bank(0))]));
   expect(code(() => traceReach(swapped, options))).toBe("banks-cross");
 });

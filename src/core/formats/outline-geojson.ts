@@ -55,7 +55,7 @@ export function readOutline(text: string, file?: string): OutlineFile {
     rejected: [],
   };
   const { slope, name } = properties;
-  if (typeof slope === "number" && slope > 0) out.slope = slope;
+  if (typeof slope === "number") out.slope = slope;
   if (typeof name === "string") out.name = name.slice(0, 120);
   features.forEach((one, k) => {
     const read = feature.safeParse(one);

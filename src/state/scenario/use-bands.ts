@@ -31,13 +31,16 @@ export function useBands(
     const cell = Math.max(PRECOMPUTED_CELL, cellOf(reach!));
     const fields = await Promise.all(solved.map((one) => keptField(database(), bedKey(reach!), one, cell)));
     const there = fields.filter((field): field is Field => field !== undefined);
-    return answered("bands", keyOf(scope, there.map(contentOf), spots, flow), async () => {
+    const key = keyOf(scope, there.map(contentOf), spots, flow);
+    const work = async () => {
       const known = await reader.ask(async (api) => api.scoredFlows(scope));
       for (const field of there.filter((one) => !known.includes(one.discharge))) {
         signal.throwIfAborted();
         valueOf(await reader.ask(async (api) => api.scoreFlow(scope, field, request!)));
       }
       return reader.ask(async (api) => api.bands(scope, spots!, flow!));
-    });
+    };
+    // Overtaken by another question the worker has forgotten the scores: such an answer is not kept.
+    return answered("bands", key, work, signal);
   });
 }

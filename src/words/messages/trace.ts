@@ -10,6 +10,8 @@ export const TRACE: Words = {
     `The banks cross, or left and right are swapped, ${Number(p.at).toFixed(0)} m from the upstream end. Draw both from upstream to downstream.`,
   "ends-together": () => "The reach ends where it begins. Draw both banks from upstream to downstream.",
   "no-slope": () => "The fall of the water isn’t known: add a property slope to the file, or use --slope.",
+  "slope-beyond": (p) => `The fall of the water must be from ${p.low} to ${p.high} m per m.`,
+  "too-many-depths": (p) => `More than ${p.most} depths. Lay a sounder’s track out with heron soundings.`,
   "not-a-depth": (p) => `“${p.text}” isn’t a depth`,
   "not-drawn": (p) => `kind “${p.kind}” isn’t known for a ${p.geometry}`,
   "depths-not-placed": () => "Depths need a longitude, a latitude and a depth.",
