@@ -1,4 +1,5 @@
 "use client";
+import type { LiePlace } from "../core/fish/lie-place";
 import { create } from "zustand";
 import { createJSONStorage, persist } from "zustand/middleware";
 import type { ColumnMatch } from "../core/formats/gauge-csv";
@@ -163,6 +164,8 @@ interface PlannedHours {
   discharge: number;
   visibleDepth: number | null;
   temperature: number | null;
+  /** Where it starts, as the plan named it. */
+  place: LiePlace;
 }
 
 /** The plan that the stations show: while its reach and its flow are the ones that are looked at. */

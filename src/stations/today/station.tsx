@@ -128,7 +128,7 @@ function Planned({
           told={first.reach === river.reach?.id ? safety.cautions.map(({ kind }) => kind) : []}
           onRig={
             lie && !notThere
-              ? () => set({ reach: first.reach, lie: { x: lie.x, y: lie.y }, ...carried(first, river.minute) })
+              ? () => set({ reach: first.reach, lie: { x: lie.x, y: lie.y }, ...carried(first, lie, river.minute) })
               : undefined
           }
         />
@@ -140,11 +140,11 @@ function Planned({
 }
 
 /** A plan's hours and flow for the other stations: the river now where its window has begun. */
-function carried(first: PlanWindow, now: number): Pick<Settings, "flow" | "planned"> {
+function carried(first: PlanWindow, { place }: Lie, now: number): Pick<Settings, "flow" | "planned"> {
   const { reach, from, to, visibleDepth, temperature } = first;
   if (from <= now) return { flow: null, planned: null };
   const discharge = roundFlow(first.discharge);
-  return { flow: discharge, planned: { reach, from, to, discharge, visibleDepth, temperature } };
+  return { flow: discharge, planned: { reach, from, to, discharge, visibleDepth, temperature, place } };
 }
 
 const LeftOut = ({ plan, nameOf }: { plan: Plan; nameOf: (reach: string) => string }) => (
