@@ -5,6 +5,7 @@ const CORE = [
   "quantity",
   "gauge",
   "flow",
+  "trace",
   "water",
   "fish",
   "approach",

@@ -1,4 +1,6 @@
-import { traceReach } from "../src/core/flow/traced-reach";
+import { drawnOf } from "../src/core/trace/drawing";
+import { planeAbout } from "../src/core/trace/georeference";
+import { traceReach, USUAL_ROUGHNESS } from "../src/core/trace/traced-reach";
 import { readOutline } from "../src/core/formats/outline-geojson";
 import { readSoundings } from "../src/core/formats/soundings-file";
 import { InputError } from "../src/core/quantity/fault";
@@ -10,23 +12,27 @@ export const trace: Command = {
   usage: "FILE.geojson --discharge Q [--depths CSV] [--slope M_PER_M] [--roughness N] [--cell M]",
   about: `Lays the bed of a reach under an outline that was drawn or walked, at Q m3/s on the day it was seen. Output: a reach (low-heron/reach@1, its bed of kind grid) with traced.
 traced: heading (degrees from north, where the river runs to), length, width, manning, depths, outside, uncertainty, rejected[]. Of the depths, outside lie beyond the banks and are not used. uncertainty is the median standard deviation of the bed, m. rejected[] goes by feature of the outline or line of the depths.
-FILE.geojson (RFC 7946) has lines of kind left-bank and right-bank, each from its upstream end; points of kind riffle, pool, boulder (diameter, height) and depth (depth in m, or ankle, shin, knee, thigh, waist); lines of kind log and log-jam (width, height).
+FILE.geojson (RFC 7946) has lines of kind left-bank and right-bank, each from its upstream end, or a line of kind middle with lines of kind width across it.
+Points are of kind riffle, pool, pool-head, pool-tail, deep-side, inflow, boulder (diameter, height) and depth (depth in m, or ankle, shin, knee, thigh, waist, chest). Lines are of kind log, log-jam and wall (width, height), weed, overhang and undercut (width); a Polygon is an island. Inflows are read and not used.
 --depths are more depths with longitude and latitude, taken at the same flow; --slope is the fall of the water, m per m, where the file has no property slope; --roughness is Manning's n before depths are known (0.035).`,
   options: { discharge: true, depths: true, slope: true, roughness: true, cell: true },
   run: (args) => {
     const file = only(args, "an outline");
-    const drawn = readOutline(readText(file), file);
+    const { drawing, name, rejected } = readOutline(readText(file), file);
+    const drawn = drawnOf(drawing);
     const discharge = boundedOption(args, "discharge", 0.001, 1e5);
     const more = args.values.depths === undefined ? undefined : depthsOf(args.values.depths);
-    const all = { ...drawn, depths: [...drawn.depths, ...(more?.depths ?? [])] };
+    const { toPlane } = planeAbout(drawn.origin!);
+    const added = (more?.depths ?? []).map(({ at, depth }) => ({ at: toPlane(at), depth }));
+    const all = { ...drawn, depths: [...drawn.depths, ...added] };
     const optional = (name: string, low: number, high: number) =>
       args.values[name] === undefined ? undefined : boundedOption(args, name, low, high);
     const traced = traceReach(all, {
       id: "traced",
-      name: file,
+      name: name ?? file,
       discharge,
-      slope: optional("slope", 1e-5, 0.05),
-      roughness: optional("roughness", 0.01, 0.2) ?? 0.035,
+      slope: optional("slope", 1e-5, 0.05) ?? drawing.slope ?? undefined,
+      roughness: optional("roughness", 0.01, 0.2) ?? USUAL_ROUGHNESS,
       cell: optional("cell", 0.25, 10),
     });
     const { reach, heading, length, width, manning, deviation } = traced;
@@ -41,7 +47,7 @@ FILE.geojson (RFC 7946) has lines of kind left-bank and right-bank, each from it
         outside: traced.outside,
         uncertainty: median(deviation.filter((one): one is number => one !== null)),
         rejected: [
-          ...drawn.rejected.map(({ line, reason }) => ({ feature: line, reason: messageText(reason) })),
+          ...rejected.map(({ line, reason }) => ({ feature: line, reason: messageText(reason) })),
           ...(more?.rejected ?? []).map(({ line, reason }) => ({ line, reason: messageText(reason) })),
         ],
       },

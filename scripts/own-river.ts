@@ -2,12 +2,12 @@
  * `npm run own-river`: ten made-up rivers are drawn from above with twelve depths, laid again by the tracing, and held
  * against their true beds at three flows, beside a plain channel of the same outline. Written to docs/own-river.md.
  */
-import { isBetween, type Place, placeIn as placeOf } from "../src/core/flow/channel";
+import { isBetween, type Place, placeIn as placeOf } from "../src/core/trace/channel";
 import { type Field, type Grid, speedAt } from "../src/core/flow/grid";
 import { rasteriseReach } from "../src/core/flow/rasterise";
 import { solveSteady } from "../src/core/flow/steady";
-import { type Outline, tracedBed } from "../src/core/flow/traced-bed";
-import { acrossStraight, normalDepth } from "../src/core/flow/traced-depth";
+import { type Outline, tracedBed } from "../src/core/trace/traced-bed";
+import { acrossStraight, normalDepth } from "../src/core/trace/traced-depth";
 import { findSeams } from "../src/core/water/seams";
 import { drawn, type MadeRiver, madeRiver, valueAt } from "../src/testing/made-rivers";
 
@@ -106,7 +106,7 @@ const mean = (of: (one: (typeof all)[number]) => number) =>
 const thirds = all.filter((one) => one.traced.speeds >= 2 / 3).length;
 process.stdout.write(`# Your own river, from its outline
 
-Written by \`npm run own-river\`. Ten made-up rivers (\`src/testing/made-rivers.ts\`), whose true beds come by other rules than those of the tracing, are drawn as an angler would: both water's edges to a quarter of a metre, riffles and pools to two metres, the slope to a tenth, and ${DEPTHS} depths to 4 %. The bed is laid from that alone (\`src/core/flow/traced-bed.ts\`) and solved at half, once and twice the flow of the day, on ${CELL} m cells. Beside it: a plain channel of the same outline, with one depth by Manning's formula.
+Written by \`npm run own-river\`. Ten made-up rivers (\`src/testing/made-rivers.ts\`), whose true beds come by other rules than those of the tracing, are drawn as an angler would: both water's edges to a quarter of a metre, riffles and pools to two metres, the slope to a tenth, and ${DEPTHS} depths to 4 %. The bed is laid from that alone (\`src/core/trace/traced-bed.ts\`) and solved at half, once and twice the flow of the day, on ${CELL} m cells. Beside it: a plain channel of the same outline, with one depth by Manning's formula.
 
 A speed is right within ${100 * RIGHT.share} % or ${RIGHT.speed} m/s; a seam within ${SEAM} m. The first and the last width of each reach are left out: there the true river's inlet is not known.
 

@@ -1,7 +1,7 @@
-import { alongAxis, type Channel, channelBetween, isBetween, type Place, placeIn } from "../core/flow/channel";
+import { alongAxis, type Channel, channelBetween, isBetween, type Place, placeIn } from "../core/trace/channel";
 import type { Field } from "../core/flow/grid";
 import type { Reach } from "../core/flow/reach-schema";
-import type { Outline } from "../core/flow/traced-bed";
+import type { Outline } from "../core/trace/traced-bed";
 import { stream } from "../core/quantity/seeded";
 
 /**

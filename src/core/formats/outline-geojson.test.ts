@@ -1,6 +1,8 @@
 import fc from "fast-check";
-import { traceReach } from "../flow/traced-reach";
-import { depthOf, readOutline } from "./outline-geojson";
+import { drawingSchema, drawnOf } from "../trace/drawing";
+import { traceReach } from "../trace/traced-reach";
+import { waderDepth } from "../trace/wader-depth";
+import { readOutline, writeOutline } from "./outline-geojson";
 
 type Place = readonly [number, number];
 
@@ -24,7 +26,8 @@ const bank = (y: number): Place[] => Array.from({ length: 13 }, (_, k) => at(10 
 const banks = [line("left-bank", bank(0)), line("right-bank", bank(12))];
 const file = (features: unknown[], properties: unknown = { slope: 0.003, name: "Long run" }) =>
   JSON.stringify({ type: "FeatureCollection", properties, features });
-const options = { id: "r", name: "file", discharge: 4, roughness: 0.035, cell: 1 };
+const options = { id: "r", name: "file", discharge: 4, slope: 0.003, roughness: 0.035, cell: 1 };
+const drawnIn = (text: string) => drawnOf(readOutline(text).drawing);
 const code = (run: () => unknown) => {
   try {
     run();
@@ -35,7 +38,7 @@ const code = (run: () => unknown) => {
 };
 
 test("banks, marks, depths and things of a drawing; what is none of them is refused by its number", () => {
-  const drawn = readOutline(
+  const read = readOutline(
     file([
       ...banks,
       point("riffle", at(20, 6)),
@@ -49,21 +52,22 @@ test("banks, marks, depths and things of a drawing; what is none of them is refu
       { type: "Feature", geometry: { type: "Point", coordinates: [400, 2] } },
     ]),
   );
-  expect(drawn).toMatchObject({ slope: 0.003, name: "Long run" });
+  const drawn = drawnOf(read.drawing);
+  expect(read).toMatchObject({ drawing: { slope: 0.003 }, name: "Long run" });
   expect([drawn.left.length, drawn.right.length, drawn.riffles.length, drawn.pools.length]).toEqual([13, 13, 1, 1]);
   // The knee of a wader of 1.75 m: half a metre (common practice, no source).
   expect(drawn.depths.map(({ depth }) => depth)).toEqual([0.5]);
   expect(drawn.boulders[0]).toMatchObject({ diameter: 2, height: 0.8, name: "split stone" });
-  expect(drawn.rejected.map(({ line: k, reason }) => [k, reason.code])).toEqual([
+  expect(read.rejected.map(({ line: k, reason }) => [k, reason.code])).toEqual([
     [6, "not-a-depth"],
     [9, "not-drawn"],
-    [10, "bank-twice"],
+    [10, "drawn-twice"],
     [11, "not-a-feature"],
   ]);
 });
 
 test("the reach lies along x, its things at their places, its bearing that of the river", () => {
-  const drawn = readOutline(
+  const drawn = drawnIn(
     file([...banks, point("boulder", at(60, 4), { diameter: 2 }), line("log", [at(90, 2), at(94, 2)])]),
   );
   const { reach, heading, length, width } = traceReach(drawn, options);
@@ -79,7 +83,7 @@ test("the reach lies along x, its things at their places, its bearing that of th
 });
 
 test("a depth that was taken is met by the bed, and makes it surer there", () => {
-  const outline = (depths: unknown[]) => traceReach(readOutline(file([...banks, ...depths])), options);
+  const outline = (depths: unknown[]) => traceReach(drawnIn(file([...banks, ...depths])), options);
   const [plain, taken] = [outline([]), outline([point("depth", at(60.5, 6.5), { depth: 1.4 })])];
   const { nx } = plain.reach.bed as { nx: number };
   const k = 10 * nx + 60;
@@ -91,7 +95,7 @@ test("a depth that was taken is met by the bed, and makes it surer there", () =>
 });
 
 test("a depth outside the banks is counted and left out; more than kriging weighs are refused", () => {
-  const outline = (depths: unknown[]) => traceReach(readOutline(file([...banks, ...depths])), options);
+  const outline = (depths: unknown[]) => traceReach(drawnIn(file([...banks, ...depths])), options);
   const [plain, land] = [outline([]), outline([point("depth", at(60, -3), { depth: 1.4 })])];
   expect(land).toMatchObject({ depths: 0, outside: 1 });
   expect(land.reach.bed).toEqual(plain.reach.bed);
@@ -102,12 +106,14 @@ test("a depth outside the banks is counted and left out; more than kriging weigh
 test("what is no outline is refused by name", () => {
   expect(code(() => readOutline("{"))).toBe("not-json");
   expect(code(() => readOutline("[]"))).toBe("not-geojson");
-  expect(code(() => readOutline(file([banks[0]])))).toBe("no-banks");
-  const drawn = readOutline(file(banks, {}));
-  expect(code(() => traceReach(drawn, options))).toBe("no-slope");
-  expect(code(() => traceReach(drawn, { ...options, slope: 0.002 }))).toBeUndefined();
-  expect(code(() => traceReach({ ...drawn, slope: 3 }, options))).toBe("slope-beyond");
-  const swapped = readOutline(file([line("left-bank", bank(12)), line("right-bank", bank(0))]));
+  expect(code(() => readOutline(file([])))).toBe("nothing-drawn");
+  expect(code(() => drawnIn(file([banks[0]])))).toBe("no-banks");
+  expect(code(() => drawnIn(file([line("middle", bank(6))])))).toBe("no-widths");
+  const drawn = drawnIn(file(banks));
+  expect(code(() => traceReach(drawn, { ...options, slope: undefined }))).toBe("no-slope");
+  expect(code(() => traceReach(drawn, options))).toBeUndefined();
+  expect(code(() => traceReach(drawn, { ...options, slope: 3 }))).toBe("slope-beyond");
+  const swapped = drawnIn(file([line("left-bank", bank(12)), line("right-bank", bank(0))]));
   expect(code(() => traceReach(swapped, options))).toBe("banks-cross");
 });
 
@@ -120,17 +126,11 @@ test("any file is read or refused, with a fault that is placed, and every featur
   fc.assert(
     fc.property(fc.array(anything, { maxLength: 12 }), (features) => {
       try {
-        const drawn = readOutline(file(features));
-        const taken =
-          2 +
-          drawn.depths.length +
-          drawn.riffles.length +
-          drawn.pools.length +
-          drawn.boulders.length +
-          drawn.logs.length;
-        expect(taken + drawn.rejected.length).toBe(features.length);
+        const { drawing, rejected } = readOutline(file(features));
+        expect(drawing.marks.length + rejected.length).toBe(features.length);
+        expect(drawingSchema.safeParse(drawing).success).toBe(true);
       } catch (error) {
-        expect((error as { fault?: { code: string } }).fault?.code).toBe("no-banks");
+        expect((error as { fault?: { code: string } }).fault?.code).toBe("nothing-drawn");
       }
     }),
     { numRuns: 200 },
@@ -138,13 +138,41 @@ test("any file is read or refused, with a fault that is placed, and every featur
 });
 
 test("depths in words, in feet, in metres; nothing that is no depth", () => {
-  expect([depthOf(1.2), depthOf("waist"), depthOf("4 ft"), depthOf("0.8")]).toEqual([
+  expect([waderDepth(1.2), waderDepth("waist"), waderDepth("4 ft"), waderDepth("0.8")]).toEqual([
     1.2,
     1,
     expect.closeTo(1.2192, 9),
     0.8,
   ]);
-  expect([depthOf(-1), depthOf("x"), depthOf(null), depthOf("40 m"), depthOf(NaN)]).toEqual(
+  // A taller wader's waist is deeper; a chest is a quarter more than a waist (common practice, no source).
+  expect([waderDepth("waist", 1.925), waderDepth("Chest")]).toEqual([expect.closeTo(1.1, 9), 1.25]);
+  expect([waderDepth(-1), waderDepth("x"), waderDepth(null), waderDepth("40 m"), waderDepth(NaN)]).toEqual(
     new Array(5).fill(undefined),
   );
+});
+
+test("a drawing goes out and comes back with every mark in its place, to a centimetre", () => {
+  const ring = [at(50, 4), at(58, 4), at(58, 7), at(50, 7), at(50, 4)];
+  const text = file([
+    line("middle", bank(6)),
+    line("width", [at(30, 0), at(30, 12)]),
+    point("boulder", at(60, 4), { diameter: 2, name: "split stone" }),
+    { type: "Feature", geometry: { type: "Polygon", coordinates: [ring] }, properties: { kind: "island" } },
+    line("weed", [at(20, 2), at(30, 2)], { width: 3 }),
+  ]);
+  const first = readOutline(text);
+  expect(first.rejected).toEqual([]);
+  const again = readOutline(writeOutline(first.drawing, "Long run"));
+  expect(again.name).toBe("Long run");
+  const flat = (one: typeof first) => {
+    const { strips, boulders, islands, left } = drawnOf(one.drawing);
+    return [strips[0]!.line[1]!, boulders[0]!.at, islands[0]![2]!, left[0]!, left.at(-1)!];
+  };
+  const [a, b] = [flat(first), flat(again)];
+  a.forEach(([e, n], k) => expect(Math.hypot(e - b[k]![0], n - b[k]![1])).toBeLessThan(0.02));
+  expect(again.drawing.marks.map(({ kind, name, measures }) => [kind, name, measures])).toEqual(
+    first.drawing.marks.map(({ kind, name, measures }) => [kind, name, measures]),
+  );
+  const nowhere = { ...first.drawing, scale: { ...first.drawing.scale, origin: null } } as typeof first.drawing;
+  expect(code(() => writeOutline(nowhere, "x"))).toBe("no-place");
 });

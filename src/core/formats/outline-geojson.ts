@@ -1,135 +1,173 @@
 import { z } from "zod";
-import type { DrawnReach, Position } from "../flow/traced-reach";
-import { BODY_MARKS } from "../gauge/clarity";
+import { drawingSchema, type Drawing } from "../trace/drawing";
+import { georeferenceOf, planeAbout, type Position } from "../trace/georeference";
+import {
+  type Geometry,
+  MARK_NAMES,
+  type Mark,
+  markKind,
+  type MarkName,
+  type Measure,
+  MOST_MARKS,
+  MOST_PLACES,
+} from "../trace/marks";
+import { waderDepth } from "../trace/wader-depth";
+import type { Place } from "../trace/channel";
 import { InputError } from "../quantity/fault";
 import { type Message, message } from "../quantity/message";
-import { parseQuantity } from "../quantity/units";
 import { readFeatures } from "./geojson";
 import type { Rejection } from "./tally";
 
-/** An outline from a file, and the features of it that were refused, by their number. */
-export interface OutlineFile extends DrawnReach {
+/** A drawing from a file, its name, and the features of it that were refused, by their number. */
+export interface OutlineFile {
+  drawing: Drawing;
+  name?: string;
   rejected: Rejection[];
 }
 
 const number = z.number();
 const position = z.tuple([number.min(-180).max(180), number.min(-90).max(90)]).rest(number);
+const line = z.array(position).min(2).max(MOST_PLACES);
 const feature = z.object({
   type: z.literal("Feature"),
   geometry: z.discriminatedUnion("type", [
     z.object({ type: z.literal("Point"), coordinates: position }),
-    z.object({ type: z.literal("LineString"), coordinates: z.array(position).min(2).max(20_000) }),
+    z.object({ type: z.literal("LineString"), coordinates: line }),
+    z.object({ type: z.literal("Polygon"), coordinates: z.array(line.min(4)).min(1).max(50) }),
   ]),
   properties: z.record(z.string(), z.unknown()).nullish(),
 });
-/** Nobody draws more. */
-const MOST = 2000;
 
-type Drawn = z.infer<typeof feature>;
-
-/** Sizes of things whose measures are not given, m. Own choice, told in docs/formats.md. */
-const USUAL = {
-  boulder: { diameter: 1.2, height: 0.8 },
-  log: { width: 0.5, height: 0.5 },
-  jam: { width: 2.5, height: 1.2 },
+/** The GeoJSON geometry that a mark is written as. */
+const WRITTEN: Record<Geometry, z.infer<typeof feature>["geometry"]["type"]> = {
+  point: "Point",
+  line: "LineString",
+  area: "Polygon",
 };
 
+/** Paper around what a file holds, m. */
+const MARGIN = 10;
+
+interface PlacedMark extends Omit<Mark, "places"> {
+  positions: Position[];
+}
+
 /**
- * An outline as GeoJSON (RFC 7946, WGS 84): lines of kind `left-bank` and `right-bank`, each from its upstream end;
- * points
- * of kind `riffle`, `pool`, `boulder` and `depth` (`depth` in m, or a mark of a wader's body); lines of kind `log` and
- * `log-jam`. Other features are refused one by one.
- * @throws InputError "not-json", "not-geojson", "no-banks"
+ * A drawing as GeoJSON (RFC 7946, WGS 84): each feature has a `kind` (core/trace/marks.ts), as a Point, a LineString or
+ * a Polygon; banks and the middle run from their upstream ends. Its measures are in m; a depth may be a mark of a
+ * wader's body. Other features are refused one by one.
+ * @throws InputError "not-json", "not-geojson", "too-many-drawn", "nothing-drawn"
  */
 export function readOutline(text: string, file?: string): OutlineFile {
   const { features, properties } = readFeatures(text, file);
-  if (features.length > MOST) throw new InputError("too-many-drawn", { most: MOST }, { file });
-  const out: OutlineFile = {
-    left: [],
-    right: [],
-    riffles: [],
-    pools: [],
-    depths: [],
-    boulders: [],
-    logs: [],
-    rejected: [],
-  };
-  const { slope, name } = properties;
-  if (typeof slope === "number") out.slope = slope;
-  if (typeof name === "string") out.name = name.slice(0, 120);
+  if (features.length > MOST_MARKS) throw new InputError("too-many-drawn", { most: MOST_MARKS }, { file });
+  const marks: PlacedMark[] = [];
+  const rejected: Rejection[] = [];
   features.forEach((one, k) => {
     const read = feature.safeParse(one);
-    const why = read.success ? take(out, read.data) : message("not-a-feature");
-    if (why) out.rejected.push({ line: k + 1, reason: why });
+    const mark = read.success ? markFrom(read.data, marks, `drawn-${k + 1}`) : message("not-a-feature");
+    if ("code" in mark) rejected.push({ line: k + 1, reason: mark });
+    else marks.push(mark);
   });
-  if (out.left.length === 0 || out.right.length === 0) throw new InputError("no-banks", {}, { file });
-  return out;
+  if (marks.length === 0) throw new InputError("nothing-drawn", {}, { file });
+  const { slope, discharge, name } = properties;
+  const within = (value: unknown, of: z.ZodType<number | null>) => of.safeParse(value).data ?? null;
+  return {
+    drawing: {
+      ...onPaper(marks),
+      slope: within(slope, drawingSchema.shape.slope),
+      discharge: within(discharge, drawingSchema.shape.discharge),
+    },
+    ...(typeof name === "string" && name !== "" && { name: name.slice(0, 120) }),
+    rejected,
+  };
 }
 
-/** Takes a feature, or says why it is none. */
-function take(out: OutlineFile, { geometry, properties }: Drawn): Message | undefined {
+/** A mark from a feature, or why it is none. */
+function markFrom(
+  { geometry, properties }: z.infer<typeof feature>,
+  before: readonly PlacedMark[],
+  id: string,
+): PlacedMark | Message {
   const of = properties ?? {};
-  const kind = typeof of.kind === "string" ? of.kind : "";
-  const name = typeof of.name === "string" ? { name: of.name.slice(0, 60) } : {};
-  const measure = (key: string, usual: number): number =>
-    typeof of[key] === "number" && of[key] > 0 && of[key] <= 100 ? of[key] : usual;
-  if (geometry.type === "Point") {
-    const at = place(geometry.coordinates);
-    switch (kind) {
-      case "riffle":
-        out.riffles.push(at);
-        return undefined;
-      case "pool":
-        out.pools.push(at);
-        return undefined;
-      case "boulder": {
-        const { diameter, height } = USUAL.boulder;
-        out.boulders.push({ at, diameter: measure("diameter", diameter), height: measure("height", height), ...name });
-        return undefined;
-      }
-      case "depth": {
-        const depth = depthOf(of.depth);
-        if (depth === undefined) return message("not-a-depth", { text: String(of.depth).slice(0, 40) });
-        out.depths.push({ at, depth });
-        return undefined;
-      }
-    }
-    return message("not-drawn", { kind: kind.slice(0, 40) || "none", geometry: "Point" });
+  const kind = MARK_NAMES.find((one) => one === of.kind);
+  if (!kind || WRITTEN[markKind(kind).geometry] !== geometry.type)
+    return message("not-drawn", {
+      kind: typeof of.kind === "string" ? of.kind.slice(0, 40) : "none",
+      geometry: geometry.type,
+    });
+  if (markKind(kind).single && before.some((one) => one.kind === kind)) return message("drawn-twice", { kind });
+  const measures: Partial<Record<Measure, number>> = {};
+  for (const measure of Object.keys(markKind(kind).measures) as Measure[]) {
+    const value = measure === "depth" ? waderDepth(of.depth) : of[measure];
+    if (typeof value === "number" && value > 0 && value <= 100) measures[measure] = value;
+    // A depth is what such a mark is for; other measures have usual values.
+    else if (measure === "depth") return message("not-a-depth", { text: String(of.depth).slice(0, 40) });
   }
-  const line = geometry.coordinates.map(place);
-  switch (kind) {
-    case "left-bank":
-    case "right-bank": {
-      const bank = kind === "left-bank" ? out.left : out.right;
-      if (bank.length > 0) return message("bank-twice", { bank: kind === "left-bank" ? "left" : "right" });
-      bank.push(...line);
-      return undefined;
-    }
-    case "log":
-    case "log-jam": {
-      const { width, height } = kind === "log" ? USUAL.log : USUAL.jam;
-      out.logs.push({
-        line,
-        width: measure("width", width),
-        height: measure("height", height),
-        jam: kind === "log-jam",
-        ...name,
-      });
-      return undefined;
-    }
-  }
-  return message("not-drawn", { kind: kind.slice(0, 40) || "none", geometry: "LineString" });
+  const coordinates =
+    geometry.type === "Point"
+      ? [geometry.coordinates]
+      : geometry.type === "Polygon"
+        ? geometry.coordinates[0]!.slice(0, -1)
+        : geometry.coordinates;
+  return {
+    id,
+    kind,
+    positions: coordinates.map(([longitude, latitude]): Position => [longitude!, latitude!]),
+    ...(typeof of.name === "string" && of.name !== "" && { name: of.name.slice(0, 60) }),
+    ...(Object.keys(measures).length > 0 && { measures }),
+  };
 }
 
-const place = ([longitude, latitude]: readonly number[]): Position => [longitude!, latitude!];
+/** Marks on paper of their own: a metre is a unit, north is up. */
+function onPaper(marks: readonly PlacedMark[]): Pick<Drawing, "sheet" | "scale" | "marks"> {
+  const all = marks.flatMap((one) => one.positions);
+  const middle = (axis: 0 | 1) => {
+    const values = all.map((one) => one[axis]);
+    return (values.reduce((a, b) => Math.min(a, b)) + values.reduce((a, b) => Math.max(a, b))) / 2;
+  };
+  const origin: [number, number] = [middle(0), middle(1)];
+  const { toPlane } = planeAbout(origin);
+  const reach = (axis: 0 | 1) => all.reduce((most, one) => Math.max(most, Math.abs(toPlane(one)[axis])), 0) + MARGIN;
+  const [halfEast, halfNorth] = [reach(0), reach(1)];
+  return {
+    sheet: { width: 2 * halfEast, height: 2 * halfNorth },
+    scale: { kind: "file", east: [-halfEast, 1, 0], north: [halfNorth, 0, -1], origin },
+    marks: marks.map(({ positions, ...mark }) => ({
+      ...mark,
+      places: positions.map((one): [number, number] => {
+        const [e, n] = toPlane(one);
+        return [e + halfEast, halfNorth - n];
+      }),
+    })),
+  };
+}
 
-/** Depth in m, or by the body of a wader of usual height; "1.2 m" and "3 ft" too. */
-export function depthOf(value: unknown): number | undefined {
-  if (typeof value === "number") return value > 0 && value < 30 ? value : undefined;
-  if (typeof value !== "string") return undefined;
-  const text = value.trim().toLowerCase();
-  const mark = BODY_MARKS.value.find((one) => one.name === text);
-  if (mark) return mark.depth;
-  const parsed = parseQuantity(text, "length", "m");
-  return parsed.ok ? depthOf(parsed.value) : undefined;
+/**
+ * A drawing as such a file.
+ * @throws InputError "no-place" where nobody has said where on earth it lies
+ */
+export function writeOutline(drawing: Drawing, name: string): string {
+  const ground = georeferenceOf(drawing.scale);
+  if (!ground?.origin) throw new InputError("no-place");
+  const { toPosition } = planeAbout(ground.origin);
+  const position = (at: Place): number[] => toPosition(ground.toPlane(at)).map((one) => Number(one.toFixed(7)));
+  const geometry = (kind: MarkName, places: readonly Place[]) => {
+    const all = places.map(position);
+    const { geometry: laid } = markKind(kind);
+    if (laid === "point") return { type: WRITTEN.point, coordinates: all[0] };
+    return laid === "line"
+      ? { type: WRITTEN.line, coordinates: all }
+      : { type: WRITTEN.area, coordinates: [[...all, all[0]!]] };
+  };
+  const { slope, discharge } = drawing;
+  return JSON.stringify({
+    type: "FeatureCollection",
+    properties: { name, ...(slope !== null && { slope }), ...(discharge !== null && { discharge }) },
+    features: drawing.marks.map(({ kind, places, name: own, measures }) => ({
+      type: "Feature",
+      properties: { kind, ...(own && { name: own }), ...measures },
+      geometry: geometry(kind, places),
+    })),
+  });
 }

@@ -2,9 +2,13 @@ import type { Words } from "./message-format";
 
 /** What is refused of an outline that was drawn. */
 export const TRACE: Words = {
-  "no-banks": () => "The file needs a line of kind left-bank and a line of kind right-bank.",
+  "no-banks": () => "Draw both banks, or the line down the middle with its width.",
+  "no-widths": () => "Draw the width of the water across the middle line at least once.",
+  "no-scale": () => "Set the scale first.",
+  "no-place": () => "Nobody has said where on earth this lies. Set the scale by two known points first.",
+  "nothing-drawn": () => "The file has nothing drawn in it.",
   "too-many-drawn": (p) => `The file has more than ${p.most} features.`,
-  "bank-twice": (p) => `there is a second ${p.bank} bank`,
+  "drawn-twice": (p) => `there is a second ${String(p.kind).replace("-", " ")}`,
   "bank-too-short": (p) => `The ${p.bank} bank is shorter than 1 m.`,
   "banks-cross": (p) =>
     `The banks cross, or left and right are swapped, ${Number(p.at).toFixed(0)} m from the upstream end. Draw both from upstream to downstream.`,

@@ -73,18 +73,24 @@ export function channelBetween(leftBank: readonly Place[], rightBank: readonly P
  * far off the nearer bank is, m.
  */
 export function placeIn({ left, right, axis, step }: Channel, at: Place): { s: number; across: number; edge: number } {
-  let best = Infinity;
-  let s = 0;
-  for (let k = 0; k < axis.length - 1; k++) {
-    const [t, apart] = project(axis[k]!, axis[k + 1]!, at);
-    if (apart < best) [best, s] = [apart, (k + t) * step];
-  }
+  const s = projectOn(axis, at).at * step;
   const [l, r] = [distanceTo(left, at), distanceTo(right, at)];
   return { s, across: l + r > 0 ? l / (l + r) : 0.5, edge: Math.min(l, r) };
 }
 
+/** The place at a distance along the channel and a share across it; across its axis, where it bends. */
+export function placeAt({ axis, step, width }: Channel, s: number, across: number): Place {
+  const k = Math.min(axis.length - 1, Math.max(0, Math.round(s / step)));
+  const [dx, dy] = direction(axis, k);
+  const off = (across - 0.5) * width[k]!;
+  return [axis[k]![0] - off * dy, axis[k]![1] + off * dx];
+}
+
 /** Is a place between the banks? */
-export function isBetween({ ring }: Pick<Channel, "ring">, [x, y]: Place): boolean {
+export const isBetween = ({ ring }: Pick<Channel, "ring">, at: Place): boolean => isWithin(ring, at);
+
+/** Is a place within a ring? By the crossings of a ray. */
+export function isWithin(ring: readonly Place[], [x, y]: Place): boolean {
   let inside = false;
   for (let k = 0, j = ring.length - 1; k < ring.length; j = k++) {
     const [[ax, ay], [bx, by]] = [ring[k]!, ring[j]!];
@@ -166,18 +172,21 @@ function project(a: Place, b: Place, [x, y]: Place): [t: number, apart: number] 
   return [t, Math.hypot(x - a[0] - t * dx, y - a[1] - t * dy)];
 }
 
-const distanceTo = (line: readonly Place[], at: Place): number => {
-  let best = Infinity;
-  for (let k = 0; k < line.length - 1; k++) best = Math.min(best, project(line[k]!, line[k + 1]!, at)[1]);
-  return best;
-};
-
-function nearestOn(line: readonly Place[], at: Place): Place {
-  let [best, found]: [number, Place] = [Infinity, line[0]!];
+/** Where on a line a place is nearest to, as a fraction of its points, and how far off it is, m. */
+export function projectOn(line: readonly Place[], at: Place): { at: number; apart: number } {
+  let best = { at: 0, apart: Infinity };
   for (let k = 0; k < line.length - 1; k++) {
     const [t, apart] = project(line[k]!, line[k + 1]!, at);
-    const [a, b] = [line[k]!, line[k + 1]!];
-    if (apart < best) [best, found] = [apart, [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])]];
+    if (apart < best.apart) best = { at: k + t, apart };
   }
-  return found;
+  return best;
+}
+
+export const distanceTo = (line: readonly Place[], at: Place): number => projectOn(line, at).apart;
+
+function nearestOn(line: readonly Place[], at: Place): Place {
+  const found = projectOn(line, at).at;
+  const k = Math.min(line.length - 2, Math.floor(found));
+  const [a, b] = [line[k]!, line[k + 1]!];
+  return [a[0] + (found - k) * (b[0] - a[0]), a[1] + (found - k) * (b[1] - a[1])];
 }

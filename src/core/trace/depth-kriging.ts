@@ -6,6 +6,8 @@ export interface TakenDepth {
   across: number;
   /** Logarithm of it over the depth that the outline gave there. */
   ratio: number;
+  /** Its standard deviation, where it is less sure than a reading. */
+  spread?: number;
 }
 
 /**
@@ -50,7 +52,9 @@ const covarianceFor = (width: number) => {
 
 export function krige({ meanWidth }: Pick<Channel, "meanWidth">, taken: readonly TakenDepth[]): RatioAt {
   const covariance = covarianceFor(meanWidth);
-  const matrix = taken.map((a, i) => taken.map((b, j) => covariance(a, b) + (i === j ? KRIGING.reading ** 2 : 0)));
+  const matrix = taken.map((a, i) =>
+    taken.map((b, j) => covariance(a, b) + (i === j ? (a.spread ?? KRIGING.reading) ** 2 : 0)),
+  );
   const factor = cholesky(matrix);
   const weights = solve(
     factor,

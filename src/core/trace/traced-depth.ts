@@ -88,6 +88,7 @@ export function tracedDepths(
   channel: Channel,
   flow: TracedFlow,
   marks: AlongMarks,
+  isLand: (s: number, across: number) => boolean = () => false,
 ): { at: DepthAt; fall: Float64Array } {
   const wave = undulation(channel, marks);
   const shape = (k: number, across: number) =>
@@ -95,7 +96,9 @@ export function tracedDepths(
     (acrossStraight(across) / MEAN_OF_STRAIGHT) *
     inBend(across, curvatureBefore(channel, k * channel.step), channel.width[k]!);
   const plain = Float64Array.from(channel.width, (width) => normalDepth(width, flow));
-  const conveyances = plain.map((depth, k) => conveyance((across) => depth * shape(k, across), channel.width[k]!));
+  const conveyances = plain.map((depth, k) =>
+    conveyance((across) => (isLand(k * channel.step, across) ? 0 : depth * shape(k, across)), channel.width[k]!),
+  );
   // Conveyance grows with the five thirds of depth: one factor for all makes the fall right.
   const needed = slopesFor(channel, conveyances, flow);
   const mean = needed.reduce((sum, one) => sum + one, 0) / needed.length;

@@ -1,7 +1,17 @@
 import { InputError } from "../quantity/fault";
-import { alongAxis, type Channel, channelBetween, isBetween, type Place, placeIn } from "./channel";
+import {
+  alongAxis,
+  type Channel,
+  channelBetween,
+  distanceTo,
+  isBetween,
+  isWithin,
+  type Place,
+  placeAt,
+  placeIn,
+} from "./channel";
 import { krige, type TakenDepth } from "./depth-kriging";
-import { demandCells, type Grid } from "./grid";
+import { demandCells, type Grid } from "../flow/grid";
 import { type AlongMarks, conveyance, fallsOf, slopesFor, type TracedFlow, tracedDepths } from "./traced-depth";
 
 /**
@@ -15,6 +25,13 @@ export interface Outline {
   flow: TracedFlow;
   riffles: readonly Place[];
   pools: readonly Place[];
+  /** Where a pool begins and where it ends, if that is what was marked. */
+  poolHeads?: readonly Place[];
+  poolTails?: readonly Place[];
+  /** Points on the deeper side. */
+  deepSides?: readonly Place[];
+  /** Rings of land within the banks. */
+  islands?: readonly (readonly Place[])[];
   /** Depths taken on that day, m. */
   depths: readonly { at: Place; depth: number }[];
 }
@@ -62,14 +79,16 @@ export function tracedBed(outline: Outline, cell?: number): TracedBed {
   if (outline.depths.length > MOST_DEPTHS) throw new InputError("too-many-depths", { most: MOST_DEPTHS });
   const channel = channelBetween(outline.left, outline.right);
   const marks = alongMarks(channel, outline);
-  const plain = tracedDepths(channel, outline.flow, marks);
+  const islands = (outline.islands ?? []).map((ring) => [...ring, ring[0]!]);
+  const isLand = (at: Place) => islands.some((ring) => isWithin(ring, at));
+  const plain = tracedDepths(channel, outline.flow, marks, (s, across) => isLand(placeAt(channel, s, across)));
   // A depth on land says nothing of the water.
-  const within = outline.depths.filter(({ at }) => isBetween(channel, at));
+  const within = outline.depths.filter(({ at }) => isBetween(channel, at) && !isLand(at));
   const taken = within.map(({ at, depth }): TakenDepth => {
     const { s, across } = placeIn(channel, at);
     return { s, across, ratio: Math.log(Math.max(LEAST, depth) / Math.max(LEAST, plain.at(s, across))) };
   });
-  const ratio = krige(channel, taken);
+  const ratio = krige(channel, [...taken, ...deepSidesOf(channel, outline, plain.at)]);
   const depthAt = (s: number, across: number) => {
     const { mean, deviation } = ratio(s, across);
     const depth = plain.at(s, across) * Math.exp(mean);
@@ -79,14 +98,55 @@ export function tracedBed(outline: Outline, cell?: number): TracedBed {
     taken.length > 0
       ? refitted(channel, outline.flow, (s, across) => depthAt(s, across).depth)
       : { fall: plain.fall, manning: outline.flow.roughness };
-  return { ...lay(channel, { depthAt, fall, manning }, cell ?? cellFor(channel)), used: taken.length };
+  return { ...lay(channel, { depthAt, fall, manning, islands }, cell ?? cellFor(channel)), used: taken.length };
 }
 
-/** Marks by their distance along the channel. */
-const alongMarks = (channel: Channel, { riffles, pools }: Outline): AlongMarks => ({
-  riffles: riffles.map((at) => placeIn(channel, at).s),
-  pools: pools.map((at) => placeIn(channel, at).s),
-});
+/**
+ * Where a pool is deepest: so much of the way from its head to its tail, or so many widths from the one of them that
+ * is marked. Common practice, no source: pools are steep at the head and shelve to the tail.
+ */
+const DEEPEST = 0.4;
+const FROM_HEAD = 1.2;
+const FROM_TAIL = 1.8;
+
+/** Marks by their distance along the channel. A head goes with the next tail before another head. */
+function alongMarks(channel: Channel, { riffles, pools, poolHeads = [], poolTails = [] }: Outline): AlongMarks {
+  const along = (places: readonly Place[]) => places.map((at) => placeIn(channel, at).s).sort((a, b) => a - b);
+  const [heads, tails] = [along(poolHeads), along(poolTails)];
+  const width = channel.meanWidth;
+  const deepest: number[] = [];
+  const paired = new Set<number>();
+  heads.forEach((head, k) => {
+    const tail = tails.find((one) => one > head && one <= (heads[k + 1] ?? Infinity));
+    if (tail !== undefined) paired.add(tail);
+    deepest.push(tail === undefined ? head + FROM_HEAD * width : head + DEEPEST * (tail - head));
+  });
+  deepest.push(...tails.filter((one) => !paired.has(one)).map((tail) => Math.max(0, tail - FROM_TAIL * width)));
+  return { riffles: along(riffles), pools: [...along(pools), ...deepest] };
+}
+
+/** Logarithm of the deep side's depth over the other's where one was seen; how sure that is. Own choice. */
+const SEEN_DEEPER = { ratio: Math.log(2), spread: 0.2, across: 0.25 };
+
+/** What is seen of a deep side, as depths that the outline lacks: so much more there, so much less opposite. */
+function deepSidesOf(channel: Channel, { deepSides = [] }: Outline, plain: (s: number, across: number) => number) {
+  return deepSides
+    .filter((at) => isBetween(channel, at))
+    .flatMap((at): TakenDepth[] => {
+      const { s, across } = placeIn(channel, at);
+      const [deep, shallow] =
+        across < 0.5 ? [SEEN_DEEPER.across, 1 - SEEN_DEEPER.across] : [1 - SEEN_DEEPER.across, SEEN_DEEPER.across];
+      // What the bend says already counts.
+      const lacking =
+        SEEN_DEEPER.ratio - Math.log(Math.max(LEAST, plain(s, deep)) / Math.max(LEAST, plain(s, shallow)));
+      if (lacking <= 0) return [];
+      const { spread } = SEEN_DEEPER;
+      return [
+        { s, across: deep, ratio: lacking / 2, spread },
+        { s, across: shallow, ratio: -lacking / 2, spread },
+      ];
+    });
+}
 
 /** With the depths drawn to those taken: the n by which they pass the flow at the slope of the reach, and the fall. */
 function refitted(channel: Channel, flow: TracedFlow, depthAt: (s: number, across: number) => number) {
@@ -109,10 +169,12 @@ interface Laid {
   depthAt: (s: number, across: number) => { depth: number; deviation: number };
   fall: Float64Array;
   manning: number;
+  /** Closed rings of land. */
+  islands: readonly (readonly Place[])[];
 }
 
 /** The grid, from the upstream ends of both banks to their downstream ends. */
-function lay(channel: Channel, { depthAt, fall, manning }: Laid, cell: number): Omit<TracedBed, "used"> {
+function lay(channel: Channel, { depthAt, fall, manning, islands }: Laid, cell: number): Omit<TracedBed, "used"> {
   const { left, right } = channel;
   const all = [...left, ...right];
   const x0 = Math.max(left[0]![0], right[0]![0]);
@@ -130,7 +192,9 @@ function lay(channel: Channel, { depthAt, fall, manning }: Laid, cell: number): 
       const { s, across, edge } = placeIn(channel, at);
       const surface = -alongAxis(channel, fall, s);
       const k = j * nx + i;
-      if (!isBetween(channel, at)) z[k] = surface + BANK * edge;
+      const island = islands.find((ring) => isWithin(ring, at));
+      if (island) z[k] = surface + BANK * distanceTo(island, at);
+      else if (!isBetween(channel, at)) z[k] = surface + BANK * edge;
       else {
         const own = depthAt(s, across);
         z[k] = surface - own.depth;
