@@ -11,6 +11,7 @@ import type {
 import type { Observation, Photo, RuleRecord, EffortInterval } from "../core/book/bank-records";
 import type { TackleItem } from "../core/rig/tackle-item";
 import type { PackedField } from "../core/flow/precomputed";
+import type { Drawing } from "../core/trace/drawing";
 import type { Preference, WeatherRecord } from "../core/book/preferences";
 import { withFeatureIds } from "../core/flow/feature-ids";
 import { clampOld } from "./clamp-old";
@@ -24,6 +25,22 @@ export interface StoredField {
   packed: PackedField;
   ground: { bed: Float32Array; roughness: Float32Array };
   solvedAt: string;
+}
+
+/** A reach that is being drawn: under the id of the reach that it will change, or "new". */
+export interface DrawingDraft {
+  id: string;
+  name: string;
+  drawing: Drawing;
+  updatedAt: string;
+}
+
+/** A picture that a reach was drawn on, as it was shrunk; under the reach's id, or "new" while that is drawn. */
+export interface KeptPicture {
+  id: string;
+  picture: Blob;
+  width: number;
+  height: number;
 }
 
 /** Everything in the browser. Strict durability: a write that has been acknowledged is on the disk. */
@@ -44,6 +61,8 @@ export class Database extends Dexie {
   photos!: EntityTable<Photo, "id">;
   weather!: EntityTable<WeatherRecord, "id">;
   preferences!: EntityTable<Preference, "id">;
+  drawings!: EntityTable<DrawingDraft, "id">;
+  pictures!: EntityTable<KeptPicture, "id">;
 
   /** Nothing of it outlives the page. */
   readonly inMemory: boolean;
@@ -113,6 +132,8 @@ export class Database extends Dexie {
             record.updatedAt = new Date(record.issued).toISOString();
           }),
       );
+    // Reaches that are being drawn, and pictures that are kept under a plan: of this browser alone.
+    this.version(10).stores({ drawings: "id", pictures: "id" });
     this.schema = this.verno;
     this.use(validation);
   }

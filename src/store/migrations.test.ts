@@ -8,6 +8,7 @@ import { demoBook } from "../demo/book";
 import { readBook } from "./book";
 import { effortOf } from "../core/book/effort";
 import { Database } from "./database";
+import { draftOf, dropDraft, keepDraft } from "./drawings";
 import { keepWater } from "./gauges";
 import { startSession } from "./sessions";
 import { NO_SPOT } from "./effort-intervals";
@@ -43,6 +44,8 @@ const SCHEMAS: readonly Record<string, string>[] = [
     rules: "id, reach",
     photos: "id, catch",
   },
+  { weather: "id" },
+  { preferences: "id" },
 ];
 
 /** A database as an application of that schema would have made it. */
@@ -272,5 +275,27 @@ test("a browser that holds schema 7 opens with its stretches and rules, and room
   expect(back.stretches).toHaveLength(book.stretches.length);
   expect(back.rules).toEqual(book.rules);
   expect(back.weather).toMatchObject([{ id: "s", deleted: true }]);
+  await opened.delete();
+});
+
+test("a browser that holds schema 9 opens with all it had, and room for drawings and their pictures", async () => {
+  const name = `old-${count++}`;
+  const old = olderBook(name, 9);
+  await old.table("reaches").bulkAdd(book.reaches);
+  await old.table("preferences").add(book.preferences[0] ?? { id: "none" });
+  old.close();
+  const opened = new Database(name);
+  expect((await readBook(opened)).reaches).toHaveLength(book.reaches.length);
+  const drawing = {
+    sheet: { width: 9, height: 9 },
+    scale: { kind: "unknown" as const },
+    marks: [],
+    discharge: 1,
+    slope: null,
+  };
+  await keepDraft(opened, "new", "Run", drawing);
+  expect(await draftOf(opened, "new")).toMatchObject({ name: "Run", drawing });
+  await dropDraft(opened, "new");
+  expect(await draftOf(opened, "new")).toBeUndefined();
   await opened.delete();
 });

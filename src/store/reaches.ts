@@ -9,7 +9,12 @@ import type { Database } from "./database";
 import { newId } from "./identity";
 
 /** Puts a new reach in the book, its objects known by ids. Throws a located fault when it cannot be laid. */
-export async function addReach(db: Database, reach: Reach, station: string | null): Promise<ReachRecord> {
+export async function addReach(
+  db: Database,
+  reach: Reach,
+  station: string | null,
+  traced?: ReachRecord["traced"],
+): Promise<ReachRecord> {
   const sound = await soundness();
   const record: ReachRecord = {
     schema: "low-heron/reach-record@1",
@@ -17,6 +22,7 @@ export async function addReach(db: Database, reach: Reach, station: string | nul
     updatedAt: new Date().toISOString(),
     station,
     reach: sound(reach),
+    ...(traced && { traced }),
   };
   await db.reaches.put(record);
   return record;

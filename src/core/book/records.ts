@@ -4,6 +4,7 @@ import { messageOf, pathOf } from "../quantity/issue";
 import { above, between, finite, instant, latitude, longitude, positive, rule } from "../quantity/checks";
 import { unfitReach } from "../flow/reach";
 import { reachSchema } from "../flow/reach-schema";
+import { drawingSchema } from "../trace/drawing";
 import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/constituent";
@@ -94,6 +95,10 @@ export const reachRecordSchema = z
     ...base,
     station: id.nullable(),
     reach: reachSchema,
+    /** What it was drawn as: the corner of the reach in the drawing’s plane, m, and where its x runs, degrees. */
+    traced: z
+      .strictObject({ drawing: drawingSchema, corner: z.tuple([finite, finite]), heading: between(0, 360) })
+      .optional(),
     /** How an ungauged reach takes its flow from the gauge: ratio of the catchments, and lag, h. */
     transfer: z
       .strictObject({

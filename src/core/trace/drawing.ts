@@ -4,7 +4,7 @@ import { InputError } from "../quantity/fault";
 import type { Place } from "./channel";
 import { banksAbout } from "./banks-about";
 import { type Georeference, georeferenceOf, scaleSchema } from "./georeference";
-import { FEWEST_PLACES, type Mark, markKind, type MarkName, markSchema, measureOf, MOST_MARKS } from "./marks";
+import { isWhole, lineOf, type Mark, type MarkName, markSchema, measureOf, MOST_MARKS } from "./marks";
 import type { DrawnReach } from "./traced-reach";
 
 /** A reach as it was drawn, kept beside the reach that was laid from it, to be drawn further. */
@@ -21,7 +21,7 @@ export type Drawing = z.infer<typeof drawingSchema>;
 
 /** Marks of a kind that have all their places. */
 const wholeMarks = ({ marks }: Pick<Drawing, "marks">, kind: MarkName): Mark[] =>
-  marks.filter((one) => one.kind === kind && one.places.length >= FEWEST_PLACES[markKind(kind).geometry]);
+  marks.filter((one) => one.kind === kind && isWhole(one));
 
 /** What a drawing lacks before a bed can be laid, in the order in which it is asked for. */
 export type Lacking = "scale" | "banks" | "widths" | "discharge" | "slope";
@@ -46,7 +46,7 @@ export function drawnOf(drawing: Drawing): DrawnReach {
   const ground = georeferenceOf(drawing.scale);
   if (!ground) throw new InputError("no-scale");
   const of = (kind: MarkName) => wholeMarks(drawing, kind);
-  const lines = (kind: MarkName) => of(kind).map(({ places }) => places.map((one) => ground.toPlane(one)));
+  const lines = (kind: MarkName) => of(kind).map((one) => lineOf(one).map((at) => ground.toPlane(at)));
   const points = (kind: MarkName) => of(kind).map(({ places }) => ground.toPlane(places[0]!));
   const named = ({ name }: Mark) => (name ? { name } : {});
   const banks = banksOf(drawing, ground);
@@ -79,7 +79,10 @@ export function drawnOf(drawing: Drawing): DrawnReach {
 }
 
 function banksOf(drawing: Drawing, ground: Georeference): Pick<DrawnReach, "left" | "right"> {
-  const line = (kind: MarkName) => wholeMarks(drawing, kind)[0]?.places.map((one) => ground.toPlane(one));
+  const line = (kind: MarkName) => {
+    const mark = wholeMarks(drawing, kind)[0];
+    return mark && lineOf(mark).map((at) => ground.toPlane(at));
+  };
   const [left, right, middle] = [line("left-bank"), line("right-bank"), line("middle")];
   if (left && right) return { left, right };
   if (!middle) throw new InputError("no-banks");

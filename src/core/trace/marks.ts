@@ -1,5 +1,7 @@
 import { z } from "zod";
 import { above } from "../quantity/checks";
+import type { Place } from "./channel";
+import { smoothLine } from "./smooth-line";
 
 /** How a mark is laid: one point, a line of two or more, or the ring of an area. */
 export type Geometry = "point" | "line" | "area";
@@ -10,17 +12,19 @@ interface MarkKind {
   measures: Readonly<Partial<Record<Measure, number>>>;
   /** Only one can be drawn. */
   single?: true;
+  /** It runs through its places in curves. */
+  smooth?: true;
 }
 
-export const MEASURES = ["depth", "diameter", "width", "height"] as const;
+const MEASURES = ["depth", "diameter", "width", "height"] as const;
 export type Measure = (typeof MEASURES)[number];
 
 /** What can be drawn of a reach, for the screens, the GeoJSON and the bed alike. */
-export const MARK_KINDS = {
-  "left-bank": { geometry: "line", measures: {}, single: true },
-  "right-bank": { geometry: "line", measures: {}, single: true },
+const MARK_KINDS = {
+  "left-bank": { geometry: "line", measures: {}, single: true, smooth: true },
+  "right-bank": { geometry: "line", measures: {}, single: true, smooth: true },
   /** The line down the middle, where the banks are not drawn; and lines across, as long as the water is wide. */
-  middle: { geometry: "line", measures: {}, single: true },
+  middle: { geometry: "line", measures: {}, single: true, smooth: true },
   width: { geometry: "line", measures: {} },
   riffle: { geometry: "point", measures: {} },
   pool: { geometry: "point", measures: {} },
@@ -35,7 +39,7 @@ export const MARK_KINDS = {
   weed: { geometry: "line", measures: { width: 2 } },
   overhang: { geometry: "line", measures: { width: 2 } },
   undercut: { geometry: "line", measures: { width: 1 } },
-  island: { geometry: "area", measures: {} },
+  island: { geometry: "area", measures: {}, smooth: true },
   inflow: { geometry: "point", measures: {} },
 } as const satisfies Record<string, MarkKind>;
 
@@ -44,7 +48,7 @@ export const MARK_NAMES = Object.keys(MARK_KINDS) as [MarkName, ...MarkName[]];
 export const markKind = (name: MarkName): MarkKind => MARK_KINDS[name];
 
 /** Fewest places that make a mark. */
-export const FEWEST_PLACES: Record<Geometry, number> = { point: 1, line: 2, area: 3 };
+const FEWEST_PLACES: Record<Geometry, number> = { point: 1, line: 2, area: 3 };
 /** Places of one line, and marks of one drawing: nobody draws more. */
 export const MOST_PLACES = 2000;
 export const MOST_MARKS = 2000;
@@ -62,6 +66,14 @@ export const markSchema = z.strictObject({
 });
 export type Mark = z.infer<typeof markSchema>;
 
+/** A mark's line as it is drawn and laid, on the sheet. */
+export const lineOf = ({ kind, places }: Pick<Mark, "kind" | "places">): readonly Place[] =>
+  markKind(kind).smooth ? smoothLine(places, markKind(kind).geometry === "area") : places;
+
 /** A measure of a mark, m: its own, or the usual one of its kind. */
 export const measureOf = ({ kind, measures }: Pick<Mark, "kind" | "measures">, measure: Measure): number =>
   measures?.[measure] ?? markKind(kind).measures[measure] ?? NaN;
+
+/** Has a mark all the places that it needs? */
+export const isWhole = ({ kind, places }: Pick<Mark, "kind" | "places">): boolean =>
+  places.length >= FEWEST_PLACES[markKind(kind).geometry];

@@ -39,6 +39,8 @@ export interface Outline {
 export interface TracedBed extends Grid {
   /** Standard deviation of the bed's height, m: what was not measured is uncertain. Infinity on land. */
   deviation: Float64Array;
+  /** Depth on the day it was seen, m; 0 on land. */
+  depth: Float64Array;
   /** Of the grid's corner in the outline's plan, m. */
   origin: Place;
   channel: Channel;
@@ -186,6 +188,7 @@ function lay(channel: Channel, { depthAt, fall, manning, islands }: Laid, cell: 
   demandCells(nx, ny);
   const z = new Float64Array(nx * ny);
   const deviation = new Float64Array(nx * ny).fill(Infinity);
+  const depth = new Float64Array(nx * ny);
   for (let j = 0; j < ny; j++)
     for (let i = 0; i < nx; i++) {
       const at: Place = [x0 + (i + 0.5) * cell, y0 + (j + 0.5) * cell];
@@ -199,6 +202,7 @@ function lay(channel: Channel, { depthAt, fall, manning, islands }: Laid, cell: 
         const own = depthAt(s, across);
         z[k] = surface - own.depth;
         deviation[k] = own.deviation;
+        depth[k] = own.depth;
       }
     }
   return {
@@ -208,6 +212,7 @@ function lay(channel: Channel, { depthAt, fall, manning, islands }: Laid, cell: 
     z,
     roughness: new Float64Array(nx * ny).fill(manning),
     deviation,
+    depth,
     origin: [x0, y0],
     channel,
     manning,

@@ -52,6 +52,8 @@ export interface TracedReach {
   reach: Reach;
   /** Standard deviation of the bed's height by cell, m; null on land. */
   deviation: (number | null)[];
+  /** Depth by cell on the day it was drawn, m; null on land. */
+  depth: (number | null)[];
   /** The reach's own plane in the drawing's: its corner, and which way its x runs, degrees from north. */
   corner: Place;
   heading: number;
@@ -117,6 +119,7 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
   return {
     reach,
     deviation: Array.from(bed.deviation, (one) => (Number.isFinite(one) ? Number(one.toFixed(3)) : null)),
+    depth: Array.from(bed.depth, (one) => (one > 0 ? Number(one.toFixed(2)) : null)),
     corner: frame.inDrawing(origin),
     heading,
     length: (channel.axis.length - 1) * channel.step,

@@ -2,7 +2,7 @@ import { BODY_MARKS, MARKED_HEIGHT } from "../gauge/clarity";
 import { parseQuantity } from "../quantity/units";
 
 /** Depths by a wader's body, m, for one of 1.75 m; they scale with height. The chest: common practice, no source. */
-export const WADED = [...BODY_MARKS.value, { name: "chest", depth: 1.25 }] as const;
+const WADED = [...BODY_MARKS.value, { name: "chest", depth: 1.25 }] as const;
 
 /** Deepest that is taken for a depth, m. */
 const DEEPEST = 30;

@@ -150,7 +150,7 @@ export function FlowSlider({
           <span
             key={label}
             aria-hidden
-            className="absolute top-6 -translate-x-1/2 text-sm text-soft"
+            className="absolute top-6 -translate-x-1/2 text-sm whitespace-nowrap text-soft"
             style={{ left: `${place(q) * 100}%` }}
           >
             {label}

@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import type { UseFormReturn } from "react-hook-form";
 import { z } from "zod";
 import type { StationRecord } from "../../core/book/records";
@@ -138,6 +139,13 @@ function Making({ onOpenChange, stations, onSoundings }: NewReachProps) {
             Open a reach file instead
           </PickFile>
           <Button onClick={onSoundings}>From soundings</Button>
+          <Link
+            href="/reach/draw"
+            onClick={() => onOpenChange(false)}
+            className="inline-flex min-h-11 items-center rounded-md border border-edge px-4 font-semibold hover:bg-deep"
+          >
+            Draw on a picture
+          </Link>
         </span>
       }
     >

@@ -1,5 +1,6 @@
 "use client";
 import { Plus, Trash2, Undo2 } from "lucide-react";
+import Link from "next/link";
 import { useState } from "react";
 import type { Identified } from "../../core/flow/feature-ids";
 import type { Feature } from "../../core/flow/reach-schema";
@@ -48,6 +49,14 @@ export function Objects({
           <Undo2 size={18} aria-hidden />
           Undo
         </Button>
+        {editor.drawn && (
+          <Link
+            href={`/reach/draw?reach=${editor.drawn}`}
+            className="inline-flex min-h-11 items-center rounded-md border border-edge px-4 font-semibold hover:bg-deep"
+          >
+            Change the drawing
+          </Link>
+        )}
         <p className="pb-2 text-sm text-soft">
           Drag objects on the plan or move them with the arrow keys. The flow then updates.
         </p>

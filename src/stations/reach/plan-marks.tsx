@@ -252,6 +252,9 @@ function LieMark({
   );
 }
 
+/** Letters on whatever lies under them. */
+const HALO = { stroke: "var(--paper)", strokeWidth: 3.5, paintOrder: "stroke", strokeLinejoin: "round" } as const;
+
 /** Banks by name, the way of the flow, and the scale. */
 function Frame({
   size: [length, breadth],
@@ -264,10 +267,10 @@ function Frame({
 }): ReactNode {
   return (
     <>
-      <text x={12} y={18} fill="var(--ink-soft)" fontSize={14}>
+      <text x={12} y={18} fill="var(--ink-soft)" fontSize={14} {...HALO}>
         left bank
       </text>
-      <text x={12} y={breadth * scale - 10} fill="var(--ink-soft)" fontSize={14}>
+      <text x={12} y={breadth * scale - 10} fill="var(--ink-soft)" fontSize={14} {...HALO}>
         flow →
       </text>
       <ScaleBar x={length * scale - 16} y={breadth * scale - 12} scale={scale} system={system} />
@@ -280,14 +283,7 @@ function ScaleBar({ x, y, scale, system }: { x: number; y: number; scale: number
   return (
     <g stroke="var(--ink)" strokeWidth={1.5} aria-hidden>
       <path d={`M${x - metres * scale} ${y}H${x}`} />
-      <text
-        x={x - (metres * scale) / 2}
-        y={y - 6}
-        textAnchor="middle"
-        fontSize={14}
-        stroke="none"
-        fill="var(--ink-soft)"
-      >
+      <text x={x - (metres * scale) / 2} y={y - 6} textAnchor="middle" fontSize={14} fill="var(--ink-soft)" {...HALO}>
         {system === "us" ? "30 ft" : "10 m"}
       </text>
     </g>

@@ -1,6 +1,5 @@
 "use client";
-import { Maximize2, Minus, Plus } from "lucide-react";
-import { type KeyboardEvent, type MouseEvent, type ReactNode, useEffect, useRef, useState } from "react";
+import { type KeyboardEvent, type MouseEvent, useEffect, useRef, useState } from "react";
 import type { Field } from "../../core/flow/grid";
 import { useSettings } from "../../state/settings";
 import { useColours } from "../../widgets/colours";
@@ -11,8 +10,10 @@ import { PlanMarks } from "./plan-marks";
 import { probeKeys } from "./probe";
 import type { BedEditor } from "./use-bed-editor";
 import type { ReachView } from "./use-reach-view";
+import type { Underlay } from "./use-underlay";
 import { useZoom } from "./use-zoom";
 import { WaterCanvas } from "./water-canvas";
+import { ZoomButtons } from "./zoom-buttons";
 
 /** Fewest pixels a metre: a phone shows part of the reach and scrolls; a desk shows it whole. */
 const LEAST_SCALE = 6;
@@ -54,7 +55,18 @@ function useWidth() {
  * The river from above. Flow runs to the right; the left bank is on top, as it is to someone looking down-current.
  * While the bed is shaped, `editor` lets its objects be taken hold of.
  */
-export function ReachMap({ view, shown, editor }: { view: ReachView; shown: Field; editor: BedEditor | undefined }) {
+export function ReachMap({
+  view,
+  shown,
+  editor,
+  underlay,
+}: {
+  view: ReachView;
+  shown: Field;
+  editor: BedEditor | undefined;
+  /** The picture under the water, and how far that lets it through, 0 to 1. */
+  underlay: (Underlay & { through: number }) | undefined;
+}) {
   const system = useSettings((settings) => settings.system);
   const colours = useColours();
   const { ref: outer, width } = useWidth();
@@ -98,7 +110,19 @@ export function ReachMap({ view, shown, editor }: { view: ReachView; shown: Fiel
         {width > 0 && (
           <div className="relative" style={{ width: length * scale, height: breadth * scale }}>
             <Banks field={shown} scale={scale} />
-            <WaterCanvas field={shown} scale={scale} colours={colours} />
+            {underlay && underlay.through > 0 && (
+              <svg width={length * scale} height={breadth * scale} aria-hidden className="absolute inset-0">
+                <image
+                  href={underlay.url}
+                  width={underlay.width}
+                  height={underlay.height}
+                  transform={`scale(${scale}) matrix(${underlay.matrix.join(" ")})`}
+                />
+              </svg>
+            )}
+            <div style={{ opacity: underlay && 1 - underlay.through }}>
+              <WaterCanvas field={shown} scale={scale} colours={colours} />
+            </div>
             <Foam field={shown} scale={scale} colours={colours} />
             <svg width={length * scale} height={breadth * scale} className="absolute inset-0" onClick={onClick}>
               <PlanMarks view={view} shown={shown} editor={editor} scale={scale} />
@@ -106,41 +130,7 @@ export function ReachMap({ view, shown, editor }: { view: ReachView; shown: Fiel
           </div>
         )}
       </div>
-      <div className="absolute top-2 right-3 flex gap-1">
-        <ZoomButton label="Zoom in" onPress={zoom.inward}>
-          <Plus size={18} aria-hidden />
-        </ZoomButton>
-        <ZoomButton label="Zoom out" onPress={zoom.outward}>
-          <Minus size={18} aria-hidden />
-        </ZoomButton>
-        {zoom.factor > 1 && (
-          <ZoomButton label="The whole reach" onPress={zoom.whole}>
-            <Maximize2 size={16} aria-hidden />
-          </ZoomButton>
-        )}
-      </div>
+      <ZoomButtons zoom={zoom} whole="The whole reach" />
     </div>
-  );
-}
-
-function ZoomButton({
-  label,
-  onPress,
-  children,
-}: {
-  label: string;
-  onPress: (() => void) | undefined;
-  children: ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      disabled={!onPress}
-      onClick={onPress}
-      className="grid size-11 place-items-center rounded-md border border-edge bg-paper/90 hover:bg-deep disabled:opacity-40"
-    >
-      {children}
-    </button>
   );
 }

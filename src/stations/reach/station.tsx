@@ -18,6 +18,7 @@ import { SectionPanel } from "./section-panel";
 import { Status } from "./status";
 import { ReachToolbar } from "./toolbar";
 import { readyShaping } from "./use-bed-editor";
+import { useUnderlay } from "./use-underlay";
 import { type ReachView, useReachView } from "./use-reach-view";
 import { WaterWords } from "./water-words";
 import { whereNear } from "./where-near";
@@ -85,15 +86,36 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
   const { system, set } = useSettings();
   const { scenario, scale, precomputed } = view;
   const { river, field, conditions } = scenario;
+  const underlay = useUnderlay(river.reach);
+  const [through, setThrough] = useState(0.5);
   return (
     <>
       <div className="-mx-4 lg:-mx-6">
         {field.shown ? (
-          <ReachMap view={view} shown={field.shown.field} editor={shaping ? view.editor : undefined} />
+          <ReachMap
+            view={view}
+            shown={field.shown.field}
+            editor={shaping ? view.editor : undefined}
+            underlay={underlay && { ...underlay, through }}
+          />
         ) : (
           <div className="grid h-60 place-items-center text-soft">{field.fault ? "" : "Working out the flow …"}</div>
         )}
       </div>
+      {underlay && (
+        <label className="mt-2 flex min-h-11 flex-wrap items-center gap-x-3">
+          <span className="text-sm">Picture</span>
+          <input
+            type="range"
+            min={0}
+            max={1}
+            step={0.05}
+            value={through}
+            onChange={(event) => setThrough(Number(event.target.value))}
+            className="w-40 accent-(--ochre)"
+          />
+        </label>
+      )}
       {!shaping && scenario.lie && <ChosenLie lie={scenario.lie} system={system} />}
       <BedPanels view={view} shaping={shaping} />
       <FlowSlider

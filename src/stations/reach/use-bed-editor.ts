@@ -45,6 +45,8 @@ export interface BedEditor {
   remove: (id: string) => void;
   /** The measures of a reach made from a template, and how they are changed; undefined for other beds. */
   template: Template | undefined;
+  /** The id of a reach that was drawn on a picture: its drawing can be changed. */
+  drawn: string | undefined;
   reshape: (measures: Partial<Omit<Template, "kind">>) => void;
   readings: readonly WaterReading[];
   addReading: (reading: WaterReading) => void;
@@ -160,6 +162,7 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
       choose(undefined);
       keep(() => removeFeature(database(), id, feature), `The ${gone?.name ?? gone?.kind ?? "object"} was removed.`);
     },
+    drawn: record.traced && id,
     template: reach.bed.kind === "template" ? reach.bed : undefined,
     reshape: (measures) => keep(() => reshapeReach(database(), id, measures)),
     readings: reach.readings ?? [],

@@ -66,7 +66,10 @@ export function Welcome() {
         <Row title="Your river’s gauge" text="A CSV or RDB file with stage, discharge, temperature or turbidity.">
           <Button onClick={() => setImporting(true)}>Open a gauge file</Button>
         </Row>
-        <Row title="A reach of your own" text="Shape one from a template, from soundings, or open a reach file.">
+        <Row
+          title="A reach of your own"
+          text="Draw it on a picture, shape one from a template, from soundings, or open a reach file."
+        >
           <Button onClick={() => setBuilding(true)}>Add a reach</Button>
         </Row>
         <Row title="A backup" text="Restore it, or merge it into this log.">

@@ -1,0 +1,38 @@
+"use client";
+import { lackingOf } from "../../core/trace/drawing";
+import { type TracedReach, USUAL_ROUGHNESS } from "../../core/trace/traced-reach";
+import { keyOf } from "../../scenario/key";
+import { useDrawing } from "../../state/drawing";
+import { pause } from "../../state/pause";
+import { Queue } from "../../state/queue";
+import { type Stage, useStage, valueOf } from "../../state/query";
+import { land } from "../../workers/land";
+
+const queue = new Queue();
+/** ms */
+const REST = 300;
+
+/** The bed under the drawing as it stands, laid in the worker; nothing while something lacks. */
+export function useTraced(): Stage<TracedReach> {
+  const { drawing, id } = useDrawing();
+  const ready = lackingOf(drawing).length === 0;
+  const { discharge, slope } = drawing;
+  return useStage(
+    "traced",
+    ready && keyOf("traced", drawing.scale, drawing.marks, discharge, slope),
+    async (signal) => {
+      // A hand that draws is let rest first; what is overtaken is not laid.
+      await pause(REST, signal);
+      const options = {
+        id: "drawn",
+        name: "drawn",
+        discharge: discharge!,
+        slope: slope!,
+        roughness: USUAL_ROUGHNESS,
+      };
+      return valueOf(await queue.run(() => land.ask(async (api) => api.trace(drawing, options)), signal));
+    },
+    // While a point is moved the bed from before stays in sight.
+    ready && id,
+  );
+}
