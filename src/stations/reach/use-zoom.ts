@@ -62,7 +62,9 @@ export function useZoom(box: RefObject<HTMLElement | null>): Zoom {
       onPointerDown: () => {
         panned.current = false;
       },
-      onDrag: ({ delta: [dx, dy], event, cancel, first }) => {
+      onDrag: ({ delta: [dx, dy], event, cancel, first, tap }) => {
+        // A press that did not move is heard of too: it is the click's.
+        if (tap) return;
         const element = box.current!;
         const mouse = (event as PointerEvent).pointerType === "mouse";
         if (!mouse || (first && (event.target as Element).closest("[role=button], button"))) return cancel();
