@@ -143,3 +143,37 @@ test("a reach solved and read ten times: the stone's lie holds, and progress run
   expect(unsureOf(request)).toEqual({ roughness: 0.2, level: 0.05, discharge: [4.5, 5.5], cell: [1, 1.25] });
   expect(ensembleKey("a", request)).not.toBe(ensembleKey("a", { ...request, band: [4, 6] }));
 });
+
+test("a bed that is guessed holds fewer of its lies than the same bed measured", () => {
+  const discharge = 5;
+  const { nx, ny, z } = rasteriseReach({ ...reach, features: [] }, 1);
+  const grid = (deviation?: number) => ({
+    ...reach,
+    features: reach.features,
+    bed: {
+      kind: "grid" as const,
+      nx,
+      ny,
+      cell: 1,
+      z: Array.from(z),
+      ...(deviation !== undefined && { deviation: Array.from(z, () => deviation) }),
+    },
+  });
+  const reading = {
+    species: speciesById("brown-trout"),
+    visibleDepth: 1,
+    temperature: 12,
+    light: "day",
+    features: reach.features,
+  } as const;
+  const held = (of: Reach) => {
+    const field = solveSteady(rasteriseReach(of), { discharge, downstream: of.downstream });
+    const whole = readReach(field, reading);
+    const work = sightings({ reach: of, discharge, band: [discharge, discharge], reading }, field);
+    let step = work.next();
+    while (!step.done) step = work.next();
+    return robustnessOf(whole, step.value).lies.reduce((sum, { found }) => sum + found, 0);
+  };
+  const [measured, guessed] = [held(grid()), held(grid(0.35))];
+  expect(guessed).toBeLessThan(measured);
+});

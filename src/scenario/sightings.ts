@@ -1,5 +1,6 @@
 import { membersOf, rougher, type Unsure, USUAL_DOUBT } from "../core/flow/ensemble";
 import type { Field } from "../core/flow/grid";
+import { guessedBed } from "../core/flow/guessed-bed";
 import { rasteriseReach } from "../core/flow/rasterise";
 import { checkReach } from "../core/flow/reach";
 import { steadyFlow } from "../core/flow/steady";
@@ -24,7 +25,7 @@ export function* sightings(request: EnsembleRequest, near?: Field): Generator<nu
   let before = near;
   const members = membersOf(unsureOf(request));
   for (const [index, member] of members.entries()) {
-    const grid = rougher(rasteriseReach(reach, member.cell), member.roughness);
+    const grid = rougher(rasteriseReach(guessedBed(reach, index), member.cell), member.roughness);
     const work = steadyFlow(grid, {
       discharge: member.discharge,
       downstream: reach.downstream,

@@ -84,6 +84,8 @@ const gridSchema = z.strictObject({
   ny: z.int().min(3).max(20_000),
   cell: between(0.05, 50),
   z: z.array(height),
+  /** Standard deviation of each height, m, where the bed was guessed rather than measured; null on land. */
+  deviation: z.array(between(0, HIGHEST).nullable()).optional(),
 });
 
 /** Measured depths as heights, true to their plan; triangulated (soundings.ts). */

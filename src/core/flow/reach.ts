@@ -43,8 +43,11 @@ export function unfitReach({
 }: Reach): { code: string; values: Message["values"]; path: string } | null {
   if (bed.kind === "grid") {
     const cells = bed.nx * bed.ny;
-    if (bed.z.length !== cells)
-      return { code: "bed-count", values: { length: bed.z.length, nx: bed.nx, ny: bed.ny, cells }, path: "bed.z" };
+    for (const [path, { length }] of [
+      ["bed.z", bed.z],
+      ["bed.deviation", bed.deviation ?? bed.z],
+    ] as const)
+      if (length !== cells) return { code: "bed-count", values: { length, nx: bed.nx, ny: bed.ny, cells }, path };
     if (Array.isArray(roughness) && roughness.length !== cells)
       return { code: "roughness-count", values: { length: roughness.length, cells }, path: "roughness" };
   } else if (Array.isArray(roughness)) return { code: "roughness-array", values: {}, path: "roughness" };

@@ -105,11 +105,12 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
     const [x, y] = inReach(at);
     return [x - origin[0], y - origin[1]];
   };
+  const deviation = Array.from(bed.deviation, (one) => (Number.isFinite(one) ? Number(one.toFixed(3)) : null));
   const reach = checkReach({
     schema: "low-heron/reach@1",
     id: options.id,
     name: options.name,
-    bed: { kind: "grid", nx, ny, cell, z: Array.from(bed.z, (one) => Number(one.toFixed(3))) },
+    bed: { kind: "grid", nx, ny, cell, z: Array.from(bed.z, (one) => Number(one.toFixed(3))), deviation },
     roughness: Number(manning.toFixed(4)),
     downstream: { kind: "normal", slope },
     features: featuresOf(drawn, local),
@@ -118,7 +119,7 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
   });
   return {
     reach,
-    deviation: Array.from(bed.deviation, (one) => (Number.isFinite(one) ? Number(one.toFixed(3)) : null)),
+    deviation,
     depth: Array.from(bed.depth, (one) => (one > 0 ? Number(one.toFixed(2)) : null)),
     corner: frame.inDrawing(origin),
     heading,

@@ -16,6 +16,7 @@ import { placeWords } from "../../words/place";
 import { inSentence } from "../../words/text";
 import { showText } from "../../words/quantity";
 import { reasonText } from "../../words/reasons";
+import { isGuessed } from "../../core/flow/guessed-bed";
 import { doubtWords, tieWords } from "../../words/robustness";
 import { TimePanel } from "./time-panel";
 import type { ReachView } from "./use-reach-view";
@@ -74,7 +75,7 @@ function Doubt({ view, lie }: { view: ReachView; lie: Numbered<Lie> }) {
   const better = view.robustness?.tied[index];
   return (
     <p className="mt-2 text-sm">
-      {doubtWords(holds)} {better != null && lies[better] && tieWords(lies[better].number)}
+      {doubtWords(holds, isGuessed(view.scenario.river.reach?.reach))} {better != null && lies[better] && tieWords(lies[better].number)}
     </p>
   );
 }
