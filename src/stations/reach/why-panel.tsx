@@ -75,7 +75,8 @@ function Doubt({ view, lie }: { view: ReachView; lie: Numbered<Lie> }) {
   const better = view.robustness?.tied[index];
   return (
     <p className="mt-2 text-sm">
-      {doubtWords(holds, isGuessed(view.scenario.river.reach?.reach))} {better != null && lies[better] && tieWords(lies[better].number)}
+      {doubtWords(holds, isGuessed(view.scenario.river.reach?.reach))}{" "}
+      {better != null && lies[better] && tieWords(lies[better].number)}
     </p>
   );
 }
