@@ -34,7 +34,7 @@ export function proxy(request: NextRequest): NextResponse {
   if ((forwarded ?? request.nextUrl.protocol.replace(":", "")) === "https")
     response.headers.set("strict-transport-security", "max-age=31536000");
   response.headers.set("referrer-policy", "no-referrer");
-  response.headers.set("permissions-policy", "camera=(), microphone=(), geolocation=()");
+  response.headers.set("permissions-policy", "camera=(), microphone=(), geolocation=(self)");
   return response;
 }
 

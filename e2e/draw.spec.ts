@@ -1,4 +1,5 @@
 import { Buffer } from "node:buffer";
+import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
 import { DEMO_AERIAL, demoAerialBanks, demoAerialDepth, demoAerialPlace } from "../src/demo/aerial";
 import { nextTap, settled } from "./steps";
@@ -80,8 +81,8 @@ test("a bend is drawn on a picture with twelve depths, laid, kept and solved; it
   // The drawing can be changed, and the reach is laid anew.
   await page.getByRole("button", { name: "Edit the bed" }).click();
   await page.getByRole("link", { name: "Change the drawing" }).click();
-  await expect(page.getByRole("button", { name: /^Depth 12/ })).toBeVisible();
-  await page.getByRole("button", { name: /^Depth 12/ }).click();
+  await expect(page.getByRole("button", { name: /^Depth 12, / })).toBeVisible();
+  await page.getByRole("button", { name: /^Depth 12, / }).click();
   await nextTap(page);
   await page.getByRole("button", { name: "Delete", exact: true }).click();
   await expect(page.getByText("11 depths used.")).toBeVisible();
@@ -187,4 +188,56 @@ test("a bomb, a cut picture, a mislabelled file and a strange drawing are told, 
   }
   await expect(page.getByRole("button", { name: "Stone 1", exact: true }).first()).toBeVisible();
   await expect(page.getByText(/^The picture is 200\.\d m wide/)).toBeVisible();
+});
+
+/** Places of the demo stream as if it lay near 52 N 1 W: a metre is so many degrees there. */
+const onEarth = ([x, y]: Place) => ({ longitude: -1 + (x * unit) / 68_678, latitude: 52 - (y * unit) / 111_253 });
+
+test("banks walked: a GPX file with jumps, then a depth with the phone's own position", async ({ browser }) => {
+  const context = await browser.newContext({ permissions: ["geolocation"], viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  await page.goto("/reach/draw");
+  const { left, right } = demoAerialBanks(40);
+  const point = (name: string, at: Place) => {
+    const { longitude, latitude } = onEarth(at);
+    return `<${name} lat="${latitude.toFixed(7)}" lon="${longitude.toFixed(7)}">`;
+  };
+  const track = (name: string, bank: readonly Place[]) =>
+    `<trk><name>${name}</name><trkseg>${bank.map((at, k) => `${point("trkpt", k === 20 ? [at[0] + 4000, at[1]] : at)}</trkpt>`).join("")}</trkseg></trk>`;
+  const places = `${point("wpt", demoAerialPlace(0.5, 0.5))}<name>thigh</name></wpt>${point("wpt", [10, 10])}<name>car park</name></wpt>`;
+  await page.getByLabel("Track of a walk (GPX or GeoJSON)").setInputFiles({
+    name: "walk.gpx",
+    mimeType: "application/gpx+xml",
+    buffer: Buffer.from(`<gpx version="1.1">${places}${track("left", left)}${track("right", right)}</gpx>`),
+  });
+  await expect(page.getByText("1 jump left out").first()).toBeVisible();
+  await expect(page.getByRole("combobox", { name: "left" })).toContainText("Left bank");
+  await page.getByRole("button", { name: "Put on the drawing" }).click();
+  await expect(page.getByText("3 things drawn. 1 place left out")).toBeVisible();
+  await page.getByLabel("Flow that day").fill("3.2");
+  await page.keyboard.press("Enter");
+  await page.getByLabel(/^Gradient/).fill("3");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("1 depth used.")).toBeVisible();
+  await expect(page.getByText("Its place on the map is known.")).toBeVisible();
+  // The phone's own position, with its accuracy, only when asked.
+  await context.setGeolocation({ ...onEarth(demoAerialPlace(0.3, 0.4)), accuracy: 4 });
+  await page.getByRole("button", { name: "Start walking" }).click();
+  await expect(page.getByText(/accurate to 4\.0 m/)).toBeVisible();
+  await page.getByLabel("Depth here").fill("knee");
+  await page.getByRole("button", { name: "Mark depth" }).click();
+  await nextTap(page);
+  await page.getByRole("button", { name: "Stop and draw it" }).click();
+  await expect(page.getByText("2 depths used.")).toBeVisible();
+  // Out as GeoJSON, and in again.
+  const saved = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save as GeoJSON" }).click();
+  const path = await (await saved).path();
+  await page.getByLabel(/^Picture from above/).setInputFiles({
+    name: "reach.geojson",
+    mimeType: "application/geo+json",
+    buffer: readFileSync(path),
+  });
+  await expect(page.getByText("2 depths used.")).toBeVisible();
+  await context.close();
 });

@@ -2,7 +2,7 @@
 import { create } from "zustand";
 import type { Drawing } from "../core/trace/drawing";
 import type { Scale } from "../core/trace/georeference";
-import { addMark, addPlace, onSheet, removeMark, removePlace } from "../core/trace/edit";
+import { addMark, addPlace, onSheet, type PlacedMark, putOn, removeMark, removePlace } from "../core/trace/edit";
 import { isWhole, markKind, type MarkName } from "../core/trace/marks";
 import type { Place } from "../core/trace/channel";
 import { database } from "../store/database";
@@ -77,6 +77,12 @@ export function openDrawing(name: string, drawing: Drawing): void {
   draw(() => drawing);
   useDrawing.setState({ name, open: undefined, chosen: undefined, tool: "move", ends: endsOf(drawing.scale) });
   keep();
+}
+
+/** Puts what was walked on the drawing, by its place on earth, as one step. @throws InputError those of putOn */
+export function putWalked(marks: readonly PlacedMark[], isPicture: boolean): void {
+  draw((now) => putOn(now, marks, isPicture));
+  useDrawing.setState({ ends: endsOf(useDrawing.getState().drawing.scale), open: undefined, tool: "move" });
 }
 
 /**

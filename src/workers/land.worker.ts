@@ -3,6 +3,7 @@ import { scaleOf } from "../core/formats/file-place";
 import { tiffPicture } from "../core/formats/geotiff";
 import { readWorldFile } from "../core/formats/world-file";
 import { readOutline, type OutlineFile } from "../core/formats/outline-geojson";
+import { readTracks, type WalkFile } from "../core/formats/tracks";
 import { LARGEST_FILE } from "../core/formats/largest-file";
 import { type Answer, answer, answerLater } from "../core/quantity/answer";
 import { InputError } from "../core/quantity/fault";
@@ -96,14 +97,23 @@ async function fromImage(file: File, head: Uint8Array) {
   return { canvas, full: size, affine: null, epsg: null };
 }
 
+function demandSize(file: File): void {
+  if (file.size > LARGEST_FILE)
+    throw new InputError("file-too-large", { megabytes: LARGEST_FILE / 1048576 }, { file: file.name });
+}
+
 const api = {
   /** Opens a picture, with its world file where there is one; it never leaves the device. */
   picture: (file: File, world?: File): Promise<Answer<SheetPicture>> => answerLater(() => openPicture(file, world)),
   outline: (file: File): Promise<Answer<OutlineFile>> =>
     answerLater(async () => {
-      if (file.size > LARGEST_FILE)
-        throw new InputError("file-too-large", { megabytes: LARGEST_FILE / 1048576 }, { file: file.name });
+      demandSize(file);
       return readOutline(await file.text(), file.name);
+    }),
+  walk: (file: File): Promise<Answer<WalkFile>> =>
+    answerLater(async () => {
+      demandSize(file);
+      return readTracks(await file.text(), file.name);
     }),
   trace: (drawing: Drawing, options: TraceOptions): Answer<TracedReach> =>
     answer(() => traceReach(drawnOf(drawing), options)),

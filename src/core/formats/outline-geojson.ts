@@ -1,10 +1,10 @@
 import { z } from "zod";
 import { drawingSchema, type Drawing } from "../trace/drawing";
+import { type PlacedMark, putOn } from "../trace/edit";
 import { georeferenceOf, planeAbout, type Position } from "../trace/georeference";
 import {
   type Geometry,
   MARK_NAMES,
-  type Mark,
   markKind,
   type MarkName,
   type Measure,
@@ -45,13 +45,13 @@ const WRITTEN: Record<Geometry, z.infer<typeof feature>["geometry"]["type"]> = {
   area: "Polygon",
 };
 
-/** Paper around what a file holds, m. */
-const MARGIN = 10;
-
-interface PlacedMark extends Omit<Mark, "places"> {
-  positions: Position[];
-}
-
+const NOTHING: Drawing = {
+  sheet: { width: 1, height: 1 },
+  scale: { kind: "unknown" },
+  marks: [],
+  discharge: null,
+  slope: null,
+};
 /**
  * A drawing as GeoJSON (RFC 7946, WGS 84): each feature has a `kind` (core/trace/marks.ts), as a Point, a LineString or
  * a Polygon; banks and the middle run from their upstream ends. Its measures are in m; a depth may be a mark of a
@@ -74,7 +74,7 @@ export function readOutline(text: string, file?: string): OutlineFile {
   const within = (value: unknown, of: z.ZodType<number | null>) => of.safeParse(value).data ?? null;
   return {
     drawing: {
-      ...onPaper(marks),
+      ...putOn(NOTHING, marks, false),
       slope: within(slope, drawingSchema.shape.slope),
       discharge: within(discharge, drawingSchema.shape.discharge),
     },
@@ -116,30 +116,6 @@ function markFrom(
     positions: coordinates.map(([longitude, latitude]): Position => [longitude!, latitude!]),
     ...(typeof of.name === "string" && of.name !== "" && { name: of.name.slice(0, 60) }),
     ...(Object.keys(measures).length > 0 && { measures }),
-  };
-}
-
-/** Marks on paper of their own: a metre is a unit, north is up. */
-function onPaper(marks: readonly PlacedMark[]): Pick<Drawing, "sheet" | "scale" | "marks"> {
-  const all = marks.flatMap((one) => one.positions);
-  const middle = (axis: 0 | 1) => {
-    const values = all.map((one) => one[axis]);
-    return (values.reduce((a, b) => Math.min(a, b)) + values.reduce((a, b) => Math.max(a, b))) / 2;
-  };
-  const origin: [number, number] = [middle(0), middle(1)];
-  const { toPlane } = planeAbout(origin);
-  const reach = (axis: 0 | 1) => all.reduce((most, one) => Math.max(most, Math.abs(toPlane(one)[axis])), 0) + MARGIN;
-  const [halfEast, halfNorth] = [reach(0), reach(1)];
-  return {
-    sheet: { width: 2 * halfEast, height: 2 * halfNorth },
-    scale: { kind: "file", east: [-halfEast, 1, 0], north: [halfNorth, 0, -1], origin },
-    marks: marks.map(({ positions, ...mark }) => ({
-      ...mark,
-      places: positions.map((one): [number, number] => {
-        const [e, n] = toPlane(one);
-        return [e + halfEast, halfNorth - n];
-      }),
-    })),
   };
 }
 

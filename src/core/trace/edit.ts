@@ -1,6 +1,7 @@
 import type { Place } from "./channel";
 import type { Drawing } from "./drawing";
-import { georeferenceOf, planeAbout, type Scale } from "./georeference";
+import { InputError } from "../quantity/fault";
+import { type Georeference, georeferenceOf, planeAbout, type Position, type Scale } from "./georeference";
 import { type Mark, markKind, type MarkName, type Measure, MOST_MARKS, MOST_PLACES } from "./marks";
 
 /** Steps of drawing, each a new drawing; one that would make no drawing leaves it as it was. */
@@ -77,3 +78,62 @@ export function onSheet(drawing: Drawing, sheet: Drawing["sheet"], scale: Scale)
     marks: drawing.marks.map((mark) => ({ ...mark, places: mark.places.map(moved) })),
   };
 }
+
+/** What is put on a drawing by its place on earth. */
+export interface PlacedMark extends Omit<Mark, "places"> {
+  positions: readonly Position[];
+}
+
+/** Paper around what is put on a bare drawing, m, and the farthest that things of one reach lie apart, m. */
+const MARGIN = 10;
+const FARTHEST = 5000;
+
+/** Paper of a metre a unit, north up, on which all of the positions lie. */
+function paperFor(positions: readonly Position[]): Pick<Drawing, "sheet" | "scale"> {
+  const middle = (axis: 0 | 1) => {
+    const values = positions.map((one) => one[axis]);
+    return (values.reduce((a, b) => Math.min(a, b)) + values.reduce((a, b) => Math.max(a, b))) / 2;
+  };
+  const origin: [number, number] = [middle(0), middle(1)];
+  const { toPlane } = planeAbout(origin);
+  const half = (axis: 0 | 1) =>
+    positions.reduce((most, one) => Math.max(most, Math.abs(toPlane(one)[axis])), 0) + MARGIN;
+  const [east, north] = [half(0), half(1)];
+  return {
+    sheet: { width: 2 * east, height: 2 * north },
+    scale: { kind: "file", east: [-east, 1, 0], north: [north, 0, -1], origin },
+  };
+}
+
+/**
+ * Puts marks on a drawing by where they lie on earth: on paper of their own where nothing is drawn yet; else where they
+ * lie on the sheet, which grows to hold them where it is paper. A kind that is drawn once replaces the one before.
+ * @throws InputError "no-place" on a drawing whose place nobody has said, "too-far", "off-picture"
+ */
+export function putOn(drawing: Drawing, marks: readonly PlacedMark[], isPicture: boolean): Drawing {
+  if (marks.length === 0) return drawing;
+  const positions = marks.flatMap((one) => one.positions);
+  const bare = drawing.marks.length === 0 && drawing.scale.kind === "unknown" && !isPicture;
+  const before = georeferenceOf(drawing.scale);
+  if (!bare && !before?.origin) throw new InputError("no-place");
+  const known = bare ? [] : drawing.marks.flatMap(({ places }) => places.map((at) => positionOn(before!, at)));
+  const paper = paperFor([...positions, ...known]);
+  const size = Math.max(paper.sheet.width, paper.sheet.height);
+  if (size > FARTHEST) throw new InputError("too-far", { metres: size });
+  const sheet = isPicture ? drawing : onSheet(drawing, paper.sheet, paper.scale);
+  const ground = georeferenceOf(sheet.scale)!;
+  const { toPlane } = planeAbout(ground.origin!);
+  const put = marks.map(({ positions: own, ...mark }): Mark => {
+    const places = own.map((at) => ground.toSheet(toPlane(at))).filter((at) => isOn(sheet, at));
+    if (places.length === 0) throw new InputError("off-picture");
+    return { ...mark, places: places.map((at) => inSheet(sheet, at)) };
+  });
+  const replaced = (one: Mark) => markKind(one.kind).single && put.some(({ kind }) => kind === one.kind);
+  return { ...sheet, marks: [...sheet.marks.filter((one) => !replaced(one)), ...put] };
+}
+
+/** A hair beyond the edge is on it. */
+const isOn = ({ sheet }: Drawing, [x, y]: Place) => x >= -1 && y >= -1 && x <= sheet.width + 1 && y <= sheet.height + 1;
+
+const positionOn = (ground: Georeference, at: Place): Position =>
+  planeAbout(ground.origin!).toPosition(ground.toPlane(at));

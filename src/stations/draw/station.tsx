@@ -11,6 +11,7 @@ import { PicturePanel } from "./picture-panel";
 import { ScalePanel } from "./scale-panel";
 import { Sheet } from "./sheet";
 import { Tools } from "./tools";
+import { WalkPanel } from "./walk-panel";
 import { useLaidPicture } from "./use-laid-picture";
 import { useSheetFiles } from "./use-picture";
 import { useTraced } from "./use-traced";
@@ -51,6 +52,7 @@ export function DrawStation() {
         </div>
         <div className="mt-6 lg:mt-0">
           <PicturePanel files={files} />
+          <WalkPanel isPicture={files.picture !== undefined} />
           <ScalePanel />
           <LayPanel traced={traced} river={river} />
         </div>
