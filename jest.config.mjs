@@ -3,7 +3,7 @@
  * by Playwright (e2e/).
  */
 const esmOnly =
-  "(d3-[a-z-]+|internmap|delaunator|robust-predicates|comlink|suncalc|simple-statistics|dexie|flatqueue|ulid|@date-fns|@neaps/tide-predictor)";
+  "(d3-[a-z-]+|internmap|delaunator|robust-predicates|comlink|suncalc|simple-statistics|dexie|flatqueue|ulid|geotiff|quick-lru|xml-utils|zstddec|@petamoriken|@date-fns|@neaps/tide-predictor)";
 
 /**
  * Tests run in a vm, where each look at a global costs; given in as an argument it is as quick as outside: models run

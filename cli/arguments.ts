@@ -102,11 +102,11 @@ const CHUNK = 1 << 20;
 const TOLD = 100;
 
 /** Bytes of a file, or of standard input for "-": no more than are allowed are ever held. */
-export function readBytes(path: string): Buffer {
+export function readBytes(path: string, largest = LARGEST): Buffer {
   const file = path.slice(0, TOLD);
   try {
     if (path !== "-" && statSync(path).isDirectory()) throw new InputError("a-folder", { path: file }, { file });
-    return readAll(path === "-" ? 0 : openSync(path, "r"), file);
+    return readAll(path === "-" ? 0 : openSync(path, "r"), file, largest);
   } catch (error) {
     if (error instanceof InputError) throw error;
     throw new InputError(
@@ -117,7 +117,7 @@ export function readBytes(path: string): Buffer {
   }
 }
 
-function readAll(descriptor: number, file: string): Buffer {
+function readAll(descriptor: number, file: string, largest: number): Buffer {
   const parts: Buffer[] = [];
   let size = 0;
   try {
@@ -126,8 +126,8 @@ function readAll(descriptor: number, file: string): Buffer {
       const read = readSome(descriptor, part);
       if (read === 0) return Buffer.concat(parts, size);
       size += read;
-      if (size > LARGEST)
-        throw new InputError("input-too-large", { path: file, megabytes: LARGEST / 1048576 }, { file });
+      if (size > largest)
+        throw new InputError("input-too-large", { path: file, megabytes: largest / 1048576 }, { file });
       parts.push(part.subarray(0, read));
     }
   } finally {

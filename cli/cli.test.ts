@@ -9,6 +9,7 @@ import { demoBook } from "../src/demo/book";
 import { DEMO_REACHES } from "../src/demo/river";
 import { gaugeCsv } from "../src/standins/gauge";
 import { recordSince } from "../src/testing/book-samples";
+import { madeHeights } from "../src/testing/made-heights";
 
 const heron = join(__dirname, "heron.mjs");
 let folder: string;
@@ -665,4 +666,29 @@ test("trace: an outline with depths becomes a reach that is solved; swapped bank
   expect(solved).toMatchObject({ converged: true });
   expect(refuse("trace", outline(10, 0), "--discharge", "2").code).toBe("no-slope");
   expect(refuse("trace", outline(0, 10, { slope: 0.003 }), "--discharge", "2").code).toBe("banks-cross");
+});
+
+test("dem: a reach is cut out of ground heights in two tiles; a bad box, a cut grid and rough ground are told", () => {
+  const { grid, river } = madeHeights(4);
+  const { nx, ny, cell, z } = grid;
+  const tile = (from: number, to: number) =>
+    `ncols ${to - from}\nnrows ${ny}\nxllcorner ${500000 + from * cell}\nyllcorner 5761000\ncellsize ${cell}\n${Array.from(
+      { length: ny },
+      (_, j) => Array.from(z.subarray(j * nx + from, j * nx + to), (one) => one.toFixed(3)).join(" "),
+    ).join("\n")}\n`;
+  const half = Math.floor(nx / 2);
+  const [west, east] = [file("west.asc", tile(0, half)), file("east.asc", tile(half, nx))];
+  const reach = run("dem", east, west, "--discharge", "4.5", "--cell", "1") as {
+    bed: { kind: string };
+    traced: { width: number };
+    heights: { tiles: number; slope: number; share: number };
+  };
+  expect(reach.bed.kind).toBe("grid");
+  expect(reach.heights.tiles).toBe(2);
+  expect(reach.heights.slope / river.slope).toBeGreaterThan(0.85);
+  expect(reach.heights.slope / river.slope).toBeLessThan(1.15);
+  expect(reach.traced.width / river.channel.meanWidth).toBeGreaterThan(0.85);
+  expect(refuse("dem", west, "--discharge", "4.5", "--box", "1,2,3").code).toBe("not-a-box");
+  expect(refuse("dem", file("cut.asc", tile(0, half).slice(0, 200)), "--discharge", "1").code).toBe("not-a-grid");
+  expect(refuse("dem", "--discharge", "1").code).toBe("missing-argument");
 });

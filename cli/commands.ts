@@ -15,6 +15,7 @@ const COMMANDS: Record<string, () => Promise<Command>> = {
   rates: async () => (await import("./rates")).rates,
   plan: async () => (await import("./plan")).plan,
   trace: async () => (await import("./trace")).trace,
+  dem: async () => (await import("./dem")).dem,
   soundings: async () => (await import("./soundings")).soundings,
 };
 

@@ -1,11 +1,11 @@
 import { drawnOf } from "../src/core/trace/drawing";
-import { planeAbout } from "../src/core/trace/georeference";
-import { traceReach, USUAL_ROUGHNESS } from "../src/core/trace/traced-reach";
+import { planeAbout, type Position } from "../src/core/trace/georeference";
+import { type TracedReach, type TraceOptions, traceReach, USUAL_ROUGHNESS } from "../src/core/trace/traced-reach";
 import { readOutline } from "../src/core/formats/outline-geojson";
 import { readSoundings } from "../src/core/formats/soundings-file";
 import { InputError } from "../src/core/quantity/fault";
 import { messageText } from "../src/words/messages";
-import { boundedOption, only, readText } from "./arguments";
+import { type Arguments, boundedOption, only, readText } from "./arguments";
 import type { Command } from "./command";
 
 export const trace: Command = {
@@ -20,46 +20,49 @@ Points are of kind riffle, pool, pool-head, pool-tail, deep-side, inflow or boul
     const file = only(args, "an outline");
     const { drawing, name, rejected } = readOutline(readText(file), file);
     const drawn = drawnOf(drawing);
-    const discharge = boundedOption(args, "discharge", 0.001, 1e5);
-    const more = args.values.depths === undefined ? undefined : depthsOf(args.values.depths);
-    const { toPlane } = planeAbout(drawn.origin!);
-    const added = (more?.depths ?? []).map(({ at, depth }) => ({ at: toPlane(at), depth }));
-    const all = { ...drawn, depths: [...drawn.depths, ...added] };
-    const optional = (name: string, low: number, high: number) =>
-      args.values[name] === undefined ? undefined : boundedOption(args, name, low, high);
-    const traced = traceReach(all, {
-      id: "traced",
-      name: name ?? file,
-      discharge,
-      slope: optional("slope", 1e-5, 0.05) ?? drawing.slope ?? undefined,
-      roughness: optional("roughness", 0.01, 0.2) ?? USUAL_ROUGHNESS,
-      cell: optional("cell", 0.25, 10),
-    });
-    const { reach, heading, length, width, manning, deviation } = traced;
-    return {
-      ...reach,
-      traced: {
-        heading,
-        length,
-        width,
-        manning,
-        depths: traced.depths,
-        outside: traced.outside,
-        uncertainty: median(deviation.filter((one): one is number => one !== null)),
-        rejected: [
-          ...rejected.map(({ line, reason }) => ({ feature: line, reason: messageText(reason) })),
-          ...(more?.rejected ?? []).map(({ line, reason }) => ({ line, reason: messageText(reason) })),
-        ],
-      },
-    };
+    const more = depthsAsked(args, drawn.origin);
+    const traced = traceReach(
+      { ...drawn, depths: [...drawn.depths, ...more.depths] },
+      { id: "traced", name: name ?? file, ...waterAsked(args, drawing.slope) },
+    );
+    return reachWithTrace(traced, [
+      ...rejected.map(({ line, reason }) => ({ feature: line, reason: messageText(reason) })),
+      ...more.rejected,
+    ]);
   },
 };
 
-/** Depths of a file, by longitude and latitude, and its refused lines. */
-function depthsOf(path: string) {
+/** The water of the day and the cells, as the options have them. */
+export function waterAsked(args: Arguments, slope: number | null): Omit<TraceOptions, "id" | "name"> {
+  const optional = (name: string, low: number, high: number) =>
+    args.values[name] === undefined ? undefined : boundedOption(args, name, low, high);
+  return {
+    discharge: boundedOption(args, "discharge", 0.001, 1e5),
+    slope: optional("slope", 1e-5, 0.05) ?? slope ?? undefined,
+    roughness: optional("roughness", 0.01, 0.2) ?? USUAL_ROUGHNESS,
+    cell: optional("cell", 0.25, 10),
+  };
+}
+
+/** The reach with what was found of it. */
+export function reachWithTrace(traced: TracedReach, rejected: readonly object[]) {
+  const { reach, heading, length, width, manning, deviation, depths, outside } = traced;
+  const uncertainty = median(deviation.filter((one): one is number => one !== null));
+  return { ...reach, traced: { heading, length, width, manning, depths, outside, uncertainty, rejected } };
+}
+
+/** Depths of the file that --depths names, on the plane about an origin, and its refused lines. */
+export function depthsAsked(args: Arguments, origin: Position | null) {
+  const path = args.values.depths;
+  if (path === undefined) return { depths: [], rejected: [] };
   const { frame, measure, soundings, rejected } = readSoundings(readText(path), path);
-  if (frame !== "geographic" || measure !== "depth") throw new InputError("depths-not-placed", {}, { file: path });
-  return { depths: soundings.map(({ a, b, value }) => ({ at: [a, b] as const, depth: value })), rejected };
+  if (frame !== "geographic" || measure !== "depth" || !origin)
+    throw new InputError("depths-not-placed", {}, { file: path });
+  const { toPlane } = planeAbout(origin);
+  return {
+    depths: soundings.map(({ a, b, value }) => ({ at: toPlane([a, b]), depth: value })),
+    rejected: rejected.map(({ line, reason }) => ({ line, reason: messageText(reason) })),
+  };
 }
 
 const median = (values: number[]): number | null =>

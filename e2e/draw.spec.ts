@@ -2,6 +2,7 @@ import { Buffer } from "node:buffer";
 import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
 import { DEMO_AERIAL, demoAerialBanks, demoAerialDepth, demoAerialPlace } from "../src/demo/aerial";
+import { madeHeights } from "../src/testing/made-heights";
 import { nextTap, settled } from "./steps";
 
 const { unit, stakes, width } = DEMO_AERIAL;
@@ -240,4 +241,31 @@ test("banks walked: a GPX file with jumps, then a depth with the phone's own pos
   });
   await expect(page.getByText("2 depths used.")).toBeVisible();
   await context.close();
+});
+
+test("ground heights are opened: the river is found in them, its gradient with it, and a bed laid under its surface", async ({
+  page,
+}) => {
+  await page.goto("/reach/draw");
+  const { grid } = madeHeights(4);
+  const { nx, ny, cell, z } = grid;
+  const rows = Array.from({ length: ny }, (_, j) =>
+    Array.from(z.subarray(j * nx, (j + 1) * nx), (one) => one.toFixed(3)).join(" "),
+  );
+  const head = `ncols ${nx}\nnrows ${ny}\nxllcorner 500000\nyllcorner 5761000\ncellsize ${cell}\nNODATA_value -9999\n`;
+  const files = page.getByLabel(/^Picture from above/);
+  await files.setInputFiles({
+    name: "ground.asc",
+    mimeType: "text/plain",
+    buffer: Buffer.from(head + rows.join("\n")),
+  });
+  await expect(page.getByText(/They show the water’s surface, not the bed/)).toBeVisible();
+  await expect(page.getByLabel(/^Gradient/)).toHaveValue(/^(1\.9|2\.0)/);
+  await page.getByLabel("Flow that day").fill("4.5");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText(/long, 1\d\.\d m wide/)).toBeVisible();
+  // Cut short, it is told, and what was found stays.
+  await files.setInputFiles({ name: "cut.asc", mimeType: "text/plain", buffer: Buffer.from(`${head}1 2 3`) });
+  await expect(page.getByRole("alert").filter({ hasText: "This isn’t a grid of heights" })).toBeVisible();
+  await expect(page.getByText(/long, 1\d\.\d m wide/)).toBeVisible();
 });

@@ -1,3 +1,4 @@
+import { showText, type UnitSystem } from "./quantity";
 import { addWords } from "./messages";
 import { TRACE } from "./messages/trace";
 import type { Lacking } from "../core/trace/drawing";
@@ -40,6 +41,17 @@ export const MEASURE_WORDS: Record<Measure, string> = {
   width: "Width",
   height: "Height above the bottom",
 };
+
+/** What ground heights have told. */
+export function groundWords(
+  { found, cell, level }: { found: boolean; cell: number; level: boolean },
+  system: UnitSystem,
+): string {
+  const cells = `Ground heights on ${showText(cell, "distance", system)} cells.`;
+  if (!found) return `${cells} No flat water was found in them. Draw the river yourself.`;
+  const bed = "They show the water’s surface, not the bed, so the bed is laid under it.";
+  return `${cells} ${bed} ${level ? "The surface was laid level: enter the gradient." : "The gradient is that of the surface."}`;
+}
 
 /** What is still to be done before a bed can be laid. */
 export const LACKING_WORDS: Record<Lacking, string> = {

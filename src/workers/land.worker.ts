@@ -1,6 +1,8 @@
 import { imageSize } from "image-size";
 import { scaleOf } from "../core/formats/file-place";
 import { tiffPicture } from "../core/formats/geotiff";
+import { layHeights } from "../core/formats/heights";
+import { readHeights } from "../core/formats/heights-file";
 import { readWorldFile } from "../core/formats/world-file";
 import { readOutline, type OutlineFile } from "../core/formats/outline-geojson";
 import { readTracks, type WalkFile } from "../core/formats/tracks";
@@ -9,6 +11,9 @@ import { type Answer, answer, answerLater } from "../core/quantity/answer";
 import { InputError } from "../core/quantity/fault";
 import type { Drawing } from "../core/trace/drawing";
 import { drawnOf } from "../core/trace/drawing";
+import { flatWater } from "../core/trace/flat-water";
+import { hillshade } from "../core/trace/hillshade";
+import { drawingOfWater } from "../core/trace/water-drawing";
 import type { Scale } from "../core/trace/georeference";
 import { traceReach, type TracedReach, type TraceOptions } from "../core/trace/traced-reach";
 import { offer } from "./alive";
@@ -97,6 +102,41 @@ async function fromImage(file: File, head: Uint8Array) {
   return { canvas, full: size, affine: null, epsg: null };
 }
 
+/** Ground heights as a picture of their relief, with the river that was found in them, if one was. */
+export interface HeightSheet extends SheetPicture {
+  drawing: Drawing | null;
+  /** m a cell. */
+  cell: number;
+}
+
+async function openHeights(files: readonly File[]): Promise<HeightSheet> {
+  const tiles = [];
+  for (const file of files) {
+    if (file.size > LARGEST_PICTURE) throw new InputError("picture-beyond", {}, { file: file.name });
+    tiles.push(await readHeights(file, file.name));
+  }
+  const { grid, scale } = layHeights(tiles);
+  const { nx, ny } = grid;
+  const shade = hillshade(grid);
+  const rgba = new Uint8ClampedArray(nx * ny * 4);
+  shade.forEach((light, k) => {
+    const grey = Number.isNaN(light) ? 255 : 60 + 190 * light;
+    rgba.set([grey, grey, grey * 0.97, 255], 4 * k);
+  });
+  const canvas = new OffscreenCanvas(nx, ny);
+  canvas.getContext("2d")!.putImageData(new ImageData(rgba, nx, ny), 0, 0);
+  const found = answer(() => drawingOfWater(flatWater(grid), grid, scale));
+  return {
+    name: files[0]!.name,
+    picture: await canvas.convertToBlob({ type: "image/jpeg", quality: 0.9 }),
+    width: nx,
+    height: ny,
+    scale,
+    drawing: found.ok ? found.value : null,
+    cell: grid.cell,
+  };
+}
+
 function demandSize(file: File): void {
   if (file.size > LARGEST_FILE)
     throw new InputError("file-too-large", { megabytes: LARGEST_FILE / 1048576 }, { file: file.name });
@@ -105,6 +145,8 @@ function demandSize(file: File): void {
 const api = {
   /** Opens a picture, with its world file where there is one; it never leaves the device. */
   picture: (file: File, world?: File): Promise<Answer<SheetPicture>> => answerLater(() => openPicture(file, world)),
+  /** Opens ground heights, several tiles of them too. */
+  heights: (files: readonly File[]): Promise<Answer<HeightSheet>> => answerLater(() => openHeights(files)),
   outline: (file: File): Promise<Answer<OutlineFile>> =>
     answerLater(async () => {
       demandSize(file);

@@ -1,6 +1,8 @@
-import { fromBlob, type GeoTIFF, type GeoTIFFImage } from "geotiff";
+import { GeoTIFF, type GeoTIFFImage } from "geotiff";
 import { InputError } from "../quantity/fault";
 import type { FileAffine } from "./file-place";
+import type { HeightTile } from "./heights";
+import { MOST_CELLS } from "./heights-ascii";
 
 /** One block of the file is decoded at a time; a larger one is refused, bytes. */
 const LARGEST_BLOCK = 256 * 1024 * 1024;
@@ -18,10 +20,25 @@ interface Opened {
   first: GeoTIFFImage;
 }
 
+/** Parts of a file as they are asked for, in a browser, a worker and Node alike. */
+function sourceOf(file: Blob): Parameters<typeof GeoTIFF.fromSource>[0] {
+  const part = async ({ offset, length }: { offset: number; length: number }) => ({
+    offset,
+    length,
+    data: await file.slice(offset, offset + length).arrayBuffer(),
+  });
+  return {
+    fetchSlice: part,
+    fetch: (parts) => Promise.all(parts.map(async (one) => (await part(one)).data)),
+    fileSize: file.size,
+    close: () => Promise.resolve(),
+  };
+}
+
 /** @throws InputError "not-tiff" */
 async function openTiff(file: Blob, name?: string): Promise<Opened> {
   try {
-    const tiff = await fromBlob(file);
+    const tiff = await GeoTIFF.fromSource(sourceOf(file));
     return { tiff, first: await tiff.getImage(0) };
   } catch {
     throw new InputError("not-tiff", {}, { file: name });
@@ -124,4 +141,36 @@ export async function tiffPicture(file: Blob, longest: number, name?: string): P
   const [stepX, stepY] = [first.getWidth() / width, first.getHeight() / height];
   const by = ([a, b, c]: readonly [number, number, number]) => [a, b * stepX, c * stepY] as const;
   return { width, height, rgba, affine: full && { x: by(full.x), y: by(full.y) }, epsg: epsgOf(first) };
+}
+
+/**
+ * Heights of a TIFF: its first band.
+ * @throws InputError "not-tiff", "not-heights", "no-place-in-file", "grid-too-large", "picture-broken"
+ */
+export async function tiffHeights(file: Blob, name?: string): Promise<HeightTile> {
+  const { first } = await openTiff(file, name);
+  const where = { file: name };
+  if (first.getSamplesPerPixel() > 2) throw new InputError("not-heights", {}, where);
+  const affine = affineOf(first);
+  if (!affine) throw new InputError("no-place-in-file", {}, where);
+  const [width, height] = [first.getWidth(), first.getHeight()];
+  if (width * height > MOST_CELLS) throw new InputError("grid-too-large", { most: MOST_CELLS }, where);
+  demandBlocks(first, name);
+  const none = first.getGDALNoData();
+  const z = new Float32Array(width * height);
+  const rows = Math.max(BAND, first.getTileHeight());
+  try {
+    for (let top = 0; top < height; top += rows) {
+      const window = [0, top, width, Math.min(height, top + rows)];
+      const band = (await first.readRasters({
+        window,
+        samples: [0],
+        interleave: true,
+      })) as unknown as ArrayLike<number>;
+      for (let k = 0; k < band.length; k++) z[top * width + k] = band[k] === none ? NaN : band[k]!;
+    }
+  } catch {
+    throw new InputError("picture-broken", {}, where);
+  }
+  return { width, height, z, affine, epsg: epsgOf(first) };
 }

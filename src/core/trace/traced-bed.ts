@@ -32,6 +32,8 @@ export interface Outline {
   deepSides?: readonly Place[];
   /** Rings of land within the banks. */
   islands?: readonly (readonly Place[])[];
+  /** Ground beside the water, m above its surface at the upstream end, where that is known. */
+  land?: (at: Place) => number | undefined;
   /** Depths taken on that day, m. */
   depths: readonly { at: Place; depth: number }[];
 }
@@ -56,6 +58,8 @@ export interface TracedBed extends Grid {
  */
 const MARGIN = 4;
 const BANK = 0.5;
+/** Known ground beside the water stands at least so high over it: it was dry that day, m. Own choice. */
+const SHORE = 0.05;
 /** A Manning's n that depths ask for is believed between these (Chow 1959, table 5-6: clean to very weedy streams). */
 const BELIEVED: readonly [number, number] = [0.02, 0.1];
 
@@ -100,7 +104,10 @@ export function tracedBed(outline: Outline, cell?: number): TracedBed {
     taken.length > 0
       ? refitted(channel, outline.flow, (s, across) => depthAt(s, across).depth)
       : { fall: plain.fall, manning: outline.flow.roughness };
-  return { ...lay(channel, { depthAt, fall, manning, islands }, cell ?? cellFor(channel)), used: taken.length };
+  return {
+    ...lay(channel, { depthAt, fall, manning, islands, land: outline.land }, cell ?? cellFor(channel)),
+    used: taken.length,
+  };
 }
 
 /**
@@ -173,10 +180,11 @@ interface Laid {
   manning: number;
   /** Closed rings of land. */
   islands: readonly (readonly Place[])[];
+  land: Outline["land"];
 }
 
 /** The grid, from the upstream ends of both banks to their downstream ends. */
-function lay(channel: Channel, { depthAt, fall, manning, islands }: Laid, cell: number): Omit<TracedBed, "used"> {
+function lay(channel: Channel, { depthAt, fall, manning, islands, land }: Laid, cell: number): Omit<TracedBed, "used"> {
   const { left, right } = channel;
   const all = [...left, ...right];
   const x0 = Math.max(left[0]![0], right[0]![0]);
@@ -197,7 +205,7 @@ function lay(channel: Channel, { depthAt, fall, manning, islands }: Laid, cell: 
       const k = j * nx + i;
       const island = islands.find((ring) => isWithin(ring, at));
       if (island) z[k] = surface + BANK * distanceTo(island, at);
-      else if (!isBetween(channel, at)) z[k] = surface + BANK * edge;
+      else if (!isBetween(channel, at)) z[k] = Math.max(surface + SHORE, land?.(at) ?? surface + BANK * edge);
       else {
         const own = depthAt(s, across);
         z[k] = surface - own.depth;

@@ -33,6 +33,8 @@ export interface DrawnReach {
   depths: { at: Place; depth: number }[];
   boulders: { at: Place; diameter: number; height: number; name?: string }[];
   strips: Strip[];
+  /** Ground on the plane, m above the water at the upstream end, where a survey says it. */
+  land?: (at: Place) => number | undefined;
 }
 
 export interface TraceOptions {
@@ -96,6 +98,7 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
       deepSides: all(drawn.deepSides),
       islands: drawn.islands.map(all),
       depths: drawn.depths.map(({ at, depth }) => ({ at: inReach(at), depth })),
+      land: drawn.land && ((at) => drawn.land!(frame.inDrawing(at))),
       flow: { discharge: options.discharge, slope, roughness: options.roughness },
     },
     options.cell,

@@ -4,6 +4,7 @@ import { FaultNote } from "../../widgets/fault-note";
 import { FileField } from "../../widgets/file-field";
 import { Panel } from "../../widgets/panel";
 import { faultText } from "../../words/messages";
+import { groundWords } from "../../words/drawing";
 import { showText } from "../../words/quantity";
 import { count } from "../../words/text";
 import { DEMO_AERIAL } from "../../demo/aerial";
@@ -12,12 +13,12 @@ import type { SheetFiles } from "./use-picture";
 /** What is drawn on: a picture from a file, or a drawing that was saved. */
 export function PicturePanel({ files }: { files: SheetFiles }) {
   const system = useSettings((settings) => settings.system);
-  const { picture, busy, fault, refused, kept } = files;
+  const { picture, busy, fault, refused, ground, kept } = files;
   return (
     <Panel title="Picture">
       <FileField
-        label="Picture from above (PNG, JPEG, WebP or GeoTIFF, with its world file) or a drawing (GeoJSON)"
-        accept=".png,.jpg,.jpeg,.webp,.tif,.tiff,.wld,.tfw,.jgw,.pgw,.geojson,.json"
+        label="Picture from above (PNG, JPEG, WebP or GeoTIFF, with its world file), ground heights (GeoTIFF or ASC), or a drawing (GeoJSON)"
+        accept=".png,.jpg,.jpeg,.webp,.tif,.tiff,.wld,.tfw,.jgw,.pgw,.asc,.geojson,.json"
         multiple
         disabled={busy}
         onFiles={(chosen) => files.open(chosen)}
@@ -29,6 +30,7 @@ export function PicturePanel({ files }: { files: SheetFiles }) {
         </div>
       )}
       {refused > 0 && <p role="status">{count(refused, "feature")} of the file couldn’t be read and was left out.</p>}
+      {ground && <p role="status">{groundWords(ground, system)}</p>}
       {!picture && (
         <button
           type="button"

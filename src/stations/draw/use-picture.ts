@@ -1,15 +1,15 @@
 "use client";
 import { useEffect, useState } from "react";
 import { asFault } from "../../core/quantity/answer";
+import type { Drawing } from "../../core/trace/drawing";
 import type { Fault } from "../../core/quantity/fault";
-import { DEMO_AERIAL, demoAerial } from "../../demo/aerial";
+import { DEMO_AERIAL } from "../../demo/aerial";
 import { draw, openDrawing, replaceSheet, useDrawing } from "../../state/drawing";
 import { act } from "../../state/act";
-import { valueOf } from "../../state/query";
 import { database } from "../../store/database";
 import { dropPicture, keepPicture, pictureOf } from "../../store/drawings";
-import { land } from "../../workers/land";
 import type { SheetPicture } from "../../workers/land.worker";
+import { demoFile, readFiles } from "./read-files";
 
 type Opened = Pick<SheetPicture, "picture" | "width" | "height"> & { url: string };
 
@@ -20,16 +20,14 @@ const opened = ({ picture, width, height }: Pick<SheetPicture, "picture" | "widt
   url: URL.createObjectURL(picture),
 });
 
-/** World files go by these endings. */
-const WORLD = /\.(wld|tfw|jgw|pgw|wpw|tifw|jpgw|pngw)$/i;
-const OUTLINE = /\.(geojson|json)$/i;
-
 export interface SheetFiles {
   picture: Opened | undefined;
   busy: boolean;
   fault: Fault | undefined;
   /** What a drawing's file held that was refused. */
   refused: number;
+  /** Of ground heights: was a river found in them, on cells of how many m, and was its surface laid level? */
+  ground: { found: boolean; cell: number; level: boolean } | undefined;
   open: (files: readonly File[]) => void;
   openDemo: () => void;
   /** The picture stays in this browser with the reach. */
@@ -44,20 +42,15 @@ export function useSheetFiles(): SheetFiles {
   const [busy, setBusy] = useState(false);
   const [fault, setFault] = useState<Fault | undefined>();
   const [refused, setRefused] = useState(0);
+  const [ground, setGround] = useState<SheetFiles["ground"]>();
   const [kept, setKept] = useState(false);
 
   useEffect(() => {
     if (id === undefined) return;
-    let gone = false;
-    act(async () => {
-      const found = await pictureOf(database(), id);
-      if (gone || !found) return;
-      setPicture(opened(found));
+    return keptPicture(id, (found) => {
+      setPicture(found);
       setKept(true);
     });
-    return () => {
-      gone = true;
-    };
   }, [id]);
   useEffect(() => () => void (picture && URL.revokeObjectURL(picture.url)), [picture]);
 
@@ -70,6 +63,7 @@ export function useSheetFiles(): SheetFiles {
     setBusy(true);
     setFault(undefined);
     setRefused(0);
+    setGround(undefined);
     try {
       await work();
     } catch (error) {
@@ -79,32 +73,32 @@ export function useSheetFiles(): SheetFiles {
     }
   };
   const open = async (files: readonly File[]) => {
-    const world = files.find((one) => WORLD.test(one.name));
-    const file = files.find((one) => one !== world);
-    if (!file) return;
-    if (OUTLINE.test(file.name)) {
-      const read = valueOf(await land.ask(async (api) => api.outline(file)));
-      openDrawing(read.name ?? file.name.replace(/\.[^.]+$/, ""), read.drawing);
+    const read = await readFiles(files);
+    if (!read) return;
+    if (read.kind === "drawing") {
+      openDrawing(read.name, read.drawing);
       setPicture(undefined);
-      setRefused(read.rejected.length);
+      setRefused(read.refused);
       return;
     }
-    await show(valueOf(await land.ask(async (api) => api.picture(file, world))));
+    await show(read.sheet);
+    if (read.kind === "heights") {
+      if (read.drawing) draw((now) => overHeights(now, read.drawing!));
+      setGround({ found: read.drawing !== null, cell: read.cell, level: read.drawing?.slope === null });
+    }
+  };
+  const openDemo = async () => {
+    await open([await demoFile()]);
+    draw(asDemo);
   };
   return {
     picture,
     busy,
     fault,
     refused,
+    ground,
     open: (files) => act(() => take(() => open(files))),
-    openDemo: () =>
-      act(() =>
-        take(async () => {
-          const file = await demoFile();
-          await show(valueOf(await land.ask(async (api) => api.picture(file))));
-          draw((now) => ({ ...now, discharge: DEMO_AERIAL.discharge, slope: DEMO_AERIAL.slope }));
-        }),
-      ),
+    openDemo: () => act(() => take(openDemo)),
     kept,
     keep: (wanted) =>
       act(async () => {
@@ -121,18 +115,33 @@ export function useSheetFiles(): SheetFiles {
   };
 }
 
+/** Reads the picture that was kept with a drawing; what comes after it was given up is not told. */
+function keptPicture(id: string, onFound: (picture: Opened) => void): () => void {
+  let gone = false;
+  act(async () => {
+    const found = await pictureOf(database(), id);
+    if (!gone && found) onFound(opened(found));
+  });
+  return () => {
+    gone = true;
+  };
+}
+
+/** The river found in ground heights, with the water that was entered before. */
+const overHeights = (now: Drawing, found: Drawing): Drawing => ({
+  ...found,
+  discharge: now.discharge,
+  slope: found.slope ?? now.slope,
+});
+
+const asDemo = (now: Drawing): Drawing => ({
+  ...now,
+  discharge: DEMO_AERIAL.discharge,
+  slope: DEMO_AERIAL.slope,
+});
+
 const sized = ({ picture, width, height }: Pick<SheetPicture, "picture" | "width" | "height">) => ({
   picture,
   width,
   height,
 });
-
-/** The demo stream as a file, as if it had been saved from somewhere. */
-async function demoFile(): Promise<File> {
-  const { width, height, name } = DEMO_AERIAL;
-  const canvas = document.createElement("canvas");
-  [canvas.width, canvas.height] = [width, height];
-  canvas.getContext("2d")!.putImageData(new ImageData(demoAerial(), width, height), 0, 0);
-  const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, "image/png"));
-  return new File([blob!], name, { type: "image/png" });
-}

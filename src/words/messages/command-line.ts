@@ -3,6 +3,7 @@ import { listed, type Words } from "./message-format";
 /** What the command line refuses. */
 export const COMMAND_LINE: Words = {
   "unknown-option": (p) => `--${p.name} isn’t an option here. Options: ${listed(p.known)}.`,
+  "not-a-box": () => "--box is west, south, east and north in degrees, with commas.",
   "missing-value": (p) => `--${p.name} needs a value.`,
   "missing-argument": (p) => `Give ${p.what}.`,
   "too-many-arguments": (p) => `Only one argument is allowed: ${p.what}.`,
