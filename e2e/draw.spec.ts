@@ -240,6 +240,16 @@ test("banks walked: a GPX file with jumps, then a depth with the phone's own pos
     buffer: readFileSync(path),
   });
   await expect(page.getByText("2 depths used.")).toBeVisible();
+  // On the plan, on request: where the phone is, and the way to the lie.
+  await page.getByRole("button", { name: "Add this reach" }).click();
+  await page.waitForURL("**/reach");
+  await settled(page);
+  await page.getByRole("button", { name: "Where am I?" }).click();
+  await expect(page.getByText(/(You’re on lie \d|Lie \d: .* (down|up)stream).*Accurate to 4\.0 m\./)).toBeVisible();
+  await context.setGeolocation({ latitude: 52.5, longitude: -1, accuracy: 8 });
+  await expect(page.getByText(/^You’re .* from this reach\. Accurate to 8\.0 m\./)).toBeVisible();
+  await page.getByRole("button", { name: "hide my place" }).click();
+  await expect(page.getByRole("button", { name: "Where am I?" })).toBeVisible();
   await context.close();
 });
 

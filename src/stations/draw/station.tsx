@@ -36,6 +36,8 @@ export function DrawStation() {
   if (river.ready && wanted !== NEW && !record?.traced)
     return <p className="text-soft">This reach wasn’t drawn on a picture, so there’s no drawing to change.</p>;
   if (id !== wanted) return <p role="status">Opening the drawing …</p>;
+  // On a phone what is drawn on comes first, while there is nothing.
+  const bare = !files.picture && drawing.marks.length === 0;
   return (
     <div className="mx-auto max-w-[1400px]">
       <div className="mb-3 flex flex-wrap items-baseline gap-x-6">
@@ -44,13 +46,13 @@ export function DrawStation() {
           Back to Reach
         </Link>
       </div>
-      <div className="gap-8 lg:grid lg:grid-cols-[minmax(0,1fr)_23rem]">
+      <div className="flex flex-col gap-x-8 lg:grid lg:grid-cols-[minmax(0,1fr)_23rem]">
         <div>
           <Sheet picture={files.picture?.url} laid={laid} />
           <Tools />
           <MarkList />
         </div>
-        <div className="mt-6 lg:mt-0">
+        <div className={`lg:mt-0 ${bare ? "order-first mb-6 lg:order-none" : "mt-6"}`}>
           <PicturePanel files={files} />
           <WalkPanel isPicture={files.picture !== undefined} />
           <ScalePanel />

@@ -9,7 +9,7 @@ import { MARK_WORDS } from "../../words/drawing";
 import { showText } from "../../words/quantity";
 import { count } from "../../words/text";
 import { TRACK_KINDS, type TrackKind } from "./walked-marks";
-import { type Located, type Locating, usePosition } from "./use-position";
+import { type Located, type Locating, usePosition } from "../../state/use-position";
 
 /** Positions that are surer than this make a line, m. A phone under the open sky does better. */
 const SURE = 20;

@@ -12,6 +12,7 @@ import type { BedEditor } from "./use-bed-editor";
 import type { ReachView } from "./use-reach-view";
 import type { Underlay } from "./use-underlay";
 import { useZoom } from "./use-zoom";
+import { type Here, HereMark } from "./where-am-i";
 import { WaterCanvas } from "./water-canvas";
 import { ZoomButtons } from "./zoom-buttons";
 
@@ -60,12 +61,15 @@ export function ReachMap({
   shown,
   editor,
   underlay,
+  here,
 }: {
   view: ReachView;
   shown: Field;
   editor: BedEditor | undefined;
   /** The picture under the water, and how far that lets it through, 0 to 1. */
   underlay: (Underlay & { through: number }) | undefined;
+  /** Where the angler is, if they asked. */
+  here: Here | undefined;
 }) {
   const system = useSettings((settings) => settings.system);
   const colours = useColours();
@@ -126,6 +130,7 @@ export function ReachMap({
             <Foam field={shown} scale={scale} colours={colours} />
             <svg width={length * scale} height={breadth * scale} className="absolute inset-0" onClick={onClick}>
               <PlanMarks view={view} shown={shown} editor={editor} scale={scale} />
+              {here && <HereMark here={here} scale={scale} />}
             </svg>
           </div>
         )}

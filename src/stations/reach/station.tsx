@@ -11,6 +11,7 @@ import { Panel } from "../../widgets/panel";
 import { BedPanels } from "./bed-panels";
 import { FishPanel } from "./fish-panel";
 import { FlowSlider } from "./flow-slider";
+import { GroundBar, useHere } from "./ground-bar";
 import { LieList } from "./lie-list";
 import { ReachMap } from "./plan";
 import { SeasonLine } from "./season-line";
@@ -88,6 +89,7 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
   const { river, field, conditions } = scenario;
   const underlay = useUnderlay(river.reach);
   const [through, setThrough] = useState(0.5);
+  const locator = useHere(river.reach);
   return (
     <>
       <div className="-mx-4 lg:-mx-6">
@@ -97,25 +99,13 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
             shown={field.shown.field}
             editor={shaping ? view.editor : undefined}
             underlay={underlay && { ...underlay, through }}
+            here={locator.here}
           />
         ) : (
           <div className="grid h-60 place-items-center text-soft">{field.fault ? "" : "Working out the flow …"}</div>
         )}
       </div>
-      {underlay && (
-        <label className="mt-2 flex min-h-11 flex-wrap items-center gap-x-3">
-          <span className="text-sm">Picture</span>
-          <input
-            type="range"
-            min={0}
-            max={1}
-            step={0.05}
-            value={through}
-            onChange={(event) => setThrough(Number(event.target.value))}
-            className="w-40 accent-(--ochre)"
-          />
-        </label>
-      )}
+      <GroundBar view={view} slider={underlay && { through, onChange: setThrough }} locator={locator} />
       {!shaping && scenario.lie && <ChosenLie lie={scenario.lie} system={system} />}
       <BedPanels view={view} shaping={shaping} />
       <FlowSlider

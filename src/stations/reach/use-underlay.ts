@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from "react";
 import type { ReachRecord } from "../../core/book/records";
 import type { Place } from "../../core/trace/channel";
 import { georeferenceOf } from "../../core/trace/georeference";
+import { inReach } from "../../core/trace/place-in-reach";
 import { act } from "../../state/act";
 import { database } from "../../store/database";
 import { pictureOf } from "../../store/drawings";
@@ -43,13 +44,7 @@ export function useUnderlay(record: ReachRecord | undefined): Underlay | undefin
 function matrixOf({ drawing, corner, heading }: NonNullable<ReachRecord["traced"]>): readonly number[] | undefined {
   const ground = georeferenceOf(drawing.scale);
   if (!ground) return undefined;
-  const turn = (heading * Math.PI) / 180;
-  const [de, dn] = [Math.sin(turn), Math.cos(turn)];
-  const inReach = (on: Place): Place => {
-    const [e, n] = ground.toPlane(on);
-    const [x, y] = [e - corner[0], n - corner[1]];
-    return [x * de + y * dn, x * dn - y * de];
-  };
-  const [o, right, down] = [inReach([0, 0]), inReach([1, 0]), inReach([0, 1])];
+  const onReach = (on: Place): Place => inReach({ corner, heading }, ground.toPlane(on));
+  const [o, right, down] = [onReach([0, 0]), onReach([1, 0]), onReach([0, 1])];
   return [right[0] - o[0], right[1] - o[1], down[0] - o[0], down[1] - o[1], o[0], o[1]];
 }

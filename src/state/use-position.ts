@@ -1,6 +1,6 @@
 "use client";
 import { useEffect, useRef, useState } from "react";
-import type { Position } from "../../core/trace/georeference";
+import type { Position } from "../core/trace/georeference";
 
 /** Where the device is, as it says itself: with the radius that holds it two times in three, m. */
 export interface Located {

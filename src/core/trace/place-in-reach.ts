@@ -1,0 +1,28 @@
+import type { Place } from "./channel";
+import type { Drawing } from "./drawing";
+import { georeferenceOf, planeAbout, type Position } from "./georeference";
+
+/** A reach that was drawn, on the ground: its corner on the drawing's plane, m, and where its x runs, degrees. */
+export interface TracedPlace {
+  drawing: Pick<Drawing, "scale">;
+  corner: Place;
+  heading: number;
+}
+
+/** Is it known where on earth a drawn reach lies? */
+export const isPlaced = (traced: TracedPlace | undefined): traced is TracedPlace =>
+  traced !== undefined && georeferenceOf(traced.drawing.scale)?.origin != null;
+
+/** A place on the drawing's plane in the reach's own m, x downstream and y to the right. */
+export function inReach({ corner, heading }: Omit<TracedPlace, "drawing">, [e, n]: Place): Place {
+  const turn = (heading * Math.PI) / 180;
+  const [de, dn] = [Math.sin(turn), Math.cos(turn)];
+  const [x, y] = [e - corner[0], n - corner[1]];
+  return [x * de + y * dn, x * dn - y * de];
+}
+
+/** A position on earth in the reach's own m; undefined where nobody said where it lies. */
+export function positionInReach(traced: TracedPlace, at: Position): Place | undefined {
+  const origin = georeferenceOf(traced.drawing.scale)?.origin;
+  return origin ? inReach(traced, planeAbout(origin).toPlane(at)) : undefined;
+}
