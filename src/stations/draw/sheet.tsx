@@ -17,6 +17,10 @@ const ARROWS: Readonly<Record<string, Place>> = {
   ArrowDown: [0, 1],
 };
 
+/** A sheet lower than this has room for its buttons above it, px. */
+const LOW = 200;
+const BUTTONS = 60;
+
 /** Room that the sheet may take, px: most of the screen, but never all of it. */
 function useRoom() {
   const ref = useRef<HTMLDivElement>(null);
@@ -81,7 +85,12 @@ export function Sheet({ picture, laid }: { picture: string | undefined; laid: La
     tapSheet([(event.clientX - frame.left) / scale, (event.clientY - frame.top) / scale]);
   };
   return (
-    <div ref={ref} className="relative rounded-md border border-line bg-deep">
+    <div
+      ref={ref}
+      className="relative rounded-md border border-line bg-deep"
+      // On a low sheet the buttons would lie over what is drawn.
+      style={{ paddingTop: height * whole < LOW ? BUTTONS : 0 }}
+    >
       <div
         ref={box}
         tabIndex={0}

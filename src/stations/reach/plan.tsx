@@ -83,12 +83,19 @@ export function ReachMap({
   const { probe } = view;
   const x = view.scenario.lie?.x;
   const shaping = editor !== undefined;
-  // The lie is kept in sight; not under a hand that shapes the bed, or what it reaches for would slip away.
+  const located = here !== undefined;
+  // The lie is kept in sight, or the angler's own place when it is first known; not under a hand that shapes the bed,
+  // or what it reaches for would slip away.
+  const seen = useRef(here?.place[0]);
+  useEffect(() => {
+    seen.current = here?.place[0];
+  });
   useEffect(() => {
     const element = box.current;
-    if (element && !shaping && x !== undefined && element.scrollWidth > element.clientWidth + 4)
-      element.scrollTo({ left: x * scale - element.clientWidth / 2, behavior: glide() });
-  }, [x, scale, shaping]);
+    const at = located ? seen.current : x;
+    if (element && !shaping && at !== undefined && element.scrollWidth > element.clientWidth + 4)
+      element.scrollTo({ left: at * scale - element.clientWidth / 2, behavior: glide() });
+  }, [x, scale, shaping, located]);
   const onKey = (event: KeyboardEvent) => {
     if (event.key === "+" || event.key === "=") zoom.inward?.();
     else if (event.key === "-") zoom.outward?.();
