@@ -41,6 +41,62 @@ async function settled(page) {
   await page.waitForTimeout(1000);
 }
 
+/** What is tapped on the demo picture, px, and depths there, m (src/demo/aerial.ts has the true ones). */
+const DRAWN = {
+  banks: {
+    "Left bank": [
+      [11, 278],
+      [96, 255],
+      [179, 285],
+      [243, 326],
+      [294, 359],
+      [343, 374],
+      [394, 346],
+      [443, 296],
+      [524, 263],
+      [609, 270],
+      [684, 307],
+      [732, 352],
+      [783, 375],
+      [832, 355],
+      [883, 315],
+      [952, 277],
+    ],
+    "Right bank": [
+      [49, 342],
+      [96, 323],
+      [151, 332],
+      [197, 378],
+      [266, 426],
+      [353, 429],
+      [432, 396],
+      [490, 355],
+      [537, 322],
+      [589, 324],
+      [636, 364],
+      [697, 407],
+      [781, 430],
+      [867, 417],
+      [930, 369],
+      [975, 327],
+    ],
+  },
+  depths: [
+    [68, 280, 0.47],
+    [152, 313, 0.85],
+    [236, 349, 0.39],
+    [304, 412, 0.52],
+    [385, 377, 0.93],
+    [469, 341, 0.42],
+    [536, 281, 0.54],
+    [618, 319, 0.86],
+    [701, 353, 0.39],
+    [771, 412, 0.48],
+    [851, 370, 0.78],
+    [933, 335, 0.37],
+  ],
+};
+
 const views = [
   {
     name: "today",
@@ -107,6 +163,43 @@ const views = [
       await make.waitFor();
       await make.scrollIntoViewIfNeeded();
       await page.waitForTimeout(800);
+    },
+  },
+  {
+    name: "draw",
+    path: "/reach/draw",
+    sizes: ["desk"],
+    ready: async (page) => {
+      await page.getByRole("button", { name: "Try the demo picture" }).click();
+      await page.getByLabel("Save the picture with the reach").waitFor();
+      const sheet = page.getByRole("group", { name: /^The drawing/ }).locator("svg");
+      const tap = async ([x, y]) => {
+        const scale = (await sheet.boundingBox()).width / 1000;
+        await sheet.click({ position: { x: x * scale, y: y * scale } });
+      };
+      const tool = (name) => page.getByRole("button", { name, exact: true }).first().click();
+      await tool("Set point A");
+      await tap([250, 500]);
+      await tap([550, 500]);
+      await page.getByLabel("Distance from A to B").fill("60 m");
+      await page.keyboard.press("Enter");
+      for (const [name, bank] of Object.entries(DRAWN.banks)) {
+        await tool(name);
+        for (const at of bank) await tap(at);
+        await tool("Finish the line");
+      }
+      for (const [x, y, depth] of DRAWN.depths) {
+        await tool("Depth");
+        // A tap at once, where the page has scrolled under the finger, would be taken for a second one.
+        await page.waitForTimeout(600);
+        await tap([x, y]);
+        await page.getByLabel("Depth", { exact: true }).fill(`${depth} m`);
+        await page.keyboard.press("Enter");
+      }
+      await tool("Select and move");
+      await page.getByText("12 depths used.").waitFor();
+      await page.evaluate(() => window.scrollTo(0, 0));
+      await page.waitForTimeout(1500);
     },
   },
   {
