@@ -1,6 +1,6 @@
 "use client";
 import { create } from "zustand";
-import type { Drawing } from "../core/trace/drawing";
+import type { Drawing } from "../core/trace/drawing-schema";
 import type { Scale } from "../core/trace/georeference";
 import { addMark, addPlace, onSheet, type PlacedMark, putOn, removeMark, removePlace } from "../core/trace/edit";
 import { isWhole, markKind, type MarkName } from "../core/trace/marks";

@@ -11,7 +11,7 @@ import type {
 import type { Observation, Photo, RuleRecord, EffortInterval } from "../core/book/bank-records";
 import type { TackleItem } from "../core/rig/tackle-item";
 import type { PackedField } from "../core/flow/precomputed";
-import type { Drawing } from "../core/trace/drawing";
+import type { Drawing } from "../core/trace/drawing-schema";
 import type { Preference, WeatherRecord } from "../core/book/preferences";
 import { withFeatureIds } from "../core/flow/feature-ids";
 import { clampOld } from "./clamp-old";

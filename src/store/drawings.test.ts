@@ -1,6 +1,7 @@
 import "fake-indexeddb/auto";
 import { createHash } from "node:crypto";
-import { type Drawing, drawnOf } from "../core/trace/drawing";
+import { drawnOf } from "../core/trace/drawing";
+import type { Drawing } from "../core/trace/drawing-schema";
 import { traceReach } from "../core/trace/traced-reach";
 import { readArchive, writeArchive } from "../core/formats/archive";
 import { readBook } from "./book";

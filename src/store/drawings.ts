@@ -1,4 +1,4 @@
-import type { Drawing } from "../core/trace/drawing";
+import type { Drawing } from "../core/trace/drawing-schema";
 import type { TracedReach } from "../core/trace/traced-reach";
 import { fetched } from "../core/quantity/fetched";
 import type { ReachRecord } from "../core/book/records";

@@ -57,22 +57,6 @@ export const optional = <T>(schema: z.ZodType<T, string>) =>
 export const LATITUDE: Limits = { low: -90, high: 90, beyond: "Degrees from −90 to 90." };
 export const LONGITUDE: Limits = { low: -180, high: 180, beyond: "Degrees from −180 to 180." };
 
-/** Latitude and longitude as most maps give them, "52.1034, -1.2210"; longitude first in what comes of it. */
-export const positionEntry = z.string().transform((text, context): [number, number] => {
-  const parts = text
-    .replace(/[°]/g, "")
-    .split(/[,;\s]+/)
-    .filter((one) => one !== "")
-    .map((one) => parseNumber(one));
-  const [latitude, longitude] = parts;
-  if (parts.length === 2 && latitude?.ok && longitude?.ok) {
-    const [n, e] = [latitude.value, longitude.value];
-    if (Math.abs(n) <= 90 && Math.abs(e) <= 180) return [e, n];
-  }
-  context.addIssue({ code: "custom", message: "Enter latitude, then longitude, in degrees: 52.1034, −1.2210." });
-  return z.NEVER;
-});
-
 /** Text of a bounded length, its ends trimmed. */
 export const textEntry = (most: number) => z.string().trim().max(most, `At most ${most} letters.`);
 

@@ -9,7 +9,7 @@ import { readTracks, type WalkFile } from "../core/formats/tracks";
 import { LARGEST_FILE } from "../core/formats/largest-file";
 import { type Answer, answer, answerLater } from "../core/quantity/answer";
 import { InputError } from "../core/quantity/fault";
-import type { Drawing } from "../core/trace/drawing";
+import type { Drawing } from "../core/trace/drawing-schema";
 import { drawnOf } from "../core/trace/drawing";
 import { flatWater } from "../core/trace/flat-water";
 import { hillshade } from "../core/trace/hillshade";

@@ -4,7 +4,7 @@ import { messageOf, pathOf } from "../quantity/issue";
 import { above, between, finite, instant, latitude, longitude, positive, rule } from "../quantity/checks";
 import { unfitReach } from "../flow/reach";
 import { reachSchema } from "../flow/reach-schema";
-import { drawingSchema } from "../trace/drawing";
+import { drawingSchema } from "../trace/drawing-schema";
 import { BAND_MEASURES } from "../gauge/band";
 import { PARAMETERS } from "../gauge/series";
 import { constituentSchema } from "../gauge/constituent";

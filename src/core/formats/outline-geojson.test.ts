@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { drawingSchema, drawnOf } from "../trace/drawing";
+import { drawnOf } from "../trace/drawing";
+import { drawingSchema } from "../trace/drawing-schema";
 import { traceReach } from "../trace/traced-reach";
 import { waderDepth } from "../trace/wader-depth";
 import { readOutline, writeOutline } from "./outline-geojson";

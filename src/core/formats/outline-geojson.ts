@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { drawingSchema, type Drawing } from "../trace/drawing";
+import { drawingSchema, type Drawing } from "../trace/drawing-schema";
 import { type PlacedMark, putOn } from "../trace/edit";
 import { georeferenceOf, planeAbout, type Position } from "../trace/georeference";
 import {

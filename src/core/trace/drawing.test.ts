@@ -1,4 +1,5 @@
-import { type Drawing, drawnOf, lackingOf } from "./drawing";
+import { drawnOf, lackingOf } from "./drawing";
+import type { Drawing } from "./drawing-schema";
 import { georeferenceOf, planeAbout, type Scale } from "./georeference";
 import type { Mark } from "./marks";
 import { traceReach } from "./traced-reach";

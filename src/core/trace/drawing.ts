@@ -1,23 +1,11 @@
-import { z } from "zod";
-import { above, between } from "../quantity/checks";
 import { InputError } from "../quantity/fault";
 import type { Place } from "./channel";
 import { banksAbout } from "./banks-about";
-import { type Georeference, georeferenceOf, scaleSchema } from "./georeference";
-import { isWhole, lineOf, type Mark, type MarkName, markSchema, measureOf, MOST_MARKS } from "./marks";
+import type { Drawing } from "./drawing-schema";
+import { type Georeference, georeferenceOf } from "./georeference";
+import { lineOf } from "./mark-line";
+import { isWhole, type Mark, type MarkName, measureOf } from "./marks";
 import type { DrawnReach } from "./traced-reach";
-
-/** A reach as it was drawn, kept beside the reach that was laid from it, to be drawn further. */
-export const drawingSchema = z.strictObject({
-  /** Size of what is drawn on: a picture's pixels as it is shown. */
-  sheet: z.strictObject({ width: above(0, 1e5), height: above(0, 1e5) }),
-  scale: scaleSchema,
-  marks: z.array(markSchema).max(MOST_MARKS),
-  /** The water on the day it was seen: m3/s, m per m, and Manning's n before depths are known. */
-  discharge: above(0, 1e5).nullable(),
-  slope: between(1e-5, 0.05).nullable(),
-});
-export type Drawing = z.infer<typeof drawingSchema>;
 
 /** Marks of a kind that have all their places. */
 const wholeMarks = ({ marks }: Pick<Drawing, "marks">, kind: MarkName): Mark[] =>

@@ -1,5 +1,5 @@
 import type { Place } from "./channel";
-import type { Drawing } from "./drawing";
+import type { Drawing } from "./drawing-schema";
 import { InputError } from "../quantity/fault";
 import { type Georeference, georeferenceOf, planeAbout, type Position, type Scale } from "./georeference";
 import { type Mark, markKind, type MarkName, type Measure, MOST_MARKS, MOST_PLACES } from "./marks";

@@ -1,7 +1,5 @@
 import { z } from "zod";
 import { above } from "../quantity/checks";
-import type { Place } from "./channel";
-import { smoothLine } from "./smooth-line";
 
 /** How a mark is laid: one point, a line of two or more, or the ring of an area. */
 export type Geometry = "point" | "line" | "area";
@@ -65,10 +63,6 @@ export const markSchema = z.strictObject({
   measures: z.partialRecord(z.enum(MEASURES), above(0, 100)).optional(),
 });
 export type Mark = z.infer<typeof markSchema>;
-
-/** A mark's line as it is drawn and laid, on the sheet. */
-export const lineOf = ({ kind, places }: Pick<Mark, "kind" | "places">): readonly Place[] =>
-  markKind(kind).smooth ? smoothLine(places, markKind(kind).geometry === "area") : places;
 
 /** A measure of a mark, m: its own, or the usual one of its kind. */
 export const measureOf = ({ kind, measures }: Pick<Mark, "kind" | "measures">, measure: Measure): number =>

@@ -1,4 +1,5 @@
-import { type Drawing, drawnOf } from "./drawing";
+import { drawnOf } from "./drawing";
+import type { Drawing } from "./drawing-schema";
 import { planeAbout } from "./georeference";
 import { isPlaced, positionInReach } from "./place-in-reach";
 import { traceReach } from "./traced-reach";

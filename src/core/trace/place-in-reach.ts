@@ -1,5 +1,5 @@
 import type { Place } from "./channel";
-import type { Drawing } from "./drawing";
+import type { Drawing } from "./drawing-schema";
 import { georeferenceOf, planeAbout, type Position } from "./georeference";
 
 /** A reach that was drawn, on the ground: its corner on the drawing's plane, m, and where its x runs, degrees. */

@@ -1,4 +1,4 @@
-import type { Drawing } from "./drawing";
+import type { Drawing } from "./drawing-schema";
 import type { FlatWater, HeightGrid } from "./flat-water";
 import type { Scale } from "./georeference";
 import { type Mark, type MarkName, MOST_PLACES } from "./marks";

@@ -1,6 +1,6 @@
 "use client";
 import { nameOfFile } from "../../core/formats/file-name";
-import type { Drawing } from "../../core/trace/drawing";
+import type { Drawing } from "../../core/trace/drawing-schema";
 import { DEMO_AERIAL, demoAerial } from "../../demo/aerial";
 import { valueOf } from "../../state/query";
 import { land } from "../../workers/land";

@@ -8,7 +8,8 @@ import { CommitField } from "../../widgets/commit-field";
 import { Panel } from "../../widgets/panel";
 import { readWith } from "../../widgets/read-with";
 import { Select } from "../../widgets/select";
-import { numberEntry, positionEntry, quantityEntry } from "../../words/entry";
+import { numberEntry, quantityEntry } from "../../words/entry";
+import { positionEntry } from "../../words/position-entry";
 import { entryText, entryUnit, figureText, showText, type UnitSystem } from "../../words/quantity";
 
 const WAYS = { length: "A known distance", points: "Two known places", file: "From the file" } as const;

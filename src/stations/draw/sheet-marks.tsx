@@ -1,8 +1,9 @@
 "use client";
 import { useRef } from "react";
-import type { Drawing } from "../../core/trace/drawing";
+import type { Drawing } from "../../core/trace/drawing-schema";
 import { movePlace } from "../../core/trace/edit";
-import { lineOf, type Mark, markKind } from "../../core/trace/marks";
+import { lineOf } from "../../core/trace/mark-line";
+import { type Mark, markKind } from "../../core/trace/marks";
 import { choose, dropDrawing, setEnd, showDrawing, useDrawing } from "../../state/drawing";
 import { DragPoint } from "../reach/drag-point";
 import { markName } from "./mark-name";

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import type { Drawing } from "../../core/trace/drawing";
+import type { Drawing } from "../../core/trace/drawing-schema";
 import { georeferenceOf } from "../../core/trace/georeference";
 import type { TracedReach } from "../../core/trace/traced-reach";
 import { type Colours, rgb, useColours } from "../../widgets/colours";

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useState } from "react";
 import { asFault } from "../../core/quantity/answer";
-import type { Drawing } from "../../core/trace/drawing";
+import type { Drawing } from "../../core/trace/drawing-schema";
 import type { Fault } from "../../core/quantity/fault";
 import { DEMO_AERIAL } from "../../demo/aerial";
 import { draw, openDrawing, replaceSheet, useDrawing } from "../../state/drawing";
