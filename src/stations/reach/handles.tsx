@@ -1,7 +1,7 @@
 "use client";
-import { type KeyboardEvent, useState } from "react";
+import type { KeyboardEvent } from "react";
 import type { Identified } from "../../core/flow/feature-ids";
-import { moved, placeOf } from "../../core/flow/features";
+import { placeOf } from "../../core/flow/features";
 import { useHeldTouch } from "../../widgets/held-touch";
 import { nudgeOf, usePlanDrag } from "./drag-point";
 import { FeatureShape } from "./features";
@@ -12,54 +12,47 @@ import type { BedEditor } from "./use-bed-editor";
 export function Handles({
   editor,
   scale,
-  size,
   where,
 }: {
   editor: BedEditor;
   scale: number;
-  size: readonly [number, number];
   /** Where a place is by what can be seen. */
   where: (place: readonly [number, number]) => string;
 }) {
   return (
     <g>
-      {editor.features.map((feature) => (
-        <Handle key={feature.id} feature={feature} editor={editor} scale={scale} size={size} where={where} />
+      {editor.held.map((feature) => (
+        <Handle key={feature.id} feature={feature} editor={editor} scale={scale} where={where} />
       ))}
     </g>
   );
 }
 
 function Handle({
-  feature: own,
+  feature,
   editor,
   scale,
-  size,
   where,
 }: {
   feature: Identified;
   editor: BedEditor;
   scale: number;
-  size: readonly [number, number];
   /** Where a place is by what can be seen. */
   where: (place: readonly [number, number]) => string;
 }) {
-  const { id } = own;
-  const [by, setBy] = useState<readonly [number, number]>([0, 0]);
+  const { id } = feature;
   const bind = usePlanDrag(
     scale,
-    (to) => {
+    (by) => {
       editor.choose(id);
-      setBy(to);
-      if (to[0] === 0 && to[1] === 0) editor.endPreview();
-      else editor.preview({ id, by: to });
+      if (by[0] === 0 && by[1] === 0) editor.endPreview();
+      else editor.preview({ id, by });
     },
-    (to) => {
-      setBy([0, 0]);
-      editor.move(id, to);
+    (by) => {
+      editor.preview({ id, by });
+      editor.move(id, by);
     },
   );
-  const feature = { ...moved(own, by[0], by[1], size), id };
   const [x, y] = placeOf(feature);
   const chosen = editor.chosen === id;
   const onKey = (event: KeyboardEvent) => {

@@ -61,13 +61,7 @@ export function PlanMarks({
       {!editor && <Features features={scenario.river.reach?.reach.features ?? []} scale={scale} />}
       {reading && <WaterMarks reading={reading} robustness={view.robustness} scale={scale} />}
       {editor ? (
-        <BedMarks
-          editor={editor}
-          size={size}
-          scale={scale}
-          system={system}
-          where={(place) => whereOnPlan(shown, place, system)}
-        />
+        <BedMarks editor={editor} scale={scale} system={system} where={(place) => whereOnPlan(shown, place, system)} />
       ) : (
         <FishingMarks view={view} shown={shown} size={size} scale={scale} />
       )}
@@ -106,13 +100,11 @@ const WaterMarks = memo(function WaterMarks({
 /** While the bed is shaped: handles, readings and objects. */
 function BedMarks({
   editor,
-  size,
   scale,
   system,
   where,
 }: {
   editor: BedEditor;
-  size: readonly [number, number];
   scale: number;
   system: UnitSystem;
   where: (place: readonly [number, number]) => string;
@@ -121,7 +113,7 @@ function BedMarks({
     <>
       {editor.template && <TemplateHandles template={editor.template} scale={scale} system={system} editor={editor} />}
       <ReadingMarks readings={editor.readings} scale={scale} />
-      <Handles editor={editor} scale={scale} size={size} where={where} />
+      <Handles editor={editor} scale={scale} where={where} />
     </>
   );
 }

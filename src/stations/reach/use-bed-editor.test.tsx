@@ -45,6 +45,27 @@ test("steps of a key add up, undo takes them back one by one, and what another t
   expect(stoneOf(editor.current).name).toBe("from elsewhere");
 });
 
+test("what is let go of stays where it is until it is kept, and goes back where it cannot be", async () => {
+  const editor = await editing();
+  const { id: stone, x } = stoneOf(editor.current);
+  const held = () => (editor.current!.held.find((one) => one.id === stone) as { x: number }).x;
+  act(() => editor.current!.preview({ id: stone, by: [6, 0] }));
+  expect([held(), stoneOf(editor.current).x]).toEqual([x + 6, x]);
+  const seen: number[] = [];
+  act(() => editor.current!.move(stone, [6, 0]));
+  await waitFor(() => {
+    seen.push(held());
+    expect(stoneOf(editor.current).x).toBeCloseTo(x + 6, 6);
+  });
+  expect(new Set([...seen, held()])).toEqual(new Set([x + 6]));
+  // A write that fails: it stands where the log has it.
+  act(() => editor.current!.preview({ id: stone, by: [4, 0] }));
+  expect(held()).toBe(x + 10);
+  act(() => editor.current!.change(stone, { diameter: -1 }));
+  await waitFor(() => expect(editor.current!.fault).toBeTruthy());
+  expect(held()).toBe(x + 6);
+});
+
 test("an object put in is chosen; taken out it is said, and comes back from there", async () => {
   const editor = await editing();
   const before = editor.current!.features.length;

@@ -10,6 +10,7 @@ import type { Feature, Reach, Template, WaterReading } from "../../core/flow/rea
 import { act, type Unkept, unkept } from "../../state/act";
 import { say } from "../../state/notices";
 import { dropDraft, setDraft } from "../../state/scenario/shaping";
+import { useDraftOf } from "../../state/scenario/use-live";
 import type { Undo } from "../../store/change";
 import { database } from "../../store/database";
 import {
@@ -30,6 +31,8 @@ import {
 export interface BedEditor {
   reach: Reach;
   features: readonly Identified[];
+  /** The objects where the hand has them: what was let go of stays there until it is kept, or could not be. */
+  held: readonly Identified[];
   /** Id of the chosen object. */
   chosen: string | undefined;
   choose: (id: string | undefined) => void;
@@ -137,11 +140,13 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
   // Nothing stays under a hand that has left.
   useEffect(() => dropDraft, []);
   const features = useMemo(() => identified(record?.reach.features ?? []), [record]);
+  const draft = useDraftOf(record?.reach);
   if (!record) return undefined;
   const { reach, id } = record;
   return {
     reach,
     features,
+    held: draft ? identified(draft.features ?? []) : features,
     chosen: features.some((one) => one.id === chosen) ? chosen : undefined,
     choose,
     preview: (change) => {
