@@ -1,4 +1,5 @@
 import { drawnOf } from "../src/core/trace/drawing";
+import { SLOPES } from "../src/core/trace/drawing-schema";
 import { planeAbout, type Position } from "../src/core/trace/georeference";
 import { type TracedReach, type TraceOptions, traceReach, USUAL_ROUGHNESS } from "../src/core/trace/traced-reach";
 import { readOutline } from "../src/core/formats/outline-geojson";
@@ -38,7 +39,7 @@ export function waterAsked(args: Arguments, slope: number | null): Omit<TraceOpt
     args.values[name] === undefined ? undefined : boundedOption(args, name, low, high);
   return {
     discharge: boundedOption(args, "discharge", 0.001, 1e5),
-    slope: optional("slope", 1e-5, 0.05) ?? slope ?? undefined,
+    slope: optional("slope", ...SLOPES) ?? slope ?? undefined,
     roughness: optional("roughness", 0.01, 0.2) ?? USUAL_ROUGHNESS,
     cell: optional("cell", 0.25, 10),
   };

@@ -79,6 +79,11 @@ test("a bend is drawn on a picture with twelve depths, laid, kept and solved; it
   const box = (await plan.boundingBox())!;
   await plan.click({ position: { x: box.width / 3, y: box.height / 2 } });
   await expect(page.getByText(/^Probe, /)).toBeVisible();
+  // The next reach begins on blank paper.
+  await page.goto("/reach/draw");
+  await expect(page.getByText("Nothing yet. Begin with the banks.")).toBeVisible();
+  await page.getByRole("link", { name: "Back to Reach" }).click();
+  await settled(page);
   // The drawing can be changed, and the reach is laid anew.
   await page.getByRole("button", { name: "Edit the bed" }).click();
   await page.getByRole("link", { name: "Change the drawing" }).click();

@@ -8,7 +8,7 @@ import type { Place } from "../core/trace/channel";
 import { database } from "../store/database";
 import { draftOf, keepDraft } from "../store/drawings";
 import { newId } from "../store/identity";
-import { newest } from "./newest";
+import { act } from "./act";
 
 /** What a tap on the sheet does: draw a mark of a kind, choose and move, or set one of the two points of the scale. */
 export type Tool = MarkName | "move" | "scale-a" | "scale-b";
@@ -52,18 +52,30 @@ const MOST_STEPS = 200;
 
 export const useDrawing = create<DrawingState>(() => ({ id: undefined, ...FRESH }));
 
-const write = newest(async ({ id, name, drawing }: { id: string; name: string; drawing: Drawing }) =>
-  keepDraft(database(), id, name, drawing),
-);
+/** Writes go one after another, so that what is told to be over is over (draftWritten). */
+let writing: Promise<void> = Promise.resolve();
 
 function keep(): void {
   const { id, name, drawing } = useDrawing.getState();
-  if (id !== undefined) write({ id, name, drawing });
+  if (id === undefined) return;
+  writing = writing.catch(() => undefined).then(() => keepDraft(database(), id, name, drawing));
+  act(() => writing);
 }
+
+/** Waits until what was drawn is written: a draft that goes is not written again after that. */
+export const draftWritten = (): Promise<void> => writing.catch(() => undefined);
+
+/** The draft was kept as a reach, or given up: the next one is read anew. */
+export const closeDraft = (): void => useDrawing.setState({ id: undefined, ...FRESH });
+
+/** The draft that was asked for last: an earlier one that comes late is not shown. */
+let asked: string | undefined;
 
 /** Opens a draft: what was drawn last under its id, or else what the reach was laid from, or nothing. */
 export async function openDraft(id: string, from: { name: string; drawing: Drawing } | undefined): Promise<void> {
+  asked = id;
   const draft = await draftOf(database(), id);
+  if (asked !== id) return;
   const opened = draft ?? from;
   useDrawing.setState({
     ...FRESH,

@@ -5,12 +5,13 @@ import { layHeights } from "../core/formats/heights";
 import { readHeights } from "../core/formats/heights-file";
 import { readWorldFile } from "../core/formats/world-file";
 import { readOutline, type OutlineFile } from "../core/formats/outline-geojson";
-import { readTracks, type WalkFile } from "../core/formats/tracks";
+import { readTracks } from "../core/formats/tracks";
 import { LARGEST_FILE } from "../core/formats/largest-file";
 import { type Answer, answer, answerLater } from "../core/quantity/answer";
 import { InputError } from "../core/quantity/fault";
 import type { Drawing } from "../core/trace/drawing-schema";
 import { drawnOf } from "../core/trace/drawing";
+import { type Walk, walkOf } from "../core/trace/walked";
 import { flatWater } from "../core/trace/flat-water";
 import { hillshade } from "../core/trace/hillshade";
 import { drawingOfWater } from "../core/trace/water-drawing";
@@ -152,10 +153,10 @@ const api = {
       demandSize(file);
       return readOutline(await file.text(), file.name);
     }),
-  walk: (file: File): Promise<Answer<WalkFile>> =>
+  walk: (file: File): Promise<Answer<Walk>> =>
     answerLater(async () => {
       demandSize(file);
-      return readTracks(await file.text(), file.name);
+      return walkOf(readTracks(await file.text(), file.name));
     }),
   trace: (drawing: Drawing, options: TraceOptions): Answer<TracedReach> =>
     answer(() => traceReach(drawnOf(drawing), options)),

@@ -1,23 +1,11 @@
 import { z } from "zod";
 import { InputError } from "../quantity/fault";
-import type { Position } from "../trace/georeference";
+import type { Track, WalkFile } from "../trace/walked";
 import { demandText } from "./gauge-text";
 import { readFeatures } from "./geojson";
 import { readInstant, UTC } from "./instant";
 import { looksLikeGpx } from "./soundings-gpx";
 import { asNode, listOf, parseXml, textOf, xmlParser } from "./xml";
-
-/** A line that was walked, and a place that was marked on the way. */
-export interface Track {
-  name: string;
-  fixes: { at: Position; time?: number }[];
-}
-export interface WalkFile {
-  tracks: Track[];
-  places: { at: Position; name: string }[];
-  /** Places without a position on earth. */
-  refused: number;
-}
 
 const MOST_FIXES = 200_000;
 const MOST_TRACKS = 200;

@@ -108,10 +108,11 @@ function paperFor(positions: readonly Position[]): Pick<Drawing, "sheet" | "scal
 /**
  * Puts marks on a drawing by where they lie on earth: on paper of their own where nothing is drawn yet; else where they
  * lie on the sheet, which grows to hold them where it is paper. A kind that is drawn once replaces the one before.
- * @throws InputError "no-place" on a drawing whose place nobody has said, "too-far", "off-picture"
+ * @throws InputError "no-place" on a drawing whose place nobody has said, "too-many-drawn", "too-far", "off-picture"
  */
 export function putOn(drawing: Drawing, marks: readonly PlacedMark[], isPicture: boolean): Drawing {
   if (marks.length === 0) return drawing;
+  if (drawing.marks.length + marks.length > MOST_MARKS) throw new InputError("too-many-drawn", { most: MOST_MARKS });
   const positions = marks.flatMap((one) => one.positions);
   const bare = drawing.marks.length === 0 && drawing.scale.kind === "unknown" && !isPicture;
   const before = georeferenceOf(drawing.scale);

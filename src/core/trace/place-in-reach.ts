@@ -13,12 +13,25 @@ export interface TracedPlace {
 export const isPlaced = (traced: TracedPlace | undefined): traced is TracedPlace =>
   traced !== undefined && georeferenceOf(traced.drawing.scale)?.origin != null;
 
-/** A place on the drawing's plane in the reach's own m, x downstream and y to the right. */
-export function inReach({ corner, heading }: Omit<TracedPlace, "drawing">, [e, n]: Place): Place {
+type Frame = Omit<TracedPlace, "drawing">;
+
+/** Where x runs to, east and north. */
+function ahead(heading: number): readonly [number, number] {
   const turn = (heading * Math.PI) / 180;
-  const [de, dn] = [Math.sin(turn), Math.cos(turn)];
+  return [Math.sin(turn), Math.cos(turn)];
+}
+
+/** A place on the drawing's plane in the reach's own m, x downstream and y to the right. */
+export function inReach({ corner, heading }: Frame, [e, n]: Place): Place {
+  const [de, dn] = ahead(heading);
   const [x, y] = [e - corner[0], n - corner[1]];
   return [x * de + y * dn, x * dn - y * de];
+}
+
+/** And back: a place of the reach on the drawing's plane. */
+export function onPlane({ corner, heading }: Frame, [x, y]: Place): Place {
+  const [de, dn] = ahead(heading);
+  return [corner[0] + x * de + y * dn, corner[1] + x * dn - y * de];
 }
 
 /** A position on earth in the reach's own m; undefined where nobody said where it lies. */

@@ -2,7 +2,9 @@ import { InputError } from "../quantity/fault";
 import type { Place } from "./channel";
 import { checkReach } from "../flow/reach";
 import type { Feature, Reach } from "../flow/reach-schema";
+import { SLOPES } from "./drawing-schema";
 import { planeAbout, type Position } from "./georeference";
+import { inReach, onPlane } from "./place-in-reach";
 import { tracedBed } from "./traced-bed";
 
 /** A line with a width: what it is, is told by its kind. */
@@ -68,9 +70,6 @@ export interface TracedReach {
   outside: number;
 }
 
-/** Falls that water has which anyone wades or boats, m per m. */
-const SLOPES: readonly [number, number] = [1e-5, 0.05];
-
 /** Manning's n of a stream of which nobody has said more: clean, winding, some pools and stones (Chow 1959). */
 export const USUAL_ROUGHNESS = 0.035;
 
@@ -85,8 +84,9 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
   if (!(slope >= SLOPES[0] && slope <= SLOPES[1]))
     throw new InputError("slope-beyond", { low: SLOPES[0], high: SLOPES[1] });
   const frame = framed(drawn);
-  const { inReach, heading } = frame;
-  const all = (places: readonly Place[]) => places.map(inReach);
+  const { heading } = frame;
+  const turned = (at: Place) => inReach(frame, at);
+  const all = (places: readonly Place[]) => places.map(turned);
   const bed = tracedBed(
     {
       left: all(drawn.left),
@@ -97,15 +97,15 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
       poolTails: all(drawn.poolTails),
       deepSides: all(drawn.deepSides),
       islands: drawn.islands.map(all),
-      depths: drawn.depths.map(({ at, depth }) => ({ at: inReach(at), depth })),
-      land: drawn.land && ((at) => drawn.land!(frame.inDrawing(at))),
+      depths: drawn.depths.map(({ at, depth }) => ({ at: turned(at), depth })),
+      land: drawn.land && ((at) => drawn.land!(onPlane(frame, at))),
       flow: { discharge: options.discharge, slope, roughness: options.roughness },
     },
     options.cell,
   );
   const { nx, ny, cell, origin, channel, manning } = bed;
   const local = (at: Place): Place => {
-    const [x, y] = inReach(at);
+    const [x, y] = turned(at);
     return [x - origin[0], y - origin[1]];
   };
   const deviation = Array.from(bed.deviation, (one) => (Number.isFinite(one) ? Number(one.toFixed(3)) : null));
@@ -124,7 +124,7 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
     reach,
     deviation,
     depth: Array.from(bed.depth, (one) => (one > 0 ? Number(one.toFixed(2)) : null)),
-    corner: frame.inDrawing(origin),
+    corner: onPlane(frame, origin),
     heading,
     length: (channel.axis.length - 1) * channel.step,
     width: channel.meanWidth,
@@ -137,20 +137,12 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
 /** The drawing's plan, turned: x from between the upstream ends to between the downstream ends, y to the right. */
 function framed({ left, right }: DrawnReach) {
   const between = (a: Place, b: Place): Place => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
-  const start = between(left[0]!, right[0]!);
+  const corner = between(left[0]!, right[0]!);
   const end = between(left.at(-1)!, right.at(-1)!);
-  const long = Math.hypot(end[0] - start[0], end[1] - start[1]);
-  if (!(long > 1)) throw new InputError("ends-together");
-  const [de, dn] = [(end[0] - start[0]) / long, (end[1] - start[1]) / long];
-  const degrees = (Math.atan2(de, dn) * 180) / Math.PI;
-  return {
-    inReach: ([e, n]: Place): Place => {
-      const [x, y] = [e - start[0], n - start[1]];
-      return [x * de + y * dn, x * dn - y * de];
-    },
-    inDrawing: ([x, y]: Place): Place => [start[0] + x * de + y * dn, start[1] + x * dn - y * de],
-    heading: ((degrees % 360) + 360) % 360,
-  };
+  const [east, north] = [end[0] - corner[0], end[1] - corner[1]];
+  if (!(Math.hypot(east, north) > 1)) throw new InputError("ends-together");
+  const degrees = (Math.atan2(east, north) * 180) / Math.PI;
+  return { corner, heading: ((degrees % 360) + 360) % 360 };
 }
 
 /** Where the middle of the banks lies on earth. */

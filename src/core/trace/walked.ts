@@ -1,5 +1,7 @@
 import simplify from "simplify-js";
 import type { Place } from "./channel";
+import { planeAbout, type Position } from "./georeference";
+import { MOST_PLACES } from "./marks";
 
 /** A fix on the way: m east and north, ms since 1970 UTC where the device told. */
 export interface Fix {
@@ -14,6 +16,29 @@ export interface WalkedLine {
   jumps: number;
   /** The longest stretch without a fix, m. */
   gap: number;
+}
+
+/** A line that was walked, and a place that was marked on the way. */
+export interface Track {
+  name: string;
+  fixes: { at: Position; time?: number }[];
+}
+export interface WalkFile {
+  tracks: Track[];
+  places: { at: Position; name: string }[];
+  /** Places without a position on earth. */
+  refused: number;
+}
+
+/** A track on earth made a line: its places, how many fixes it had, and what was left out of it. */
+interface WalkedTrack extends Omit<WalkedLine, "line"> {
+  name: string;
+  fixes: number;
+  positions: Position[];
+}
+/** A walk with its tracks made lines. */
+export interface Walk extends Omit<WalkFile, "tracks"> {
+  tracks: WalkedTrack[];
 }
 
 /** Faster than this nobody walks a bank, m/s. Common practice, no source: a brisk walk is under 2. */
@@ -31,12 +56,21 @@ const STEP = 3;
 export function walkedLine(fixes: readonly Fix[]): WalkedLine {
   const kept = withoutJumps(fixes);
   const gap = kept.reduce((most, one, k) => (k === 0 ? 0 : Math.max(most, apart(kept[k - 1]!, one))), 0);
-  const line = simplify(
-    kept.map(({ at }) => ({ x: at[0], y: at[1] })),
-    TOLERANCE,
-    true,
-  ).map(({ x, y }): Place => [x, y]);
+  const points = kept.map(({ at }) => ({ x: at[0], y: at[1] }));
+  let tolerance = TOLERANCE;
+  let simple = simplify(points, tolerance, true);
+  // A line has only so many places: a day's walk is drawn more coarsely.
+  while (simple.length > MOST_PLACES) simple = simplify(points, (tolerance *= 2), true);
+  const line = simple.map(({ x, y }): Place => [x, y]);
   return { line, jumps: fixes.length - kept.length, gap };
+}
+
+export const walkOf = ({ tracks, ...rest }: WalkFile): Walk => ({ ...rest, tracks: tracks.map(walkedTrack) });
+
+function walkedTrack({ name, fixes }: Track): WalkedTrack {
+  const { toPlane, toPosition } = planeAbout(fixes[0]!.at);
+  const { line, jumps, gap } = walkedLine(fixes.map((fix) => ({ ...fix, at: toPlane(fix.at) })));
+  return { name, fixes: fixes.length, positions: line.map(toPosition), jumps, gap };
 }
 
 const apart = (a: Fix, b: Fix) => Math.hypot(a.at[0] - b.at[0], a.at[1] - b.at[1]);

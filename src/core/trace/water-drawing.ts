@@ -1,10 +1,7 @@
-import type { Drawing } from "./drawing-schema";
+import { type Drawing, SLOPES } from "./drawing-schema";
 import type { FlatWater, HeightGrid } from "./flat-water";
 import type { Scale } from "./georeference";
 import { type Mark, type MarkName, MOST_PLACES } from "./marks";
-
-/** Falls that a drawing can hold, m per m. */
-const SLOPES: readonly [number, number] = [1e-5, 0.05];
 
 /** The water in a grid of heights as a drawing on that grid: its middle, lines across it, its islands, its fall. */
 export function drawingOfWater(water: FlatWater, { nx, ny }: HeightGrid, scale: Scale): Drawing {

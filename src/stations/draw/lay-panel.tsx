@@ -6,7 +6,7 @@ import { lackingOf } from "../../core/trace/drawing";
 import type { TracedReach } from "../../core/trace/traced-reach";
 import { writeOutline } from "../../core/formats/outline-geojson";
 import { act } from "../../state/act";
-import { draw, NEW, nameDrawing, useDrawing } from "../../state/drawing";
+import { closeDraft, draftWritten, draw, NEW, nameDrawing, useDrawing } from "../../state/drawing";
 import { saveFile } from "../../state/files";
 import type { Stage } from "../../state/query";
 import { useSettings } from "../../state/settings";
@@ -112,7 +112,10 @@ function Keep({ traced, station }: { traced: Stage<TracedReach>; station: string
   const { drawing, name, id } = useDrawing();
   const { set } = useSettings();
   const router = useRouter();
-  const { save, fault, busy } = useSave(() => router.push("/reach"));
+  const { save, fault, busy } = useSave(() => {
+    closeDraft();
+    router.push("/reach");
+  });
   const placed = georeferenceOf(drawing.scale)?.origin != null && drawing.marks.length > 0;
   const keep = async () => {
     const value = traced.value;
@@ -121,6 +124,7 @@ function Keep({ traced, station }: { traced: Stage<TracedReach>; station: string
     const laid = (reach: string) => ({ ...value, reach: { ...value.reach, id: reach, name: called } });
     await save(
       async () => {
+        await draftWritten();
         if (id === NEW) {
           const record = await addTraced(database(), id, drawing, laid(newId()), station);
           // Without a gauge the flow of the day it was drawn is the one that is known.

@@ -1,5 +1,6 @@
 "use client";
 import { Trash2 } from "lucide-react";
+import { useMemo } from "react";
 import { measureMark, nameMark, removeMark, turnMark } from "../../core/trace/edit";
 import { isWhole, type Mark, markKind, type Measure, measureOf } from "../../core/trace/marks";
 import { waderDepth } from "../../core/trace/wader-depth";
@@ -12,7 +13,7 @@ import { readWith } from "../../widgets/read-with";
 import { MEASURE_WORDS } from "../../words/drawing";
 import { quantityEntry, textEntry } from "../../words/entry";
 import { entryText, entryUnit, showText } from "../../words/quantity";
-import { markName } from "./mark-name";
+import { markName, numbersOf } from "./mark-name";
 
 /** All that is drawn, in words: the sheet's twin for keys and screen readers; the chosen one's name and measures. */
 export function MarkList() {
@@ -20,7 +21,8 @@ export function MarkList() {
   const system = useSettings((settings) => settings.system);
   const { marks } = drawing;
   const mark = marks.find((one) => one.id === chosen);
-  const numberOf = (one: Mark) => marks.filter(({ kind }) => kind === one.kind).indexOf(one) + 1;
+  const numbers = useMemo(() => numbersOf(marks), [marks]);
+  const numberOf = (one: Mark) => numbers.get(one.id)!;
   return (
     <Panel title="Drawn so far" className="mt-6">
       {marks.length === 0 && <p className="text-soft">Nothing yet. Begin with the banks.</p>}

@@ -13,7 +13,7 @@ import type { SheetFiles } from "./use-picture";
 /** What is drawn on: a picture from a file, or a drawing that was saved. */
 export function PicturePanel({ files }: { files: SheetFiles }) {
   const system = useSettings((settings) => settings.system);
-  const { picture, busy, fault, refused, ground, kept } = files;
+  const { picture, busy, fault, refused, ground, demo, kept } = files;
   return (
     <Panel title="Picture">
       <FileField
@@ -54,8 +54,7 @@ export function PicturePanel({ files }: { files: SheetFiles }) {
       )}
       <p className="mt-1 text-sm text-soft">
         The picture stays on this device.
-        {picture?.width === DEMO_AERIAL.width &&
-          picture.height === DEMO_AERIAL.height &&
+        {demo &&
           ` On the demo picture the two white stakes are ${showText(DEMO_AERIAL.stakes.metres, "distance", system)} apart, and up is north.`}
       </p>
     </Panel>

@@ -1,12 +1,12 @@
 "use client";
-import { useRef } from "react";
+import { useMemo, useRef } from "react";
 import type { Drawing } from "../../core/trace/drawing-schema";
 import { movePlace } from "../../core/trace/edit";
 import { lineOf } from "../../core/trace/mark-line";
 import { type Mark, markKind } from "../../core/trace/marks";
 import { choose, dropDrawing, setEnd, showDrawing, useDrawing } from "../../state/drawing";
 import { DragPoint } from "../reach/drag-point";
-import { markName } from "./mark-name";
+import { markName, numbersOf } from "./mark-name";
 
 /** How marks are drawn: banks and the middle in ink, all else by its own pen. */
 interface Pen {
@@ -30,13 +30,14 @@ const BANK: Pen = { stroke: "var(--ink)", width: 2.6 };
 /** Everything that is drawn, and the two points of the scale. */
 export function SheetMarks({ scale }: { scale: number }) {
   const { drawing, chosen, open, ends, tool } = useDrawing();
+  const numbers = useMemo(() => numbersOf(drawing.marks), [drawing.marks]);
   return (
     <>
       {drawing.marks.map((mark) => (
         <MarkShape
           key={mark.id}
           mark={mark}
-          number={drawing.marks.filter((one) => one.kind === mark.kind).indexOf(mark) + 1}
+          number={numbers.get(mark.id)!}
           scale={scale}
           held={mark.id === chosen || mark.id === open}
           quiet={tool !== "move"}

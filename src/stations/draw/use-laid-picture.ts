@@ -2,6 +2,7 @@
 import { useMemo } from "react";
 import type { Drawing } from "../../core/trace/drawing-schema";
 import { georeferenceOf } from "../../core/trace/georeference";
+import { onPlane } from "../../core/trace/place-in-reach";
 import type { TracedReach } from "../../core/trace/traced-reach";
 import { type Colours, rgb, useColours } from "../../widgets/colours";
 
@@ -23,12 +24,7 @@ export function useLaidPicture(traced: TracedReach | undefined, drawing: Drawing
     const ground = georeferenceOf(scale);
     if (!traced || !ground || traced.reach.bed.kind !== "grid") return undefined;
     const { nx, ny, cell } = traced.reach.bed;
-    const turn = (traced.heading * Math.PI) / 180;
-    const [de, dn] = [Math.sin(turn), Math.cos(turn)];
-    const onSheet = (i: number, j: number) => {
-      const [x, y] = [i * cell, j * cell];
-      return ground.toSheet([traced.corner[0] + x * de + y * dn, traced.corner[1] + x * dn - y * de]);
-    };
+    const onSheet = (i: number, j: number) => ground.toSheet(onPlane(traced, [i * cell, j * cell]));
     const [o, right, down] = [onSheet(0, 0), onSheet(1, 0), onSheet(0, 1)];
     return {
       url: paint(traced, nx, ny, colours),

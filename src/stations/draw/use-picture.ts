@@ -20,14 +20,21 @@ const opened = ({ picture, width, height }: Pick<SheetPicture, "picture" | "widt
   url: URL.createObjectURL(picture),
 });
 
-export interface SheetFiles {
-  picture: Opened | undefined;
-  busy: boolean;
+/** What the last file has told. */
+interface Told {
   fault: Fault | undefined;
   /** What a drawing's file held that was refused. */
   refused: number;
   /** Of ground heights: was a river found in them, on cells of how many m, and was its surface laid level? */
   ground: { found: boolean; cell: number; level: boolean } | undefined;
+  /** It is the demo picture. */
+  demo: boolean;
+}
+const NOTHING: Told = { fault: undefined, refused: 0, ground: undefined, demo: false };
+
+export interface SheetFiles extends Told {
+  picture: Opened | undefined;
+  busy: boolean;
   open: (files: readonly File[]) => void;
   openDemo: () => void;
   /** The picture stays in this browser with the reach. */
@@ -40,9 +47,7 @@ export function useSheetFiles(): SheetFiles {
   const id = useDrawing((state) => state.id);
   const [picture, setPicture] = useState<Opened | undefined>();
   const [busy, setBusy] = useState(false);
-  const [fault, setFault] = useState<Fault | undefined>();
-  const [refused, setRefused] = useState(0);
-  const [ground, setGround] = useState<SheetFiles["ground"]>();
+  const [told, setTold] = useState<Told>(NOTHING);
   const [kept, setKept] = useState(false);
 
   useEffect(() => {
@@ -52,7 +57,7 @@ export function useSheetFiles(): SheetFiles {
       setKept(true);
     });
   }, [id]);
-  useEffect(() => () => void (picture && URL.revokeObjectURL(picture.url)), [picture]);
+  useEffect(() => picture && (() => URL.revokeObjectURL(picture.url)), [picture]);
 
   const show = async (next: SheetPicture) => {
     replaceSheet(next);
@@ -61,42 +66,46 @@ export function useSheetFiles(): SheetFiles {
   };
   const take = async (work: () => Promise<void>) => {
     setBusy(true);
-    setFault(undefined);
-    setRefused(0);
-    setGround(undefined);
+    setTold(NOTHING);
     try {
       await work();
     } catch (error) {
-      setFault(asFault(error));
+      setTold({ ...NOTHING, fault: asFault(error) });
     } finally {
       setBusy(false);
     }
   };
   const open = async (files: readonly File[]) => {
     const read = await readFiles(files);
-    if (!read) return;
+    // What comes after its drawing was left is not put on another.
+    if (!read || useDrawing.getState().id !== id) return;
     if (read.kind === "drawing") {
       openDrawing(read.name, read.drawing);
+      // The picture is that of the drawing before.
       setPicture(undefined);
-      setRefused(read.refused);
+      setKept(false);
+      if (id !== undefined) await dropPicture(database(), id);
+      setTold({ ...NOTHING, refused: read.refused });
       return;
     }
     await show(read.sheet);
     if (read.kind === "heights") {
       if (read.drawing) draw((now) => overHeights(now, read.drawing!));
-      setGround({ found: read.drawing !== null, cell: read.cell, level: read.drawing?.slope === null });
+      setTold({
+        ...NOTHING,
+        ground: { found: read.drawing !== null, cell: read.cell, level: read.drawing?.slope === null },
+      });
     }
   };
   const openDemo = async () => {
     await open([await demoFile()]);
+    setTold({ ...NOTHING, demo: true });
     draw(asDemo);
   };
   return {
     picture,
     busy,
-    fault,
-    refused,
-    ground,
+    ...told,
     open: (files) => act(() => take(() => open(files))),
     openDemo: () => act(() => take(openDemo)),
     kept,

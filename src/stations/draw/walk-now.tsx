@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import type { WalkFile } from "../../core/formats/tracks";
+import { type Walk, type WalkFile, walkOf } from "../../core/trace/walked";
 import { useSettings } from "../../state/settings";
 import { Button } from "../../widgets/button";
 import { Select } from "../../widgets/select";
@@ -21,7 +21,7 @@ const TOLD: Partial<Record<Locating, string>> = {
 };
 
 /** A bank walked with this phone: its position only while asked, and marks on the way. */
-export function WalkNow({ onWalked }: { onWalked: (walk: WalkFile, kinds: readonly TrackKind[]) => void }) {
+export function WalkNow({ onWalked }: { onWalked: (walk: Walk, kinds: readonly TrackKind[]) => void }) {
   const system = useSettings((settings) => settings.system);
   const [kind, setKind] = useState<TrackKind>("left-bank");
   const [walking, setWalking] = useState(false);
@@ -38,7 +38,7 @@ export function WalkNow({ onWalked }: { onWalked: (walk: WalkFile, kinds: readon
   const stop = () => {
     setWalking(false);
     const tracks = fixes.length > 1 ? [{ name: "", fixes: fixes.map(({ at, time }) => ({ at, time })) }] : [];
-    if (tracks.length + places.length > 0) onWalked({ tracks, places, refused: 0 }, [kind]);
+    if (tracks.length + places.length > 0) onWalked(walkOf({ tracks, places, refused: 0 }), [kind]);
     setFixes([]);
     setPlaces([]);
   };

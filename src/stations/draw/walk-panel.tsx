@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { asFault } from "../../core/quantity/answer";
 import type { Fault } from "../../core/quantity/fault";
-import type { WalkFile } from "../../core/formats/tracks";
+import type { Walk } from "../../core/trace/walked";
 import { act } from "../../state/act";
 import { putWalked } from "../../state/drawing";
 import { valueOf } from "../../state/query";
@@ -18,12 +18,12 @@ import { faultText } from "../../words/messages";
 import { showText } from "../../words/quantity";
 import { count } from "../../words/text";
 import { WalkNow } from "./walk-now";
-import { guessKind, lineOfTrack, marksOfWalk, TRACK_KINDS, type TrackKind } from "./walked-marks";
+import { guessKind, marksOfWalk, TRACK_KINDS, type TrackKind } from "./walked-marks";
 
 /** The banks walked: a track from a file, or with this phone. */
 export function WalkPanel({ isPicture }: { isPicture: boolean }) {
   const { system, height } = useSettings();
-  const [walk, setWalk] = useState<WalkFile | undefined>();
+  const [walk, setWalk] = useState<Walk | undefined>();
   const [kinds, setKinds] = useState<TrackKind[]>([]);
   const [fault, setFault] = useState<Fault | undefined>();
   const [done, setDone] = useState<string | undefined>();
@@ -40,7 +40,7 @@ export function WalkPanel({ isPicture }: { isPicture: boolean }) {
       tell(error);
     }
   };
-  const put = (from: WalkFile, as: readonly TrackKind[]) => {
+  const put = (from: Walk, as: readonly TrackKind[]) => {
     const { marks, unknown } = marksOfWalk(from, as, height);
     try {
       putWalked(marks, isPicture);
@@ -68,27 +68,24 @@ export function WalkPanel({ isPicture }: { isPicture: boolean }) {
       {walk && (
         <>
           <ul className="mt-3 grid gap-3">
-            {walk.tracks.map((track, k) => {
-              const { line, jumps, gap } = lineOfTrack(track);
-              return (
-                <li key={k}>
-                  <Select
-                    label={track.name || `Track ${k + 1}`}
-                    value={kinds[k]!}
-                    onChange={(value) => setKinds(kinds.with(k, value as TrackKind))}
-                    choices={TRACK_KINDS.map((value) => ({
-                      value,
-                      label: value === "none" ? "Leave out" : MARK_WORDS[value].name,
-                    }))}
-                  />
-                  <p className="mt-1 text-sm text-soft">
-                    {count(track.fixes.length, "position")} simplified to {count(line.length, "point")}
-                    {jumps > 0 && `, ${count(jumps, "jump")} left out`}
-                    {gap > 20 && `, longest gap ${showText(gap, "distance", system)}`}.
-                  </p>
-                </li>
-              );
-            })}
+            {walk.tracks.map(({ name, fixes, positions, jumps, gap }, k) => (
+              <li key={k}>
+                <Select
+                  label={name || `Track ${k + 1}`}
+                  value={kinds[k]!}
+                  onChange={(value) => setKinds(kinds.with(k, value as TrackKind))}
+                  choices={TRACK_KINDS.map((value) => ({
+                    value,
+                    label: value === "none" ? "Leave out" : MARK_WORDS[value].name,
+                  }))}
+                />
+                <p className="mt-1 text-sm text-soft">
+                  {count(fixes, "position")} simplified to {count(positions.length, "point")}
+                  {jumps > 0 && `, ${count(jumps, "jump")} left out`}
+                  {gap > 20 && `, longest gap ${showText(gap, "distance", system)}`}.
+                </p>
+              </li>
+            ))}
           </ul>
           <p className="mt-2 text-sm text-soft">
             Walk from upstream to downstream, or swap the ends afterwards. {count(walk.places.length, "marked place")}{" "}
