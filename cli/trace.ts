@@ -1,7 +1,7 @@
 import { drawnOf } from "../src/core/trace/drawing";
-import { SLOPES } from "../src/core/trace/drawing-schema";
+import { SLOPES, USUAL_ROUGHNESS } from "../src/core/trace/drawing-schema";
 import { planeAbout, type Position } from "../src/core/trace/georeference";
-import { type TracedReach, type TraceOptions, traceReach, USUAL_ROUGHNESS } from "../src/core/trace/traced-reach";
+import { type TracedReach, type TraceOptions, traceReach } from "../src/core/trace/traced-reach";
 import { readOutline } from "../src/core/formats/outline-geojson";
 import { readSoundings } from "../src/core/formats/soundings-file";
 import { InputError } from "../src/core/quantity/fault";
@@ -14,7 +14,7 @@ export const trace: Command = {
   about: `Lays the bed of a reach under an outline; Q is the flow in m3/s on the day it was seen. Output: a reach (low-heron/reach@1, its bed of kind grid) with traced.
 traced: heading (degrees from north, where the river runs to), length, width, manning, depths, outside, uncertainty, rejected[]. Of the depths, outside lie beyond the banks and are not used. uncertainty is the median standard deviation of the bed, m. rejected[] goes by feature of the outline or line of the depths.
 FILE.geojson (RFC 7946) has lines of kind left-bank and right-bank, each from its upstream end. Without them, lines of kind width lie across a line of kind middle.
-Points are of kind riffle, pool, pool-head, pool-tail, deep-side, inflow or boulder (diameter, height). Those of kind depth have depth in m, or ankle, shin, knee, thigh, waist, chest. Lines are of kind log, log-jam and wall (width, height), weed, overhang and undercut (width); a Polygon is an island. Inflows are read and not used.
+Points are of kind riffle, pool, pool-head, pool-tail, deep-side, inflow or boulder (diameter, height). Those of kind depth have depth in m, or ankle, shin, knee, thigh, waist, chest; discharge, m3/s, where it was taken at another flow. Lines are of kind log, log-jam and wall (width, height), weed, overhang and undercut (width); a Polygon is an island. Inflows are read and not used.
 --depths are more depths with longitude and latitude, taken at the same flow; --slope is the fall of the water, m per m, where the file has no property slope; --roughness is Manning's n before depths are known (0.035).`,
   options: { discharge: true, depths: true, slope: true, roughness: true, cell: true },
   run: (args) => {

@@ -159,6 +159,7 @@ test("a drawing goes out and comes back with every mark in its place, to a centi
     line("middle", bank(6)),
     line("width", [at(30, 0), at(30, 12)]),
     point("boulder", at(60, 4), { diameter: 2, name: "split stone" }),
+    point("depth", at(40, 5), { depth: "knee", discharge: 2.5 }),
     { type: "Feature", geometry: { type: "Polygon", coordinates: [ring] }, properties: { kind: "island" } },
     line("weed", [at(20, 2), at(30, 2)], { width: 3 }),
   ]);
@@ -172,9 +173,10 @@ test("a drawing goes out and comes back with every mark in its place, to a centi
   };
   const [a, b] = [flat(first), flat(again)];
   a.forEach(([e, n], k) => expect(Math.hypot(e - b[k]![0], n - b[k]![1])).toBeLessThan(0.02));
-  expect(again.drawing.marks.map(({ kind, name, measures }) => [kind, name, measures])).toEqual(
-    first.drawing.marks.map(({ kind, name, measures }) => [kind, name, measures]),
+  expect(again.drawing.marks.map(({ places: _, id: __, ...said }) => said)).toEqual(
+    first.drawing.marks.map(({ places: _, id: __, ...said }) => said),
   );
+  expect(again.drawing.marks.find(({ kind }) => kind === "depth")!.discharge).toBe(2.5);
   const nowhere = { ...first.drawing, scale: { ...first.drawing.scale, origin: null } } as typeof first.drawing;
   expect(code(() => writeOutline(nowhere, "x"))).toBe("no-place");
 });

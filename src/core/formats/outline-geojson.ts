@@ -116,6 +116,9 @@ function markFrom(
     positions: coordinates.map(([longitude, latitude]): Position => [longitude!, latitude!]),
     ...(typeof of.name === "string" && of.name !== "" && { name: of.name.slice(0, 60) }),
     ...(Object.keys(measures).length > 0 && { measures }),
+    ...(kind === "depth" && typeof of.discharge === "number" && of.discharge > 0 && of.discharge <= 1e5
+      ? { discharge: of.discharge }
+      : {}),
   };
 }
 
@@ -140,9 +143,9 @@ export function writeOutline(drawing: Drawing, name: string): string {
   return JSON.stringify({
     type: "FeatureCollection",
     properties: { name, ...(slope !== null && { slope }), ...(discharge !== null && { discharge }) },
-    features: drawing.marks.map(({ kind, places, name: own, measures }) => ({
+    features: drawing.marks.map(({ kind, places, name: own, measures, discharge: taken }) => ({
       type: "Feature",
-      properties: { kind, ...(own && { name: own }), ...measures },
+      properties: { kind, ...(own && { name: own }), ...measures, ...(taken !== undefined && { discharge: taken }) },
       geometry: geometry(kind, places),
     })),
   });

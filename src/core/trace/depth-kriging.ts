@@ -24,7 +24,7 @@ export const KRIGING = {
   /** From the middle to one bank, with its range along. */
   tilt: { spread: 0.35, along: 1.5 },
   /** Of humps and holes, with their ranges along, in widths, and across, in shares. */
-  local: { spread: 0.2, along: 0.5, across: 0.3 },
+  local: { spread: 0.2, along: 0.25, across: 0.15 },
   /** Of one reading. */
   reading: 0.05,
 };
@@ -50,26 +50,89 @@ const covarianceFor = (width: number) => {
   };
 };
 
-export function krige({ meanWidth }: Pick<Channel, "meanWidth">, taken: readonly TakenDepth[]): RatioAt {
+/** Place in the channel, and what readings say of it: products of such vectors are the covariance they explain. */
+interface Explained {
+  at: At;
+  known: readonly number[];
+}
+
+function conditioned({ meanWidth }: Pick<Channel, "meanWidth">, taken: readonly TakenDepth[]) {
   const covariance = covarianceFor(meanWidth);
   const matrix = taken.map((a, i) =>
     taken.map((b, j) => covariance(a, b) + (i === j ? (a.spread ?? KRIGING.reading) ** 2 : 0)),
   );
   const factor = cholesky(matrix);
-  const weights = solve(
+  const explain = (at: At): Explained => ({
+    at,
+    known: forward(
+      factor,
+      taken.map((one) => covariance(at, one)),
+    ),
+  });
+  return { factor, explain, left: (a: Explained, b: Explained) => covariance(a.at, b.at) - dot(a.known, b.known) };
+}
+
+export function krige(channel: Pick<Channel, "meanWidth">, taken: readonly TakenDepth[]): RatioAt {
+  const { factor, explain, left } = conditioned(channel, taken);
+  const said = forward(
     factor,
     taken.map(({ ratio }) => ratio),
   );
   return (s, across) => {
-    const at = { s, across };
-    const k = taken.map((one) => covariance(at, one));
-    const known = forward(factor, k).reduce((sum, one) => sum + one * one, 0);
-    return {
-      mean: k.reduce((sum, one, i) => sum + one * weights[i]!, 0),
-      deviation: Math.sqrt(Math.max(0, covariance(at, at) - known)),
-    };
+    const place = explain({ s, across });
+    return { mean: dot(place.known, said), deviation: Math.sqrt(Math.max(0, left(place, place))) };
   };
 }
+
+/** A place whose depth matters: its weight, in the square of what a share of error there counts. */
+export interface Target extends At {
+  weight: number;
+}
+
+/** Readings that would help most, by index of the candidate, and the weighted mean square error before and after. */
+export interface Design {
+  chosen: number[];
+  before: number;
+  after: number;
+}
+
+/**
+ * Where readings would help most: one after another, each where it takes most off the weighted mean square error of
+ * the targets, given those before it. What a reading takes off a place's variance does not hang on what it reads:
+ * cov(place, reading)^2 / (var(reading) + its error^2) (optimal spatial sampling: McBratney, Webster & Burgess 1981,
+ * Computers & Geosciences 7, 331-334; Cressie 1993, section 5.6.1).
+ */
+export function bestReadings(
+  channel: Pick<Channel, "meanWidth">,
+  taken: readonly TakenDepth[],
+  { targets, candidates, count }: { targets: readonly Target[]; candidates: readonly At[]; count: number },
+): Design {
+  const { explain, left } = conditioned(channel, taken);
+  const total = targets.reduce((sum, one) => sum + one.weight, 0);
+  let wanted = targets.map(explain);
+  let open = candidates.map((one) => explain(one));
+  const error = () =>
+    wanted.reduce((sum, one, k) => sum + targets[k]!.weight * Math.max(0, left(one, one)), 0) / Math.max(1e-12, total);
+  const before = error();
+  const chosen: number[] = [];
+  while (chosen.length < Math.min(count, candidates.length)) {
+    const gains = open.map(
+      (one) =>
+        wanted.reduce((sum, target, k) => sum + targets[k]!.weight * left(target, one) ** 2, 0) /
+        (left(one, one) + KRIGING.reading ** 2),
+    );
+    const best = gains.reduce((most, gain, k) => (gain > gains[most]! ? k : most), 0);
+    if (!(gains[best]! > 0)) break;
+    chosen.push(best);
+    const own = open[best]!;
+    const scale = Math.sqrt(left(own, own) + KRIGING.reading ** 2);
+    const learnt = (one: Explained): Explained => ({ ...one, known: [...one.known, left(one, own) / scale] });
+    [wanted, open] = [wanted.map(learnt), open.map(learnt)];
+  }
+  return { chosen, before, after: error() };
+}
+
+const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, one, k) => sum + one * b[k]!, 0);
 
 /** Lower triangle L with L L' = A, for a symmetric, positive definite A. */
 function cholesky(a: readonly (readonly number[])[]): number[][] {
@@ -90,17 +153,6 @@ function forward(l: readonly (readonly number[])[], b: readonly number[]): numbe
     let sum = b[i]!;
     for (let k = 0; k < i; k++) sum -= l[i]![k]! * x[k]!;
     x.push(sum / l[i]![i]!);
-  }
-  return x;
-}
-
-function solve(l: readonly (readonly number[])[], b: readonly number[]): number[] {
-  const y = forward(l, b);
-  const x = new Array<number>(b.length).fill(0);
-  for (let i = b.length - 1; i >= 0; i--) {
-    let sum = y[i]!;
-    for (let k = i + 1; k < b.length; k++) sum -= l[k]![i]! * x[k]!;
-    x[i] = sum / l[i]![i]!;
   }
   return x;
 }

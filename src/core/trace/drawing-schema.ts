@@ -6,6 +6,9 @@ import { scaleSchema } from "./scale-schema";
 /** Falls that water has which anyone wades or boats, m per m. */
 export const SLOPES: readonly [number, number] = [1e-5, 0.05];
 
+/** Manning's n of a stream of which nobody has said more: clean, winding, some pools and stones (Chow 1959). */
+export const USUAL_ROUGHNESS = 0.035;
+
 /** A reach as it was drawn, kept beside the reach that was laid from it, to be drawn further. */
 export const drawingSchema = z.strictObject({
   /** Size of what is drawn on: a picture's pixels as it is shown. */

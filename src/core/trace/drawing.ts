@@ -47,7 +47,11 @@ export function drawnOf(drawing: Drawing): DrawnReach {
     poolTails: points("pool-tail"),
     deepSides: points("deep-side"),
     islands: lines("island"),
-    depths: of("depth").map((one) => ({ at: ground.toPlane(one.places[0]!), depth: measureOf(one, "depth") })),
+    depths: of("depth").map((one) => ({
+      at: ground.toPlane(one.places[0]!),
+      depth: measureOf(one, "depth"),
+      ...(one.discharge !== undefined && { discharge: one.discharge }),
+    })),
     boulders: of("boulder").map((one) => ({
       at: ground.toPlane(one.places[0]!),
       diameter: measureOf(one, "diameter"),

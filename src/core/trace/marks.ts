@@ -61,6 +61,8 @@ export const markSchema = z.strictObject({
   name: z.string().max(60).optional(),
   /** m */
   measures: z.partialRecord(z.enum(MEASURES), above(0, 100)).optional(),
+  /** m3/s: a depth that was taken at another flow than that of the drawing's day. */
+  discharge: above(0, 1e5).optional(),
 });
 export type Mark = z.infer<typeof markSchema>;
 

@@ -12,7 +12,16 @@ import {
 } from "./channel";
 import { krige, type TakenDepth } from "./depth-kriging";
 import { demandCells, type Grid } from "../flow/grid";
-import { type AlongMarks, conveyance, fallsOf, slopesFor, type TracedFlow, tracedDepths } from "./traced-depth";
+import {
+  type AlongMarks,
+  conveyance,
+  type DepthAt,
+  fallsOf,
+  normalDepth,
+  slopesFor,
+  type TracedFlow,
+  tracedDepths,
+} from "./traced-depth";
 
 /**
  * An outline drawn on a picture or walked, with what is known of its water; plan in m, x downstream, y to the
@@ -34,8 +43,8 @@ export interface Outline {
   islands?: readonly (readonly Place[])[];
   /** Ground beside the water, m above its surface at the upstream end, where that is known. */
   land?: (at: Place) => number | undefined;
-  /** Depths taken on that day, m. */
-  depths: readonly { at: Place; depth: number }[];
+  /** Depths, m: taken on that day, or at another flow, m3/s. */
+  depths: readonly { at: Place; depth: number; discharge?: number }[];
 }
 
 export interface TracedBed extends Grid {
@@ -82,6 +91,40 @@ const MOST_DEPTHS = 300;
  * @throws InputError "too-many-depths" and those of the channel
  */
 export function tracedBed(outline: Outline, cell?: number): TracedBed {
+  const known = knowledgeOf(outline);
+  const { channel, plain, taken } = known;
+  const ratio = krige(channel, known.said);
+  const depthAt = (s: number, across: number) => {
+    const { mean, deviation } = ratio(s, across);
+    const depth = plain.at(s, across) * Math.exp(mean);
+    return { depth, deviation: depth * deviation };
+  };
+  const { fall, manning } =
+    taken > 0
+      ? refitted(channel, outline.flow, (s, across) => depthAt(s, across).depth)
+      : { fall: plain.fall, manning: outline.flow.roughness };
+  return {
+    ...lay(channel, { depthAt, fall, manning, islands: known.islands, land: outline.land }, cell ?? cellFor(channel)),
+    used: taken,
+  };
+}
+
+/** What an outline says of its water before the bed is laid. */
+export interface Knowledge {
+  channel: Channel;
+  /** Depths by the outline alone. */
+  plain: { at: DepthAt; fall: Float64Array };
+  /** What depths and marks say of it, and how many depths were taken in the water. */
+  said: TakenDepth[];
+  taken: number;
+  islands: (readonly Place[])[];
+  isWater: (at: Place) => boolean;
+}
+
+/**
+ * @throws InputError "too-many-depths" and those of the channel
+ */
+export function knowledgeOf(outline: Outline): Knowledge {
   if (outline.depths.length > MOST_DEPTHS) throw new InputError("too-many-depths", { most: MOST_DEPTHS });
   const channel = channelBetween(outline.left, outline.right);
   const marks = alongMarks(channel, outline);
@@ -89,25 +132,31 @@ export function tracedBed(outline: Outline, cell?: number): TracedBed {
   const isLand = (at: Place) => islands.some((ring) => isWithin(ring, at));
   const plain = tracedDepths(channel, outline.flow, marks, (s, across) => isLand(placeAt(channel, s, across)));
   // A depth on land says nothing of the water.
-  const within = outline.depths.filter(({ at }) => isBetween(channel, at) && !isLand(at));
-  const taken = within.map(({ at, depth }): TakenDepth => {
-    const { s, across } = placeIn(channel, at);
-    return { s, across, ratio: Math.log(Math.max(LEAST, depth) / Math.max(LEAST, plain.at(s, across))) };
-  });
-  const ratio = krige(channel, [...taken, ...deepSidesOf(channel, outline, plain.at)]);
-  const depthAt = (s: number, across: number) => {
-    const { mean, deviation } = ratio(s, across);
-    const depth = plain.at(s, across) * Math.exp(mean);
-    return { depth, deviation: depth * deviation };
-  };
-  const { fall, manning } =
-    taken.length > 0
-      ? refitted(channel, outline.flow, (s, across) => depthAt(s, across).depth)
-      : { fall: plain.fall, manning: outline.flow.roughness };
+  const isWater = (at: Place) => isBetween(channel, at) && !isLand(at);
+  const taken = outline.depths
+    .filter(({ at }) => isWater(at))
+    .map(({ at, depth, discharge }): TakenDepth => {
+      const { s, across } = placeIn(channel, at);
+      const that = depth + (discharge === undefined ? 0 : riseFrom(channel, outline.flow, s, discharge));
+      return { s, across, ratio: Math.log(Math.max(LEAST, that) / Math.max(LEAST, plain.at(s, across))) };
+    });
   return {
-    ...lay(channel, { depthAt, fall, manning, islands, land: outline.land }, cell ?? cellFor(channel)),
-    used: taken.length,
+    channel,
+    plain,
+    said: [...taken, ...deepSidesOf(channel, outline, plain.at)],
+    taken: taken.length,
+    islands,
+    isWater,
   };
+}
+
+/**
+ * How much higher the water stands on the day of the outline than at another flow, m: by Manning's formula in a plain
+ * channel as wide as that section (normal depth; Chow 1959, chapter 6).
+ */
+function riseFrom(channel: Channel, flow: TracedFlow, s: number, discharge: number): number {
+  const width = alongAxis(channel, channel.width, s);
+  return normalDepth(width, flow) - normalDepth(width, { ...flow, discharge });
 }
 
 /**
@@ -183,16 +232,21 @@ interface Laid {
   land: Outline["land"];
 }
 
+/** Corners of the grid of a channel. */
+export function boundsOf({ left, right }: Channel): { low: Place; high: Place } {
+  const all = [...left, ...right].map(([, y]) => y);
+  return {
+    low: [Math.max(left[0]![0], right[0]![0]), Math.min(...all) - MARGIN],
+    high: [Math.min(left.at(-1)![0], right.at(-1)![0]), Math.max(...all) + MARGIN],
+  };
+}
+
 /** The grid, from the upstream ends of both banks to their downstream ends. */
 function lay(channel: Channel, { depthAt, fall, manning, islands, land }: Laid, cell: number): Omit<TracedBed, "used"> {
-  const { left, right } = channel;
-  const all = [...left, ...right];
-  const x0 = Math.max(left[0]![0], right[0]![0]);
-  const x1 = Math.min(left.at(-1)![0], right.at(-1)![0]);
-  const y0 = Math.min(...all.map(([, y]) => y)) - MARGIN;
-  const y1 = Math.max(...all.map(([, y]) => y)) + MARGIN;
-  const nx = Math.max(4, Math.floor((x1 - x0) / cell));
-  const ny = Math.max(3, Math.ceil((y1 - y0) / cell));
+  const { low, high } = boundsOf(channel);
+  const [x0, y0] = low;
+  const nx = Math.max(4, Math.floor((high[0] - x0) / cell));
+  const ny = Math.max(3, Math.ceil((high[1] - y0) / cell));
   demandCells(nx, ny);
   const z = new Float64Array(nx * ny);
   const deviation = new Float64Array(nx * ny).fill(Infinity);
@@ -221,7 +275,7 @@ function lay(channel: Channel, { depthAt, fall, manning, islands, land }: Laid, 
     roughness: new Float64Array(nx * ny).fill(manning),
     deviation,
     depth,
-    origin: [x0, y0],
+    origin: low,
     channel,
     manning,
   };

@@ -5,7 +5,7 @@ import type { Feature, Reach } from "../flow/reach-schema";
 import { SLOPES } from "./drawing-schema";
 import { planeAbout, type Position } from "./georeference";
 import { inReach, onPlane } from "./place-in-reach";
-import { tracedBed } from "./traced-bed";
+import { type Outline, tracedBed } from "./traced-bed";
 
 /** A line with a width: what it is, is told by its kind. */
 interface Strip {
@@ -31,8 +31,8 @@ export interface DrawnReach {
   poolTails: Place[];
   deepSides: Place[];
   islands: Place[][];
-  /** Depths taken on the day, m. */
-  depths: { at: Place; depth: number }[];
+  /** Depths, m: taken on the day, or at another flow, m3/s. */
+  depths: { at: Place; depth: number; discharge?: number }[];
   boulders: { at: Place; diameter: number; height: number; name?: string }[];
   strips: Strip[];
   /** Ground on the plane, m above the water at the upstream end, where a survey says it. */
@@ -70,42 +70,18 @@ export interface TracedReach {
   outside: number;
 }
 
-/** Manning's n of a stream of which nobody has said more: clean, winding, some pools and stones (Chow 1959). */
-export const USUAL_ROUGHNESS = 0.035;
-
 /**
  * A reach from its outline: turned so that x runs from the upstream end to the downstream end, its bed laid by rules
  * and by the depths that were taken (traced-bed.ts).
  * @throws InputError "no-slope", "slope-beyond" and those of the bed
  */
 export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReach {
-  const { slope } = options;
-  if (slope === undefined) throw new InputError("no-slope");
-  if (!(slope >= SLOPES[0] && slope <= SLOPES[1]))
-    throw new InputError("slope-beyond", { low: SLOPES[0], high: SLOPES[1] });
-  const frame = framed(drawn);
+  const { outline, frame, slope } = outlineOf(drawn, options);
   const { heading } = frame;
-  const turned = (at: Place) => inReach(frame, at);
-  const all = (places: readonly Place[]) => places.map(turned);
-  const bed = tracedBed(
-    {
-      left: all(drawn.left),
-      right: all(drawn.right),
-      riffles: all(drawn.riffles),
-      pools: all(drawn.pools),
-      poolHeads: all(drawn.poolHeads),
-      poolTails: all(drawn.poolTails),
-      deepSides: all(drawn.deepSides),
-      islands: drawn.islands.map(all),
-      depths: drawn.depths.map(({ at, depth }) => ({ at: turned(at), depth })),
-      land: drawn.land && ((at) => drawn.land!(onPlane(frame, at))),
-      flow: { discharge: options.discharge, slope, roughness: options.roughness },
-    },
-    options.cell,
-  );
+  const bed = tracedBed(outline, options.cell);
   const { nx, ny, cell, origin, channel, manning } = bed;
   const local = (at: Place): Place => {
-    const [x, y] = turned(at);
+    const [x, y] = inReach(frame, at);
     return [x - origin[0], y - origin[1]];
   };
   const deviation = Array.from(bed.deviation, (one) => (Number.isFinite(one) ? Number(one.toFixed(3)) : null));
@@ -132,6 +108,33 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
     depths: bed.used,
     outside: drawn.depths.length - bed.used,
   };
+}
+
+/**
+ * What was drawn as an outline of the reach: turned, with the water of its day.
+ * @throws InputError "no-slope", "slope-beyond", "ends-together"
+ */
+export function outlineOf(drawn: DrawnReach, { slope, discharge, roughness }: Omit<TraceOptions, "id" | "name">) {
+  if (slope === undefined) throw new InputError("no-slope");
+  if (!(slope >= SLOPES[0] && slope <= SLOPES[1]))
+    throw new InputError("slope-beyond", { low: SLOPES[0], high: SLOPES[1] });
+  const frame = framed(drawn);
+  const turned = (at: Place) => inReach(frame, at);
+  const all = (places: readonly Place[]) => places.map(turned);
+  const outline: Outline = {
+    left: all(drawn.left),
+    right: all(drawn.right),
+    riffles: all(drawn.riffles),
+    pools: all(drawn.pools),
+    poolHeads: all(drawn.poolHeads),
+    poolTails: all(drawn.poolTails),
+    deepSides: all(drawn.deepSides),
+    islands: drawn.islands.map(all),
+    depths: drawn.depths.map((one) => ({ ...one, at: turned(one.at) })),
+    land: drawn.land && ((at) => drawn.land!(onPlane(frame, at))),
+    flow: { discharge, slope, roughness },
+  };
+  return { outline, frame, slope };
 }
 
 /** The drawing's plan, turned: x from between the upstream ends to between the downstream ends, y to the right. */

@@ -1,8 +1,9 @@
 "use client";
 import { lackingOf } from "../../core/trace/drawing";
-import { type TracedReach, USUAL_ROUGHNESS } from "../../core/trace/traced-reach";
+import type { TracedReach } from "../../core/trace/traced-reach";
 import { keyOf } from "../../scenario/key";
 import { useDrawing } from "../../state/drawing";
+import { layOptions } from "../../state/lay-options";
 import { pause } from "../../state/pause";
 import { Queue } from "../../state/queue";
 import { type Stage, useStage, valueOf } from "../../state/query";
@@ -23,13 +24,7 @@ export function useTraced(): Stage<TracedReach> {
     async (signal) => {
       // A hand that draws is let rest first; what is overtaken is not laid.
       await pause(REST, signal);
-      const options = {
-        id: "drawn",
-        name: "drawn",
-        discharge: discharge!,
-        slope: slope!,
-        roughness: USUAL_ROUGHNESS,
-      };
+      const options = { id: "drawn", name: "drawn", ...layOptions({ drawing }) };
       return valueOf(await queue.run(() => land.ask(async (api) => api.trace(drawing, options)), signal));
     },
     // While a point is moved the bed from before stays in sight.
