@@ -79,6 +79,24 @@ test("a bend is drawn on a picture with twelve depths, laid, kept and solved; it
   const box = (await plan.boundingBox())!;
   await plan.click({ position: { x: box.width / 3, y: box.height / 2 } });
   await expect(page.getByText(/^Probe, /)).toBeVisible();
+  // Asked back: where the lies hang on what is guessed, and each depth makes it surer.
+  const known = async () =>
+    Number(/known to about ± ([\d.]+) cm/.exec(await page.locator("#station").innerText())?.[1]);
+  await nextTap(page);
+  await page.getByRole("button", { name: "Where would a depth help?" }).click();
+  await expect(page.getByRole("button", { name: "Enter depth C" })).toBeVisible();
+  const guessed = await known();
+  await page.getByRole("button", { name: "Enter depth A" }).click();
+  const entry = page.getByRole("dialog");
+  await entry.getByLabel("Depth", { exact: true }).fill("thigh");
+  await nextTap(page);
+  await entry.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText("Depth added to the drawing, and the bed updated.", { exact: true })).toBeVisible();
+  await expect.poll(known).toBeLessThan(guessed);
+  await settled(page);
+  await nextTap(page);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect.poll(known, { timeout: 40_000 }).toBe(guessed);
   // The next reach begins on blank paper.
   await page.goto("/reach/draw");
   await expect(page.getByText("Nothing yet. Begin with the banks.")).toBeVisible();

@@ -31,7 +31,7 @@ export function change<T extends Versioned>(
   });
 }
 
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+export const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /**
  * Sets some fields of a record. Its undo sets those back that still are as this step left them; a field that was

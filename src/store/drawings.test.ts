@@ -6,8 +6,8 @@ import { traceReach } from "../core/trace/traced-reach";
 import { readArchive, writeArchive } from "../core/formats/archive";
 import { readBook } from "./book";
 import { Database } from "./database";
-import { addTraced, draftOf, keepDraft, keepPicture, pictureOf, retrace } from "./drawings";
-import { addWaterReading } from "./reaches";
+import { addTraced, deepenTraced, draftOf, keepDraft, keepPicture, pictureOf, retrace } from "./drawings";
+import { addFeature, addWaterReading } from "./reaches";
 
 const line = (id: "left-bank" | "right-bank", y: number) => ({
   id,
@@ -58,5 +58,65 @@ test("drawn again, the bed is laid anew, readings stay, and undo brings back the
   expect(await draftOf(db, "r")).toBeUndefined();
   await undo();
   expect((await db.reaches.get("r"))!.reach).toEqual(before!.reach);
+  await db.delete();
+});
+
+const depthMark = (id: string, x: number): Drawing["marks"][number] => ({
+  id,
+  kind: "depth",
+  places: [[x, 15]],
+  measures: { depth: 0.9 },
+});
+const deeper = (from: Drawing, id: string, x: number) => {
+  const mark = depthMark(id, x);
+  const next = { ...from, marks: [...from.marks, mark] };
+  return { next, mark, laid: traced(next, "r") };
+};
+
+test("a depth more: the bed is laid anew, what stands on it stays, the draft has it too; undo takes back that alone", async () => {
+  const db = open();
+  await addTraced(db, "new", drawing, traced(drawing, "r"), null);
+  const stone = { kind: "boulder", id: "stone", x: 30, y: 9, diameter: 2.5, height: 0.8 } as const;
+  await addFeature(db, "r", stone);
+  const draft = { ...drawing, marks: [...drawing.marks, depthMark("drawn since", 20)] };
+  await keepDraft(db, "r", "Run", draft);
+  const before = (await db.reaches.get("r"))!;
+  const { next, mark, laid } = deeper(drawing, "d", 40);
+  const undo = await deepenTraced(db, "r", { before: drawing, mark }, laid);
+  const after = (await db.reaches.get("r"))!;
+  expect(after.traced!.drawing).toEqual(next);
+  expect(after.reach.bed).toEqual(laid.reach.bed);
+  expect(after.reach.bed).not.toEqual(before.reach.bed);
+  expect(after.reach.features).toEqual(before.reach.features);
+  expect(after.reach.features).toMatchObject([{ kind: "boulder", x: 30 }]);
+  expect((await draftOf(db, "r"))!.drawing.marks.map(({ id }) => id)).toEqual([
+    "left-bank",
+    "right-bank",
+    "drawn since",
+    "d",
+  ]);
+  await undo();
+  const back = (await db.reaches.get("r"))!;
+  expect({ ...back, updatedAt: "" }).toEqual({ ...before, updatedAt: "" });
+  expect((await draftOf(db, "r"))!.drawing).toEqual(draft);
+  await db.delete();
+});
+
+test("a depth for a drawing that has changed since is refused, and nothing is written; its undo too", async () => {
+  const db = open();
+  await addTraced(db, "new", drawing, traced(drawing, "r"), null);
+  const first = deeper(drawing, "d", 40);
+  const undo = await deepenTraced(db, "r", { before: drawing, mark: first.mark }, first.laid);
+  const stood = await db.reaches.get("r");
+  const late = deeper(drawing, "late", 60);
+  await expect(deepenTraced(db, "r", { before: drawing, mark: late.mark }, late.laid)).rejects.toThrow(
+    "drawing-changed",
+  );
+  expect(await db.reaches.get("r")).toEqual(stood);
+  const second = deeper(first.next, "e", 60);
+  await deepenTraced(db, "r", { before: first.next, mark: second.mark }, second.laid);
+  const both = await db.reaches.get("r");
+  await expect(undo()).rejects.toThrow("drawing-changed");
+  expect(await db.reaches.get("r")).toEqual(both);
   await db.delete();
 });

@@ -2,7 +2,9 @@ import type { Drawing } from "../core/trace/drawing-schema";
 import type { TracedReach } from "../core/trace/traced-reach";
 import { fetched } from "../core/quantity/fetched";
 import type { ReachRecord } from "../core/book/records";
-import { change, type Undo } from "./change";
+import { InputError } from "../core/quantity/fault";
+import type { Mark } from "../core/trace/marks";
+import { change, same, together, type Undo } from "./change";
 import type { Database, DrawingDraft, KeptPicture } from "./database";
 import { addReach } from "./reaches";
 
@@ -66,4 +68,49 @@ export async function retrace(db: Database, id: string, drawing: Drawing, traced
   );
   await db.drawings.delete(id);
   return undo;
+}
+
+/**
+ * Lays the bed of a reach anew from its drawing with one more depth; what stands on the bed stays as it is. A draft
+ * that is still being drawn gets the depth too.
+ * @throws InputError "drawing-changed" where the drawing, or on undo the bed, is another than this step knew
+ */
+export async function deepenTraced(
+  db: Database,
+  id: string,
+  { before, mark }: { before: Drawing; mark: Mark },
+  { reach: { bed, roughness } }: TracedReach,
+): Promise<Undo> {
+  const draftBy = (by: (marks: readonly Mark[]) => Mark[]) =>
+    db.drawings.where({ id }).modify((draft) => {
+      draft.drawing = { ...draft.drawing, marks: by(draft.drawing.marks) };
+    });
+  const without = (marks: readonly Mark[]) => marks.filter((one) => one.id !== mark.id);
+  return together(db, [db.reaches, db.drawings], async (keep) => {
+    const undo = await change(
+      db,
+      db.reaches,
+      id,
+      (record) => {
+        if (!record.traced || !same(record.traced.drawing, before)) throw new InputError("drawing-changed");
+        const drawing = { ...before, marks: [...before.marks, mark] };
+        return { ...record, reach: { ...record.reach, bed, roughness }, traced: { ...record.traced, drawing } };
+      },
+      (record, old) => {
+        if (!record.traced || !same(record.reach.bed, bed)) throw new InputError("drawing-changed");
+        const drawing = { ...record.traced.drawing, marks: without(record.traced.drawing.marks) };
+        const { bed: earlier, roughness: rough } = old.reach;
+        return {
+          ...record,
+          reach: { ...record.reach, bed: earlier, roughness: rough },
+          traced: { ...record.traced, drawing },
+        };
+      },
+    );
+    await draftBy((marks) => [...marks, mark]);
+    keep(undo);
+    keep(async () => {
+      await draftBy(without);
+    });
+  });
 }

@@ -16,7 +16,8 @@ import { flatWater } from "../core/trace/flat-water";
 import { hillshade } from "../core/trace/hillshade";
 import { drawingOfWater } from "../core/trace/water-drawing";
 import type { Scale } from "../core/trace/georeference";
-import { traceReach, type TracedReach, type TraceOptions } from "../core/trace/traced-reach";
+import { outlineOf, traceReach, type TracedReach, type TraceOptions } from "../core/trace/traced-reach";
+import { type DepthsAsked, type WantedDepths, wantedDepths } from "../core/trace/wanted-depths";
 import { offer } from "./alive";
 
 /** A picture made small enough to be drawn on. */
@@ -160,7 +161,33 @@ const api = {
     }),
   trace: (drawing: Drawing, options: TraceOptions): Answer<TracedReach> =>
     answer(() => traceReach(drawnOf(drawing), options)),
+  /** Where depths would make lies surer; on foot only where wading is easy or needs care. */
+  wanted: (
+    drawing: Drawing,
+    options: Omit<TraceOptions, "id" | "name">,
+    { lies, wading }: { lies: DepthsAsked["lies"]; wading: WadingGrid },
+  ): Answer<WantedDepths> =>
+    answer(() =>
+      wantedDepths(outlineOf(drawnOf(drawing), options).outline, {
+        lies,
+        canStand: ([x, y]) => {
+          const { nx, ny, cell, classes } = wading;
+          const [i, j] = [Math.floor(x / cell), Math.floor(y / cell)];
+          const kind = i < 0 || j < 0 || i >= nx || j >= ny ? 0 : classes[j * nx + i]!;
+          return kind === 1 || kind === 2;
+        },
+      }),
+    ),
 };
+
+/** Wading by cell of a field. */
+export interface WadingGrid {
+  nx: number;
+  ny: number;
+  /** m */
+  cell: number;
+  classes: Uint8Array;
+}
 
 export type LandApi = typeof api;
 offer(api);

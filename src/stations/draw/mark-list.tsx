@@ -3,7 +3,6 @@ import { Trash2 } from "lucide-react";
 import { useMemo } from "react";
 import { measureMark, nameMark, removeMark, turnMark } from "../../core/trace/edit";
 import { isWhole, type Mark, markKind, type Measure, measureOf } from "../../core/trace/marks";
-import { waderDepth } from "../../core/trace/wader-depth";
 import { choose, draw, useDrawing } from "../../state/drawing";
 import { useSettings } from "../../state/settings";
 import { Button } from "../../widgets/button";
@@ -13,6 +12,7 @@ import { readWith } from "../../widgets/read-with";
 import { MEASURE_WORDS } from "../../words/drawing";
 import { quantityEntry, textEntry } from "../../words/entry";
 import { entryText, entryUnit, showText } from "../../words/quantity";
+import { WADED_HINT, wadedEntry } from "../../words/waded-entry";
 import { markName, numbersOf } from "./mark-name";
 
 /** All that is drawn, in words: the sheet's twin for keys and screen readers; the chosen one's name and measures. */
@@ -37,6 +37,7 @@ export function MarkList() {
             >
               {markName(one, numberOf(one))}
               {one.kind === "depth" && `, ${showText(measureOf(one, "depth"), "depth", system)}`}
+              {one.discharge !== undefined && ` at ${showText(one.discharge, "discharge", system)}`}
               {!isWhole(one) && ", unfinished"}
             </button>
           </li>
@@ -60,9 +61,9 @@ function Chosen({ mark, title }: { mark: Mark; title: string }) {
           <CommitField
             key={measure}
             label={MEASURE_WORDS[measure]}
-            hint={measure === "depth" ? "Or ankle, shin, knee, thigh, waist, chest" : undefined}
+            hint={measure === "depth" ? WADED_HINT : undefined}
             shown={entryText(measureOf(mark, measure), "depth", system)}
-            read={measure === "depth" ? readDepth(height, system) : readWith(sizeEntry(system))}
+            read={readWith(measure === "depth" ? wadedEntry(entryUnit("depth", system), height) : sizeEntry(system))}
             onKeep={(value: number) => draw((now) => measureMark(now, mark.id, measure, value))}
           />
         ))}
@@ -96,11 +97,3 @@ const sizeEntry = (system: "metric" | "us") =>
     high: 100,
     beyond: "Enter a size above 0.",
   });
-
-/** A depth in any unit or by the angler's own body; a bare number is in the angler's unit. */
-const readDepth = (height: number, system: "metric" | "us") => (text: string) => {
-  const word = waderDepth(/[a-z]/i.test(text) ? text : `${text} ${entryUnit("depth", system)}`, height);
-  return word === undefined
-    ? ({ ok: false, fault: "Enter a depth, such as 0.6 m, 2 ft or knee." } as const)
-    : ({ ok: true, value: word } as const);
-};

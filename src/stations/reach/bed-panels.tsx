@@ -6,14 +6,16 @@ import { WadingKey } from "./status";
 import { StructureKey } from "./structure-marks";
 import type { ReachView } from "./use-reach-view";
 import { whereOnPlan } from "./where-near";
+import type { WantedDepthsView } from "./use-wanted-depths";
 import { later } from "../../widgets/later";
 
 const Objects = later(() => import("./objects").then((one) => one.Objects));
+const WantedPanel = later(() => import("./wanted-panel").then((one) => one.WantedPanel));
 const ReadingDialog = later(() => import("./reading-dialog").then((one) => one.ReadingDialog));
 
 /** What stands under the plan while it is looked into or shaped: the probe, the objects, and the keys to its marks. */
-export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean }) {
-  const { system, layer } = useSettings();
+export function BedPanels({ view, shaping, wanted }: { view: ReachView; shaping: boolean; wanted: WantedDepthsView }) {
+  const { system, layer, height } = useSettings();
   const [readingAt, setReadingAt] = useState<Place | undefined>();
   const { scenario, editor, probe, fishHere } = view;
   const { river, conditions, field } = scenario;
@@ -39,6 +41,16 @@ export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean
       {layer === "structure" && reading && (
         <StructureKey structure={reading.structure} eddies={reading.eddies} fish={fishHere.some((one) => one.place)} />
       )}
+      {wanted.asking && !shaping && editor && (
+        <WantedPanel
+          stage={wanted.stage}
+          where={(place) => whereOnPlan(shown, place, system)}
+          lies={reading?.lies ?? []}
+          onEnter={setReadingAt}
+          onHide={() => wanted.ask(false)}
+          system={system}
+        />
+      )}
       {editor && readingAt && (
         <ReadingDialog
           place={readingAt}
@@ -46,6 +58,7 @@ export function BedPanels({ view, shaping }: { view: ReachView; shaping: boolean
           flow={river.now?.discharge ?? conditions.discharge}
           minute={river.minute}
           system={system}
+          height={height}
           onClose={() => setReadingAt(undefined)}
           onKeep={editor.addReading}
         />

@@ -4,6 +4,7 @@ import type { ReachRecord } from "../../core/book/records";
 import { isPlaced, positionInReach } from "../../core/trace/place-in-reach";
 import { type Locating, usePosition } from "../../state/use-position";
 import type { ReachView } from "./use-reach-view";
+import type { WantedDepthsView } from "./use-wanted-depths";
 import { type Here, WhereAmI } from "./where-am-i";
 
 export interface Locator {
@@ -37,10 +38,12 @@ export function GroundBar({
   view,
   slider,
   locator,
+  wanted,
 }: {
   view: ReachView;
   slider: { through: number; onChange: (through: number) => void } | undefined;
   locator: Locator;
+  wanted: WantedDepthsView | undefined;
 }) {
   const { scenario, approach } = view;
   const shown = scenario.field.shown?.field;
@@ -52,6 +55,11 @@ export function GroundBar({
         {possible && !locating && (
           <button type="button" className="min-h-11 underline" onClick={() => locate(true)}>
             Where am I?
+          </button>
+        )}
+        {wanted?.possible && !wanted.asking && (
+          <button type="button" className="min-h-11 underline" onClick={() => wanted.ask(true)}>
+            Where would a depth help?
           </button>
         )}
       </div>

@@ -7,11 +7,12 @@ import { showText } from "../../words/quantity";
 import { Banks } from "./banks";
 import { Foam } from "./foam";
 import { PlanMarks } from "./plan-marks";
-import { probeKeys } from "./probe";
+import { type Place, probeKeys } from "./probe";
 import type { BedEditor } from "./use-bed-editor";
 import type { ReachView } from "./use-reach-view";
 import type { Underlay } from "./use-underlay";
 import { useZoom } from "./use-zoom";
+import { WantedMark } from "./wanted-mark";
 import { type Here, HereMark } from "./where-am-i";
 import { WaterCanvas } from "./water-canvas";
 import { ZoomButtons } from "./zoom-buttons";
@@ -62,6 +63,7 @@ export function ReachMap({
   editor,
   underlay,
   here,
+  wanted,
 }: {
   view: ReachView;
   shown: Field;
@@ -70,6 +72,8 @@ export function ReachMap({
   underlay: (Underlay & { through: number }) | undefined;
   /** Where the angler is, if they asked. */
   here: Here | undefined;
+  /** Where depths would help most. */
+  wanted: readonly Place[] | undefined;
 }) {
   const system = useSettings((settings) => settings.system);
   const colours = useColours();
@@ -137,6 +141,9 @@ export function ReachMap({
             <Foam field={shown} scale={scale} colours={colours} />
             <svg width={length * scale} height={breadth * scale} className="absolute inset-0" onClick={onClick}>
               <PlanMarks view={view} shown={shown} editor={editor} scale={scale} />
+              {wanted?.map((place, k) => (
+                <WantedMark key={k} place={place} number={k + 1} scale={scale} />
+              ))}
               {here && <HereMark here={here} scale={scale} />}
             </svg>
           </div>

@@ -6,16 +6,17 @@ import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { Dialog } from "../../widgets/dialog";
 import { numberEntry, optional, quantityEntry } from "../../words/entry";
 import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
+import { WADED_HINT, wadedEntry } from "../../words/waded-entry";
 import { capital } from "../../words/text";
 import type { Place } from "./probe";
 
 const ABOVE = { low: 0, open: true, beyond: "Enter a number above 0." };
 
-const schemaIn = (system: UnitSystem) =>
+const schemaIn = (system: UnitSystem, height: number) =>
   z
     .object({
       kind: z.enum(["depth", "surface-speed"]),
-      depth: optional(quantityEntry("length", entryUnit("depth", system), { ...ABOVE, high: 100 })),
+      depth: optional(wadedEntry(entryUnit("depth", system), height)),
       distance: optional(quantityEntry("length", entryUnit("distance", system), ABOVE)),
       seconds: optional(numberEntry(ABOVE)),
       flow: quantityEntry("discharge", entryUnit("discharge", system), ABOVE),
@@ -34,6 +35,7 @@ export function ReadingDialog({
   flow,
   minute,
   system,
+  height,
   onClose,
   onKeep,
 }: {
@@ -43,10 +45,12 @@ export function ReadingDialog({
   flow: number;
   minute: number;
   system: UnitSystem;
+  /** The angler's own, m. */
+  height: number;
   onClose: () => void;
   onKeep: (reading: WaterReading) => void;
 }) {
-  const form = useEntryForm(schemaIn(system), {
+  const form = useEntryForm(schemaIn(system, height), {
     kind: "depth",
     depth: "",
     distance: "",
@@ -86,7 +90,7 @@ export function ReadingDialog({
             ]}
           />
           {kind === "depth" ? (
-            <FormField form={form} name="depth" label="Depth" inputMode="decimal" />
+            <FormField form={form} name="depth" label="Depth" hint={WADED_HINT} />
           ) : (
             <>
               <FormField

@@ -18,6 +18,7 @@ import { SeasonLine } from "./season-line";
 import { SectionPanel } from "./section-panel";
 import { Status } from "./status";
 import { ReachToolbar } from "./toolbar";
+import { useWantedDepths } from "./use-wanted-depths";
 import { readyShaping } from "./use-bed-editor";
 import { useUnderlay } from "./use-underlay";
 import { type ReachView, useReachView } from "./use-reach-view";
@@ -90,6 +91,7 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
   const underlay = useUnderlay(river.reach);
   const [through, setThrough] = useState(0.5);
   const locator = useHere(river.reach);
+  const wanted = useWantedDepths(view);
   return (
     <>
       <div className="-mx-4 lg:-mx-6">
@@ -100,14 +102,20 @@ function Looked({ view, shaping }: { view: ReachView; shaping: boolean }) {
             editor={shaping ? view.editor : undefined}
             underlay={underlay && { ...underlay, through }}
             here={locator.here}
+            wanted={shaping ? undefined : wanted.stage.value?.places}
           />
         ) : (
           <div className="grid h-60 place-items-center text-soft">{field.fault ? "" : "Working out the flow …"}</div>
         )}
       </div>
-      <GroundBar view={view} slider={underlay && { through, onChange: setThrough }} locator={locator} />
+      <GroundBar
+        view={view}
+        slider={underlay && { through, onChange: setThrough }}
+        locator={locator}
+        wanted={shaping ? undefined : wanted}
+      />
       {!shaping && scenario.lie && <ChosenLie lie={scenario.lie} system={system} />}
-      <BedPanels view={view} shaping={shaping} />
+      <BedPanels view={view} shaping={shaping} wanted={wanted} />
       <FlowSlider
         flow={conditions.discharge}
         scale={scale}

@@ -172,7 +172,15 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
     reshape: (measures) => keep(() => reshapeReach(database(), id, measures)),
     readings: reach.readings ?? [],
     addReading: (reading) =>
-      keep(() => addWaterReading(database(), id, reading), "Reading saved. Fit the bed to it under “Edit the bed”."),
+      record.traced && reading.kind === "depth"
+        ? keep(async () => {
+            const { layDepth } = await fetched(import("../../state/lay-depth"));
+            return layDepth(record, reading);
+          }, "Depth added to the drawing, and the bed updated.")
+        : keep(
+            () => addWaterReading(database(), id, reading),
+            "Reading saved. Fit the bed to it under “Edit the bed”.",
+          ),
     removeReading: (reading) => keep(() => removeWaterReading(database(), id, reading), "Reading deleted."),
     take: ({ roughness, downstream }) =>
       keep(() => patchReach(database(), id, { roughness, downstream }), "Bed updated with the fit."),

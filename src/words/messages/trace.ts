@@ -6,6 +6,7 @@ export const TRACE: Words = {
   "no-widths": () => "Draw the width of the water across the middle line at least once.",
   "no-scale": () => "Set the scale first.",
   "no-place": () => "Nobody has said where on earth this lies. Set the scale by two known points first.",
+  "drawing-changed": () => "The drawing has changed since. Try again.",
   "nothing-drawn": () => "The file has nothing drawn in it.",
   "too-many-drawn": (p) => `More than ${p.most} features are too many for one reach.`,
   "drawn-twice": (p) => `there is a second ${String(p.kind).replace("-", " ")}`,

@@ -1,0 +1,71 @@
+"use client";
+import type { WantedDepths } from "../../core/trace/wanted-depths";
+import type { Stage } from "../../state/query";
+import { Button } from "../../widgets/button";
+import { FaultNote } from "../../widgets/fault-note";
+import { Panel } from "../../widgets/panel";
+import { faultText } from "../../words/messages";
+import type { UnitSystem } from "../../words/quantity";
+import { wantedWords } from "../../words/wanted-depths";
+import type { Place } from "./probe";
+import { letterOf } from "./wanted-letter";
+
+/** Where depths would make the lies of a drawn reach surer, each a press away. */
+export function WantedPanel({
+  stage: { value, fault, retry },
+  where,
+  lies,
+  onEnter,
+  onHide,
+  system,
+}: {
+  stage: Stage<WantedDepths>;
+  /** Where a place is on the plan. */
+  where: (place: Place) => string;
+  lies: readonly { number: number; x: number; y: number }[];
+  onEnter: (place: Place) => void;
+  onHide: () => void;
+  system: UnitSystem;
+}) {
+  return (
+    <Panel
+      title="Depths that would help most"
+      className="mt-4 mb-2"
+      aside={
+        <button type="button" className="-my-3 min-h-11 text-sm underline" onClick={onHide}>
+          Hide these depths
+        </button>
+      }
+    >
+      {fault ? (
+        <FaultNote message={faultText(fault, system)} todo="Nothing changed." onRetry={retry} />
+      ) : (
+        <p role="status">{value ? wantedWords(value, system) : "Waiting for the lies …"}</p>
+      )}
+      <ul className="mt-2 grid gap-2">
+        {value?.places.map((place, k) => {
+          const letter = letterOf(k + 1);
+          const lie = nearestLie(lies, place);
+          return (
+            <li key={letter} className="flex max-w-3xl flex-wrap items-center gap-x-4 gap-y-1">
+              <span className="grow">
+                <strong>{letter}</strong>: {lie && `near lie ${lie.number}, `}
+                {where(place)}
+              </span>
+              <Button onClick={() => onEnter(place)}>Enter depth {letter}</Button>
+            </li>
+          );
+        })}
+      </ul>
+    </Panel>
+  );
+}
+
+/** A lie is told beside a place within so far of it, m. */
+const NEAR = 12;
+
+function nearestLie<T extends { x: number; y: number }>(lies: readonly T[], [x, y]: Place): T | undefined {
+  const off = (lie: T) => Math.hypot(lie.x - x, lie.y - y);
+  const [nearest] = lies.toSorted((a, b) => off(a) - off(b));
+  return nearest && off(nearest) <= NEAR ? nearest : undefined;
+}
