@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
 import { DEMO_AERIAL, demoAerialBanks, demoAerialDepth, demoAerialPlace } from "../src/demo/aerial";
 import { madeHeights } from "../src/testing/made-heights";
-import { nextTap, settled } from "./steps";
+import { beginSession, landFish, nextTap, settled } from "./steps";
 
 const { unit, stakes, width } = DEMO_AERIAL;
 type Place = readonly [number, number];
@@ -273,6 +273,16 @@ test("banks walked: a GPX file with jumps, then a depth with the phone's own pos
   await expect(page.getByText(/^You’re .* from this reach\. Accurate to 8\.0 m\./)).toBeVisible();
   await page.getByRole("button", { name: "hide my place" }).click();
   await expect(page.getByRole("button", { name: "Where am I?" })).toBeVisible();
+  // A fish takes its place from the phone where that is wanted.
+  await context.setGeolocation({ ...onEarth(demoAerialPlace(0.6, 0.5)), accuracy: 5 });
+  await beginSession(page);
+  await landFish(page);
+  await page.getByRole("button", { name: "Caught where I stand" }).click();
+  await expect(page.getByText(/^You’re .* down the reach, .*\. Accurate to 5\.0 m\./)).toBeVisible();
+  await nextTap(page);
+  await page.getByRole("button", { name: "Use this place" }).click();
+  await expect(page.getByText("The fish’s place is set.", { exact: true })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Caught where I stand" })).toBeVisible();
   await context.close();
 });
 

@@ -7,18 +7,13 @@ import { Select } from "../../widgets/select";
 import { TextField } from "../../widgets/field";
 import { MARK_WORDS } from "../../words/drawing";
 import { showText } from "../../words/quantity";
+import { LOCATING_WORDS } from "../../words/locating";
 import { count } from "../../words/text";
 import { TRACK_KINDS, type TrackKind } from "./walked-marks";
-import { type Located, type Locating, usePosition } from "../../state/use-position";
+import { type Located, usePosition } from "../../state/use-position";
 
 /** Positions that are surer than this make a line, m. A phone under the open sky does better. */
 const SURE = 20;
-
-const TOLD: Partial<Record<Locating, string>> = {
-  waiting: "Waiting for a position …",
-  refused: "This browser may not know its position. Allow it for this page, then start again.",
-  unavailable: "No position from this device. Try under the open sky.",
-};
 
 /** A bank walked with this phone: its position only while asked, and marks on the way. */
 export function WalkNow({ onWalked }: { onWalked: (walk: Walk, kinds: readonly TrackKind[]) => void }) {
@@ -61,7 +56,7 @@ export function WalkNow({ onWalked }: { onWalked: (walk: Walk, kinds: readonly T
   return (
     <section aria-label="Walking" className="mt-4 rounded-md border border-line p-4">
       <p role="status">
-        {TOLD[state] ??
+        {LOCATING_WORDS[state] ??
           (last &&
             `${MARK_WORDS[kind as "middle"].name}: ${count(fixes.length, "position")}, accurate to ${showText(last.accuracy, "distance", system)}${last.accuracy > SURE ? ", too rough to use" : ""}. ${count(places.length, "mark")}.`)}
       </p>

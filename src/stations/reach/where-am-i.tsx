@@ -3,6 +3,7 @@ import type { Lie } from "../../core/fish/read";
 import { lieAt, type Numbered } from "../../scenario/lie-identity";
 import type { Locating } from "../../state/use-position";
 import { useSettings } from "../../state/settings";
+import { LOCATING_WORDS } from "../../words/locating";
 import { showText, type UnitSystem } from "../../words/quantity";
 
 /** Where the angler is on the plan, m, and the radius that holds them two times in three, m. */
@@ -50,18 +51,12 @@ export function WhereAmI({
   const system = useSettings((settings) => settings.system);
   return (
     <p role="status" className="mt-2">
-      {toldOf(state) ?? (here && hereWords(here, { size, lies, lie, stand }, system))}{" "}
+      {LOCATING_WORDS[state] ?? (here && hereWords(here, { size, lies, lie, stand }, system))}{" "}
       <button type="button" className="min-h-11 text-sm underline" onClick={onHide}>
         hide my place
       </button>
     </p>
   );
-}
-
-function toldOf(state: Locating): string | undefined {
-  if (state === "waiting" || state === "off") return "Waiting for a position …";
-  if (state === "refused") return "This browser may not know its position. Allow it for this page, then try again.";
-  return state === "unavailable" ? "No position from this device. Try under the open sky." : undefined;
 }
 
 function hereWords(

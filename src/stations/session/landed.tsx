@@ -31,6 +31,8 @@ import type { BankActions } from "./use-bank-action";
 
 const CatchDialog = later(() => import("../log/catch-dialog").then((one) => one.CatchDialog));
 
+const OwnPlace = later(() => import("./own-place").then((one) => one.OwnPlace));
+
 /** The fish that was just landed: what decides first, the line through the fingers, and on. The rest can wait. */
 export function Landed({
   bank,
@@ -77,6 +79,9 @@ export function Landed({
       <LastAction actions={actions} />
       <Facts fish={fish} onSay={say} />
       <Photos fish={fish.id} />
+      {view.river.reach?.id === bank.session.reach && view.field.shown && (
+        <OwnPlace fish={fish} record={view.river.reach} field={view.field.shown.field} />
+      )}
       <button type="button" className="mt-1 min-h-12 underline" onClick={() => setWhole(true)}>
         All details
       </button>
