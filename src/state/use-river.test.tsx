@@ -4,6 +4,7 @@ import { demoBook } from "../demo/book";
 import { DEMO_HOUR } from "../demo/hour";
 import { writeBook } from "../store/book";
 import { database } from "../store/database";
+import { addReading } from "../store/gauges";
 import { removeReach } from "../store/reaches";
 import { useSettings } from "./settings";
 import { useSafety } from "./use-cautions";
@@ -78,6 +79,28 @@ test("thunder heard sends everybody off the water for half an hour by the clock 
     useSettings.setState({ thunderAt: DEMO_HOUR - 31 * 60_000 });
   });
   await waitFor(() => expect(result.current.safety.leave).toBe(false));
+});
+
+test("without a gauge the angler's own readings tell of the water, and caution; old ones do not", async () => {
+  await database().reaches.update(first!.id, { station: null });
+  const read = (hours: number) =>
+    addReading(database(), {
+      station: null,
+      reach: first!.id,
+      at: new Date(DEMO_HOUR - hours * HOUR).toISOString(),
+      kind: "temperature",
+      value: 25,
+      error: null,
+      how: "",
+    });
+  await read(7);
+  const result = river();
+  await waitFor(() => expect(result.current.reach?.station).toBeNull());
+  expect(result.current.now).toBeUndefined();
+  await read(1);
+  await waitFor(() => expect(result.current.now?.waterTemperature).toBe(25));
+  expect(result.current).toMatchObject({ stale: false, gauge: undefined, now: { discharge: null, stage: null } });
+  expect(result.current.safety.cautions.map(({ kind }) => kind)).toContain("heat");
 });
 
 test("Water may look at another gauge; one that is not there is passed over", async () => {

@@ -6,7 +6,7 @@ import type { ReachRecord, StationRecord } from "../core/book/records";
 import { gaugeNow, type GaugeNow, type GaugeRecord, isStale, lastInstant } from "../core/gauge/summary";
 import { lightAt } from "../core/gauge/light";
 import { database } from "../store/database";
-import { gaugeAtReach, gaugeOf } from "../store/river";
+import { gaugeAtReach, gaugeOf, ownAtReach } from "../store/river";
 import { useMinute } from "./clock";
 import { useSettings } from "./settings";
 
@@ -59,6 +59,12 @@ function stateOf(gauge: GaugeRecord | undefined, minute: number): { now: GaugeNo
   return { now: gaugeNow(gauge, stale ? last : minute), stale };
 }
 
+/** Without a gauge: what the angler read not long ago, and nothing else. */
+function ownState(own: GaugeRecord, minute: number): { now: GaugeNow | undefined; stale: boolean } {
+  const now = gaugeNow(own, minute);
+  return { now: now.waterTemperature === null && now.visibleDepth === null ? undefined : now, stale: false };
+}
+
 /** The chosen reach with its gauge, and the state of the river; or with another gauge where one is asked for. */
 export function useRiver(otherStation: string | null = null): River {
   const chosen = useSettings((settings) => settings.reach);
@@ -78,7 +84,12 @@ export function useRiver(otherStation: string | null = null): River {
     () => (atReach ? gaugeAtReach(database(), atReach) : gaugeOf(database(), stationId)),
     [stationId, atReach?.id, JSON.stringify(atReach?.transfer)],
   );
-  const state = useMemo(() => stateOf(gauge, minute), [gauge, minute]);
+  const ungauged = reach && stationId === null ? reach : undefined;
+  const own = useLiveAnswer(
+    async () => (ungauged ? await ownAtReach(database(), ungauged) : undefined),
+    [ungauged?.id],
+  );
+  const state = useMemo(() => (own ? ownState(own, minute) : stateOf(gauge, minute)), [own, gauge, minute]);
   const place = placeOf(reach?.reach) ?? placeOf(station);
   const light = place ? lightAt(minute, place.latitude, place.longitude) : "day";
   return {

@@ -1,6 +1,6 @@
 import type { ReachRecord, RiverState } from "../core/book/records";
 import Dexie from "dexie";
-import { recordAtReach, riverRecord } from "../core/book/river-record";
+import { recordAtReach, riverRecord, ungaugedRecord } from "../core/book/river-record";
 import { riverState } from "../core/book/river-state";
 import type { GaugeRecord } from "../core/gauge/summary";
 import type { Database } from "./database";
@@ -64,5 +64,12 @@ export async function gaugeAtReach(db: Database, reach: ReachRecord | undefined)
 export async function stateFor(db: Database, reach: string, at: number): Promise<RiverState | null> {
   const record = await db.reaches.get(reach);
   const gauge = await gaugeAtReach(db, record);
-  return gauge ? riverState(gauge, at) : null;
+  if (gauge) return riverState(gauge, at);
+  const own = record && (await ownAtReach(db, record));
+  return own ? riverState(own, at) : null;
+}
+
+/** What the angler read on a reach without a gauge. */
+export async function ownAtReach(db: Database, reach: ReachRecord): Promise<GaugeRecord | undefined> {
+  return ungaugedRecord(reach, await db.readings.where("reach").equals(reach.id).toArray());
 }

@@ -154,20 +154,27 @@ export const waterSchema = z.strictObject({
 });
 export type WaterRecord = z.infer<typeof waterSchema>;
 
-/** A reading taken by the angler: how deep the bed is seen, or the discharge of the reach. */
-export const readingSchema = z.strictObject({
-  schema: z.literal("low-heron/reading@1"),
-  ...base,
-  station: id.nullable(),
-  reach: id.nullable(),
-  at: instant,
-  kind: z.enum(["clarity", "discharge"]),
-  /** Visible depth, m, or discharge, m3/s. */
-  value: positive,
-  /** 1-sigma relative error, where it is known. */
-  error: finite.nullable(),
-  how: z.string().max(200),
-});
+/** A reading taken by the angler: how deep the bed is seen, the water's temperature, or the discharge of the reach. */
+export const readingSchema = z
+  .strictObject({
+    schema: z.literal("low-heron/reading@1"),
+    ...base,
+    station: id.nullable(),
+    reach: id.nullable(),
+    /** Where on the reach, m. */
+    place: placeSchema.optional(),
+    at: instant,
+    kind: z.enum(["clarity", "discharge", "temperature"]),
+    /** Visible depth, m; discharge, m3/s; temperature, degrees C. */
+    value: finite,
+    /** 1-sigma relative error, where it is known. */
+    error: finite.nullable(),
+    how: z.string().max(200),
+  })
+  .refine(
+    ({ kind, value }) => (kind === "temperature" ? value >= -2 && value <= 45 : value > 0),
+    rule("not-a-reading", ["value"]),
+  );
 export type FieldReading = z.infer<typeof readingSchema>;
 
 export const sessionSchema = z

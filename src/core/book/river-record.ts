@@ -5,6 +5,26 @@ import { type Derived, type GaugeRecord, seriesOf } from "../gauge/summary";
 import { fitTransfer, type TransferFit } from "../gauge/transfer";
 import type { FieldReading, ReachRecord, WaterRecord } from "./records";
 
+/** What the angler saw and felt of the water, in order of time. */
+function ownReadings(readings: readonly FieldReading[]): Required<Pick<GaugeRecord, "seen" | "felt">> {
+  const of = (kind: FieldReading["kind"]) =>
+    readings
+      .filter((one) => one.kind === kind && !one.deleted)
+      .map((one) => ({ at: Date.parse(one.at), value: one.value }))
+      .sort((a, b) => a.at - b.at);
+  return {
+    seen: of("clarity").map(({ at, value }) => ({ at, visibleDepth: value })),
+    felt: of("temperature").map(({ at, value }) => ({ at, temperature: value })),
+  };
+}
+
+/** A reach without a gauge, by what the angler read there alone; undefined where that is nothing. */
+export function ungaugedRecord({ id, reach }: ReachRecord, readings: readonly FieldReading[]): GaugeRecord | undefined {
+  const own = ownReadings(readings);
+  if (own.seen.length + own.felt.length === 0) return undefined;
+  return { station: { id, name: reach.name }, series: [], ...own };
+}
+
 /** The rating of a water, where its pairs bear one; null otherwise. */
 function ratingOf(water: WaterRecord | undefined): Rating | null {
   try {
@@ -25,15 +45,12 @@ export function riverRecord(
   readings: readonly FieldReading[],
 ): GaugeRecord {
   const turbidity = seriesOf(record, "turbidity");
-  const seen = readings
-    .filter((one) => one.kind === "clarity" && one.station === record.station.id && !one.deleted)
-    .map((one) => ({ at: Date.parse(one.at), visibleDepth: one.value }))
-    .sort((a, b) => a.at - b.at);
+  const { seen, felt } = ownReadings(readings.filter((one) => one.station === record.station.id));
   const pairs = seen.flatMap(({ at, visibleDepth }) => {
     const reading = readingAt(turbidity, at, 2 * HOUR);
     return reading === null ? [] : [{ turbidity: reading, visibleDepth }];
   });
-  const clarified: GaugeRecord = { ...record, clarityFit: fitClarity(pairs), seen };
+  const clarified: GaugeRecord = { ...record, clarityFit: fitClarity(pairs), seen, felt };
   const rating = ratingOf(water);
   return rating ? rated(clarified, rating) : clarified;
 }
@@ -85,7 +102,12 @@ function transferOf(gauge: GaugeRecord, reach: ReachRecord, readings: readonly F
  * The record as it is at the reach: its discharge transferred, and the gauge's own stage left out, since it says
  * nothing there.
  */
-export function recordAtReach(gauge: GaugeRecord, reach: ReachRecord, readings: readonly FieldReading[]): GaugeRecord {
+export function recordAtReach(
+  atGauge: GaugeRecord,
+  reach: ReachRecord,
+  readings: readonly FieldReading[],
+): GaugeRecord {
+  const gauge = withOwn(atGauge, ownReadings(readings.filter((one) => one.reach === reach.id)));
   const fit = transferOf(gauge, reach, readings);
   const discharge = seriesOf(gauge, "discharge");
   if (!fit || !discharge) return gauge;
@@ -101,3 +123,13 @@ export function recordAtReach(gauge: GaugeRecord, reach: ReachRecord, readings: 
     derived: { ...gauge.derived, discharge: { by: "transfer", pairs: fit.pairs } },
   };
 }
+
+/** What was read at the reach beside what was read at the gauge. */
+const withOwn = (gauge: GaugeRecord, { seen, felt }: ReturnType<typeof ownReadings>): GaugeRecord =>
+  seen.length + felt.length === 0
+    ? gauge
+    : {
+        ...gauge,
+        seen: [...(gauge.seen ?? []), ...seen].sort((a, b) => a.at - b.at),
+        felt: [...(gauge.felt ?? []), ...felt].sort((a, b) => a.at - b.at),
+      };

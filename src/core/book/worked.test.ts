@@ -15,7 +15,7 @@ import {
   type WaterRecord,
 } from "./records";
 import { sampleCatch, sampleEffort, sampleRiver, sampleSession } from "../../testing/book-samples";
-import { recordAtReach, riverRecord } from "./river-record";
+import { recordAtReach, riverRecord, ungaugedRecord } from "./river-record";
 import { speciesById } from "../fish/species";
 
 // Figures worked by hand.
@@ -340,6 +340,32 @@ describe("the river's record with what the angler knows", () => {
     expect(Array.from(made.times)).toEqual([2, 3, 4].map((hour) => T0 + hour * HOUR));
     expect(Array.from(made.values, (q) => Number(q.toFixed(9)))).toEqual([1.333333333, 2.666666667, 5.333333333]);
     expect(found.derived?.discharge).toEqual({ by: "transfer", pairs: 0 });
+  });
+
+  test("what was seen and felt at the reach counts there, beside what was at the gauge; without a gauge alone", () => {
+    const here = { station: null, reach: "r" };
+    const readings = [
+      reading("seen", { ...here, at: at(2), value: 0.7 }),
+      reading("felt", { ...here, at: at(1), kind: "temperature", value: 12.5 }),
+      reading("colder", { ...here, at: at(0), kind: "temperature", value: 0 }),
+      reading("other reach", { station: null, reach: "s", kind: "temperature", value: 20 }),
+      reading("gone", { ...here, kind: "temperature", value: 30, deleted: true }),
+    ];
+    const atGauge = { ...full, seen: [{ at: T0 + HOUR, visibleDepth: 0.9 }] };
+    const found = recordAtReach(atGauge, reach(undefined), readings);
+    const felt = [
+      { at: T0, temperature: 0 },
+      { at: T0 + HOUR, temperature: 12.5 },
+    ];
+    expect(found.felt).toEqual(felt);
+    expect(found.seen).toEqual([
+      { at: T0 + HOUR, visibleDepth: 0.9 },
+      { at: T0 + 2 * HOUR, visibleDepth: 0.7 },
+    ]);
+    expect(found.series).toEqual(full.series);
+    const own = readings.filter((one) => one.reach === "r");
+    expect(ungaugedRecord(reach(undefined), own)).toMatchObject({ station: { id: "r" }, series: [], felt });
+    expect(ungaugedRecord(reach(undefined), [])).toBeUndefined();
   });
 
   test("fitted by one's own readings there, beside the gauge two hours before", () => {

@@ -131,13 +131,30 @@ test("a season with hardly a reading has no usual range", () => {
   expect(usualExceedance({ exceedance: 0.3, seasonYears: 3 })).toBe(0.3);
 });
 
+test("the angler's own thermometer tells of six hours, where the gauge has none", () => {
+  const bare = { ...record, series: record.series.filter(({ parameter }) => parameter !== "waterTemperature") };
+  const felt = (hours: number) => gaugeNow({ ...bare, felt: [{ at: end - hours * HOUR, temperature: 11.4 }] }, end);
+  // A minute ahead: the clock of a screen ticks by the minute.
+  for (const hours of [-0.016, 0, 6])
+    expect(felt(hours)).toMatchObject({ waterTemperature: 11.4, waterTemperatureFrom: "reading" });
+  for (const hours of [6.01, -0.02]) {
+    expect(felt(hours).waterTemperature).toBeNull();
+    expect(felt(hours)).not.toHaveProperty("waterTemperatureFrom");
+  }
+  const read = { parameter: "waterTemperature", unit: "degC", times: Float64Array.of(end), values: Float64Array.of(9) };
+  const both = { ...bare, series: [...bare.series, read as (typeof bare.series)[number]] };
+  const now = gaugeNow({ ...both, felt: [{ at: end, temperature: 11.4 }] }, end);
+  expect(now.waterTemperature).toBe(9);
+  expect(now).not.toHaveProperty("waterTemperatureFrom");
+});
+
 test("the angler's own look at the water tells of twelve hours, where the gauge reads no turbidity", () => {
   const clear = { ...record, series: record.series.filter(({ parameter }) => parameter !== "turbidity") };
   const seen = (hours: number) =>
     gaugeNow({ ...clear, seen: [{ at: end - hours * HOUR, visibleDepth: 1.3 }] }, end).visibleDepth;
-  expect([0, 11, 12].map(seen)).toEqual([1.3, 1.3, 1.3]);
+  expect([-0.016, 0, 11, 12].map(seen)).toEqual([1.3, 1.3, 1.3, 1.3]);
   expect(seen(12.01)).toBeNull();
-  expect(seen(-0.01)).toBeNull();
+  expect(seen(-0.02)).toBeNull();
   const several = [30, 9, 2, -1].map((hours) => ({ at: end - hours * HOUR, visibleDepth: hours }));
   expect(gaugeNow({ ...clear, seen: several }, end)).toMatchObject({ visibleDepth: 2, visibleDepthFrom: "reading" });
   // What was read of the gauge goes first, by the fit of the river's own.

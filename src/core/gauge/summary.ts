@@ -22,6 +22,8 @@ export interface GaugeRecord {
   clarityFit?: ClarityFit;
   /** Visible depths that the angler read, in order of time; used where the gauge has no turbidity. */
   seen?: readonly { at: number; visibleDepth: number }[];
+  /** Temperatures that the angler read, in order of time; used where the gauge has none. */
+  felt?: readonly { at: number; temperature: number }[];
 }
 
 /** How a series was worked out, for "where does this come from". */
@@ -47,6 +49,8 @@ export interface GaugeNow {
   discharge: number | null;
   stage: number | null;
   waterTemperature: number | null;
+  /** Where it is the angler's own. */
+  waterTemperatureFrom?: "reading";
   turbidity: number | null;
   /** m, by the turbidity fit, or as the angler read it. */
   visibleDepth: number | null;
@@ -113,6 +117,12 @@ export function lastInstant(record: GaugeRecord): number | null {
 export const isStale = ({ series }: GaugeRecord, at: number): boolean =>
   series.every((one) => lastReading(one, at) === null);
 
+/** The screens' clock ticks so often: what is read between two ticks counts at once, ms. */
+const TICK = 60_000;
+
+/** Does a reading of the angler's own still tell of the water? Instants and how long it lasts, ms. */
+export const stillTells = (read: number, at: number, lasts: number): boolean => read <= at + TICK && at - read <= lasts;
+
 /** A depth read by the angler tells of the water for so long. Common practice, no source. */
 const SEEN_LASTS = 12 * HOUR;
 
@@ -126,10 +136,24 @@ function visibleDepthAt(
       visibleDepth: visibleDepthFromTurbidity(turbidity, record.clarityFit ?? DEFAULT_CLARITY_FIT),
       visibleDepthFrom: "turbidity",
     };
-  const seen = record.seen?.findLast((one) => one.at <= at && at - one.at <= SEEN_LASTS);
+  const seen = record.seen?.findLast((one) => stillTells(one.at, at, SEEN_LASTS));
   return seen
     ? { visibleDepth: seen.visibleDepth, visibleDepthFrom: "reading" }
     : { visibleDepth: null, visibleDepthFrom: null };
+}
+
+/**
+ * A temperature read by the angler tells of the water for so long. Common practice, no source: streams swing by two to
+ * five degrees between morning and afternoon.
+ */
+export const FELT_LASTS = 6 * HOUR;
+
+function temperatureAt(record: GaugeRecord, at: number): Pick<GaugeNow, "waterTemperature" | "waterTemperatureFrom"> {
+  const read = readingAt(seriesOf(record, "waterTemperature"), at);
+  const felt = record.felt?.findLast((one) => stillTells(one.at, at, FELT_LASTS));
+  return read === null && felt
+    ? { waterTemperature: felt.temperature, waterTemperatureFrom: "reading" }
+    : { waterTemperature: read };
 }
 
 /** The state of the river at `at` (ms). A parameter whose last reading is stale is null. */
@@ -147,7 +171,7 @@ export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
     at: new Date(at).toISOString(),
     discharge: q,
     stage: level,
-    waterTemperature: readingAt(seriesOf(record, "waterTemperature"), at),
+    ...temperatureAt(record, at),
     turbidity,
     visibleDepth,
     visibleDepthFrom,

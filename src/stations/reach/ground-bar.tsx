@@ -50,7 +50,7 @@ export function GroundBar({
   const { possible, locating, locate, state, here } = locator;
   return (
     <>
-      <div className="flex flex-wrap items-center gap-x-6">
+      <div className="mt-2 flex flex-wrap items-center gap-x-6 empty:mt-0">
         {slider && <PictureSlider {...slider} />}
         {possible && !locating && (
           <button type="button" className="min-h-11 underline" onClick={() => locate(true)}>
@@ -80,7 +80,7 @@ export function GroundBar({
 
 /** How far the picture under the plan comes through the water. */
 const PictureSlider = ({ through, onChange }: { through: number; onChange: (through: number) => void }) => (
-  <label className="mt-2 flex min-h-11 flex-wrap items-center gap-x-3">
+  <label className="flex min-h-11 flex-wrap items-center gap-x-3">
     <span className="text-sm">Picture</span>
     <input
       type="range"

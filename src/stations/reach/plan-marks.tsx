@@ -14,6 +14,7 @@ import type { UnitSystem } from "../../words/quantity";
 import { ApproachMarks, BoatMarks } from "./approach-marks";
 import { DepthLines, GhostEdges } from "./contours";
 import { Features, GroundPatterns } from "./features";
+import { FeltMarks, useFelt } from "./felt-marks";
 import { FishMarks } from "./fish-marks";
 import { Footprint } from "./footprint";
 import { Handles } from "./handles";
@@ -49,6 +50,7 @@ export function PlanMarks({
   const { system, layer } = useSettings();
   const { scenario, edges } = view;
   const reading = scenario.reading.value;
+  const felt = useFelt(scenario.river.reach?.id, scenario.river.minute);
   const size: [number, number] = [shown.nx * shown.cell, shown.ny * shown.cell];
   return (
     <>
@@ -65,6 +67,7 @@ export function PlanMarks({
       ) : (
         <FishingMarks view={view} shown={shown} size={size} scale={scale} />
       )}
+      <FeltMarks felt={felt} scale={scale} />
       <Frame size={size} scale={scale} system={system} />
     </>
   );

@@ -2,6 +2,7 @@
 import { z } from "zod";
 import type { WaterReading } from "../../core/flow/reach-schema";
 import { EntryForm } from "../entry-form";
+import { temperatureEntry } from "../water/temperature-dialog";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { Dialog } from "../../widgets/dialog";
 import { numberEntry, optional, quantityEntry } from "../../words/entry";
@@ -12,23 +13,38 @@ import type { Place } from "./probe";
 
 const ABOVE = { low: 0, open: true, beyond: "Enter a number above 0." };
 
+/** What each kind of reading asks for. */
+const ASKED = {
+  depth: ["depth"],
+  "surface-speed": ["distance", "seconds"],
+  temperature: ["temperature"],
+} as const;
+
 const schemaIn = (system: UnitSystem, height: number) =>
   z
     .object({
-      kind: z.enum(["depth", "surface-speed"]),
+      kind: z.enum(["depth", "surface-speed", "temperature"]),
+      temperature: optional(temperatureEntry(system)),
       depth: optional(wadedEntry(entryUnit("depth", system), height)),
       distance: optional(quantityEntry("length", entryUnit("distance", system), ABOVE)),
       seconds: optional(numberEntry(ABOVE)),
       flow: quantityEntry("discharge", entryUnit("discharge", system), ABOVE),
     })
     .check(({ value, issues }) => {
-      const wanted = value.kind === "depth" ? (["depth"] as const) : (["distance", "seconds"] as const);
+      const wanted = ASKED[value.kind];
       for (const name of wanted)
         if (value[name] === null)
-          issues.push({ code: "custom", message: "Enter a number above 0.", path: [name], input: value });
+          issues.push({
+            code: "custom",
+            message: name === "temperature" ? "Enter a temperature." : "Enter a number above 0.",
+            path: [name],
+            input: value,
+          });
     });
 
-/** A depth by stick or a timed float at the probe's place: what the model of the bed is fitted to. */
+/**
+ * A reading at a place of the reach: a depth by stick or a timed float, which the bed is fitted to, or the temperature.
+ */
 export function ReadingDialog({
   place,
   where,
@@ -38,6 +54,7 @@ export function ReadingDialog({
   height,
   onClose,
   onKeep,
+  onFelt,
 }: {
   place: Place;
   /** Where that is by what can be seen. */
@@ -49,16 +66,21 @@ export function ReadingDialog({
   height: number;
   onClose: () => void;
   onKeep: (reading: WaterReading) => void;
+  /** The water's temperature there, degrees C. */
+  onFelt: (temperature: number) => void;
 }) {
   const form = useEntryForm(schemaIn(system, height), {
     kind: "depth",
     depth: "",
     distance: "",
     seconds: "",
+    temperature: "",
     flow: entryText(flow, "discharge", system),
   });
   const kind = form.watch("kind");
   const keep = form.handleSubmit((entries) => {
+    onClose();
+    if (entries.kind === "temperature") return onFelt(entries.temperature!);
     const value = entries.kind === "depth" ? entries.depth! : entries.distance! / entries.seconds!;
     onKeep({
       x: Number(place[0].toFixed(2)),
@@ -68,7 +90,6 @@ export function ReadingDialog({
       discharge: Number(entries.flow.toPrecision(4)),
       at: new Date(minute).toISOString(),
     });
-    onClose();
   });
   return (
     <Dialog
@@ -87,11 +108,19 @@ export function ReadingDialog({
             choices={[
               { value: "depth", label: "Depth, by stick or line" },
               { value: "surface-speed", label: "Speed, by a timed float" },
+              { value: "temperature", label: "Water temperature" },
             ]}
           />
-          {kind === "depth" ? (
-            <FormField form={form} name="depth" label="Depth" hint={WADED_HINT} />
-          ) : (
+          {kind === "depth" && <FormField form={form} name="depth" label="Depth" hint={WADED_HINT} />}
+          {kind === "temperature" && (
+            <FormField
+              form={form}
+              name="temperature"
+              label={`Temperature, °${entryUnit("temperature", system)}`}
+              inputMode="decimal"
+            />
+          )}
+          {kind === "surface-speed" && (
             <>
               <FormField
                 form={form}
@@ -103,7 +132,7 @@ export function ReadingDialog({
               <FormField form={form} name="seconds" label="Seconds" inputMode="decimal" />
             </>
           )}
-          <FormField form={form} name="flow" label="River flow at that time" />
+          {kind !== "temperature" && <FormField form={form} name="flow" label="River flow at that time" />}
         </div>
       </EntryForm>
     </Dialog>

@@ -1,4 +1,5 @@
 "use client";
+import { PlanLabel } from "./plan-label";
 import type { WaterReading } from "../../core/flow/reach-schema";
 
 /** Where readings were taken, on the plan. */
@@ -9,18 +10,7 @@ export function ReadingMarks({ readings, scale }: { readings: readonly WaterRead
         <g key={k} transform={`translate(${x * scale} ${y * scale})`}>
           <path d="M0 9V-9M-4 -9H4M-3 -3H3M-3 3H3" stroke="var(--paper)" strokeWidth={4.5} strokeLinecap="round" />
           <path d="M0 9V-9M-4 -9H4M-3 -3H3M-3 3H3" stroke="var(--ink)" strokeWidth={1.8} strokeLinecap="round" />
-          <text
-            x={8}
-            y={4}
-            fontSize={14}
-            fontWeight={700}
-            fill="var(--ink)"
-            stroke="var(--paper)"
-            strokeWidth={3}
-            paintOrder="stroke"
-          >
-            {k + 1}
-          </text>
+          <PlanLabel colour="var(--ink)">{k + 1}</PlanLabel>
         </g>
       ))}
     </g>

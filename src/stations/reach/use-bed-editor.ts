@@ -8,11 +8,13 @@ import { reachSize } from "../../core/flow/rasterise";
 import type { reshaped } from "../../core/flow/reshape";
 import type { Feature, Reach, Template, WaterReading } from "../../core/flow/reach-schema";
 import { act, type Unkept, unkept } from "../../state/act";
+import { clockNow } from "../../state/clock";
 import { say } from "../../state/notices";
 import { dropDraft, setDraft } from "../../state/scenario/shaping";
 import { useDraftOf } from "../../state/scenario/use-live";
 import type { Undo } from "../../store/change";
 import { database } from "../../store/database";
+import { addReading } from "../../store/gauges";
 import {
   addFeature,
   addWaterReading,
@@ -53,6 +55,8 @@ export interface BedEditor {
   reshape: (measures: Partial<Omit<Template, "kind">>) => void;
   readings: readonly WaterReading[];
   addReading: (reading: WaterReading) => void;
+  /** Keeps the water's temperature at a place, degrees C. */
+  addTemperature: (place: readonly [number, number], temperature: number) => void;
   removeReading: (reading: WaterReading) => void;
   /** Keeps roughness and outlet as fitted. */
   take: (fitted: Pick<Reach, "roughness" | "downstream">) => void;
@@ -181,6 +185,21 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
             () => addWaterReading(database(), id, reading),
             "Reading saved. Fit the bed to it under “Edit the bed”.",
           ),
+    addTemperature: ([x, y], value) =>
+      keep(
+        () =>
+          addReading(database(), {
+            station: null,
+            reach: id,
+            place: { x: Number(x.toFixed(1)), y: Number(y.toFixed(1)) },
+            at: new Date(clockNow()).toISOString(),
+            kind: "temperature",
+            value,
+            error: null,
+            how: "",
+          }),
+        "Temperature saved.",
+      ),
     removeReading: (reading) => keep(() => removeWaterReading(database(), id, reading), "Reading deleted."),
     take: ({ roughness, downstream }) =>
       keep(() => patchReach(database(), id, { roughness, downstream }), "Bed updated with the fit."),

@@ -17,13 +17,17 @@ import { Button } from "../../widgets/button";
 import { methodName } from "../../words/methods";
 import { Dialog } from "../../widgets/dialog";
 import { PAUSES } from "../../words/session";
+import { later } from "../../widgets/later";
 import { MoveDialog } from "./move-dialog";
 import { NoteDialog } from "./note-dialog";
 import { RodsDialog } from "./rods-dialog";
 import { SounderDialog } from "./sounder-dialog";
 import type { BankActions } from "./use-bank-action";
 
-type Shown = "more" | "move" | "note" | "rods" | "sounder" | undefined;
+const ClarityDialog = later(() => import("../water/clarity-dialog").then((one) => one.ClarityDialog));
+const TemperatureDialog = later(() => import("../water/temperature-dialog").then((one) => one.TemperatureDialog));
+
+type Shown = "more" | "move" | "note" | "rods" | "sounder" | "temperature" | "clarity" | undefined;
 
 /** The weight never touches, or drags: the next weight of this rig is chosen so, and it can be taken back. */
 function BottomSays({ method, onSaid }: { method: Method; onSaid: () => void }) {
@@ -89,6 +93,12 @@ export function ActionsMenu({
             <Button className="min-h-14" onClick={() => setShown("sounder")}>
               Sounder
             </Button>
+            <Button className="min-h-14" onClick={() => setShown("temperature")}>
+              Water temperature
+            </Button>
+            <Button className="min-h-14" onClick={() => setShown("clarity")}>
+              How deep can you see?
+            </Button>
             <Button
               className="min-h-14"
               onClick={() => {
@@ -131,6 +141,8 @@ export function ActionsMenu({
       {shown === "sounder" && (
         <SounderDialog bank={bank} waterTemperature={view.conditions.temperature} onClose={close} />
       )}
+      {shown === "temperature" && <TemperatureDialog station={null} reach={session.reach} onClose={close} />}
+      {shown === "clarity" && <ClarityDialog station={null} reach={session.reach} onClose={close} />}
       {shown === "rods" && <RodsDialog bank={bank} number={number} actions={actions} onClose={close} />}
     </>
   );

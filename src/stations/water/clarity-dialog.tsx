@@ -9,6 +9,7 @@ import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
 import { addReading } from "../../store/gauges";
 import { EntryForm } from "../entry-form";
+import type { ReadAt } from "./temperature-dialog";
 import { FormField, useEntryForm } from "../../widgets/form";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
@@ -24,7 +25,7 @@ const schemaIn = (system: UnitSystem) => {
 };
 
 /** How deep the bed is seen: by the marks of the angler's own body, in one press, or as a depth. */
-export function ClarityDialog({ station, onClose }: { station: string; onClose: () => void }) {
+export function ClarityDialog({ station, reach, onClose }: ReadAt & { onClose: () => void }) {
   const { system, height, set } = useSettings();
   const form = useEntryForm(schemaIn(system), { depth: "", height: entryText(height, "depth", system) });
   const { save, fault } = useSave(onClose);
@@ -37,7 +38,7 @@ export function ClarityDialog({ station, onClose }: { station: string; onClose: 
       () =>
         addReading(database(), {
           station,
-          reach: null,
+          reach,
           at: new Date(clockNow()).toISOString(),
           kind: "clarity",
           value,

@@ -38,6 +38,7 @@ export function NowFigures({
         : `${now.ratePerHour >= 0 ? "+" : ""}${figureText(now.ratePerHour * 100, 1)} % an hour`;
   const read = (parameter: "discharge" | "stage" | "waterTemperature") => {
     if (now[parameter] === null) return "no data";
+    if (parameter === "waterTemperature" && now.waterTemperatureFrom) return "your own, in the last six hours";
     const derived = gauge.derived?.[parameter];
     if (!derived) return "read at the gauge";
     return derivedWords(derived, now.discharge);

@@ -14,9 +14,10 @@ import { dayAndTime } from "../../words/river";
 import { later } from "../../widgets/later";
 
 const ClarityDialog = later(() => import("./clarity-dialog").then((one) => one.ClarityDialog));
+const TemperatureDialog = later(() => import("./temperature-dialog").then((one) => one.TemperatureDialog));
 const FloatDialog = later(() => import("./float-dialog").then((one) => one.FloatDialog));
 
-/** Readings taken by hand: how deep the bed is seen, and discharge by timed floats. */
+/** Readings taken by hand: how deep the bed is seen, the temperature, and discharge by timed floats. */
 export function ReadingsPanel({
   station,
   reach,
@@ -28,7 +29,7 @@ export function ReadingsPanel({
   fit: ClarityFit | undefined;
   system: UnitSystem;
 }) {
-  const [taking, setTaking] = useState<"clarity" | "discharge" | undefined>();
+  const [taking, setTaking] = useState<FieldReading["kind"] | undefined>();
   const readings =
     useLiveAnswer(
       async () =>
@@ -44,6 +45,7 @@ export function ReadingsPanel({
     >
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => setTaking("clarity")}>How deep can you see?</Button>
+        <Button onClick={() => setTaking("temperature")}>Enter water temperature</Button>
         {reach && <Button onClick={() => setTaking("discharge")}>Measure flow with a float</Button>}
       </div>
       {fit && (
@@ -60,7 +62,10 @@ export function ReadingsPanel({
           ))}
         </ul>
       )}
-      {taking === "clarity" && <ClarityDialog station={station} onClose={() => setTaking(undefined)} />}
+      {taking === "clarity" && <ClarityDialog station={station} reach={null} onClose={() => setTaking(undefined)} />}
+      {taking === "temperature" && (
+        <TemperatureDialog station={station} reach={null} onClose={() => setTaking(undefined)} />
+      )}
       {taking === "discharge" && reach && <FloatDialog reach={reach} onClose={() => setTaking(undefined)} />}
     </Panel>
   );
@@ -75,10 +80,13 @@ function ReadingRow({
   reach: ReachRecord | undefined;
   system: UnitSystem;
 }) {
+  const at = reading.reach ? ` at ${reach?.reach.name ?? "the reach"}` : "";
   const what =
     reading.kind === "clarity"
-      ? `visible to ${showText(reading.value, "depth", system)}`
-      : `${showText(reading.value, "discharge", system)}${reading.error === null ? "" : ` ±${Math.round(reading.error * 100)} %`} at ${reach?.reach.name ?? "the reach"}`;
+      ? `visible to ${showText(reading.value, "depth", system)}${at}`
+      : reading.kind === "temperature"
+        ? `water ${showText(reading.value, "temperature", system)}${at}`
+        : `${showText(reading.value, "discharge", system)}${reading.error === null ? "" : ` ±${Math.round(reading.error * 100)} %`}${at}`;
   const remove = () => act(() => perform(() => removeReading(database(), reading.id), "Reading deleted."));
   return (
     <li className="flex flex-wrap items-baseline gap-x-3 py-1">

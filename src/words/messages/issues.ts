@@ -33,6 +33,7 @@ export const ISSUES: Words = {
   "not-valid": () => "is not valid",
   "must-ascend": () => "must ascend",
   "times-and-values": () => "times and values must be of one length",
+  "not-a-reading": () => "is no reading of that kind",
   "ends-before-it-begins": () => "must not end before it begins",
   "no-such-stamp": () => "names a time that the series lacks",
   "not-the-reach": () => "must be the reach's own id",
