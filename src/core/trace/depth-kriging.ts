@@ -24,7 +24,7 @@ export const KRIGING = {
   /** From the middle to one bank, with its range along. */
   tilt: { spread: 0.35, along: 1.5 },
   /** Of humps and holes, with their ranges along, in widths, and across, in shares. */
-  local: { spread: 0.2, along: 0.25, across: 0.15 },
+  local: { spread: 0.2, along: 0.35, across: 0.2 },
   /** Of one reading. */
   reading: 0.05,
 };
