@@ -29,6 +29,15 @@ test("no sentence shows a value that was not handed in: every name in a sentence
   for (const code of Object.keys(WORDS)) expect(typeof messageText(message(code))).toBe("string");
 });
 
+test("no code says two things: each stands in one list", () => {
+  const folder = join(root, "src", "words", "messages");
+  const codes = readdirSync(folder).flatMap((file) =>
+    [...readFileSync(join(folder, file), "utf8").matchAll(/^ {2}"([\w-]+)": \(/gm)].map((found) => found[1]!),
+  );
+  expect(codes.length).toBeGreaterThan(300);
+  expect(codes.filter((code, k) => codes.indexOf(code) !== k)).toEqual([]);
+});
+
 test("a reason within a fault is told too, with its line", () => {
   const reason = message("not-a-reading", { parameter: "stage", text: "abc" });
   const { fault } = new InputError("no-readings", { line: 4, reason }, { line: 4 });

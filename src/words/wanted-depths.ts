@@ -10,3 +10,5 @@ export function wantedWords({ places, now, after, afloat }: WantedDepths, system
     : "By the model you can stand at each of them.";
   return `The bed around these lies is known to about ${off(now)}. ${count(places.length, "more depth")} would make it ${off(after)}. ${how} Only wade where it is safe.`;
 }
+
+export const NO_LIES = "No spot stands out at this flow, so no depth would help more than another.";

@@ -173,7 +173,7 @@ export const readingSchema = z
   })
   .refine(
     ({ kind, value }) => (kind === "temperature" ? value >= -2 && value <= 45 : value > 0),
-    rule("not-a-reading", ["value"]),
+    rule("beyond-its-kind", ["value"]),
   );
 export type FieldReading = z.infer<typeof readingSchema>;
 

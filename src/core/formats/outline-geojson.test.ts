@@ -178,5 +178,5 @@ test("a drawing goes out and comes back with every mark in its place, to a centi
   );
   expect(again.drawing.marks.find(({ kind }) => kind === "depth")!.discharge).toBe(2.5);
   const nowhere = { ...first.drawing, scale: { ...first.drawing.scale, origin: null } } as typeof first.drawing;
-  expect(code(() => writeOutline(nowhere, "x"))).toBe("no-place");
+  expect(code(() => writeOutline(nowhere, "x"))).toBe("not-placed");
 });

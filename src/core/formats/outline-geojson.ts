@@ -124,11 +124,11 @@ function markFrom(
 
 /**
  * A drawing as such a file.
- * @throws InputError "no-place" where nobody has said where on earth it lies
+ * @throws InputError "not-placed" where nobody has said where on earth it lies
  */
 export function writeOutline(drawing: Drawing, name: string): string {
   const ground = georeferenceOf(drawing.scale);
-  if (!ground?.origin) throw new InputError("no-place");
+  if (!ground?.origin) throw new InputError("not-placed");
   const { toPosition } = planeAbout(ground.origin);
   const position = (at: Place): number[] => toPosition(ground.toPlane(at)).map((one) => Number(one.toFixed(7)));
   const geometry = (kind: MarkName, places: readonly Place[]) => {

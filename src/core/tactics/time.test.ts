@@ -82,7 +82,7 @@ test("catfish get a bait that lies still, walleye the bottom walked: neither get
 test("a laid bait is renewed as often as it lasts; the time that the place is given stays", () => {
   const laid = (lasts?: number) =>
     timeFor(hole, { ...look, style: "wait", species: speciesById("walleye"), method: "dead-bait", lasts });
-  const fresh = (lasts?: number) => laid(lasts).reasons.find(({ code }) => code === "fresh-bait")?.values.fresh;
+  const fresh = (lasts?: number) => laid(lasts).reasons.find(({ code }) => code === "fresh-bait-every")?.values.fresh;
   expect(laid()).toMatchObject({ casts: 3, minutes: 150 });
   expect([fresh(), fresh(25), fresh(150)]).toEqual([60, 25, undefined]);
   expect(laid(25)).toMatchObject({ casts: 6, minutes: 150 });

@@ -135,7 +135,7 @@ function soakFor(
   const afterKnock = Math.round(ROVE.knock * slower);
   const reasons = [
     message("work-soak"),
-    ...(fresh < minutes ? [message("fresh-bait", { fresh })] : []),
+    ...(fresh < minutes ? [message("fresh-bait-every", { fresh })] : []),
     ...(cold ? [message("cold-longer")] : []),
     at.style === "rove"
       ? message("roving", { minutes, knock: afterKnock })

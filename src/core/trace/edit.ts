@@ -108,7 +108,7 @@ function paperFor(positions: readonly Position[]): Pick<Drawing, "sheet" | "scal
 /**
  * Puts marks on a drawing by where they lie on earth: on paper of their own where nothing is drawn yet; else where they
  * lie on the sheet, which grows to hold them where it is paper. A kind that is drawn once replaces the one before.
- * @throws InputError "no-place" on a drawing whose place nobody has said, "too-many-drawn", "too-far", "off-picture"
+ * @throws InputError "not-placed" on a drawing whose place nobody has said, "too-many-drawn", "too-far", "off-picture"
  */
 export function putOn(drawing: Drawing, marks: readonly PlacedMark[], isPicture: boolean): Drawing {
   if (marks.length === 0) return drawing;
@@ -116,7 +116,7 @@ export function putOn(drawing: Drawing, marks: readonly PlacedMark[], isPicture:
   const positions = marks.flatMap((one) => one.positions);
   const bare = drawing.marks.length === 0 && drawing.scale.kind === "unknown" && !isPicture;
   const before = georeferenceOf(drawing.scale);
-  if (!bare && !before?.origin) throw new InputError("no-place");
+  if (!bare && !before?.origin) throw new InputError("not-placed");
   const known = bare ? [] : drawing.marks.flatMap(({ places }) => places.map((at) => positionOn(before!, at)));
   const paper = paperFor([...positions, ...known]);
   const size = Math.max(paper.sheet.width, paper.sheet.height);

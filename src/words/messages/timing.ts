@@ -13,7 +13,7 @@ export const TIMING: Words = {
   "work-walk": (p) =>
     `Along the bottom: fish the lane through it and one on each side, with the current. ${count(Number(p.casts), "cast")}.`,
   "work-soak": () => "Hold the bait still on the bottom, a step upstream of the fish, so its scent drifts down.",
-  "fresh-bait": (p) => `Fresh bait every ${p.fresh} minutes.`,
+  "fresh-bait-every": (p) => `Fresh bait every ${p.fresh} minutes.`,
   "bait-moved": () => "You move the bait, so fish it cast by cast instead of waiting on it.",
   "soak-waiting": (p) => `Waiting: ${count(Number(p.casts), "bait")} in ${p.minutes} minutes before moving on.`,
   "soak-again": () => "After a fish, put the next bait in the same place.",
