@@ -187,6 +187,20 @@ test("what a full disk refuses on Water, Reach and in the book is told and kept"
   await page.keyboard.press("Escape");
   await disk.roomy();
 
+  // A reading that could not be kept is told where it was taken.
+  await page.getByRole("group", { name: /^The reach from above/ }).focus();
+  await page.keyboard.press("ArrowRight");
+  await page.getByRole("button", { name: "add a reading here" }).click();
+  await dialog.getByLabel("Depth", { exact: true }).fill("knee");
+  await disk.full();
+  await nextTap(page);
+  await dialog.getByRole("button", { name: "Save" }).click();
+  await expect(told(page)).toBeVisible();
+  await disk.roomy();
+  await page.getByRole("button", { name: "Retry" }).click();
+  await expect(page.getByText(/^Reading saved/).first()).toBeVisible();
+  await expect(told(page)).toBeHidden();
+
   // A stone that could not be put in is told where it was put.
   await page.getByRole("button", { name: "Edit the bed" }).click();
   await disk.full();

@@ -11,12 +11,15 @@ export interface Unkept {
   text: string;
   /** Does it in memory, and goes on there: where the browser's store failed, and not what was to be kept. */
   inMemory?: () => void;
+  /** Does it once more, where that may help. */
+  retry?: () => void;
 }
 
 /** Why something could not be kept, and what else can be done with it; `again` does it once more. */
 export const unkept = (error: unknown, again: () => Promise<unknown>): Unkept => ({
   text: faultText(storeFault(error), useSettings.getState().system),
   inMemory: isStoreFailure(error) ? () => act(() => goOnInMemory(again)) : undefined,
+  retry: mayBeRepeated(error) ? () => act(again) : undefined,
 });
 
 /** Tells a fault where nothing else stands for it, with the ways on for what may be done again. */

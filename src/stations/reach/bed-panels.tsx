@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import type { Unkept } from "../../state/act";
 import { useSettings } from "../../state/settings";
 import { type Place, ProbeWords } from "./probe";
 import { WadingKey } from "./status";
@@ -7,6 +8,7 @@ import { StructureKey } from "./structure-marks";
 import type { ReachView } from "./use-reach-view";
 import { whereOnPlan } from "./where-near";
 import type { WantedDepthsView } from "./use-wanted-depths";
+import { FaultNote } from "../../widgets/fault-note";
 import { later } from "../../widgets/later";
 
 const Objects = later(() => import("./objects").then((one) => one.Objects));
@@ -34,6 +36,7 @@ export function BedPanels({ view, shaping, wanted }: { view: ReachView; shaping:
           onRead={editor && (() => setReadingAt(probe.place))}
         />
       )}
+      {!shaping && <ReadingFault fault={editor?.fault} />}
       {shaping && editor && (
         <Objects editor={editor} length={shown.nx * shown.cell} breadth={shown.ny * shown.cell} system={system} />
       )}
@@ -43,11 +46,10 @@ export function BedPanels({ view, shaping, wanted }: { view: ReachView; shaping:
       )}
       {wanted.asking && !shaping && editor && (
         <WantedPanel
-          stage={wanted.stage}
+          wanted={wanted}
           where={(place) => whereOnPlan(shown, place, system)}
           lies={reading?.lies ?? []}
           onEnter={setReadingAt}
-          onHide={() => wanted.ask(false)}
           system={system}
         />
       )}
@@ -67,3 +69,14 @@ export function BedPanels({ view, shaping, wanted }: { view: ReachView; shaping:
     </>
   );
 }
+
+/** A reading that could not be kept, its dialog gone; while the bed is shaped it is told there. */
+const ReadingFault = ({ fault }: { fault: Unkept | undefined }) =>
+  fault && (
+    <FaultNote
+      message={fault.text}
+      todo="It isn’t saved yet."
+      onRetry={fault.retry}
+      other={fault.inMemory && { label: "Use a temporary log", run: fault.inMemory }}
+    />
+  );

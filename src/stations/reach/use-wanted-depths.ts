@@ -16,6 +16,8 @@ export interface WantedDepthsView {
   possible: boolean;
   asking: boolean;
   ask: (wanted: boolean) => void;
+  /** Nothing stands out at this flow. */
+  noLies: boolean;
   stage: Stage<WantedDepths>;
 }
 
@@ -33,7 +35,7 @@ export function useWantedDepths({ scenario, robustness }: ReachView): WantedDept
   const asking = traced !== undefined && asked === record?.id;
   const stage = useStage(
     "wanted-depths",
-    asking && lies && lies.length > 0 && keyOf("wanted-depths", settled!.of.key, traced.drawing, lies),
+    asking && lies && lies.length > 0 && keyOf("wanted-depths", settled!.of.key, record!.updatedAt, lies),
     async () => {
       const { nx, ny, cell } = settled!.of.field;
       const wading = { nx, ny, cell, classes: settled!.wading.classes };
@@ -43,5 +45,11 @@ export function useWantedDepths({ scenario, robustness }: ReachView): WantedDept
     },
     record?.id,
   );
-  return { possible: traced !== undefined, asking, ask: (on) => ask(on ? record?.id : undefined), stage };
+  return {
+    possible: traced !== undefined,
+    asking,
+    ask: (on) => ask(on ? record?.id : undefined),
+    noLies: lies?.length === 0,
+    stage,
+  };
 }

@@ -1,30 +1,31 @@
 "use client";
-import type { WantedDepths } from "../../core/trace/wanted-depths";
-import type { Stage } from "../../state/query";
 import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
 import { Panel } from "../../widgets/panel";
 import { faultText } from "../../words/messages";
 import type { UnitSystem } from "../../words/quantity";
-import { wantedWords } from "../../words/wanted-depths";
+import { NO_LIES, wantedWords } from "../../words/wanted-depths";
 import type { Place } from "./probe";
+import type { WantedDepthsView } from "./use-wanted-depths";
 import { letterOf } from "./wanted-letter";
 
 /** Where depths would make the lies of a drawn reach surer, each a press away. */
 export function WantedPanel({
-  stage: { value, fault, retry },
+  wanted: {
+    ask,
+    noLies,
+    stage: { value, fault, retry },
+  },
   where,
   lies,
   onEnter,
-  onHide,
   system,
 }: {
-  stage: Stage<WantedDepths>;
+  wanted: WantedDepthsView;
   /** Where a place is on the plan. */
   where: (place: Place) => string;
   lies: readonly { number: number; x: number; y: number }[];
   onEnter: (place: Place) => void;
-  onHide: () => void;
   system: UnitSystem;
 }) {
   return (
@@ -32,7 +33,7 @@ export function WantedPanel({
       title="Depths that would help most"
       className="mt-4 mb-2"
       aside={
-        <button type="button" className="-my-3 min-h-11 text-sm underline" onClick={onHide}>
+        <button type="button" className="-my-3 min-h-11 text-sm underline" onClick={() => ask(false)}>
           Hide these depths
         </button>
       }
@@ -40,7 +41,7 @@ export function WantedPanel({
       {fault ? (
         <FaultNote message={faultText(fault, system)} todo="Nothing changed." onRetry={retry} />
       ) : (
-        <p role="status">{value ? wantedWords(value, system) : "Waiting for the lies …"}</p>
+        <p role="status">{value ? wantedWords(value, system) : noLies ? NO_LIES : "Waiting for the lies …"}</p>
       )}
       <ul className="mt-2 grid gap-2">
         {value?.places.map((place, k) => {
