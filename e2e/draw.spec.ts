@@ -90,8 +90,7 @@ test("a bend is drawn on a picture with twelve depths, laid, kept and solved; it
   await expect(page.getByRole("img", { name: "Water 12.3 °C" })).toBeVisible();
   await settled(page);
   // Asked back: where the lies hang on what is guessed, and each depth makes it surer.
-  const known = async () =>
-    Number(/known to about ± ([\d.]+) cm/.exec(await page.locator("#station").innerText())?.[1]);
+  const known = async () => Number(/known to about ± (\d+) %/.exec(await page.locator("#station").innerText())?.[1]);
   await nextTap(page);
   await page.getByRole("button", { name: "Where would a depth help?" }).click();
   await expect(page.getByRole("button", { name: "Enter depth C" })).toBeVisible();

@@ -15,6 +15,8 @@ const LIES = [
   [0.8, 0.3],
 ] as const;
 const AROUND = 0.5;
+/** Water that a fish would hold in is deeper than this, m; what lies at the edge is not asked for. */
+const HOLDS = 0.2;
 
 export interface AskedError {
   before: number;
@@ -24,7 +26,7 @@ export interface AskedError {
   told: readonly [number, number];
 }
 
-/** Root mean square error of depth around the lies, m: with nine even depths, twelve, and nine with three asked. */
+/** Root mean square error of ln depth around the lies, a share of depth: with nine even depths, twelve, and nine with three asked. */
 export function askedError(river: MadeRiver, day: Field): AskedError {
   const depthAt = (at: Place) => valueAt(day, river.origin, day.depth, at);
   const outline = drawn(river, day, FIRST);
@@ -38,8 +40,8 @@ export function askedError(river: MadeRiver, day: Field): AskedError {
       const at: Place = [bed.origin[0] + (k % bed.nx) + 0.5, bed.origin[1] + Math.floor(k / bed.nx) + 0.5];
       const near = lies.some((lie) => Math.hypot(at[0] - lie[0], at[1] - lie[1]) < AROUND * channel.meanWidth);
       const truth = depthAt(at);
-      if (!near || !(truth > 0.05) || !(bed.depth[k]! > 0)) continue;
-      sum += (bed.depth[k]! - truth) ** 2;
+      if (!near || !(truth > HOLDS) || !(bed.depth[k]! > 0)) continue;
+      sum += Math.log(bed.depth[k]! / truth) ** 2;
       count++;
     }
     return Math.sqrt(sum / count);

@@ -107,8 +107,8 @@ for (let seed = 1; seed <= RIVERS; seed++) {
 }
 const mean = (of: (one: (typeof all)[number]) => number) =>
   percent(all.reduce((sum, one) => sum + of(one), 0) / all.length);
-const centimetres = (of: (one: AskedError) => number) =>
-  `${((100 * askedErrors.reduce((sum, one) => sum + of(one), 0)) / askedErrors.length).toFixed(1)} cm`;
+const shareOff = (of: (one: AskedError) => number) =>
+  `${((100 * askedErrors.reduce((sum, one) => sum + of(one), 0)) / askedErrors.length).toFixed(1)} %`;
 const thirds = all.filter((one) => one.traced.speeds >= 2 / 3).length;
 process.stdout.write(`# Your own river, from its outline
 
@@ -125,10 +125,10 @@ Two thirds of the water or more have the right speed in ${thirds} of ${all.lengt
 
 ## Depths that are asked for
 
-On the same rivers, around three lies (half a width about them): how far the bed is off with nine depths taken evenly, with three more taken evenly, and with three more where the tool asks for them (\`src/core/trace/wanted-depths.ts\`). Beside it what the tool says of its own error there.
+On the same rivers, around three lies (half a width about them): how far depths are off (root mean square of ln depth) with nine depths taken evenly, with three more taken evenly, and with three more where the tool asks for them (\`src/core/trace/wanted-depths.ts\`). Beside it what the tool says of it.
 
 | | with 9 | with 3 more, evenly | with the 3 asked for |
 |---|---|---|---|
-| off by | ${centimetres((one) => one.before)} | ${centimetres((one) => one.even)} | ${centimetres((one) => one.asked)} |
-| said | ${centimetres((one) => one.told[0])} | | ${centimetres((one) => one.told[1])} |
+| off by | ${shareOff((one) => one.before)} | ${shareOff((one) => one.even)} | ${shareOff((one) => one.asked)} |
+| said | ${shareOff((one) => one.told[0])} | | ${shareOff((one) => one.told[1])} |
 `);

@@ -13,7 +13,7 @@ export interface DepthsAsked {
 /** Depths that would help most. */
 export interface WantedDepths {
   places: Place[];
-  /** Standard deviation of the bed at the lies, m: as it is known now, and with these depths. */
+  /** Standard deviation of ln depth at the lies, so a share of depth: as it is known now, and with these depths. */
   now: number;
   after: number;
   /** None of the water can be stood in: the places are for a boat. */
@@ -34,7 +34,7 @@ const MOST = 900;
  * @throws InputError as knowledgeOf
  */
 export function wantedDepths(outline: Outline, { lies, canStand }: DepthsAsked, count = 3): WantedDepths {
-  const { channel, plain, said, isWater } = knowledgeOf(outline);
+  const { channel, said, isWater } = knowledgeOf(outline);
   const { low } = boundsOf(channel);
   const local = ([x, y]: Place): Place => [x - low[0], y - low[1]];
   const { meanWidth, axis, step } = channel;
@@ -51,21 +51,17 @@ export function wantedDepths(outline: Outline, { lies, canStand }: DepthsAsked, 
       const [a, b] = [(s - lie.s) / (ABOUT.along * meanWidth), (across - lie.across) / ABOUT.across];
       return sum + lie.weight * Math.exp(-(a ** 2 + b ** 2) / 2);
     }, 0);
-    return { s, across, weight: felt * plain.at(s, across) ** 2 };
+    return { s, across, weight: felt };
   });
   const most = Math.max(...near.map(({ weight }) => weight), 0);
   const targets = near.filter(({ weight }) => weight > LEAST * most);
   const standing = tried.filter(({ at }) => canStand(local(at)));
   const candidates = standing.length > 0 ? standing : tried;
   const { chosen, before, after } = bestReadings(channel, said, { targets, candidates, count });
-  // Errors of ln depth, as m at the lies' own mean depth.
-  const total = targets.reduce((sum, one) => sum + one.weight, 0);
-  const shares = targets.reduce((sum, one) => sum + one.weight / plain.at(one.s, one.across) ** 2, 0);
-  const depth = Math.sqrt(total / Math.max(1e-12, shares));
   return {
     places: chosen.map((k) => local(candidates[k]!.at)),
-    now: depth * Math.sqrt(before),
-    after: depth * Math.sqrt(after),
+    now: Math.sqrt(before),
+    after: Math.sqrt(after),
     afloat: standing.length === 0,
   };
 }

@@ -41,7 +41,7 @@ export function WantedPanel({
       {fault ? (
         <FaultNote message={faultText(fault, system)} todo="Nothing changed." onRetry={retry} />
       ) : (
-        <p role="status">{value ? wantedWords(value, system) : noLies ? NO_LIES : "Waiting for the lies …"}</p>
+        <p role="status">{value ? wantedWords(value) : noLies ? NO_LIES : "Waiting for the lies …"}</p>
       )}
       <ul className="mt-2 grid gap-2">
         {value?.places.map((place, k) => {
