@@ -2,10 +2,10 @@
 import { z } from "zod";
 import type { WaterReading } from "../../core/flow/reach-schema";
 import { EntryForm } from "../entry-form";
-import { temperatureEntry } from "../water/temperature-dialog";
+import { temperatureEntry, TemperatureField } from "../water/temperature-dialog";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { Dialog } from "../../widgets/dialog";
-import { numberEntry, optional, quantityEntry } from "../../words/entry";
+import { numberEntry, quantityEntry } from "../../words/entry";
 import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
 import { WADED_HINT, wadedEntry } from "../../words/waded-entry";
 import { capital } from "../../words/text";
@@ -13,34 +13,20 @@ import type { Place } from "./probe";
 
 const ABOVE = { low: 0, open: true, beyond: "Enter a number above 0." };
 
-/** What each kind of reading asks for. */
-const ASKED = {
-  depth: ["depth"],
-  "surface-speed": ["distance", "seconds"],
-  temperature: ["temperature"],
-} as const;
-
-const schemaIn = (system: UnitSystem, height: number) =>
-  z
-    .object({
-      kind: z.enum(["depth", "surface-speed", "temperature"]),
-      temperature: optional(temperatureEntry(system)),
-      depth: optional(wadedEntry(entryUnit("depth", system), height)),
-      distance: optional(quantityEntry("length", entryUnit("distance", system), ABOVE)),
-      seconds: optional(numberEntry(ABOVE)),
-      flow: quantityEntry("discharge", entryUnit("discharge", system), ABOVE),
-    })
-    .check(({ value, issues }) => {
-      const wanted = ASKED[value.kind];
-      for (const name of wanted)
-        if (value[name] === null)
-          issues.push({
-            code: "custom",
-            message: name === "temperature" ? "Enter a temperature." : "Enter a number above 0.",
-            path: [name],
-            input: value,
-          });
-    });
+/** Each kind of reading asks for its own fields: what is left in those of another is not looked at. */
+const schemaIn = (system: UnitSystem, height: number) => {
+  const flow = quantityEntry("discharge", entryUnit("discharge", system), ABOVE);
+  return z.discriminatedUnion("kind", [
+    z.object({ kind: z.literal("depth"), depth: wadedEntry(entryUnit("depth", system), height), flow }),
+    z.object({
+      kind: z.literal("surface-speed"),
+      distance: quantityEntry("length", entryUnit("distance", system), ABOVE),
+      seconds: numberEntry(ABOVE),
+      flow,
+    }),
+    z.object({ kind: z.literal("temperature"), temperature: temperatureEntry(system) }),
+  ]);
+};
 
 /**
  * A reading at a place of the reach: a depth by stick or a timed float, which the bed is fitted to, or the temperature.
@@ -69,19 +55,20 @@ export function ReadingDialog({
   /** The water's temperature there, degrees C. */
   onFelt: (temperature: number) => void;
 }) {
-  const form = useEntryForm(schemaIn(system, height), {
-    kind: "depth",
+  const blank = {
+    kind: "depth" as const,
     depth: "",
     distance: "",
     seconds: "",
     temperature: "",
     flow: entryText(flow, "discharge", system),
-  });
+  };
+  const form = useEntryForm(schemaIn(system, height), blank);
   const kind = form.watch("kind");
   const keep = form.handleSubmit((entries) => {
     onClose();
-    if (entries.kind === "temperature") return onFelt(entries.temperature!);
-    const value = entries.kind === "depth" ? entries.depth! : entries.distance! / entries.seconds!;
+    if (entries.kind === "temperature") return onFelt(entries.temperature);
+    const value = entries.kind === "depth" ? entries.depth : entries.distance / entries.seconds;
     onKeep({
       x: Number(place[0].toFixed(2)),
       y: Number(place[1].toFixed(2)),
@@ -112,14 +99,7 @@ export function ReadingDialog({
             ]}
           />
           {kind === "depth" && <FormField form={form} name="depth" label="Depth" hint={WADED_HINT} />}
-          {kind === "temperature" && (
-            <FormField
-              form={form}
-              name="temperature"
-              label={`Temperature, °${entryUnit("temperature", system)}`}
-              inputMode="decimal"
-            />
-          )}
+          {kind === "temperature" && <TemperatureField form={form} name="temperature" system={system} />}
           {kind === "surface-speed" && (
             <>
               <FormField

@@ -1,4 +1,5 @@
 "use client";
+import type { FieldValues, Path, UseFormReturn } from "react-hook-form";
 import { z } from "zod";
 import type { FieldReading } from "../../core/book/records";
 import { clockNow } from "../../state/clock";
@@ -21,6 +22,19 @@ export const temperatureEntry = (system: UnitSystem) =>
     high: 45,
     beyond: rangeText(-2, 45, "temperature", system),
   });
+
+/** The field of such an entry. */
+export const TemperatureField = <In extends FieldValues, Out extends FieldValues>({
+  form,
+  name,
+  system,
+}: {
+  form: UseFormReturn<In, unknown, Out>;
+  name: Path<In>;
+  system: UnitSystem;
+}) => (
+  <FormField form={form} name={name} label={`Temperature, °${entryUnit("temperature", system)}`} inputMode="decimal" />
+);
 
 /** The water's temperature by the angler's own thermometer. */
 export function TemperatureDialog({ station, reach, onClose }: ReadAt & { onClose: () => void }) {
@@ -50,12 +64,7 @@ export function TemperatureDialog({ station, reach, onClose }: ReadAt & { onClos
       about="Hold the thermometer in moving water for a minute. It counts for six hours where the gauge has none."
     >
       <EntryForm onSubmit={submit} fault={fault} keep="Save">
-        <FormField
-          form={form}
-          name="temperature"
-          label={`Temperature, °${entryUnit("temperature", system)}`}
-          inputMode="decimal"
-        />
+        <TemperatureField form={form} name="temperature" system={system} />
       </EntryForm>
     </Dialog>
   );
