@@ -39,3 +39,7 @@ export function positionInReach(traced: TracedPlace, at: Position): Place | unde
   const origin = georeferenceOf(traced.drawing.scale)?.origin;
   return origin ? inReach(traced, planeAbout(origin).toPlane(at)) : undefined;
 }
+
+/** How far a place is from a reach so long and so wide, m; 0 within it. */
+export const distanceFromReach = ([x, y]: Place, [length, width]: Place): number =>
+  Math.max(-x, x - length, -y, y - width, 0);

@@ -1,11 +1,11 @@
 "use client";
-import { PlanLabel } from "./plan-label";
 import type { FieldReading } from "../../core/book/records";
 import { FELT_LASTS, stillTells } from "../../core/gauge/summary";
 import { useLiveAnswer } from "../../state/live-answer";
 import { useSettings } from "../../state/settings";
 import { database } from "../../store/database";
 import { showText } from "../../words/quantity";
+import { PlanLabel } from "./plan-label";
 
 /** Temperatures that were read at places of a reach and still say something of the water. */
 export function useFelt(reach: string | undefined, minute: number): FieldReading[] {

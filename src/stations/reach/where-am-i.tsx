@@ -1,5 +1,6 @@
 "use client";
 import type { Lie } from "../../core/fish/read";
+import { distanceFromReach } from "../../core/trace/place-in-reach";
 import { lieAt, type Numbered } from "../../scenario/lie-identity";
 import type { Locating } from "../../state/use-position";
 import { useSettings } from "../../state/settings";
@@ -76,7 +77,7 @@ function hereWords(
 ): string {
   const sure = `Accurate to ${showText(accuracy, "distance", system)}.`;
   const [x, y] = place;
-  const off = Math.max(-x, x - size[0], -y, y - size[1], 0);
+  const off = distanceFromReach(place, size);
   if (off > accuracy) return `You’re ${showText(off, "distance", system)} from this reach. ${sure}`;
   const own = lieAt(lies, { x, y }, ON_IT);
   const on = own && accuracy <= 2 * ON_IT ? `You’re on lie ${own.number}. ` : "";

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import type { Catch, ReachRecord } from "../../core/book/records";
 import type { Field } from "../../core/flow/grid";
-import { isPlaced, positionInReach } from "../../core/trace/place-in-reach";
+import { distanceFromReach, isPlaced, positionInReach } from "../../core/trace/place-in-reach";
 import { act, perform } from "../../state/act";
 import { useSettings } from "../../state/settings";
 import { usePosition } from "../../state/use-position";
@@ -29,7 +29,7 @@ export function OwnPlace({ fish, record, field }: { fish: Catch; record: ReachRe
   const place = last && positionInReach(traced, last.at);
   const told = (metres: number) => showText(metres, "distance", system);
   const [x, y] = place ?? [0, 0];
-  const off = Math.max(-x, x - field.nx * field.cell, -y, y - field.ny * field.cell, 0);
+  const off = place ? distanceFromReach(place, [field.nx * field.cell, field.ny * field.cell]) : 0;
   const away = last && off > last.accuracy;
   const use = async () => {
     const at = { x: Number(x.toFixed(1)), y: Number(y.toFixed(1)) };
