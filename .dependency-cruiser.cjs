@@ -7,6 +7,7 @@ const CORE = [
   "flow",
   "trace",
   "water",
+  "film",
   "fish",
   "approach",
   "tactics",
