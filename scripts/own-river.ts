@@ -10,6 +10,7 @@ import { type Outline, tracedBed } from "../src/core/trace/traced-bed";
 import { acrossStraight, normalDepth } from "../src/core/trace/traced-depth";
 import { findSeams } from "../src/core/water/seams";
 import { type AskedError, askedError } from "./asked-depths";
+import { filmedPart } from "./own-films";
 import { drawn, type MadeRiver, madeRiver, valueAt } from "../src/testing/made-rivers";
 
 const RIVERS = 10;
@@ -131,4 +132,5 @@ On the same rivers, around three lies (half a width about them): how far depths 
 |---|---|---|---|
 | off by | ${shareOff((one) => one.before)} | ${shareOff((one) => one.even)} | ${shareOff((one) => one.asked)} |
 | said | ${shareOff((one) => one.told[0])} | | ${shareOff((one) => one.told[1])} |
-`);
+
+${filmedPart()}`);
