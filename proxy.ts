@@ -16,6 +16,8 @@ export function proxy(request: NextRequest): NextResponse {
     // Radix and Chart.js set style attributes; no style can load anything, since images and fonts are held to 'self'.
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' blob: data:",
+    // A film that is opened from a file.
+    "media-src 'self' blob:",
     "font-src 'self'",
     `connect-src 'self'${development ? " ws:" : ""}`,
     "worker-src 'self' blob:",

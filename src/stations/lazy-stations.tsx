@@ -13,6 +13,7 @@ export const Today = later(() => import("./today/station").then((one) => one.Tod
 export const Water = later(() => import("./water/station").then((one) => one.WaterStation), meanwhile);
 export const Reach = later(() => import("./reach/station").then((one) => one.ReachStation), meanwhile);
 export const Draw = later(() => import("./draw/station").then((one) => one.DrawStation), meanwhile);
+export const Film = later(() => import("./film/station").then((one) => one.FilmStation), meanwhile);
 export const Rig = later(() => import("./rig/station").then((one) => one.RigStation), meanwhile);
 export const Session = later(() => import("./session/station").then((one) => one.SessionStation), meanwhile);
 export const Log = later(() => import("./log/station").then((one) => one.LogStation), meanwhile);

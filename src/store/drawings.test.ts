@@ -7,7 +7,7 @@ import { readArchive, writeArchive } from "../core/formats/archive";
 import { readBook } from "./book";
 import { Database } from "./database";
 import { addTraced, deepenTraced, draftOf, keepDraft, keepPicture, pictureOf, retrace } from "./drawings";
-import { addFeature, addWaterReading } from "./reaches";
+import { addFeature, addWaterReadings } from "./reaches";
 
 const line = (id: "left-bank" | "right-bank", y: number) => ({
   id,
@@ -46,7 +46,7 @@ test("drawn again, the bed is laid anew, readings stay, and undo brings back the
   const db = open();
   await addTraced(db, "new", drawing, traced(drawing, "r"), null);
   const reading = { x: 5, y: 9, kind: "depth", value: 0.4, discharge: 3, at: "2026-05-01T10:00:00Z" } as const;
-  await addWaterReading(db, "r", reading);
+  await addWaterReadings(db, "r", [reading]);
   const before = await db.reaches.get("r");
   const wider = { ...drawing, marks: [line("left-bank", 8), line("right-bank", 24)] };
   await keepDraft(db, "r", "Run", wider);

@@ -176,12 +176,12 @@ export async function reshapeReach(db: Database, id: string, measures: Partial<O
 
 const sameReading = (a: WaterReading, b: WaterReading): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-export const addWaterReading = (db: Database, reach: string, reading: WaterReading): Promise<Undo> =>
+export const addWaterReadings = (db: Database, reach: string, readings: readonly WaterReading[]): Promise<Undo> =>
   changeReach(
     db,
     reach,
-    (now) => ({ ...now, readings: [...(now.readings ?? []), reading] }),
-    (now) => ({ ...now, readings: withoutReading(now, reading) }),
+    (now) => ({ ...now, readings: [...(now.readings ?? []), ...readings] }),
+    (now) => readings.reduce((left, reading) => ({ ...left, readings: withoutReading(left, reading) }), now),
   );
 
 export const removeWaterReading = (db: Database, reach: string, reading: WaterReading): Promise<Undo> =>

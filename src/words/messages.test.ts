@@ -4,6 +4,7 @@ import { InputError } from "../core/quantity/fault";
 import { message } from "../core/quantity/message";
 import { messageText, faultText, WORDS } from "./messages";
 import "./command-line";
+import "./film";
 import "./rig";
 import "./timing";
 import "./session";

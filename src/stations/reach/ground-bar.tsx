@@ -1,11 +1,16 @@
 "use client";
+import Link from "next/link";
 import { useState } from "react";
 import type { ReachRecord } from "../../core/book/records";
 import { isPlaced, positionInReach } from "../../core/trace/place-in-reach";
+import { useFilm } from "../../state/film";
 import { type Locating, usePosition } from "../../state/use-position";
+import { later } from "../../widgets/later";
 import type { ReachView } from "./use-reach-view";
 import type { WantedDepthsView } from "./use-wanted-depths";
 import { type Here, WhereAmI } from "./where-am-i";
+
+const FilmBar = later(() => import("../film/film-bar").then((one) => one.FilmBar));
 
 export interface Locator {
   /** It is known where the reach lies: the angler's place on it can be asked for. */
@@ -47,6 +52,8 @@ export function GroundBar({
 }) {
   const { scenario, approach } = view;
   const shown = scenario.field.shown?.field;
+  const record = scenario.river.reach;
+  const measured = useFilm((state) => state.measured);
   const { possible, locating, locate, state, here } = locator;
   return (
     <>
@@ -57,12 +64,26 @@ export function GroundBar({
             Where am I?
           </button>
         )}
+        {wanted && (
+          <Link href="/reach/film" className="inline-flex min-h-11 items-center underline">
+            Film the water
+          </Link>
+        )}
         {wanted?.possible && !wanted.asking && (
           <button type="button" className="min-h-11 underline" onClick={() => wanted.ask(true)}>
             Where would a depth help?
           </button>
         )}
       </div>
+      {measured && record && shown && wanted && (
+        <FilmBar
+          measured={measured}
+          reach={record.id}
+          field={shown}
+          discharge={scenario.conditions.discharge}
+          onAdd={view.editor?.addFilmed}
+        />
+      )}
       {locating && shown && (
         <WhereAmI
           state={state}

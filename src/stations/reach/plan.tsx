@@ -12,10 +12,15 @@ import type { BedEditor } from "./use-bed-editor";
 import type { ReachView } from "./use-reach-view";
 import type { Underlay } from "./use-underlay";
 import { useZoom } from "./use-zoom";
+import { useFilm } from "../../state/film";
+import { later } from "../../widgets/later";
+import { useWidth } from "../../widgets/use-width";
 import { WantedMark } from "./wanted-mark";
 import { type Here, HereMark } from "./where-am-i";
 import { WaterCanvas } from "./water-canvas";
 import { ZoomButtons } from "./zoom-buttons";
+
+const FilmOnPlan = later(() => import("../film/film-on-plan").then((one) => one.FilmOnPlan));
 
 /** Fewest pixels a metre: a phone shows part of the reach and scrolls; a desk shows it whole. */
 const LEAST_SCALE = 6;
@@ -37,20 +42,6 @@ function useHighest(): number {
     return () => window.removeEventListener("resize", measure);
   }, []);
   return highest;
-}
-
-/** Width of an element, px, as it changes; 0 until it is measured. */
-function useWidth() {
-  const ref = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(0);
-  useEffect(() => {
-    const element = ref.current;
-    if (!element) return;
-    const observer = new ResizeObserver(([entry]) => setWidth(entry!.contentRect.width));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
-  return { ref, width };
 }
 
 /**
@@ -85,21 +76,24 @@ export function ReachMap({
   const whole = Math.max(Math.min(width / length, highest / breadth), LEAST_SCALE);
   const scale = whole * zoom.factor;
   const { probe } = view;
+  const measured = useFilm((state) => state.measured);
+  const filmed = measured?.reach !== undefined && measured.reach === view.scenario.river.reach?.id;
   const x = view.scenario.lie?.x;
   const shaping = editor !== undefined;
   const located = here !== undefined;
-  // The lie is kept in sight, or the angler's own place when it is first known; not under a hand that shapes the bed,
-  // or what it reaches for would slip away.
+  const filmedAt = filmed ? measured.placement?.at[0] : undefined;
+  // The lie is kept in sight, or the angler's own place or a film when it is first there; not under a hand that shapes
+  // the bed, or what it reaches for would slip away.
   const seen = useRef(here?.place[0]);
   useEffect(() => {
-    seen.current = here?.place[0];
+    seen.current = here?.place[0] ?? filmedAt;
   });
   useEffect(() => {
     const element = box.current;
-    const at = located ? seen.current : x;
+    const at = located || filmed ? seen.current : x;
     if (element && !shaping && at !== undefined && element.scrollWidth > element.clientWidth + 4)
       element.scrollTo({ left: at * scale - element.clientWidth / 2, behavior: glide() });
-  }, [x, scale, shaping, located]);
+  }, [x, scale, shaping, located, filmed]);
   const onKey = (event: KeyboardEvent) => {
     if (event.key === "+" || event.key === "=") zoom.inward?.();
     else if (event.key === "-") zoom.outward?.();
@@ -144,6 +138,7 @@ export function ReachMap({
               {wanted?.map((place, k) => (
                 <WantedMark key={k} place={place} number={k + 1} scale={scale} />
               ))}
+              {filmed && !editor && <FilmOnPlan measured={measured} scale={scale} />}
               {here && <HereMark here={here} scale={scale} />}
             </svg>
           </div>

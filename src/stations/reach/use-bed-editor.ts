@@ -15,9 +15,10 @@ import { useDraftOf } from "../../state/scenario/use-live";
 import type { Undo } from "../../store/change";
 import { database } from "../../store/database";
 import { addReading } from "../../store/gauges";
+import { count } from "../../words/text";
 import {
   addFeature,
-  addWaterReading,
+  addWaterReadings,
   moveFeature,
   patchFeature,
   patchReach,
@@ -55,6 +56,8 @@ export interface BedEditor {
   reshape: (measures: Partial<Omit<Template, "kind">>) => void;
   readings: readonly WaterReading[];
   addReading: (reading: WaterReading) => void;
+  /** Adds surface speeds that a film showed. */
+  addFilmed: (readings: readonly WaterReading[]) => void;
   /** Keeps the water's temperature at a place, degrees C. */
   addTemperature: (place: readonly [number, number], temperature: number) => void;
   removeReading: (reading: WaterReading) => void;
@@ -182,9 +185,14 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
             return layDepth(record, reading);
           }, "Depth added to the drawing, and the bed updated.")
         : keep(
-            () => addWaterReading(database(), id, reading),
+            () => addWaterReadings(database(), id, [reading]),
             "Reading saved. Fit the bed to it under “Edit the bed”.",
           ),
+    addFilmed: (readings) =>
+      keep(
+        () => addWaterReadings(database(), id, readings),
+        `${count(readings.length, "speed reading")} added. Fit the bed to them under “Edit the bed”.`,
+      ),
     addTemperature: ([x, y], value) =>
       keep(
         () =>
