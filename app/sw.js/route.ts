@@ -10,14 +10,14 @@ import { STATIONS } from "@/stations/list";
  */
 let made: string | undefined;
 
-const PAGES = ["/", ...STATIONS.map(({ path }) => path), "/help"];
+const PAGES = ["/", ...STATIONS.map(({ path }) => path), "/reach/draw", "/reach/film", "/help"];
 
 function filesUnder(folder: string, base: string, path: string): string[] {
   return readdirSync(folder).flatMap((name) => {
     const whole = join(folder, name);
     if (statSync(whole).isDirectory()) return filesUnder(whole, base, path);
-    // Sources and maps are asked for by nobody.
-    return /\.(map|ts)$/.test(name) ? [] : [`${path}/${relative(base, whole)}`];
+    // Sources and maps are asked for by nobody; a film is large and comes when it is opened.
+    return /\.(map|ts|webm)$/.test(name) ? [] : [`${path}/${relative(base, whole)}`];
   });
 }
 
