@@ -26,7 +26,7 @@ export interface AskedError {
   told: readonly [number, number];
 }
 
-/** Root mean square error of ln depth around the lies: with nine even depths, with twelve, with nine and three asked. */
+/** Root mean square error of ln depth around lies: with nine even depths, with twelve, with nine and three asked. */
 export function askedError(river: MadeRiver, day: Field): AskedError {
   const depthAt = (at: Place) => valueAt(day, river.origin, day.depth, at);
   const outline = drawn(river, day, FIRST);

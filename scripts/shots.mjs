@@ -203,12 +203,16 @@ const views = [
     },
   },
   {
-    name: "reach-wading",
-    path: "/reach",
+    name: "film",
+    path: "/reach/film",
     sizes: ["desk"],
     ready: async (page) => {
-      await settled(page);
-      await page.getByRole("button", { name: "Wading" }).click();
+      await page.getByRole("button", { name: "Try the demo film" }).click();
+      await page.getByRole("button", { name: /^Point A/ }).waitFor();
+      await page.waitForTimeout(800);
+      await page.getByRole("button", { name: "Measure the film" }).click();
+      await page.getByText(/^Surface speed at/).waitFor({ timeout: 90_000 });
+      await page.evaluate(() => window.scrollTo(0, 180));
       await page.waitForTimeout(500);
     },
   },
