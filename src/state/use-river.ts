@@ -51,6 +51,10 @@ function chosenOf(
   return { reach, stationId, station: stations.find((one) => one.id === stationId) };
 }
 
+/** The flow that a gauge tells now, m3/s; null where it has ended or the flow is by the angler's own mark. */
+export const gaugedFlow = ({ now, stale }: Pick<River, "now" | "stale">): number | null =>
+  stale || now?.dischargeFrom ? null : (now?.discharge ?? null);
+
 /** What a gauge says at a minute; where its record has ended, at its last reading. */
 function stateOf(gauge: GaugeRecord | undefined, minute: number): { now: GaugeNow | undefined; stale: boolean } {
   const last = gauge ? lastInstant(gauge) : null;
@@ -62,7 +66,8 @@ function stateOf(gauge: GaugeRecord | undefined, minute: number): { now: GaugeNo
 /** Without a gauge: what the angler read not long ago, and nothing else. */
 function ownState(own: GaugeRecord, minute: number): { now: GaugeNow | undefined; stale: boolean } {
   const now = gaugeNow(own, minute);
-  return { now: now.waterTemperature === null && now.visibleDepth === null ? undefined : now, stale: false };
+  const nothing = now.discharge === null && now.waterTemperature === null && now.visibleDepth === null;
+  return { now: nothing ? undefined : now, stale: false };
 }
 
 /** The chosen reach with its gauge, and the state of the river; or with another gauge where one is asked for. */

@@ -164,15 +164,21 @@ export const readingSchema = z
     /** Where on the reach, m. */
     place: placeSchema.optional(),
     at: instant,
-    kind: z.enum(["clarity", "discharge", "temperature"]),
-    /** Visible depth, m; discharge, m3/s; temperature, degrees C. */
+    kind: z.enum(["clarity", "discharge", "temperature", "level"]),
+    /** Visible depth, m; discharge, m3/s; temperature, degrees C; level, m over its mark. */
     value: finite,
+    /** The mark that a level was read on; and the flow then, m3/s, where it was known. */
+    mark: z.string().min(1).max(60).optional(),
+    flow: positive.optional(),
     /** 1-sigma relative error, where it is known. */
     error: finite.nullable(),
     how: z.string().max(200),
   })
   .refine(
-    ({ kind, value }) => (kind === "temperature" ? value >= -2 && value <= 45 : value > 0),
+    ({ kind, value, mark }) => {
+      if (kind === "level") return mark !== undefined && Math.abs(value) <= 30;
+      return kind === "temperature" ? value >= -2 && value <= 45 : value > 0;
+    },
     rule("beyond-its-kind", ["value"]),
   );
 export type FieldReading = z.infer<typeof readingSchema>;

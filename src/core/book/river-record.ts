@@ -1,4 +1,5 @@
 import { fitClarity } from "../gauge/clarity-fit";
+import { flowsByMark, type LevelReading } from "../gauge/level-marks";
 import { dischargeAt, EXTRAPOLATION, fitRating, type Rating, stageAt } from "../gauge/rating";
 import { HOUR, readingAt, type Series, UNIT_OF } from "../gauge/series";
 import { type Derived, type GaugeRecord, seriesOf } from "../gauge/summary";
@@ -6,7 +7,7 @@ import { fitTransfer, type TransferFit } from "../gauge/transfer";
 import type { FieldReading, ReachRecord, WaterRecord } from "./records";
 
 /** What the angler saw and felt of the water, in order of time. */
-function ownReadings(readings: readonly FieldReading[]): Required<Pick<GaugeRecord, "seen" | "felt">> {
+function ownReadings(readings: readonly FieldReading[]): Required<Pick<GaugeRecord, "seen" | "felt" | "byMark">> {
   const of = (kind: FieldReading["kind"]) =>
     readings
       .filter((one) => one.kind === kind && !one.deleted)
@@ -15,13 +16,20 @@ function ownReadings(readings: readonly FieldReading[]): Required<Pick<GaugeReco
   return {
     seen: of("clarity").map(({ at, value }) => ({ at, visibleDepth: value })),
     felt: of("temperature").map(({ at, value }) => ({ at, temperature: value })),
+    byMark: flowsByMark(levelsOf(readings)),
   };
 }
+
+/** Levels that were read on marks. */
+export const levelsOf = (readings: readonly FieldReading[]): LevelReading[] =>
+  readings
+    .filter((one) => one.kind === "level" && !one.deleted)
+    .map(({ at, value, mark = "", flow }) => ({ at: Date.parse(at), mark, level: value, discharge: flow ?? null }));
 
 /** A reach without a gauge, by what the angler read there alone; undefined where that is nothing. */
 export function ungaugedRecord({ id, reach }: ReachRecord, readings: readonly FieldReading[]): GaugeRecord | undefined {
   const own = ownReadings(readings);
-  if (own.seen.length + own.felt.length === 0) return undefined;
+  if (own.seen.length + own.felt.length + own.byMark.length === 0) return undefined;
   return { station: { id, name: reach.name }, series: [], ...own };
 }
 
@@ -45,12 +53,12 @@ export function riverRecord(
   readings: readonly FieldReading[],
 ): GaugeRecord {
   const turbidity = seriesOf(record, "turbidity");
-  const { seen, felt } = ownReadings(readings.filter((one) => one.station === record.station.id));
+  const { seen, felt, byMark } = ownReadings(readings.filter((one) => one.station === record.station.id));
   const pairs = seen.flatMap(({ at, visibleDepth }) => {
     const reading = readingAt(turbidity, at, 2 * HOUR);
     return reading === null ? [] : [{ turbidity: reading, visibleDepth }];
   });
-  const clarified: GaugeRecord = { ...record, clarityFit: fitClarity(pairs), seen, felt };
+  const clarified: GaugeRecord = { ...record, clarityFit: fitClarity(pairs), seen, felt, byMark };
   const rating = ratingOf(water);
   return rating ? rated(clarified, rating) : clarified;
 }
@@ -125,11 +133,12 @@ export function recordAtReach(
 }
 
 /** What was read at the reach beside what was read at the gauge. */
-const withOwn = (gauge: GaugeRecord, { seen, felt }: ReturnType<typeof ownReadings>): GaugeRecord =>
-  seen.length + felt.length === 0
+const withOwn = (gauge: GaugeRecord, { seen, felt, byMark }: ReturnType<typeof ownReadings>): GaugeRecord =>
+  seen.length + felt.length + byMark.length === 0
     ? gauge
     : {
         ...gauge,
         seen: [...(gauge.seen ?? []), ...seen].sort((a, b) => a.at - b.at),
         felt: [...(gauge.felt ?? []), ...felt].sort((a, b) => a.at - b.at),
+        byMark: [...(gauge.byMark ?? []), ...byMark].sort((a, b) => a.at - b.at),
       };

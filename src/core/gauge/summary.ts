@@ -3,6 +3,7 @@ import { type ClarityClass, clarityClass, visibleDepthFromTurbidity } from "./cl
 import { exceedance, LEAST_YEARS, seasonRecord } from "./exceedance";
 import { type Recession, recession } from "./recession";
 import { InputError } from "../quantity/fault";
+import type { FlowByMark } from "./level-marks";
 import { HOUR, lastReading, mergeSeries, type Parameter, readingAt, type Series } from "./series";
 import { stageTrendAt, type Trend, trendAt } from "./trend";
 
@@ -22,6 +23,8 @@ export interface GaugeRecord {
   clarityFit?: ClarityFit;
   /** Visible depths that the angler read, in order of time; used where the gauge has no turbidity. */
   seen?: readonly { at: number; visibleDepth: number }[];
+  /** Flows by the angler's own level marks, in order of time; used where the gauge has none. */
+  byMark?: readonly FlowByMark[];
   /** Temperatures that the angler read, in order of time; used where the gauge has none. */
   felt?: readonly { at: number; temperature: number }[];
 }
@@ -47,6 +50,8 @@ export type Derived =
 export interface GaugeNow {
   at: string;
   discharge: number | null;
+  /** Where it is by a level mark of the angler's own. */
+  dischargeFrom?: "mark";
   stage: number | null;
   waterTemperature: number | null;
   /** Where it is the angler's own. */
@@ -114,8 +119,8 @@ export function lastInstant(record: GaugeRecord): number | null {
 }
 
 /** Is every reading of a record too old to speak of an instant? */
-export const isStale = ({ series }: GaugeRecord, at: number): boolean =>
-  series.every((one) => lastReading(one, at) === null);
+export const isStale = (record: GaugeRecord, at: number): boolean =>
+  record.series.every((one) => lastReading(one, at) === null) && flowByMark(record, at) === undefined;
 
 /** The screens' clock ticks so often: what is read between two ticks counts at once, ms. */
 const TICK = 60_000;
@@ -123,8 +128,20 @@ const TICK = 60_000;
 /** Does a reading of the angler's own still tell of the water? Instants and how long it lasts, ms. */
 export const stillTells = (read: number, at: number, lasts: number): boolean => read <= at + TICK && at - read <= lasts;
 
+/** A level tells of the water for so long. Common practice, no source: streams rise within hours. */
+export const LEVEL_LASTS = 6 * HOUR;
+
+const flowByMark = ({ byMark }: GaugeRecord, at: number): FlowByMark | undefined =>
+  byMark?.findLast((one) => stillTells(one.at, at, LEVEL_LASTS));
+
+/** The gauge's flow at an instant, or that by a mark where it tells none. */
+function flowAt(record: GaugeRecord, read: number | null, at: number): Pick<GaugeNow, "discharge" | "dischargeFrom"> {
+  const own = read === null ? flowByMark(record, at) : undefined;
+  return own ? { discharge: own.discharge, dischargeFrom: "mark" } : { discharge: read };
+}
+
 /** A depth read by the angler tells of the water for so long. Common practice, no source. */
-const SEEN_LASTS = 12 * HOUR;
+export const SEEN_LASTS = 12 * HOUR;
 
 function visibleDepthAt(
   record: GaugeRecord,
@@ -169,7 +186,7 @@ export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
   const season = discharge && q !== null ? seasonRecord(discharge, at) : undefined;
   return {
     at: new Date(at).toISOString(),
-    discharge: q,
+    ...flowAt(record, q, at),
     stage: level,
     ...temperatureAt(record, at),
     turbidity,

@@ -63,7 +63,7 @@ export function BedPanels({ view, shaping, wanted }: { view: ReachView; shaping:
           height={height}
           onClose={() => setReadingAt(undefined)}
           onKeep={editor.addReading}
-          onFelt={(temperature) => editor.addTemperature(readingAt, temperature)}
+          onOwn={(reading) => editor.addOwn(readingAt, reading)}
         />
       )}
     </>

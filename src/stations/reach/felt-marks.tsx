@@ -1,36 +1,41 @@
 "use client";
 import type { FieldReading } from "../../core/book/records";
-import { FELT_LASTS, stillTells } from "../../core/gauge/summary";
+import { FELT_LASTS, LEVEL_LASTS, SEEN_LASTS, stillTells } from "../../core/gauge/summary";
 import { useLiveAnswer } from "../../state/live-answer";
 import { useSettings } from "../../state/settings";
 import { database } from "../../store/database";
+import { ownReadingWords } from "../../words/own-reading";
 import { showText } from "../../words/quantity";
+import { capital } from "../../words/text";
 import { PlanLabel } from "./plan-label";
 
-/** Temperatures that were read at places of a reach and still say something of the water. */
+/** How long what was read at a place says something of the water, ms. */
+const LASTS: Partial<Record<FieldReading["kind"], number>> = {
+  temperature: FELT_LASTS,
+  clarity: SEEN_LASTS,
+  level: LEVEL_LASTS,
+};
+
+/** What was read of the water at places of a reach and still says something of it. */
 export function useFelt(reach: string | undefined, minute: number): FieldReading[] {
   const all = useLiveAnswer(
     async () => (reach ? await database().readings.where("reach").equals(reach).toArray() : []),
     [reach],
   );
   return (all ?? []).filter(
-    ({ kind, place, deleted, at }) =>
-      kind === "temperature" && place && !deleted && stillTells(Date.parse(at), minute, FELT_LASTS),
+    ({ kind, place, deleted, at }) => place && !deleted && stillTells(Date.parse(at), minute, LASTS[kind] ?? 0),
   );
 }
 
-/** The water's temperature where it was read, on the plan. */
+/** What was read of the water, where that was, on the plan. */
 export function FeltMarks({ felt, scale }: { felt: readonly FieldReading[]; scale: number }) {
   const system = useSettings((settings) => settings.system);
-  return felt.map(({ id, place, value }) => {
-    const text = showText(value, "temperature", system);
+  return felt.map((reading) => {
+    const { id, place, kind, value } = reading;
+    const words = capital(ownReadingWords(reading, system));
+    const text = kind === "temperature" ? showText(value, "temperature", system) : words;
     return (
-      <g
-        key={id}
-        transform={`translate(${place!.x * scale} ${place!.y * scale})`}
-        role="img"
-        aria-label={`Water ${text}`}
-      >
+      <g key={id} transform={`translate(${place!.x * scale} ${place!.y * scale})`} role="img" aria-label={words}>
         <circle r={3} fill="var(--clay)" stroke="var(--paper)" strokeWidth={1.5} />
         <PlanLabel colour="var(--clay)">{text}</PlanLabel>
       </g>

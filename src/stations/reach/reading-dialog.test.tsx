@@ -18,7 +18,7 @@ beforeEach(() => {
       height={1.8}
       onClose={() => undefined}
       onKeep={kept}
-      onFelt={felt}
+      onOwn={felt}
     />,
   );
 });
@@ -39,7 +39,8 @@ test("what was typed into the fields of another kind does not keep a reading bac
   await user.type(screen.getByLabelText("Temperature, °C"), "54 F");
   await user.click(save());
   await waitFor(() => expect(felt).toHaveBeenCalledTimes(1));
-  expect(felt.mock.calls[0]![0]).toBeCloseTo(12.22, 2);
+  expect(felt.mock.calls[0]![0].kind).toBe("temperature");
+  expect(felt.mock.calls[0]![0].value).toBeCloseTo(12.22, 2);
 });
 
 test("a timed float is a speed at its place, at the flow of that time", async () => {
@@ -57,4 +58,24 @@ test("a timed float is a speed at its place, at the flow of that time", async ()
     discharge: 6.5,
     at: "2026-05-01T08:00:00.000Z",
   });
+});
+
+test("clarity by a wader's own body, and a level on a mark, go to the water and not to the bed", async () => {
+  const user = userEvent.setup();
+  await pick(user, "How deep you can see");
+  await user.type(screen.getByLabelText("Visible to"), "knee");
+  await user.click(save());
+  await waitFor(() => expect(felt).toHaveBeenCalledTimes(1));
+  expect(felt.mock.calls[0]![0]).toMatchObject({ kind: "clarity" });
+  expect(felt.mock.calls[0]![0].value).toBeCloseTo(0.5, 1);
+  await pick(user, "Water level on a mark");
+  await user.type(screen.getByLabelText("Water over it"), "-5 cm");
+  await user.click(save());
+  expect(await screen.findByText("Name the mark, such as flat stone or staff.")).toBeInTheDocument();
+  await user.type(screen.getByLabelText("Mark"), " flat stone ");
+  await user.clear(screen.getByLabelText("Flow now, if you know it"));
+  await user.click(save());
+  await waitFor(() => expect(felt).toHaveBeenCalledTimes(2));
+  expect(felt.mock.calls[1]![0]).toEqual({ kind: "level", value: -0.05, mark: "flat stone" });
+  expect(kept).not.toHaveBeenCalled();
 });

@@ -2,14 +2,16 @@
 import { z } from "zod";
 import type { WaterReading } from "../../core/flow/reach-schema";
 import { EntryForm } from "../entry-form";
+import { LEVEL_LABELS, levelEntry, markEntry } from "../water/level-dialog";
 import { temperatureEntry, TemperatureField } from "../water/temperature-dialog";
 import { FormField, FormSelect, useEntryForm } from "../../widgets/form";
 import { Dialog } from "../../widgets/dialog";
-import { numberEntry, quantityEntry } from "../../words/entry";
+import { numberEntry, optional, quantityEntry } from "../../words/entry";
 import { entryText, entryUnit, type UnitSystem } from "../../words/quantity";
 import { WADED_HINT, wadedEntry } from "../../words/waded-entry";
 import { capital } from "../../words/text";
 import type { Place } from "./probe";
+import type { OwnReading } from "./use-bed-editor";
 
 const ABOVE = { low: 0, open: true, beyond: "Enter a number above 0." };
 
@@ -25,6 +27,8 @@ const schemaIn = (system: UnitSystem, height: number) => {
       flow,
     }),
     z.object({ kind: z.literal("temperature"), temperature: temperatureEntry(system) }),
+    z.object({ kind: z.literal("clarity"), visible: wadedEntry(entryUnit("depth", system), height) }),
+    z.object({ kind: z.literal("level"), mark: markEntry, level: levelEntry(system), flow: optional(flow) }),
   ]);
 };
 
@@ -40,7 +44,7 @@ export function ReadingDialog({
   height,
   onClose,
   onKeep,
-  onFelt,
+  onOwn,
 }: {
   place: Place;
   /** Where that is by what can be seen. */
@@ -52,8 +56,8 @@ export function ReadingDialog({
   height: number;
   onClose: () => void;
   onKeep: (reading: WaterReading) => void;
-  /** The water's temperature there, degrees C. */
-  onFelt: (temperature: number) => void;
+  /** Temperature, clarity or level there: it tells of the water, not of the bed. */
+  onOwn: (reading: OwnReading) => void;
 }) {
   const blank = {
     kind: "depth" as const,
@@ -61,13 +65,24 @@ export function ReadingDialog({
     distance: "",
     seconds: "",
     temperature: "",
+    visible: "",
+    mark: "",
+    level: "",
     flow: entryText(flow, "discharge", system),
   };
   const form = useEntryForm(schemaIn(system, height), blank);
   const kind = form.watch("kind");
   const keep = form.handleSubmit((entries) => {
     onClose();
-    if (entries.kind === "temperature") return onFelt(entries.temperature);
+    if (entries.kind === "temperature") return onOwn({ kind: entries.kind, value: entries.temperature });
+    if (entries.kind === "clarity") return onOwn({ kind: entries.kind, value: entries.visible });
+    if (entries.kind === "level")
+      return onOwn({
+        kind: entries.kind,
+        value: entries.level,
+        mark: entries.mark,
+        ...(entries.flow !== null && { flow: entries.flow }),
+      });
     const value = entries.kind === "depth" ? entries.depth : entries.distance / entries.seconds;
     onKeep({
       x: Number(place[0].toFixed(2)),
@@ -96,10 +111,19 @@ export function ReadingDialog({
               { value: "depth", label: "Depth, by stick or line" },
               { value: "surface-speed", label: "Speed, by a timed float" },
               { value: "temperature", label: "Water temperature" },
+              { value: "clarity", label: "How deep you can see" },
+              { value: "level", label: "Water level on a mark" },
             ]}
           />
           {kind === "depth" && <FormField form={form} name="depth" label="Depth" hint={WADED_HINT} />}
           {kind === "temperature" && <TemperatureField form={form} name="temperature" system={system} />}
+          {kind === "clarity" && <FormField form={form} name="visible" label="Visible to" hint={WADED_HINT} />}
+          {kind === "level" && (
+            <>
+              <FormField form={form} name="mark" label={LEVEL_LABELS.mark} hint={LEVEL_LABELS.markHint} />
+              <FormField form={form} name="level" label={LEVEL_LABELS.level} hint={LEVEL_LABELS.levelHint} />
+            </>
+          )}
           {kind === "surface-speed" && (
             <>
               <FormField
@@ -112,7 +136,13 @@ export function ReadingDialog({
               <FormField form={form} name="seconds" label="Seconds" inputMode="decimal" />
             </>
           )}
-          {kind !== "temperature" && <FormField form={form} name="flow" label="River flow at that time" />}
+          {kind !== "temperature" && kind !== "clarity" && (
+            <FormField
+              form={form}
+              name="flow"
+              label={kind === "level" ? "Flow now, if you know it" : "River flow at that time"}
+            />
+          )}
         </div>
       </EntryForm>
     </Dialog>

@@ -1,7 +1,7 @@
 "use client";
 import { fetched } from "../../core/quantity/fetched";
 import { useEffect, useMemo, useState } from "react";
-import type { ReachRecord } from "../../core/book/records";
+import type { FieldReading, ReachRecord } from "../../core/book/records";
 import { identified, type Identified } from "../../core/flow/feature-ids";
 import { moved } from "../../core/flow/features";
 import { reachSize } from "../../core/flow/rasterise";
@@ -58,14 +58,17 @@ export interface BedEditor {
   addReading: (reading: WaterReading) => void;
   /** Adds surface speeds that a film showed. */
   addFilmed: (readings: readonly WaterReading[]) => void;
-  /** Keeps the water's temperature at a place, degrees C. */
-  addTemperature: (place: readonly [number, number], temperature: number) => void;
+  /** Keeps what was read of the water at a place. */
+  addOwn: (place: readonly [number, number], reading: OwnReading) => void;
   removeReading: (reading: WaterReading) => void;
   /** Keeps roughness and outlet as fitted. */
   take: (fitted: Pick<Reach, "roughness" | "downstream">) => void;
   undo: (() => void) | undefined;
   fault: Unkept | undefined;
 }
+
+/** What is read of the water at a place, and not of its bed; the mark of a level, and the flow then, m3/s. */
+export type OwnReading = Pick<FieldReading, "kind" | "value" | "mark" | "flow">;
 
 /** Steps that can be taken back. */
 const MOST_STEPS = 50;
@@ -193,7 +196,7 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
         () => addWaterReadings(database(), id, readings),
         `${count(readings.length, "speed reading")} added. Fit the bed to them under “Edit the bed”.`,
       ),
-    addTemperature: ([x, y], value) =>
+    addOwn: ([x, y], reading) =>
       keep(
         () =>
           addReading(database(), {
@@ -201,12 +204,11 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
             reach: id,
             place: { x: Number(x.toFixed(1)), y: Number(y.toFixed(1)) },
             at: new Date(clockNow()).toISOString(),
-            kind: "temperature",
-            value,
+            ...reading,
             error: null,
             how: "",
           }),
-        "Temperature saved.",
+        "Reading saved. It counts for this reach.",
       ),
     removeReading: (reading) => keep(() => removeWaterReading(database(), id, reading), "Reading deleted."),
     take: ({ roughness, downstream }) =>

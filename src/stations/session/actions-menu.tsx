@@ -4,6 +4,7 @@ import type { EffortInterval } from "../../core/book/bank-records";
 import { act, perform } from "../../state/act";
 import { clockNow } from "../../state/clock";
 import type { Bank } from "../../state/use-bank";
+import { gaugedFlow } from "../../state/use-river";
 import type { ScenarioView } from "../../state/scenario/use-scenario";
 import { pauseSession } from "../../store/bank";
 import { database } from "../../store/database";
@@ -25,9 +26,10 @@ import { SounderDialog } from "./sounder-dialog";
 import type { BankActions } from "./use-bank-action";
 
 const ClarityDialog = later(() => import("../water/clarity-dialog").then((one) => one.ClarityDialog));
+const LevelDialog = later(() => import("../water/level-dialog").then((one) => one.LevelDialog));
 const TemperatureDialog = later(() => import("../water/temperature-dialog").then((one) => one.TemperatureDialog));
 
-type Shown = "more" | "move" | "note" | "rods" | "sounder" | "temperature" | "clarity" | undefined;
+type Shown = "more" | "move" | "note" | "rods" | "sounder" | "temperature" | "clarity" | "level" | undefined;
 
 /** The weight never touches, or drags: the next weight of this rig is chosen so, and it can be taken back. */
 function BottomSays({ method, onSaid }: { method: Method; onSaid: () => void }) {
@@ -99,6 +101,9 @@ export function ActionsMenu({
             <Button className="min-h-14" onClick={() => setShown("clarity")}>
               How deep can you see?
             </Button>
+            <Button className="min-h-14" onClick={() => setShown("level")}>
+              Level on a mark
+            </Button>
             <Button
               className="min-h-14"
               onClick={() => {
@@ -142,6 +147,9 @@ export function ActionsMenu({
         <SounderDialog bank={bank} waterTemperature={view.conditions.temperature} onClose={close} />
       )}
       {shown === "temperature" && <TemperatureDialog station={null} reach={session.reach} onClose={close} />}
+      {shown === "level" && (
+        <LevelDialog station={null} reach={session.reach} flow={gaugedFlow(view.river)} onClose={close} />
+      )}
       {shown === "clarity" && <ClarityDialog station={null} reach={session.reach} onClose={close} />}
       {shown === "rods" && <RodsDialog bank={bank} number={number} actions={actions} onClose={close} />}
     </>

@@ -38,6 +38,7 @@ export function NowFigures({
         : `${now.ratePerHour >= 0 ? "+" : ""}${figureText(now.ratePerHour * 100, 1)} % an hour`;
   const read = (parameter: "discharge" | "stage" | "waterTemperature") => {
     if (now[parameter] === null) return "no data";
+    if (parameter === "discharge" && now.dischargeFrom) return "by your level mark, in the last six hours";
     if (parameter === "waterTemperature" && now.waterTemperatureFrom) return "your own, in the last six hours";
     const derived = gauge.derived?.[parameter];
     if (!derived) return "read at the gauge";
@@ -65,7 +66,11 @@ export function NowFigures({
         figure={discharge.figure}
         unit={discharge.unit}
         note={read("discharge")}
-        source={`${when} ${gauge.derived?.discharge ? `Discharge ${derivedWords(gauge.derived.discharge, now.discharge)}.` : "Discharge from the gauge file."}`}
+        source={
+          now.dischargeFrom
+            ? "By the rating of your own level mark; the gauge gives no discharge now."
+            : `${when} ${gauge.derived?.discharge ? `Discharge ${derivedWords(gauge.derived.discharge, now.discharge)}.` : "Discharge from the gauge file."}`
+        }
       />
       <Figure
         label="Stage"

@@ -4,17 +4,22 @@ import { useLiveAnswer } from "../../state/live-answer";
 import { useState } from "react";
 import type { FieldReading, ReachRecord } from "../../core/book/records";
 import type { ClarityFit } from "../../core/gauge/clarity-fit";
-import { figureText, showText } from "../../words/quantity";
+import { figureText } from "../../words/quantity";
 import { database } from "../../store/database";
 import { removeReading } from "../../store/gauges";
 import { Button } from "../../widgets/button";
 import { Panel } from "../../widgets/panel";
 import { act, perform } from "../../state/act";
+import { levelMarks } from "../../core/gauge/level-marks";
+import { levelsOf } from "../../core/book/river-record";
+import { markWords } from "../../words/level-marks";
+import { ownReadingWords } from "../../words/own-reading";
 import { dayAndTime } from "../../words/river";
 import { later } from "../../widgets/later";
 
 const ClarityDialog = later(() => import("./clarity-dialog").then((one) => one.ClarityDialog));
 const TemperatureDialog = later(() => import("./temperature-dialog").then((one) => one.TemperatureDialog));
+const LevelDialog = later(() => import("./level-dialog").then((one) => one.LevelDialog));
 const FloatDialog = later(() => import("./float-dialog").then((one) => one.FloatDialog));
 
 /** Readings taken by hand: how deep the bed is seen, the temperature, and discharge by timed floats. */
@@ -22,11 +27,14 @@ export function ReadingsPanel({
   station,
   reach,
   fit,
+  flow,
   system,
 }: {
   station: string;
   reach: ReachRecord | undefined;
   fit: ClarityFit | undefined;
+  /** Now, m3/s, where the gauge tells. */
+  flow: number | null;
   system: UnitSystem;
 }) {
   const [taking, setTaking] = useState<FieldReading["kind"] | undefined>();
@@ -38,6 +46,7 @@ export function ReadingsPanel({
           .sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
       [station, reach?.id],
     ) ?? [];
+  const marks = levelMarks(levelsOf(readings));
   return (
     <Panel
       title="Your own readings"
@@ -46,6 +55,7 @@ export function ReadingsPanel({
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => setTaking("clarity")}>How deep can you see?</Button>
         <Button onClick={() => setTaking("temperature")}>Enter water temperature</Button>
+        <Button onClick={() => setTaking("level")}>Level on a mark</Button>
         {reach && <Button onClick={() => setTaking("discharge")}>Measure flow with a float</Button>}
       </div>
       {fit && (
@@ -55,6 +65,11 @@ export function ReadingsPanel({
             : "A rule of thumb converts turbidity to visible depth until you have three readings near the gauge."}
         </p>
       )}
+      {marks.map((mark) => (
+        <p key={mark.name} className="mt-2">
+          {markWords(mark, system)}
+        </p>
+      ))}
       {readings.length > 0 && (
         <ul className="mt-2 divide-y divide-line border-y border-line">
           {readings.slice(0, 6).map((one) => (
@@ -65,6 +80,9 @@ export function ReadingsPanel({
       {taking === "clarity" && <ClarityDialog station={station} reach={null} onClose={() => setTaking(undefined)} />}
       {taking === "temperature" && (
         <TemperatureDialog station={station} reach={null} onClose={() => setTaking(undefined)} />
+      )}
+      {taking === "level" && (
+        <LevelDialog station={station} reach={null} flow={flow} onClose={() => setTaking(undefined)} />
       )}
       {taking === "discharge" && reach && <FloatDialog reach={reach} onClose={() => setTaking(undefined)} />}
     </Panel>
@@ -81,12 +99,7 @@ function ReadingRow({
   system: UnitSystem;
 }) {
   const at = reading.reach ? ` at ${reach?.reach.name ?? "the reach"}` : "";
-  const what =
-    reading.kind === "clarity"
-      ? `visible to ${showText(reading.value, "depth", system)}${at}`
-      : reading.kind === "temperature"
-        ? `water ${showText(reading.value, "temperature", system)}${at}`
-        : `${showText(reading.value, "discharge", system)}${reading.error === null ? "" : ` ±${Math.round(reading.error * 100)} %`}${at}`;
+  const what = `${ownReadingWords(reading, system)}${at}`;
   const remove = () => act(() => perform(() => removeReading(database(), reading.id), "Reading deleted."));
   return (
     <li className="flex flex-wrap items-baseline gap-x-3 py-1">

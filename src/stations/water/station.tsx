@@ -9,7 +9,7 @@ import { blankWater } from "../../store/gauges";
 import type { Stage } from "../../state/query";
 import { useSettings } from "../../state/settings";
 import { useOutlook, useSkill } from "../../state/use-outlook";
-import { type River, useRiver } from "../../state/use-river";
+import { gaugedFlow, type River, useRiver } from "../../state/use-river";
 import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
 import { Select } from "../../widgets/select";
@@ -85,7 +85,13 @@ export function WaterStation() {
               system={system}
             />
             <SpotsPanel water={water} now={now} system={system} />
-            <ReadingsPanel station={station!.id} reach={river.reach} fit={gauge.clarityFit} system={system} />
+            <ReadingsPanel
+              station={station!.id}
+              reach={river.reach}
+              fit={gauge.clarityFit}
+              flow={gaugedFlow(river)}
+              system={system}
+            />
           </div>
         </div>
       )}
