@@ -69,7 +69,7 @@ test("clarity by a wader's own body, and a level on a mark, go to the water and 
   expect(felt.mock.calls[0]![0]).toMatchObject({ kind: "clarity" });
   expect(felt.mock.calls[0]![0].value).toBeCloseTo(0.5, 1);
   await pick(user, "Water level on a mark");
-  await user.type(screen.getByLabelText("Water over it"), "-5 cm");
+  await user.type(screen.getByLabelText("Water over it, cm"), "-5 cm");
   await user.click(save());
   expect(await screen.findByText("Name the mark, such as flat stone or staff.")).toBeInTheDocument();
   await user.type(screen.getByLabelText("Mark"), " flat stone ");

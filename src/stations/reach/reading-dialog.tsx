@@ -121,7 +121,7 @@ export function ReadingDialog({
           {kind === "level" && (
             <>
               <FormField form={form} name="mark" label={LEVEL_LABELS.mark} hint={LEVEL_LABELS.markHint} />
-              <FormField form={form} name="level" label={LEVEL_LABELS.level} hint={LEVEL_LABELS.levelHint} />
+              <FormField form={form} name="level" label={LEVEL_LABELS.level(system)} hint={LEVEL_LABELS.levelHint} />
             </>
           )}
           {kind === "surface-speed" && (

@@ -18,7 +18,7 @@ test("a level with its flow is kept; the next is two presses, on the same mark",
   const user = userEvent.setup();
   const first = render(<LevelDialog station="g" reach={null} flow={6.5} onClose={closed} />);
   await user.type(await screen.findByLabelText("Mark"), "flat stone");
-  await user.type(screen.getByLabelText("Water over it"), "12");
+  await user.type(screen.getByLabelText("Water over it, cm"), "12");
   expect(screen.getByLabelText("Flow now, if you know it")).toHaveValue("6.5 m³/s");
   await user.click(screen.getByRole("button", { name: "Save" }));
   await waitFor(() => expect(closed).toHaveBeenCalledTimes(1));
@@ -42,7 +42,7 @@ test("a level with its flow is kept; the next is two presses, on the same mark",
 test("what is no level is told, and nothing is kept", async () => {
   const user = userEvent.setup();
   render(<LevelDialog station={null} reach="r" flow={null} onClose={closed} />);
-  await user.type(await screen.findByLabelText("Water over it"), "wet");
+  await user.type(await screen.findByLabelText("Water over it, cm"), "wet");
   await user.click(screen.getByRole("button", { name: "Save" }));
   expect(await screen.findByText("“wet” doesn’t start with a number.")).toBeInTheDocument();
   expect(screen.getByText("Name the mark, such as flat stone or staff.")).toBeInTheDocument();

@@ -36,7 +36,7 @@ export const levelEntry = (system: UnitSystem) =>
 export const LEVEL_LABELS = {
   mark: "Mark",
   markHint: "A stone, a step, a staff: the same name each time",
-  level: "Water over it",
+  level: (system: UnitSystem) => `Water over it, ${entryUnit("smallLength", system)}`,
   levelHint: "0 where it is just covered; minus where it stands out",
 } as const;
 
@@ -129,7 +129,7 @@ function LevelForm({
       )}
       <div className="grid gap-3 sm:grid-cols-2">
         <FormField form={form} name="mark" label={LEVEL_LABELS.mark} hint={LEVEL_LABELS.markHint} />
-        <FormField form={form} name="level" label={LEVEL_LABELS.level} hint={LEVEL_LABELS.levelHint} />
+        <FormField form={form} name="level" label={LEVEL_LABELS.level(system)} hint={LEVEL_LABELS.levelHint} />
         <FormField form={form} name="flow" label="Flow now, if you know it" />
       </div>
       <Button
