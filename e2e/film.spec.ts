@@ -1,6 +1,6 @@
 import { Buffer } from "node:buffer";
 import { expect, test } from "@playwright/test";
-import { loadDemo, nextTap, settled } from "./steps";
+import { loadDemo, nextTap, noFaults, settled } from "./steps";
 
 test("the demo film: its points by keys, its speeds and seams, and readings from it on the reach", async ({ page }) => {
   await loadDemo(page, "/reach/film");
@@ -31,13 +31,24 @@ test("the demo film: its points by keys, its speeds and seams, and readings from
   await side.press("Enter");
   await nextTap(page);
   await page.getByRole("button", { name: "Measure the film" }).click();
-  await expect(page.getByRole("progressbar", { name: "Measuring the film" })).toBeVisible();
+  // Stopped, and begun anew.
+  const progress = page.getByRole("progressbar", { name: "Measuring the film" });
+  await expect(progress).toBeVisible();
+  await page.getByRole("button", { name: "Cancel" }).click();
+  await expect(progress).toBeHidden();
+  await nextTap(page);
+  await page.getByRole("button", { name: "Measure the film" }).click();
+  await expect(progress).toBeVisible();
   const found = page.getByText(/^Surface speed at/);
   await expect(found).toBeVisible({ timeout: 90_000 });
   const [, places, all] = /at ([\d,]+) of ([\d,]+) places/.exec(await found.innerText())!;
   expect(Number(places)).toBeGreaterThan(0.7 * Number(all));
   await expect(found).toContainText(/\d seams?\./);
   await expect(page.getByRole("img", { name: /^The filmed water from above/ })).toBeVisible();
+  await noFaults(page);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await page.setViewportSize({ width: 1280, height: 800 });
   // On the reach it was filmed on it finds its own place, and the model agrees with it.
   await page.getByRole("link", { name: "Put it on a reach" }).click();
   await settled(page);

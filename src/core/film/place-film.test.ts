@@ -1,3 +1,4 @@
+import { calibrate } from "../flow/calibrate";
 import { rasteriseReach } from "../flow/rasterise";
 import { solveSteady } from "../flow/steady";
 import { DEMO_REACHES } from "../../demo/river";
@@ -83,4 +84,17 @@ test("seams go with the arrows", () => {
   const placed = placeFilm({ arrows, seams: [seam] }, { at: [30, 10], turn: 33 });
   expect(placed.seams[0]!.points[0]![0]).toBeCloseTo(placed.arrows[0]!.x, 9);
   expect(placed.seams[0]!.points[0]![1]).toBeCloseTo(placed.arrows[0]!.y, 9);
+});
+
+test("readings of a film fit the roughness of a bed that was laid too rough", () => {
+  const { arrows: placed } = placeFilm({ arrows, seams: [] }, firstPlacement(arrows, field));
+  const readings = filmReadings(placed, field, { most: 24, discharge: 6.5, at: 0 });
+  const truth = reach!.roughness as number;
+  const work = calibrate({ ...reach!, roughness: 1.35 * truth }, readings, 1);
+  let step = work.next();
+  while (!step.done) step = work.next();
+  const { fitted, misfit, reach: found } = step.value;
+  expect(fitted).toContain("roughness");
+  expect(misfit.after).toBeLessThan(misfit.before);
+  expect(Math.abs((found.roughness as number) / truth - 1)).toBeLessThan(0.2);
 });

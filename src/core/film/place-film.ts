@@ -153,6 +153,21 @@ export function compareFilm(arrows: readonly Arrow[], field: Field): FilmAgreeme
   };
 }
 
+/**
+ * A film is put on a reach to a metre or so: beside a seam that is another speed. Places count whose speed is within so
+ * much of that of all around them, so far, m; as a share, and m/s. Own choice.
+ */
+const EVEN = { around: 1.5, share: 0.2, speed: 0.08 };
+
+const isEven = (arrow: Arrow, arrows: readonly Arrow[]): boolean => {
+  const own = Math.hypot(arrow.u, arrow.v);
+  return arrows.every(
+    ({ x, y, u, v }) =>
+      Math.hypot(x - arrow.x, y - arrow.y) > EVEN.around ||
+      Math.abs(Math.hypot(u, v) - own) <= Math.max(EVEN.speed, EVEN.share * own),
+  );
+};
+
 /** Arrows in the model’s water as readings of surface speed at a flow, m3/s, and instant, ms; at most so many. */
 export function filmReadings(
   arrows: readonly Arrow[],
@@ -160,8 +175,9 @@ export function filmReadings(
   { most, discharge, at }: { most: number; discharge: number; at: number },
 ): WaterReading[] {
   const wet = arrows.filter((arrow) => isInWater(arrow, field) && Math.hypot(arrow.u, arrow.v) >= STANDING);
-  if (wet.length === 0) return [];
-  return spreadArrows(wet, most).map(({ x, y, u, v }) => ({
+  const even = wet.filter((arrow) => isEven(arrow, arrows));
+  if (even.length === 0) return [];
+  return spreadArrows(even, most).map(({ x, y, u, v }) => ({
     x: Number(x.toFixed(2)),
     y: Number(y.toFixed(2)),
     kind: "surface-speed" as const,

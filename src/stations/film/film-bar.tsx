@@ -59,7 +59,7 @@ export function FilmBar({
         </Button>
       </div>
       <p className="mt-1 text-sm text-soft">
-        The readings count for the flow shown. Set the flow of the time you filmed first.
+        Readings come from water of even speed, and count for the flow shown. Set the flow of the time you filmed first.
       </p>
     </section>
   );
