@@ -1,4 +1,3 @@
-import fc from "fast-check";
 import { stream } from "../quantity/seeded";
 import { addPair, emptySpectra, emptySum, FURTHEST, SEARCH, shiftOf, spectraOf, TEMPLATE } from "./correlate";
 
@@ -55,21 +54,21 @@ test("the peak is where a sum over all shifts, written out, is highest", () => {
   expect([best.x, best.y]).toEqual([4, -3]);
 });
 
-test("a shift is found to a fifth of a pixel from a dozen pairs", () => {
-  // Published: 0.1 px and better for particle images (Willert & Gharib 1991); the water here is coarser.
-  const part = fc.double({ min: -5.5, max: 5.5, noNaN: true });
-  fc.assert(
-    fc.property(part, part, fc.nat(1000), (x, y, seed) => {
-      const shift = shiftOf(
-        summed(
-          Array.from({ length: 12 }, (_, k) => [blobs(seed + 7 * k, [0, 0]), blobs(seed + 7 * k, [x, y])] as const),
-        ),
-      )!;
-      expect(Math.abs(shift.x - x)).toBeLessThan(0.2);
-      expect(Math.abs(shift.y - y)).toBeLessThan(0.2);
-    }),
-    { numRuns: 60 },
-  );
+test("shifts are found to a tenth of a pixel, by their root mean square, from a dozen pairs", () => {
+  // Published: 0.1 px for particle images (Willert & Gharib 1991). Seeds are fixed: a bound on the worst would be chance.
+  const random = stream(11);
+  const errors = Array.from({ length: 20 }, (_, n) => {
+    const [x, y] = [11 * random() - 5.5, 11 * random() - 5.5];
+    const pairs = Array.from({ length: 12 }, (_, k) => {
+      const seed = 100 * n + k;
+      return [blobs(seed, [0, 0]), blobs(seed, [x, y])] as const;
+    });
+    const shift = shiftOf(summed(pairs))!;
+    return [shift.x - x, shift.y - y];
+  }).flat();
+  const rms = Math.sqrt(errors.reduce((sum, one) => sum + one ** 2, 0) / errors.length);
+  expect(rms).toBeLessThan(0.1);
+  expect(Math.max(...errors.map(Math.abs))).toBeLessThan(0.5);
 });
 
 test("noise has no distinct peak; no pair has none at all", () => {
