@@ -30,7 +30,7 @@ const CautionBanners = later(() => import("./caution-banners").then((one) => one
 const Welcome = later(() => import("./welcome/welcome").then((one) => one.Welcome));
 
 /** First steps of one's own river, and help; everything else has nothing to show in an empty book. */
-const SHOWN_EMPTY: readonly string[] = ["/today", "/reach/draw", "/help"];
+const SHOWN_EMPTY: readonly string[] = ["/today", "/reach/draw", "/reach/film", "/help"];
 
 /** What letters are typed into: no shortcut there. A list goes to the entry that begins with them. */
 const TYPED_INTO =

@@ -55,7 +55,7 @@ test("the peak is where a sum over all shifts, written out, is highest", () => {
 });
 
 test("shifts are found to a tenth of a pixel, by their root mean square, from a dozen pairs", () => {
-  // Published: 0.1 px for particle images (Willert & Gharib 1991). Seeds are fixed: a bound on the worst would be chance.
+  // Published: 0.1 px for particle images (Willert & Gharib 1991). Fixed seeds: a bound on the worst is chance.
   const random = stream(11);
   const errors = Array.from({ length: 20 }, (_, n) => {
     const [x, y] = [11 * random() - 5.5, 11 * random() - 5.5];

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import type { ReachRecord } from "../../core/book/records";
 import { isPlaced, positionInReach } from "../../core/trace/place-in-reach";
@@ -63,11 +62,6 @@ export function GroundBar({
           <button type="button" className="min-h-11 underline" onClick={() => locate(true)}>
             Where am I?
           </button>
-        )}
-        {wanted && (
-          <Link href="/reach/film" className="inline-flex min-h-11 items-center underline">
-            Film the water
-          </Link>
         )}
         {wanted?.possible && !wanted.asking && (
           <button type="button" className="min-h-11 underline" onClick={() => wanted.ask(true)}>

@@ -146,6 +146,13 @@ function Making({ onOpenChange, stations, onSoundings }: NewReachProps) {
           >
             Draw on a picture
           </Link>
+          <Link
+            href="/reach/film"
+            onClick={() => onOpenChange(false)}
+            className="inline-flex min-h-11 items-center rounded-md border border-edge px-4 font-semibold hover:bg-deep"
+          >
+            Film the water
+          </Link>
         </span>
       }
     >

@@ -49,6 +49,12 @@ export function Objects({
           <Undo2 size={18} aria-hidden />
           Undo
         </Button>
+        <Link
+          href="/reach/film"
+          className="inline-flex min-h-11 items-center rounded-md border border-edge px-4 font-semibold hover:bg-deep"
+        >
+          Film the water
+        </Link>
         {editor.drawn && (
           <Link
             href={`/reach/draw?reach=${editor.drawn}`}
