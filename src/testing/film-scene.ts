@@ -3,6 +3,7 @@ import { roughnessHeight, surfaceSpeed } from "../core/flow/profile";
 import type { Frame } from "../core/film/frame";
 import { composed, type Homography, inverse, type Point } from "../core/film/homography";
 import { stream } from "../core/quantity/seeded";
+import { gauss } from "./made-rivers";
 
 /** How a made-up film is taken. */
 export interface Camera {
@@ -106,8 +107,7 @@ export function* filmOf(scene: Scene, camera: Camera): Generator<Frame> {
     }),
   );
   const toFilm = inverse(cameraPlane(camera));
-  const gauss = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-  const grain = Float32Array.from({ length: 1 << 16 }, gauss);
+  const grain = Float32Array.from({ length: 1 << 16 }, () => gauss(random));
   const still = ground.map((value, n) =>
     isWater[n] ? 92 - 22 * Math.min(1, Math.max(0, 4 * shade[n]!)) : 128 + 40 * value,
   );
@@ -139,8 +139,8 @@ export function* filmOf(scene: Scene, camera: Camera): Generator<Frame> {
     // A hand wanders back to where it pointed.
     const pull = Math.exp(-step / 0.5);
     const push = scene.shake * Math.sqrt(1 - pull ** 2);
-    [sx, sy] = [sx * pull + push * gauss(), sy * pull + push * gauss()];
-    turn = turn * pull + (push * gauss()) / camera.width;
+    [sx, sy] = [sx * pull + push * gauss(random), sy * pull + push * gauss(random)];
+    turn = turn * pull + (push * gauss(random)) / camera.width;
     const shaken: Homography = [Math.cos(turn), -Math.sin(turn), sx, Math.sin(turn), Math.cos(turn), sy, 0, 0, 1];
     yield frameOf(raster, { nx, ny, low }, inverse(composed(shaken, toFilm)), camera, {
       seconds: k * step,

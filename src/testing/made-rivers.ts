@@ -111,7 +111,9 @@ export function madeRiver(seed: number): MadeRiver {
   };
 }
 
-const gauss = (random: () => number) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+/** A number of the normal distribution (Box & Muller 1958). */
+export const gauss = (random: () => number) =>
+  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
 /** Value of a field at a place in the plan. */
 export function valueAt({ nx, ny, cell }: Field, origin: Place, values: ArrayLike<number>, [x, y]: Place): number {

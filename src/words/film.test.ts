@@ -31,15 +31,15 @@ test("a camera that moved a lot is told, and water with nothing to follow", () =
 test.each([
   [
     { inside: 90, of: 90, ratio: 1.01, alike: 0.84 },
-    "The model’s surface is as fast as the film, in the middle; 84 % of places agree within a fifth.",
+    "At a typical place the model’s surface is as fast as the film; 84 % of places agree within a fifth.",
   ],
   [
     { inside: 80, of: 90, ratio: 1.2, alike: 0.4 },
-    "The model’s surface is 20 % faster than the film, in the middle; 40 % of places agree within a fifth. 10 of 90 places lie outside its water.",
+    "At a typical place the model’s surface is 20 % faster than the film; 40 % of places agree within a fifth. 10 of 90 places lie outside its water.",
   ],
   [
     { inside: 90, of: 90, ratio: 0.8, alike: 0.4 },
-    "The model’s surface is 20 % slower than the film, in the middle; 40 % of places agree within a fifth.",
+    "At a typical place the model’s surface is 20 % slower than the film; 40 % of places agree within a fifth.",
   ],
   [{ inside: 0, of: 90, ratio: NaN, alike: 0 }, "It lies outside the water of this reach."],
 ])("%j", (agreement, text) => {

@@ -32,12 +32,12 @@ export function filmedWords(film: FilmedWater, system: UnitSystem): string {
     .join(" ");
 }
 
-/** "The model's surface is 8 % slower here; 64 % of places agree within a fifth." */
+/** "At a typical place the model’s surface is 8 % slower than the film; 64 % of places agree within a fifth." */
 export function agreementWords({ inside, of, ratio, alike }: FilmAgreement): string {
   if (inside === 0) return "It lies outside the water of this reach.";
   const off = Math.round(100 * Math.abs(ratio - 1));
-  const how = off < 3 ? "is as fast as the film" : `is ${off} % ${ratio > 1 ? "faster" : "slower"} than the film`;
+  const how = off < 3 ? "as fast as the film" : `${off} % ${ratio > 1 ? "faster" : "slower"} than the film`;
   const beside =
     inside < of ? ` ${figureText(of - inside, 0)} of ${figureText(of, 0)} places lie outside its water.` : "";
-  return `The model’s surface ${how}, in the middle; ${figureText(100 * alike, 0)} % of places agree within a fifth.${beside}`;
+  return `At a typical place the model’s surface is ${how}; ${figureText(100 * alike, 0)} % of places agree within a fifth.${beside}`;
 }

@@ -21,9 +21,10 @@ function frameOf(bitmap: ImageBitmap, seconds: number): Frame {
 }
 
 let reader: FilmReader | undefined;
-const NOTHING_READ = () => new InputError("film-too-short", { frames: 0 });
-function* none(): Generator<number, FilmedWater> {
-  throw NOTHING_READ();
+/** Of the film that is read: where none was begun, none of its frames could be used. */
+function begun(): FilmReader {
+  if (!reader) throw new InputError("film-too-short", { frames: 0 });
+  return reader;
 }
 
 const api = {
@@ -35,16 +36,15 @@ const api = {
       reader.add(frame);
     }),
   /** Reads the next frame. */
-  add: (bitmap: ImageBitmap, at: number): Answer<void> =>
-    answer(() => {
-      if (!reader) throw NOTHING_READ();
-      reader.add(frameOf(bitmap, at));
-    }),
+  add: (bitmap: ImageBitmap, at: number): Answer<void> => answer(() => begun().add(frameOf(bitmap, at))),
   /** What the film shows; `onProgress` hears 0..1. */
   measure: (onProgress: (done: number) => void): Promise<Outcome<FilmedWater>> => {
-    const film = reader;
-    reader = undefined;
-    return drive(film ? film.measure() : none(), (done, ends) => ends && onProgress(done));
+    function* work(): Generator<number, FilmedWater> {
+      const film = begun();
+      reader = undefined;
+      return yield* film.measure();
+    }
+    return drive(work(), (done, ends) => ends && onProgress(done));
   },
   cancel,
 };

@@ -14,7 +14,7 @@ const HALF = SEARCH * (SEARCH / 2 + 1);
 const row = new FFT(SEARCH);
 
 /** Is a cell of the window part of what is followed? And where is its mirror: -k of k, in both directions. */
-const INNER = new Uint8Array(CELLS);
+export const INNER = new Uint8Array(CELLS);
 const MIRROR = new Uint16Array(CELLS);
 for (let k = 0; k < CELLS; k++) {
   const [i, j] = [k % SEARCH, Math.floor(k / SEARCH)];
@@ -158,7 +158,11 @@ export function shiftOf({ cross, energy, pairs }: Sum): Shift | undefined {
 /** Where a Gaussian through three values, one apart, is highest, from the middle one. */
 function gaussPeak(before: number, at: number, after: number): number {
   if (!(before > 0 && after > 0)) return 0;
-  const [l, m, r] = [Math.log(before), Math.log(at), Math.log(after)];
-  const bend = l - 2 * m + r;
-  return bend < 0 ? Math.max(-0.5, Math.min(0.5, (l - r) / (2 * bend))) : 0;
+  return parabolaPeak(Math.log(before), Math.log(at), Math.log(after));
+}
+
+/** Where the parabola through three values, one apart, is highest, from the middle one. */
+export function parabolaPeak(before: number, at: number, after: number): number {
+  const bend = before - 2 * at + after;
+  return bend < 0 ? Math.max(-0.5, Math.min(0.5, (before - after) / (2 * bend))) : 0;
 }

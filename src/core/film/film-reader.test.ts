@@ -2,8 +2,10 @@ import { isWithin } from "../trace/channel";
 import { type Camera, cameraPlane, filmOf, type Scene } from "../../testing/film-scene";
 import { filmMarks } from "./film-ground";
 import { filmReader, type FilmedWater } from "./film-reader";
+import { filmSpeeds } from "./film-speeds";
 import type { Frame } from "./frame";
 import { inverse, type Point, project } from "./homography";
+import { planViewOf } from "./plan-view";
 
 /** From the bank of a straight stream, 5 m wide, that runs along x. */
 const CAMERA: Camera = {
@@ -167,4 +169,16 @@ test("what is not known of the ground is asked for, by its points", () => {
       2,
     ),
   ).toThrow(expect.objectContaining({ fault: expect.objectContaining({ code: "film-area-size" }) }));
+});
+
+test("water that nothing happens on, as a tight video code makes it, is told as such, and not as hidden", () => {
+  const view = planViewOf(MARKS.toPlane, MARKS.water);
+  const frames = Array.from({ length: 14 }, (_, k) => ({
+    seen: new Uint8Array(view.nx * view.ny).fill(90),
+    seconds: k / 30,
+  }));
+  const work = filmSpeeds(view, frames);
+  let step = work.next();
+  while (!step.done) step = work.next();
+  expect(step.value).toMatchObject({ arrows: [], unseen: 0, indistinct: step.value.places });
 });

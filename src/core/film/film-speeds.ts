@@ -1,9 +1,11 @@
+import { median } from "simple-statistics";
 import { InputError } from "../quantity/fault";
 import {
   addPair,
   emptySpectra,
   emptySum,
   FURTHEST,
+  INNER,
   SEARCH,
   type Shift,
   shiftOf,
@@ -95,7 +97,7 @@ export function* filmSpeeds(view: PlanView, frames: readonly ViewedFrame[]): Gen
           quality: 1 - 1 / best.ratio,
         });
     }
-    if (n % columns === 0) yield n / (columns * rows);
+    yield n / (columns * rows);
   }
   const sound = [...found].filter(([n]) => !isAstray(found, n, columns, view.pixel));
   return {
@@ -107,9 +109,7 @@ export function* filmSpeeds(view: PlanView, frames: readonly ViewedFrame[]): Gen
   };
 }
 
-/** What moves is not shown: exactly nothing, which no pixel that is seen comes to but by chance. */
-const HIDDEN = 0;
-/** Each frame less the mean of all: what moves. HIDDEN where too few frames show it. */
+/** Each frame less the mean of all: what moves. NaN where it is not seen, or in too few frames. */
 function movingPart({ nx, ny }: PlanView, frames: readonly ViewedFrame[]): Float32Array[] {
   const [sum, count] = [new Float64Array(nx * ny), new Uint16Array(nx * ny)];
   for (const { seen } of frames)
@@ -119,7 +119,7 @@ function movingPart({ nx, ny }: PlanView, frames: readonly ViewedFrame[]): Float
         count[k]!++;
       }
   return frames.map(({ seen }) => {
-    const moving = new Float32Array(nx * ny);
+    const moving = new Float32Array(nx * ny).fill(NaN);
     for (let k = 0; k < seen.length; k++)
       if (seen[k] !== UNSEEN && count[k]! >= frames.length / 2) moving[k] = seen[k]! - sum[k]! / count[k]!;
     return moving;
@@ -150,7 +150,6 @@ function pairsOf(times: readonly number[]): Pairs[] {
 }
 
 const window = new Float32Array(SEARCH * SEARCH);
-const EDGE = (SEARCH - TEMPLATE) / 2;
 /** Spectra of all frames about a pixel; false where the water is dazzled, hidden or off the film there. */
 function lookAt(
   { nx, ny }: PlanView,
@@ -162,14 +161,17 @@ function lookAt(
   const left = i - SEARCH / 2;
   const [from, to] = [Math.max(0, left), Math.min(nx, left + SEARCH)];
   return frames.every((frame, n) => {
-    window.fill(0);
+    window.fill(NaN);
     for (let row = 0; row < SEARCH; row++) {
       const y = j - SEARCH / 2 + row;
       if (y >= 0 && y < ny) window.set(frame.subarray(y * nx + from, y * nx + to), row * SEARCH + from - left);
     }
     let hidden = 0;
-    for (let row = EDGE; row < SEARCH - EDGE; row++)
-      for (let k = row * SEARCH + EDGE; k < (row + 1) * SEARCH - EDGE; k++) if (window[k] === HIDDEN) hidden++;
+    for (let k = 0; k < window.length; k++)
+      if (Number.isNaN(window[k]!)) {
+        if (INNER[k]) hidden++;
+        window[k] = 0;
+      }
     if (hidden > (1 - LEAST_SEEN) * TEMPLATE ** 2) return false;
     spectraOf(window, into[n]!);
     return true;
@@ -208,11 +210,6 @@ function motionOf(spectra: readonly Spectra[], pairs: readonly Pairs[]): (Shift 
 /** Neighbours that a place is held against at least, and the limit of the test; noise of a shift, px a second. */
 const LEAST_NEIGHBOURS = 3;
 const MEDIAN_TEST = { limit: 2.5, noise: 0.6 };
-
-const median = (values: readonly number[]): number => {
-  const sorted = values.toSorted((a, b) => a - b);
-  return (sorted[Math.floor((sorted.length - 1) / 2)]! + sorted[Math.ceil((sorted.length - 1) / 2)]!) / 2;
-};
 
 /** Is an arrow out of line with those around it? Normalised median test (Westerweel & Scarano 2005, Exp. Fluids 39). */
 function isAstray(found: ReadonlyMap<number, Arrow>, n: number, columns: number, pixel: number): boolean {

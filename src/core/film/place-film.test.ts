@@ -4,7 +4,7 @@ import { solveSteady } from "../flow/steady";
 import { DEMO_REACHES } from "../../demo/river";
 import { surfaceOf } from "../../testing/film-scene";
 import type { Arrow } from "./film-speeds";
-import { compareFilm, filmHeading, filmReadings, firstPlacement, placeFilm } from "./place-film";
+import { compareFilm, evenArrows, filmHeading, filmReadings, firstPlacement, placeFilm } from "./place-film";
 
 const [reach] = DEMO_REACHES;
 const field = solveSteady(rasteriseReach(reach!, 1), { discharge: 6.5, downstream: reach!.downstream });
@@ -61,7 +61,7 @@ test("in its own place the model is as fast as the film; where the film is slowe
 test("readings: at most so many, spread, in the water, at the flow of the film", () => {
   const { arrows: placed } = placeFilm({ arrows, seams: [] }, firstPlacement(arrows, field));
   const at = Date.parse("2026-05-14T13:40:00Z");
-  const readings = filmReadings(placed, field, { most: 24, discharge: 6.5123, at });
+  const readings = filmReadings(evenArrows(placed), field, { most: 24, discharge: 6.5123, at });
   expect(readings.length).toBeGreaterThan(8);
   expect(readings.length).toBeLessThanOrEqual(24);
   for (const one of readings) {
@@ -72,6 +72,15 @@ test("readings: at most so many, spread, in the water, at the flow of the film",
       if (other !== one) expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeGreaterThan(1);
   }
   expect(filmReadings([], field, { most: 24, discharge: 6.5, at })).toEqual([]);
+});
+
+test("arrows in one row, that have no area, are spread too", () => {
+  const row = Array.from({ length: 80 }, (_, k): Arrow => ({ x: 0.5 * k, y: 0, u: 1, v: 0, quality: k / 80 }));
+  expect(Number.isFinite(firstPlacement(row, field).turn)).toBe(true);
+  const placed = placeFilm({ arrows: row, seams: [] }, { at: [75, 15], turn: 0 }).arrows;
+  const readings = filmReadings(placed, field, { most: 24, discharge: 6.5, at: 0 });
+  expect(readings.length).toBeGreaterThan(5);
+  expect(readings.length).toBeLessThanOrEqual(24);
 });
 
 test("seams go with the arrows", () => {
@@ -88,7 +97,7 @@ test("seams go with the arrows", () => {
 
 test("readings of a film fit the roughness of a bed that was laid too rough", () => {
   const { arrows: placed } = placeFilm({ arrows, seams: [] }, firstPlacement(arrows, field));
-  const readings = filmReadings(placed, field, { most: 24, discharge: 6.5, at: 0 });
+  const readings = filmReadings(evenArrows(placed), field, { most: 24, discharge: 6.5, at: 0 });
   const truth = reach!.roughness as number;
   const work = calibrate({ ...reach!, roughness: 1.35 * truth }, readings, 1);
   let step = work.next();

@@ -29,9 +29,9 @@ export function filmHeading(arrows: readonly Arrow[]): number {
   return (Math.atan2(v, u) * 180) / Math.PI;
 }
 
-/** Arrows and seams in the reach's own m. */
-export function placeFilm({ arrows, seams }: Placeable, { at, turn }: FilmPlacement): Placeable {
-  const [mx, my] = middleOf(arrows);
+/** Arrows and seams in the reach's own m; `all` are the film's, where only some are placed. */
+export function placeFilm({ arrows, seams }: Placeable, { at, turn }: FilmPlacement, all = arrows): Placeable {
+  const [mx, my] = middleOf(all);
   const [c, s] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
   const turned = (x: number, y: number): [number, number] => [c * x - s * y, s * x + c * y];
   const moved = (x: number, y: number): [number, number] => {
@@ -111,8 +111,9 @@ export function apartArrows(arrows: readonly Arrow[], apart: number): Arrow[] {
 function spreadArrows(arrows: readonly Arrow[], most: number): Arrow[] {
   const xs = arrows.map(({ x }) => x);
   const ys = arrows.map(({ y }) => y);
-  const area = (Math.max(...xs) - Math.min(...xs)) * (Math.max(...ys) - Math.min(...ys));
-  for (let apart = Math.sqrt(area / most); ; apart *= 1.1) {
+  const [width, height] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
+  // Those in one row have no area, but a length.
+  for (let apart = Math.max(Math.sqrt((width * height) / most), (width + height) / most, 0.01); ; apart *= 1.1) {
     const chosen = apartArrows(arrows, apart);
     if (chosen.length <= most) return chosen;
   }
@@ -132,15 +133,20 @@ export interface FilmAgreement {
 /** Slower water says nothing that a reading can hold, m/s. */
 const STANDING = 0.01;
 
-const isInWater = ({ x, y }: Arrow, field: Field): boolean =>
-  x >= 0 && y >= 0 && x < field.nx * field.cell && y < field.ny * field.cell && probeAt(field, x, y).depth > 0;
+/** The model's surface speed at an arrow, m/s; undefined where it has no water. */
+function modelAt({ x, y }: Arrow, field: Field): number | undefined {
+  if (!(x >= 0 && y >= 0 && x < field.nx * field.cell && y < field.ny * field.cell)) return undefined;
+  const { depth, surface } = probeAt(field, x, y);
+  return depth > 0 ? surface : undefined;
+}
 
 const ALIKE = { share: 0.2, speed: 0.08 };
 
 export function compareFilm(arrows: readonly Arrow[], field: Field): FilmAgreement {
-  const pairs = arrows
-    .filter((arrow) => isInWater(arrow, field))
-    .map(({ x, y, u, v }) => ({ filmed: Math.hypot(u, v), model: probeAt(field, x, y).surface }));
+  const pairs = arrows.flatMap((arrow) => {
+    const model = modelAt(arrow, field);
+    return model === undefined ? [] : [{ filmed: Math.hypot(arrow.u, arrow.v), model }];
+  });
   const ratios = pairs.map(({ filmed, model }) => model / Math.max(0.01, filmed)).toSorted((a, b) => a - b);
   const alike = pairs.filter(
     ({ filmed, model }) => Math.abs(model - filmed) <= Math.max(ALIKE.speed, ALIKE.share * filmed),
@@ -159,25 +165,26 @@ export function compareFilm(arrows: readonly Arrow[], field: Field): FilmAgreeme
  */
 const EVEN = { around: 1.5, share: 0.2, speed: 0.08 };
 
-const isEven = (arrow: Arrow, arrows: readonly Arrow[]): boolean => {
-  const own = Math.hypot(arrow.u, arrow.v);
-  return arrows.every(
-    ({ x, y, u, v }) =>
-      Math.hypot(x - arrow.x, y - arrow.y) > EVEN.around ||
-      Math.abs(Math.hypot(u, v) - own) <= Math.max(EVEN.speed, EVEN.share * own),
-  );
-};
+/** Arrows in water of even speed, wherever the film is put. */
+export const evenArrows = (arrows: readonly Arrow[]): Arrow[] =>
+  arrows.filter((arrow) => {
+    const own = Math.hypot(arrow.u, arrow.v);
+    return arrows.every(
+      ({ x, y, u, v }) =>
+        Math.hypot(x - arrow.x, y - arrow.y) > EVEN.around ||
+        Math.abs(Math.hypot(u, v) - own) <= Math.max(EVEN.speed, EVEN.share * own),
+    );
+  });
 
-/** Arrows in the model’s water as readings of surface speed at a flow, m3/s, and instant, ms; at most so many. */
+/** Even arrows in the model’s water as readings of surface speed at a flow, m3/s, and instant, ms; at most so many. */
 export function filmReadings(
-  arrows: readonly Arrow[],
+  even: readonly Arrow[],
   field: Field,
   { most, discharge, at }: { most: number; discharge: number; at: number },
 ): WaterReading[] {
-  const wet = arrows.filter((arrow) => isInWater(arrow, field) && Math.hypot(arrow.u, arrow.v) >= STANDING);
-  const even = wet.filter((arrow) => isEven(arrow, arrows));
-  if (even.length === 0) return [];
-  return spreadArrows(even, most).map(({ x, y, u, v }) => ({
+  const wet = even.filter((arrow) => Math.hypot(arrow.u, arrow.v) >= STANDING && modelAt(arrow, field) !== undefined);
+  if (wet.length === 0) return [];
+  return spreadArrows(wet, most).map(({ x, y, u, v }) => ({
     x: Number(x.toFixed(2)),
     y: Number(y.toFixed(2)),
     kind: "surface-speed" as const,

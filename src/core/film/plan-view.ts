@@ -8,8 +8,8 @@ import { type Homography, inverse, type Point, project, scaleAt } from "./homogr
 
 /** Water that is followed as one window is so wide: this share of the size of what is measured, in m. Own choice. */
 const WINDOW = { share: 1 / 12, least: 0.3, most: 3 };
-/** Pixels of the plan at most. */
-const MOST_PIXELS = 600_000;
+/** Pixels of the plan at most: a phone holds ninety frames of them, 5 bytes each. */
+const MOST_PIXELS = 200_000;
 /** Samples along each side of a pixel at most, where the film is finer than the plan. */
 const FINEST = 2;
 /** What is filmed is refused where it is smaller or larger than this across, m. */

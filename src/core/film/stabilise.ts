@@ -1,4 +1,5 @@
 import { isWithin } from "../trace/channel";
+import { parabolaPeak } from "./correlate";
 import type { Frame } from "./frame";
 import type { Point } from "./homography";
 
@@ -140,12 +141,6 @@ function find(frame: Frame, { values }: Patch, [x, y]: Point, sought: number): P
     i + di - sought + parabolaPeak(scores[best - 1]!, scores[best]!, scores[best + 1]!),
     j + dj - sought + parabolaPeak(scores[best - span]!, scores[best]!, scores[best + span]!),
   ];
-}
-
-/** Where the parabola through three values, one apart, is highest, from the middle one. */
-function parabolaPeak(before: number, at: number, after: number): number {
-  const bend = before - 2 * at + after;
-  return bend < 0 ? Math.max(-0.5, Math.min(0.5, (before - after) / (2 * bend))) : 0;
 }
 
 /**

@@ -1,5 +1,6 @@
 "use client";
-import { compareFilm, filmReadings, firstPlacement, placeFilm } from "../../core/film/place-film";
+import { useMemo } from "react";
+import { compareFilm, evenArrows, filmReadings, firstPlacement, placeFilm } from "../../core/film/place-film";
 import type { Field } from "../../core/flow/grid";
 import type { WaterReading } from "../../core/flow/reach-schema";
 import { type MeasuredFilm, useFilm } from "../../state/film";
@@ -27,6 +28,7 @@ export function FilmBar({
   onAdd: ((readings: readonly WaterReading[]) => void) | undefined;
 }) {
   const { water, placement, at, name } = measured;
+  const even = useMemo(() => evenArrows(water.arrows), [water]);
   if (water.arrows.length === 0) return null;
   if (measured.reach !== reach || !placement)
     return (
@@ -41,7 +43,8 @@ export function FilmBar({
       </button>
     );
   const { arrows } = placeFilm(water, placement);
-  const readings = filmReadings(arrows, field, { most: MOST_READINGS, discharge, at });
+  const placed = placeFilm({ arrows: even, seams: [] }, placement, water.arrows);
+  const readings = filmReadings(placed.arrows, field, { most: MOST_READINGS, discharge, at });
   return (
     <section aria-label={`Film: ${name}`} className="mt-2 max-w-3xl rounded-md border border-line p-3">
       <p>

@@ -1,4 +1,5 @@
 "use client";
+import { useMemo } from "react";
 import { apartArrows, placeFilm } from "../../core/film/place-film";
 import { type MeasuredFilm, placeFilmAt } from "../../state/film";
 import { DragPoint } from "../reach/drag-point";
@@ -13,15 +14,17 @@ const ARROWS_APART = 11;
 /** A measured film over the plan of a reach, with a handle that moves it and one that turns it. */
 export function FilmOnPlan({ measured, scale }: { measured: MeasuredFilm; scale: number }) {
   const { placement, water } = measured;
-  if (!placement) return null;
   const apart = Math.max(water.spacing, ARROWS_APART / scale);
-  const { arrows, seams } = placeFilm(water, placement);
+  // Chosen once, and not at each step of a hand that moves the film.
+  const drawn = useMemo(() => apartArrows(water.arrows, 0.9 * apart), [water, apart]);
+  if (!placement) return null;
+  const { arrows, seams } = placeFilm({ arrows: drawn, seams: water.seams }, placement, water.arrows);
   const { at, turn } = placement;
   const angle = (turn * Math.PI) / 180;
   const end: [number, number] = [at[0] + ARM * Math.cos(angle), at[1] + ARM * Math.sin(angle)];
   return (
     <g>
-      <SurfaceArrows arrows={apartArrows(arrows, 0.9 * apart)} scale={scale} spacing={apart} colour="var(--ochre)" />
+      <SurfaceArrows arrows={arrows} scale={scale} spacing={apart} colour="var(--ochre)" />
       {seams.map(({ points }, k) => (
         <path
           key={k}

@@ -8,13 +8,12 @@ import { reachSize } from "../../core/flow/rasterise";
 import type { reshaped } from "../../core/flow/reshape";
 import type { Feature, Reach, Template, WaterReading } from "../../core/flow/reach-schema";
 import { act, type Unkept, unkept } from "../../state/act";
-import { clockNow } from "../../state/clock";
 import { say } from "../../state/notices";
 import { dropDraft, setDraft } from "../../state/scenario/shaping";
 import { useDraftOf } from "../../state/scenario/use-live";
+import { takeReading } from "../../state/take-reading";
 import type { Undo } from "../../store/change";
 import { database } from "../../store/database";
-import { addReading } from "../../store/gauges";
 import { count } from "../../words/text";
 import {
   addFeature,
@@ -199,14 +198,11 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
     addOwn: ([x, y], reading) =>
       keep(
         () =>
-          addReading(database(), {
+          takeReading({
             station: null,
             reach: id,
             place: { x: Number(x.toFixed(1)), y: Number(y.toFixed(1)) },
-            at: new Date(clockNow()).toISOString(),
             ...reading,
-            error: null,
-            how: "",
           }),
         "Reading saved. It counts for this reach.",
       ),

@@ -3,11 +3,9 @@ import { z } from "zod";
 import { BODY_MARKS, MARKED_HEIGHT } from "../../core/gauge/clarity";
 import { parseQuantity } from "../../core/quantity/units";
 import { act } from "../../state/act";
-import { clockNow } from "../../state/clock";
 import { useSettings } from "../../state/settings";
+import { takeReading } from "../../state/take-reading";
 import { useSave } from "../../state/use-save";
-import { database } from "../../store/database";
-import { addReading } from "../../store/gauges";
 import { EntryForm } from "../entry-form";
 import type { ReadAt } from "./temperature-dialog";
 import { FormField, useEntryForm } from "../../widgets/form";
@@ -35,16 +33,7 @@ export function ClarityDialog({ station, reach, onClose }: ReadAt & { onClose: (
   const keep = (value: number, how: string) => {
     set({ height: own });
     return save(
-      () =>
-        addReading(database(), {
-          station,
-          reach,
-          at: new Date(clockNow()).toISOString(),
-          kind: "clarity",
-          value,
-          error: null,
-          how,
-        }),
+      () => takeReading({ station, reach, kind: "clarity", value, how }),
       `Visible to ${showText(value, "depth", system)}, saved.`,
     );
   };

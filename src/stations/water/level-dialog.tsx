@@ -3,12 +3,11 @@ import { z } from "zod";
 import { levelsOf } from "../../core/book/river-record";
 import { levelMarks } from "../../core/gauge/level-marks";
 import { act } from "../../state/act";
-import { clockNow } from "../../state/clock";
 import { useLiveAnswer } from "../../state/live-answer";
 import { useSettings } from "../../state/settings";
+import { takeReading } from "../../state/take-reading";
 import { useSave } from "../../state/use-save";
 import { database } from "../../store/database";
-import { addReading } from "../../store/gauges";
 import { Button } from "../../widgets/button";
 import { Dialog } from "../../widgets/dialog";
 import { FormField, useEntryForm } from "../../widgets/form";
@@ -102,16 +101,13 @@ function LevelForm({
   const submit = form.handleSubmit((entries) =>
     save(
       () =>
-        addReading(database(), {
+        takeReading({
           station,
           reach,
-          at: new Date(clockNow()).toISOString(),
           kind: "level",
           value: entries.level,
           mark: entries.mark,
           ...(entries.flow !== null && { flow: entries.flow }),
-          error: null,
-          how: "",
         }),
       `Saved: ${levelWords({ level: entries.level, mark: entries.mark }, system)}.`,
     ),

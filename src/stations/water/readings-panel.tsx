@@ -46,7 +46,10 @@ export function ReadingsPanel({
           .sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
       [station, reach?.id],
     ) ?? [];
-  const marks = levelMarks(levelsOf(readings));
+  // Rated as they count: those of the gauge, and those of the reach.
+  const marks = [readings.filter((one) => !one.reach), readings.filter((one) => one.reach)].flatMap((own, k) =>
+    levelMarks(levelsOf(own)).map((mark) => ({ mark, key: `${k} ${mark.name}`, at: k === 1 ? reach?.reach.name : "" })),
+  );
   return (
     <Panel
       title="Your own readings"
@@ -65,8 +68,9 @@ export function ReadingsPanel({
             : "A rule of thumb converts turbidity to visible depth until you have three readings near the gauge."}
         </p>
       )}
-      {marks.map((mark) => (
-        <p key={mark.name} className="mt-2">
+      {marks.map(({ mark, key, at }) => (
+        <p key={key} className="mt-2">
+          {at && `${at}: `}
           {markWords(mark, system)}
         </p>
       ))}

@@ -2,11 +2,9 @@
 import type { FieldValues, Path, UseFormReturn } from "react-hook-form";
 import { z } from "zod";
 import type { FieldReading } from "../../core/book/records";
-import { clockNow } from "../../state/clock";
 import { useSettings } from "../../state/settings";
+import { takeReading } from "../../state/take-reading";
 import { useSave } from "../../state/use-save";
-import { database } from "../../store/database";
-import { addReading } from "../../store/gauges";
 import { Dialog } from "../../widgets/dialog";
 import { FormField, useEntryForm } from "../../widgets/form";
 import { quantityEntry } from "../../words/entry";
@@ -43,16 +41,7 @@ export function TemperatureDialog({ station, reach, onClose }: ReadAt & { onClos
   const { save, fault } = useSave(onClose);
   const submit = form.handleSubmit(({ temperature }) =>
     save(
-      () =>
-        addReading(database(), {
-          station,
-          reach,
-          at: new Date(clockNow()).toISOString(),
-          kind: "temperature",
-          value: temperature,
-          error: null,
-          how: "",
-        }),
+      () => takeReading({ station, reach, kind: "temperature", value: temperature }),
       `Water ${showText(temperature, "temperature", system)}, saved.`,
     ),
   );
