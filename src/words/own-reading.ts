@@ -12,3 +12,11 @@ export function ownReadingWords(
   if (kind === "level") return levelWords({ level: value, mark }, system);
   return `${showText(value, "discharge", system)}${error === null ? "" : ` ±${Math.round(error * 100)} %`}`;
 }
+
+/** The same on a plan, where there is room for a figure alone: "12.3 °C", "+12 cm", "sight 0.80 m". */
+export function shortReading({ kind, value }: Pick<FieldReading, "kind" | "value">, system: UnitSystem): string {
+  if (kind === "clarity") return `sight ${showText(value, "depth", system)}`;
+  if (kind === "temperature") return showText(value, "temperature", system);
+  if (kind === "level") return `${value < 0 ? "−" : "+"}${showText(Math.abs(value), "smallLength", system)}`;
+  return showText(value, "discharge", system);
+}

@@ -4,7 +4,7 @@ import { type Tool, endLine, shortenLine, tapSheet, useDrawing } from "../../sta
 import type { Place } from "../../core/trace/channel";
 import { MARK_WORDS } from "../../words/drawing";
 import { useZoom } from "../reach/use-zoom";
-import { ZoomButtons } from "../reach/zoom-buttons";
+import { roomForZoom, ZoomButtons } from "../reach/zoom-buttons";
 import { SheetMarks } from "./sheet-marks";
 import type { LaidPicture } from "./use-laid-picture";
 
@@ -16,10 +16,6 @@ const ARROWS: Readonly<Record<string, Place>> = {
   ArrowUp: [0, -1],
   ArrowDown: [0, 1],
 };
-
-/** A sheet lower than this has room for its buttons above it, px. */
-const LOW = 200;
-const BUTTONS = 60;
 
 /** Room that the sheet may take, px: most of the screen, but never all of it. */
 function useRoom() {
@@ -88,8 +84,7 @@ export function Sheet({ picture, laid }: { picture: string | undefined; laid: La
     <div
       ref={ref}
       className="relative rounded-md border border-line bg-deep"
-      // On a low sheet the buttons would lie over what is drawn.
-      style={{ paddingTop: height * whole < LOW ? BUTTONS : 0 }}
+      style={{ paddingTop: roomForZoom(height * whole) }}
     >
       <div
         ref={box}

@@ -5,7 +5,7 @@ import { changeFilm, type FilmDraft } from "../../state/film";
 import { useWidth } from "../../widgets/use-width";
 import { DragPoint } from "../reach/drag-point";
 import { useZoom } from "../reach/use-zoom";
-import { ZoomButtons } from "../reach/zoom-buttons";
+import { roomForZoom, ZoomButtons } from "../reach/zoom-buttons";
 
 const LETTERS = ["A", "B", "C", "D"];
 
@@ -23,15 +23,20 @@ export function FilmPicture({
   const { ref: outer, width: room } = useWidth();
   const box = useRef<HTMLDivElement>(null);
   const zoom = useZoom(box);
+  const whole = draft.height * (room / draft.width);
   const scale = (room / draft.width) * zoom.factor;
   const [width, height] = [draft.width * scale, draft.height * scale];
   const from = useRef(draft.from);
   return (
-    <div ref={outer} className="relative rounded-md border border-line bg-deep">
+    <div
+      ref={outer}
+      className="relative rounded-md border border-line bg-deep"
+      style={{ paddingTop: roomForZoom(whole) }}
+    >
       <div
         ref={box}
         className="overflow-auto"
-        style={{ maxHeight: draft.height * (room / draft.width) || undefined }}
+        style={{ maxHeight: whole || undefined }}
         tabIndex={0}
         role="group"
         aria-label="The film where it starts. Each point can be dragged or moved with the arrow keys"

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import type { Unkept } from "../../state/act";
 import { useSettings } from "../../state/settings";
+import { gaugedFlow } from "../../state/use-river";
 import { type Place, ProbeWords } from "./probe";
 import { WadingKey } from "./status";
 import { StructureKey } from "./structure-marks";
@@ -58,6 +59,7 @@ export function BedPanels({ view, shaping, wanted }: { view: ReachView; shaping:
           place={readingAt}
           where={whereOnPlan(shown, readingAt, system)}
           flow={river.now?.discharge ?? conditions.discharge}
+          gauged={gaugedFlow(river)}
           minute={river.minute}
           system={system}
           height={height}

@@ -4,8 +4,7 @@ import { FELT_LASTS, LEVEL_LASTS, SEEN_LASTS, stillTells } from "../../core/gaug
 import { useLiveAnswer } from "../../state/live-answer";
 import { useSettings } from "../../state/settings";
 import { database } from "../../store/database";
-import { ownReadingWords } from "../../words/own-reading";
-import { showText } from "../../words/quantity";
+import { ownReadingWords, shortReading } from "../../words/own-reading";
 import { capital } from "../../words/text";
 import { PlanLabel } from "./plan-label";
 
@@ -31,9 +30,9 @@ export function useFelt(reach: string | undefined, minute: number): FieldReading
 export function FeltMarks({ felt, scale }: { felt: readonly FieldReading[]; scale: number }) {
   const system = useSettings((settings) => settings.system);
   return felt.map((reading) => {
-    const { id, place, kind, value } = reading;
+    const { id, place } = reading;
     const words = capital(ownReadingWords(reading, system));
-    const text = kind === "temperature" ? showText(value, "temperature", system) : words;
+    const text = shortReading(reading, system);
     return (
       <g key={id} transform={`translate(${place!.x * scale} ${place!.y * scale})`} role="img" aria-label={words}>
         <circle r={3} fill="var(--clay)" stroke="var(--paper)" strokeWidth={1.5} />

@@ -13,6 +13,7 @@ beforeEach(() => {
       place={[12.345, 6]}
       where="12 m down the reach"
       flow={6.5}
+      gauged={null}
       minute={Date.parse("2026-05-01T08:00:00Z")}
       system="metric"
       height={1.8}
@@ -73,7 +74,8 @@ test("clarity by a wader's own body, and a level on a mark, go to the water and 
   await user.click(save());
   expect(await screen.findByText("Name the mark, such as flat stone or staff.")).toBeInTheDocument();
   await user.type(screen.getByLabelText("Mark"), " flat stone ");
-  await user.clear(screen.getByLabelText("Flow now, if you know it"));
+  // The flow that is shown is none that the gauge tells: it must not rate the mark.
+  expect(screen.getByLabelText("Flow now, if you know it")).toHaveValue("");
   await user.click(save());
   await waitFor(() => expect(felt).toHaveBeenCalledTimes(2));
   expect(felt.mock.calls[1]![0]).toEqual({ kind: "level", value: -0.05, mark: "flat stone" });

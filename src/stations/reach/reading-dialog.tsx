@@ -28,7 +28,7 @@ const schemaIn = (system: UnitSystem, height: number) => {
     }),
     z.object({ kind: z.literal("temperature"), temperature: temperatureEntry(system) }),
     z.object({ kind: z.literal("clarity"), visible: wadedEntry(entryUnit("depth", system), height) }),
-    z.object({ kind: z.literal("level"), mark: markEntry, level: levelEntry(system), flow: optional(flow) }),
+    z.object({ kind: z.literal("level"), mark: markEntry, level: levelEntry(system), flowNow: optional(flow) }),
   ]);
 };
 
@@ -39,6 +39,7 @@ export function ReadingDialog({
   place,
   where,
   flow,
+  gauged,
   minute,
   system,
   height,
@@ -50,6 +51,8 @@ export function ReadingDialog({
   /** Where that is by what can be seen. */
   where: string;
   flow: number;
+  /** What the gauge itself tells now, m3/s: only that may go into a mark's rating. */
+  gauged: number | null;
   minute: number;
   system: UnitSystem;
   /** The angler's own, m. */
@@ -69,6 +72,7 @@ export function ReadingDialog({
     mark: "",
     level: "",
     flow: entryText(flow, "discharge", system),
+    flowNow: gauged === null ? "" : entryText(gauged, "discharge", system),
   };
   const form = useEntryForm(schemaIn(system, height), blank);
   const kind = form.watch("kind");
@@ -81,7 +85,7 @@ export function ReadingDialog({
         kind: entries.kind,
         value: entries.level,
         mark: entries.mark,
-        ...(entries.flow !== null && { flow: entries.flow }),
+        ...(entries.flowNow !== null && { flow: entries.flowNow }),
       });
     const value = entries.kind === "depth" ? entries.depth : entries.distance / entries.seconds;
     onKeep({
@@ -136,12 +140,9 @@ export function ReadingDialog({
               <FormField form={form} name="seconds" label="Seconds" inputMode="decimal" />
             </>
           )}
-          {kind !== "temperature" && kind !== "clarity" && (
-            <FormField
-              form={form}
-              name="flow"
-              label={kind === "level" ? "Flow now, if you know it" : "River flow at that time"}
-            />
+          {kind === "level" && <FormField form={form} name="flowNow" label={LEVEL_LABELS.flow} />}
+          {(kind === "depth" || kind === "surface-speed") && (
+            <FormField form={form} name="flow" label="River flow at that time" />
           )}
         </div>
       </EntryForm>

@@ -3,6 +3,12 @@ import { Maximize2, Minus, Plus } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Zoom } from "./use-zoom";
 
+/** What is lower than this has room for the buttons above it, px: over it they would hide what is to be touched. */
+const LOW = 240;
+const BUTTONS = 60;
+/** Room over something so high, px. */
+export const roomForZoom = (height: number): number => (height < LOW ? BUTTONS : 0);
+
 /** In, out and back, over a corner of what is zoomed; `whole` is what the last one shows. */
 export const ZoomButtons = ({ zoom, whole }: { zoom: Zoom; whole: string }) => (
   <div className="absolute top-2 right-3 flex gap-1">

@@ -36,6 +36,7 @@ export const LEVEL_LABELS = {
   mark: "Mark",
   markHint: "A stone, a step, a staff: the same name each time",
   level: (system: UnitSystem) => `Water over it, ${entryUnit("smallLength", system)}`,
+  flow: "Flow now, if you know it",
   levelHint: "0 where it is just covered; minus where it stands out",
 } as const;
 
@@ -126,7 +127,7 @@ function LevelForm({
       <div className="grid gap-3 sm:grid-cols-2">
         <FormField form={form} name="mark" label={LEVEL_LABELS.mark} hint={LEVEL_LABELS.markHint} />
         <FormField form={form} name="level" label={LEVEL_LABELS.level(system)} hint={LEVEL_LABELS.levelHint} />
-        <FormField form={form} name="flow" label="Flow now, if you know it" />
+        <FormField form={form} name="flow" label={LEVEL_LABELS.flow} />
       </div>
       <Button
         className="mt-3 min-h-12"
