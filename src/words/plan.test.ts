@@ -9,6 +9,8 @@ const window: PlanWindow = {
   from: Date.UTC(2026, 4, 14, 14),
   to: Date.UTC(2026, 4, 14, 17),
   score: 2,
+  at: Date.UTC(2026, 4, 14, 15),
+  limb: "falling",
   prime: true,
   discharge: 6.8,
   low: 6,
@@ -55,8 +57,8 @@ test("each reason has its sentence, with the figure that it follows from, in eit
 });
 
 test("the state in one breath; without a clarity it is not spoken of", () => {
-  expect(stateWords(window, "falling", "metric")).toBe("6.8 m³/s and falling, green, visible to the thigh");
-  expect(stateWords({ ...window, visibleDepth: null }, "steady", "metric")).toBe("6.8 m³/s and steady");
+  expect(stateWords(window, "metric")).toBe("6.8 m³/s and falling, green, visible to the thigh");
+  expect(stateWords({ ...window, visibleDepth: null, limb: "steady" }, "metric")).toBe("6.8 m³/s and steady");
 });
 
 test("what would change it names the other water, or that there is none; why one is left out", () => {

@@ -1,7 +1,6 @@
 import { countedWords } from "./learn";
 import { clarityClass } from "../core/gauge/clarity";
 import type { ConditionCode, ConditionKind, FactorOf } from "../core/plan/factor";
-import type { ForecastLimb } from "../core/plan/factors";
 import type { Change } from "../core/plan/changes";
 import type { PlanWindow, RemovedReason } from "../core/plan/plan";
 import type { LogRate } from "../core/plan/plan-reach";
@@ -88,12 +87,12 @@ const CONDITION_WORDS: {
 };
 
 /** The state of the river in a window in one breath: "6.8 m³/s and falling, green, seen to the knee". */
-export function stateWords(window: PlanWindow, limb: ForecastLimb, system: UnitSystem, height?: number): string {
+export function stateWords(window: PlanWindow, system: UnitSystem, height?: number): string {
   const clarity =
     window.visibleDepth === null
       ? ""
       : `, ${clarityClass(window.visibleDepth)}, ${seenTo(window.visibleDepth, height)}`;
-  return `${showText(window.discharge, "discharge", system)} and ${limb}${clarity}`;
+  return `${showText(window.discharge, "discharge", system)} and ${window.limb}${clarity}`;
 }
 
 const REMOVED: Record<RemovedReason, string> = {

@@ -36,9 +36,7 @@ export function changesOf(reaches: readonly PlanReach[], ask: PlanAsk, plan: Pla
   const byFlow = (["high", "low"] as const).flatMap((path): Change[] => {
     const other = planOf(reaches, ask, path);
     const then = other.windows[0] ?? null;
-    const hour = other.days
-      .find((one) => one.reach === first.reach)
-      ?.hours.find(({ at }) => at >= (first.from + first.to) / 2);
+    const hour = other.days.find((one) => one.reach === first.reach)?.hours.find(({ at }) => at === first.at);
     return isSame(then) || !hour ? [] : [{ path, discharge: hour.discharge, then }];
   });
   if (!isWindTried(first)) return byFlow;

@@ -89,6 +89,21 @@ test("prime is a level coming down with some colour in; neither alone is it (cra
   expect(limbOf({ ratePerHour: 0.03 })).toBe("rising");
 });
 
+test("a window's figures are of one of its own hours, even where half an hour is all that is left", () => {
+  for (const half of [1, 2, 3, 7, 20]) {
+    const all = [reach("a", { outlook: outlook({ factor: 0.9, width: 1.2 }) })];
+    const span = ask({ to: T0 + (half * HOUR) / 2 });
+    const plan = planOf(all, span);
+    expect(plan.windows.length).toBeGreaterThan(0);
+    for (const window of plan.windows) {
+      const hour = plan.days[0]!.hours.find(({ at }) => at === window.at)!;
+      expect(window.at).toBeGreaterThanOrEqual(window.from);
+      expect(window.at).toBeLessThan(window.to);
+      expect([hour.discharge, limbOf(hour)]).toEqual([window.discharge, window.limb]);
+    }
+  }
+});
+
 test("hours follow the forecast: straight between its points, the band with it, none past its end", () => {
   const hours = planHours(outlook({ factor: 0.9, width: 1.1 }), { place: PLACE, weather: null }, T0, T0 + 10 * DAY);
   expect(hours[0]).toMatchObject({ at: T0, discharge: 6, low: 6, high: 6 });

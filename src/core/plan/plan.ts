@@ -11,7 +11,7 @@ import { localDay } from "../quantity/local-time";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
 import { CONDITIONS, logAt, sizeFactor } from "./conditions";
 import type { Factor } from "./factor";
-import { type Bar, barOf, isPrime, limbOf } from "./factors";
+import { type Bar, barOf, type ForecastLimb, isPrime, limbOf } from "./factors";
 import { clarityClass } from "../gauge/clarity";
 import { rainBetween, type WeatherHour } from "../gauge/weather";
 import { type Path, PLAN_STEP, type PlanHour, planHours, sunOf } from "./hours";
@@ -46,7 +46,9 @@ export interface PlanWindow {
   score: number;
   /** The level comes down with colour in. */
   prime: boolean;
-  /** Of the hour in its middle. */
+  /** The hour in its middle, which the figures below are of. */
+  at: number;
+  limb: ForecastLimb;
   discharge: number;
   low: number;
   high: number;
@@ -241,6 +243,8 @@ function told(reach: PlanReach, hours: readonly RatedHour[], species: Species): 
     from: hours[0]!.at,
     to: hours.at(-1)!.at + PLAN_STEP,
     score: hours.reduce((sum, hour) => sum + hour.score, 0) / hours.length,
+    at: middle.at,
+    limb: limbOf(middle),
     prime: isPrime(limbOf(middle), visibleDepth === null ? null : clarityClass(visibleDepth)),
     discharge,
     low,

@@ -1,6 +1,5 @@
 "use client";
 import type { Lie } from "../../core/fish/read";
-import { limbOf } from "../../core/plan/factors";
 import type { Plan, PlanWindow } from "../../core/plan/plan";
 import { useSettings } from "../../state/settings";
 import { placeWords } from "../../words/place";
@@ -44,9 +43,6 @@ export function Answer({
         <p className="text-soft">Choose other days, or see below why each reach is left out.</p>
       </div>
     );
-  const hour = plan.days
-    .find((one) => one.reach === first.reach)!
-    .hours.find(({ at }) => at >= (first.from + first.to) / 2)!;
   const air = airWords(first.weather, system);
   const notNow = leave && first.reach === reach;
   return (
@@ -57,7 +53,7 @@ export function Answer({
       </h1>
       <p className="hidden print:block">{dayAndTime(first.from)}</p>
       <p className="text-lg leading-snug">
-        {stateWords(first, limbOf(hour), system, height)}
+        {stateWords(first, system, height)}
         {first.prime ? ": prime" : ""}.{air && ` ${capital(air)}.`}
         {lie && !notNow && ` Start: ${inSentence(placeWords(lie.place))}.`}
       </p>
