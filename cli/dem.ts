@@ -38,7 +38,7 @@ heights: tiles, cell, share (of water), slope (null where the surface was laid l
       const height = i < 0 || j < 0 || i >= grid.nx || j >= grid.ny ? NaN : grid.z[j * grid.nx + i]!;
       return Number.isNaN(height) ? undefined : height - water.level;
     };
-    const options = { id: "dem", name: first, ...waterAsked(args, drawing.slope) };
+    const options = { id: "dem", name: first, ...waterAsked(args, drawing.slope), solved: true };
     const traced = traceReach({ ...drawn, depths, land }, options);
     const { slope, level, share, islands } = water;
     return {

@@ -24,7 +24,7 @@ Points are of kind riffle, pool, pool-head, pool-tail, deep-side, inflow or boul
     const more = depthsAsked(args, drawn.origin);
     const traced = traceReach(
       { ...drawn, depths: [...drawn.depths, ...more.depths] },
-      { id: "traced", name: name ?? file, ...waterAsked(args, drawing.slope) },
+      { id: "traced", name: name ?? file, ...waterAsked(args, drawing.slope), solved: true },
     );
     return reachWithTrace(traced, [
       ...rejected.map(({ line, reason }) => ({ feature: line, reason: messageText(reason) })),

@@ -5,10 +5,8 @@ import type { Undo } from "../store/change";
 import { database } from "../store/database";
 import { deepenTraced } from "../store/drawings";
 import { newId } from "../store/identity";
-import { land } from "../workers/land";
 import { closeDraft, draftWritten, useDrawing } from "./drawing";
-import { layOptions } from "./lay-options";
-import { valueOf } from "./query";
+import { laySolved } from "./lay-solved";
 // What is refused of a drawing is told here too.
 import "../words/drawing";
 
@@ -18,8 +16,7 @@ export async function layDepth({ id, reach, traced }: ReachRecord, reading: Wate
   const at = [reading.x, reading.y] as const;
   const mark = depthMark(traced!, { id: newId(), at, depth: reading.value, discharge: reading.discharge });
   const next = { ...drawing, marks: [...drawing.marks, mark] };
-  const options = { id, name: reach.name, ...layOptions(traced!) };
-  const laid = valueOf(await land.ask(async (api) => api.trace(next, options)));
+  const laid = await laySolved(next, { id, name: reach.name });
   await draftWritten();
   const undo = await deepenTraced(database(), id, { before: drawing, mark }, laid);
   // What is open of the drawing lacks the depth; it is read anew.

@@ -59,6 +59,8 @@ export interface TracedBed extends Grid {
   used: number;
   /** By what the depths say; as it was given where none was taken. */
   manning: number;
+  /** Slope of energy at the lower end, m per m: what its depths need there to pass the flow. */
+  outletSlope: number;
 }
 
 /**
@@ -88,9 +90,10 @@ const MOST_DEPTHS = 300;
  * The bed under an outline: depths by continuity, Manning and the bends, drawn to those that were taken; under a
  * water's surface that falls as the sections need.
  * @param cell m; without it as fine as the channel is narrow
+ * @param raised how much higher the water's surface stands than the sections need, m, at each point of the axis
  * @throws InputError "too-many-depths" and those of the channel
  */
-export function tracedBed(outline: Outline, cell?: number): TracedBed {
+export function tracedBed(outline: Outline, cell?: number, raised?: Float64Array): TracedBed {
   const known = knowledgeOf(outline);
   const { channel, plain, taken } = known;
   const ratio = krige(channel, known.said);
@@ -103,9 +106,15 @@ export function tracedBed(outline: Outline, cell?: number): TracedBed {
     taken > 0
       ? refitted(channel, outline.flow, (s, across) => depthAt(s, across).depth)
       : { fall: plain.fall, manning: outline.flow.roughness };
+  const surface = raised ? fall.map((one, k) => one - raised[k]!) : fall;
   return {
-    ...lay(channel, { depthAt, fall, manning, islands: known.islands, land: outline.land }, cell ?? cellFor(channel)),
+    ...lay(
+      channel,
+      { depthAt, fall: surface, manning, islands: known.islands, land: outline.land },
+      cell ?? cellFor(channel),
+    ),
     used: taken,
+    outletSlope: outletSlope(channel, fall, outline.flow.slope),
   };
 }
 
@@ -206,6 +215,18 @@ function deepSidesOf(channel: Channel, { deepSides = [] }: Outline, plain: (s: n
     });
 }
 
+/**
+ * An outlet in a pool needs less slope than the reach, one on a riffle more: with the reach's own, the pool would drain.
+ * Over the last width; believed within so many times the reach's. Own choice.
+ */
+const OUTLET_SLOPES: readonly [number, number] = [0.1, 4];
+function outletSlope({ step, meanWidth }: Channel, fall: Float64Array, slope: number): number {
+  const last = fall.length - 1;
+  const points = Math.min(last, Math.max(1, Math.round(meanWidth / step)));
+  const own = (fall[last]! - fall[last - points]!) / (points * step);
+  return Math.min(OUTLET_SLOPES[1] * slope, Math.max(OUTLET_SLOPES[0] * slope, own));
+}
+
 /** With the depths drawn to those taken: the n by which they pass the flow at the slope of the reach, and the fall. */
 function refitted(channel: Channel, flow: TracedFlow, depthAt: (s: number, across: number) => number) {
   const conveyances = Float64Array.from(channel.width, (width, k) =>
@@ -242,7 +263,11 @@ export function boundsOf({ left, right }: Channel): { low: Place; high: Place } 
 }
 
 /** The grid, from the upstream ends of both banks to their downstream ends. */
-function lay(channel: Channel, { depthAt, fall, manning, islands, land }: Laid, cell: number): Omit<TracedBed, "used"> {
+function lay(
+  channel: Channel,
+  { depthAt, fall, manning, islands, land }: Laid,
+  cell: number,
+): Omit<TracedBed, "used" | "outletSlope"> {
   const { low, high } = boundsOf(channel);
   const [x0, y0] = low;
   const nx = Math.max(4, Math.floor((high[0] - x0) / cell));

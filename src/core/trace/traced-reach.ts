@@ -5,6 +5,7 @@ import type { Feature, Reach } from "../flow/reach-schema";
 import { SLOPES } from "./drawing-schema";
 import { planeAbout, type Position } from "./georeference";
 import { inReach, onPlane } from "./place-in-reach";
+import { tracedBedSolved } from "./solved-surface";
 import { type Outline, tracedBed } from "./traced-bed";
 
 /** A line with a width: what it is, is told by its kind. */
@@ -50,6 +51,8 @@ export interface TraceOptions {
   roughness: number;
   /** m; without it as fine as the channel is narrow. */
   cell?: number;
+  /** Its bed is brought under the surface that the solver gives (solved-surface.ts): takes seconds. */
+  solved?: boolean;
 }
 
 export interface TracedReach {
@@ -76,9 +79,9 @@ export interface TracedReach {
  * @throws InputError "no-slope", "slope-beyond" and those of the bed
  */
 export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReach {
-  const { outline, frame, slope } = outlineOf(drawn, options);
+  const { outline, frame } = outlineOf(drawn, options);
   const { heading } = frame;
-  const bed = tracedBed(outline, options.cell);
+  const bed = (options.solved ? tracedBedSolved : tracedBed)(outline, options.cell);
   const { nx, ny, cell, origin, channel, manning } = bed;
   const local = (at: Place): Place => {
     const [x, y] = inReach(frame, at);
@@ -91,7 +94,7 @@ export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReac
     name: options.name,
     bed: { kind: "grid", nx, ny, cell, z: Array.from(bed.z, (one) => Number(one.toFixed(3))), deviation },
     roughness: Number(manning.toFixed(4)),
-    downstream: { kind: "normal", slope },
+    downstream: { kind: "normal", slope: Number(bed.outletSlope.toPrecision(4)) },
     features: featuresOf(drawn, local),
     ...placeOf(drawn),
     bearing: heading,
@@ -134,7 +137,7 @@ export function outlineOf(drawn: DrawnReach, { slope, discharge, roughness }: Om
     land: drawn.land && ((at) => drawn.land!(onPlane(frame, at))),
     flow: { discharge, slope, roughness },
   };
-  return { outline, frame, slope };
+  return { outline, frame };
 }
 
 /** The drawing's plan, turned: x from between the upstream ends to between the downstream ends, y to the right. */

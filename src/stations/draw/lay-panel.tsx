@@ -1,6 +1,6 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { georeferenceOf } from "../../core/trace/georeference";
 import { lackingOf } from "../../core/trace/drawing";
 import type { TracedReach } from "../../core/trace/traced-reach";
@@ -8,6 +8,7 @@ import { writeOutline } from "../../core/formats/outline-geojson";
 import { act } from "../../state/act";
 import { closeDraft, draftWritten, draw, NEW, nameDrawing, useDrawing } from "../../state/drawing";
 import { saveFile } from "../../state/files";
+import { laySolvedLast } from "../../state/lay-solved";
 import type { Stage } from "../../state/query";
 import { useSettings } from "../../state/settings";
 import type { River } from "../../state/use-river";
@@ -112,26 +113,31 @@ function Keep({ traced, station }: { traced: Stage<TracedReach>; station: string
   const { drawing, name, id } = useDrawing();
   const { set } = useSettings();
   const router = useRouter();
+  // It takes seconds: who has gone on to another page meanwhile stays there.
+  const here = useRef(true);
+  useEffect(() => {
+    here.current = true;
+    return () => void (here.current = false);
+  }, []);
   const { save, fault, busy } = useSave(() => {
-    closeDraft();
-    router.push("/reach");
+    if (useDrawing.getState().id === id) closeDraft();
+    if (here.current) router.push("/reach");
   });
   const placed = georeferenceOf(drawing.scale)?.origin != null && drawing.marks.length > 0;
   const keep = async () => {
-    const value = traced.value;
-    if (!value || traced.earlier || id === undefined) return;
+    if (!traced.value || traced.earlier || id === undefined) return;
     const called = name || "My reach";
-    const laid = (reach: string) => ({ ...value, reach: { ...value.reach, id: reach, name: called } });
     await save(
       async () => {
+        const { drawing, laid } = await laySolvedLast({ id: id === NEW ? newId() : id, name: called });
         await draftWritten();
         if (id === NEW) {
-          const record = await addTraced(database(), id, drawing, laid(newId()), station);
+          const record = await addTraced(database(), id, drawing, laid, station);
           // Without a gauge the flow of the day it was drawn is the one that is known.
           set({ reach: record.id, station: null, flow: station === null ? drawing.discharge : null, lie: null });
           return () => removeReach(database(), record.id).then(() => undefined);
         }
-        const undo = await retrace(database(), id, drawing, laid(id));
+        const undo = await retrace(database(), id, drawing, laid);
         set({ reach: id, lie: null });
         return undo;
       },
@@ -152,6 +158,11 @@ function Keep({ traced, station }: { traced: Stage<TracedReach>; station: string
           Save as GeoJSON
         </Button>
       </div>
+      {busy && (
+        <p role="status" className="mt-1 text-sm text-soft">
+          Fitting the bed to the water of that day …
+        </p>
+      )}
       {!placed && drawing.marks.length > 0 && (
         <p className="mt-1 text-sm text-soft">GeoJSON needs the place on the map: set the scale by two known places.</p>
       )}

@@ -1,0 +1,89 @@
+import { InputError } from "../quantity/fault";
+import type { Field } from "../flow/grid";
+import { solveSteady } from "../flow/steady";
+import { alongAxis, placeIn } from "./channel";
+import { type Outline, type TracedBed, tracedBed } from "./traced-bed";
+
+/**
+ * A traced bed lies its depths below a water surface that falls as its sections need by Manning's formula. The solver
+ * loses head elsewhere too: over the crest of a riffle, in bends and eddies. Its water then stands higher over a pool
+ * than the depths that were drawn and taken. So the bed is solved at the flow of its day and brought under the surface
+ * that comes out, section by section, until depths are again those of the day (successive substitution, as in a
+ * standard-step backwater profile: Chow 1959, section 10-3).
+ */
+
+/**
+ * Rounds; how many widths each is evened over, along; and how many from the lower end the surface goes back to what the
+ * outlet gives. Own choice, held by docs/own-river.md: more rounds steepen what no depth supports.
+ */
+const ROUNDS = 2;
+const EVENED = 0.5;
+const OUTLET = 1.5;
+/** Shallower cells say nothing of the level, m. */
+const LEAST = 0.05;
+/** Solved on cells so many times as wide as the bed's own, and no more of them than this. Own choice: levels need few. */
+const COARSER = 2;
+const MOST_CELLS = 8000;
+
+/** The traced bed under the surface that the solver gives at the flow of its day; the solved part takes seconds. */
+export function tracedBedSolved(outline: Outline, cell?: number): TracedBed {
+  const plain = tracedBed(outline, cell);
+  const coarse = Math.max(COARSER, Math.sqrt((plain.nx * plain.ny) / MOST_CELLS)) * plain.cell;
+  const laid = tracedBed(outline, coarse);
+  const raised = new Float64Array(laid.channel.axis.length);
+  for (let round = 0; round < ROUNDS; round++) {
+    const field = solved(bedRaised(laid, raised), outline.flow.discharge);
+    if (!field) break;
+    const deeper = deeperBySection(laid, field);
+    for (let k = 0; k < raised.length; k++) raised[k]! += deeper[k]!;
+  }
+  return tracedBed(outline, plain.cell, raised);
+}
+
+/** With its depths, under a surface so much higher, m, at each point of the axis. */
+const bedRaised = (bed: TracedBed, raised: Float64Array): TracedBed => ({
+  ...bed,
+  z: bed.z.map((z, k) => z + alongAxis(bed.channel, raised, alongOf(bed, k))),
+});
+
+/** Distance along the channel of a cell, m. */
+const alongOf = ({ channel, nx, cell, origin }: TracedBed, k: number): number =>
+  placeIn(channel, [origin[0] + ((k % nx) + 0.5) * cell, origin[1] + (Math.floor(k / nx) + 0.5) * cell]).s;
+
+/** Nothing where so coarse a bed carries no water: it is then left as it was laid. */
+function solved(bed: TracedBed, discharge: number): Field | undefined {
+  try {
+    return solveSteady(bed, { discharge, downstream: { kind: "normal", slope: bed.outletSlope } });
+  } catch (error) {
+    if (error instanceof InputError) return undefined;
+    throw error;
+  }
+}
+
+/** How much deeper than drawn the solved water is, m, at each point of the axis. */
+function deeperBySection(bed: TracedBed, field: Field): Float64Array {
+  const { channel, depth } = bed;
+  const points = channel.axis.length;
+  const sum = new Float64Array(points);
+  const count = new Float64Array(points);
+  for (let k = 0; k < depth.length; k++) {
+    if (depth[k]! < LEAST || field.depth[k]! < LEAST) continue;
+    const point = Math.min(points - 1, Math.max(0, Math.round(alongOf(bed, k) / channel.step)));
+    sum[point]! += field.depth[k]! - depth[k]!;
+    count[point]!++;
+  }
+  const spread = (EVENED * channel.meanWidth) / channel.step;
+  const end = (OUTLET * channel.meanWidth) / channel.step;
+  const last = Math.max(0, points - 1 - end);
+  return Float64Array.from(sum, (_, at) => {
+    const from = Math.min(at, last);
+    let [total, weight] = [0, 0];
+    for (let k = 0; k <= last; k++) {
+      const share = Math.exp(-0.5 * ((from - k) / spread) ** 2);
+      total += share * sum[k]!;
+      weight += share * count[k]!;
+    }
+    const towardsOutlet = at <= last ? 1 : (points - 1 - at) / end;
+    return weight > 0 ? (total / weight) * towardsOutlet : 0;
+  });
+}
