@@ -11,6 +11,7 @@ import { type Outline, tracedBed } from "../src/core/trace/traced-bed";
 import { acrossStraight, normalDepth } from "../src/core/trace/traced-depth";
 import { findSeams } from "../src/core/water/seams";
 import { type AskedError, askedError } from "./asked-depths";
+import { FILMED_OFF, FILMED_READINGS, filmedBed } from "./filmed-beds";
 import { filmedPart } from "./own-films";
 import { drawn, type MadeRiver, madeRiver, valueAt } from "../src/testing/made-rivers";
 
@@ -52,7 +53,12 @@ function plainBed(outline: Outline, cell: number): Grid & { origin: Place } {
 }
 
 /** Share of the true water whose speed is right, and of its seams' points that have one near. */
-function compare(river: MadeRiver, truth: Field, laid: Placed): { speeds: number; seams: number } {
+function compare(
+  river: MadeRiver,
+  truth: Field,
+  laid: Placed,
+  counts: (at: Place) => boolean = () => true,
+): { speeds: number; seams: number } {
   const { nx, ny, cell } = truth;
   const { channel } = river;
   const [from, to] = [channel.width[0]! * 1, (channel.axis.length - 1) * channel.step - channel.width.at(-1)!];
@@ -64,7 +70,7 @@ function compare(river: MadeRiver, truth: Field, laid: Placed): { speeds: number
   for (let k = 0; k < nx * ny; k++) {
     if (truth.depth[k]! < 0.1) continue;
     const at: Place = [river.origin[0] + ((k % nx) + 0.5) * cell, river.origin[1] + (Math.floor(k / nx) + 0.5) * cell];
-    if (!within(at)) continue;
+    if (!within(at) || !counts(at)) continue;
     wet++;
     const speed = speedAt(truth, k);
     const u = valueAt(laid.field, laid.origin, laid.field.u, at);
@@ -85,6 +91,8 @@ const percent = (share: number) => `${Math.round(100 * share)} %`;
 const rows: string[] = [];
 const all: { traced: { speeds: number; seams: number }; plain: { speeds: number; seams: number } }[] = [];
 const askedErrors: AskedError[] = [];
+/** Where a reach was filmed and over all of it, traced and fitted, at each flow. */
+const filmed: { name: string; moved: boolean; seconds: number; part: [number, number]; whole: [number, number] }[] = [];
 for (let seed = 1; seed <= RIVERS; seed++) {
   const river = madeRiver(seed);
   const grid = rasteriseReach(river.reach);
@@ -94,6 +102,14 @@ for (let seed = 1; seed <= RIVERS; seed++) {
   if (seed <= CHOSEN_ON) askedErrors.push(askedError(madeRiver(seed), day));
   const traced = tracedBedSolved(outline, CELL);
   const plain = plainBed(outline, CELL);
+  const film = seed <= CHOSEN_ON ? filmedBed(river, day, outline) : undefined;
+  const filmedRow: (typeof filmed)[number] | undefined = film && {
+    name: `${seed}`,
+    moved: film.moved,
+    seconds: film.seconds,
+    part: [0, 0],
+    whole: [0, 0],
+  };
   for (const times of FLOWS) {
     const discharge = times * river.discharge;
     const truth = times === 1 ? day : solve(grid, discharge, river.slope);
@@ -104,6 +120,13 @@ for (let seed = 1; seed <= RIVERS; seed++) {
       plain: of({ ...plain, roughness: plain.roughness.fill(0.035) }),
     };
     all.push(one);
+    if (film && filmedRow)
+      [film.traced, film.fitted].forEach((reach, k) => {
+        const field = solveSteady(rasteriseReach(reach), { discharge, downstream: reach.downstream });
+        const laid = { field, origin: film.origin };
+        filmedRow.part[k]! += compare(river, truth, laid, film.isFilmed).speeds / FLOWS.length;
+        filmedRow.whole[k]! += compare(river, truth, laid).speeds / FLOWS.length;
+      });
     rows.push(
       `| ${seed} | ${discharge.toFixed(1)} | ${percent(one.traced.speeds)} | ${percent(one.plain.speeds)} | ${percent(one.traced.seams)} | ${percent(one.plain.seams)} |`,
     );
@@ -111,6 +134,7 @@ for (let seed = 1; seed <= RIVERS; seed++) {
       `${rows.at(-1)} n ${traced.manning.toFixed(3)} of ${(river.reach.roughness as number).toFixed(3)}\n`,
     );
   }
+  if (filmedRow) filmed.push(filmedRow);
 }
 type Compared = (typeof all)[number];
 const first = all.slice(0, CHOSEN_ON * FLOWS.length);
@@ -121,6 +145,8 @@ const meanRow = (name: string, part: Compared[]) =>
   `| ${name} | | ${mean(part, (one) => one.traced.speeds)} | ${mean(part, (one) => one.plain.speeds)} | ${mean(part, (one) => one.traced.seams)} | ${mean(part, (one) => one.plain.seams)} |`;
 const shareOff = (of: (one: AskedError) => number) =>
   `${((100 * askedErrors.reduce((sum, one) => sum + of(one), 0)) / askedErrors.length).toFixed(1)} %`;
+const meanOfFilmed = (of: (one: (typeof filmed)[number]) => number) =>
+  percent(filmed.reduce((sum, one) => sum + of(one), 0) / filmed.length);
 const thirds = (part: Compared[]) => part.filter((one) => one.traced.speeds >= 2 / 3).length;
 process.stdout.write(`# Your own river, from its outline
 
@@ -144,5 +170,14 @@ On rivers 1 to ${CHOSEN_ON}, around three lies (half a width about them): how fa
 |---|---|---|---|
 | off by | ${shareOff((one) => one.before)} | ${shareOff((one) => one.even)} | ${shareOff((one) => one.asked)} |
 | said | ${shareOff((one) => one.told[0])} | | ${shareOff((one) => one.told[1])} |
+
+## A bed from filmed speeds
+
+Rivers 1 to ${CHOSEN_ON} once more: ${FILMED_READINGS} surface speeds, each off by ${100 * FILMED_OFF} %, over one width of the traced reach at the flow of the day, and the reach fitted to them (\`src/core/flow/fit-reach.ts\`). Speeds right at half, once and twice that flow, where it was filmed and in the whole reach.
+
+| river | filmed part, traced | fitted | whole, traced | fitted | bed moved | one core, s |
+|---|---|---|---|---|---|---|
+${filmed.map(({ name, part, whole, moved, seconds }) => `| ${name} | ${percent(part[0])} | ${percent(part[1])} | ${percent(whole[0])} | ${percent(whole[1])} | ${moved ? "yes" : "no"} | ${seconds.toFixed(0)} |`).join("\n")}
+| mean | ${meanOfFilmed((one) => one.part[0])} | ${meanOfFilmed((one) => one.part[1])} | ${meanOfFilmed((one) => one.whole[0])} | ${meanOfFilmed((one) => one.whole[1])} | | |
 
 ${filmedPart()}`);

@@ -1,10 +1,11 @@
+import { InputError } from "../core/quantity/fault";
 import { fetched } from "../core/quantity/fetched";
 import type { ReachRecord } from "../core/book/records";
 import { identified, withFeatureIds } from "../core/flow/feature-ids";
 import { moved, placeOf } from "../core/flow/features";
 import { reachSize } from "../core/flow/rasterise";
 import type { Feature, Reach, Template, WaterReading } from "../core/flow/reach-schema";
-import { change, patch, setDeleted, type Undo, unpatched } from "./change";
+import { change, patch, same, setDeleted, type Undo, unpatched } from "./change";
 import type { Database } from "./database";
 import { newId } from "./identity";
 
@@ -66,6 +67,29 @@ export const patchReach = (
     id,
     (reach) => ({ ...reach, ...fields }),
     (reach, before) => unpatched<Reach>(reach, before, fields),
+  );
+
+/**
+ * Takes a fit that moved the bed too: bed, roughness and outlet.
+ * @throws InputError "bed-changed" where the bed, or on undo the fit, is another than this step knew
+ */
+export const takeFittedBed = (
+  db: Database,
+  id: string,
+  from: Reach["bed"],
+  { bed, roughness, downstream }: Reach,
+): Promise<Undo> =>
+  changeReach(
+    db,
+    id,
+    (reach) => {
+      if (!same(reach.bed, from)) throw new InputError("bed-changed");
+      return { ...reach, bed, roughness, downstream };
+    },
+    (reach, before) => {
+      if (!same(reach.bed, bed)) throw new InputError("bed-changed");
+      return { ...reach, bed: from, roughness: before.roughness, downstream: before.downstream };
+    },
   );
 
 const featuresOf = (reach: Reach) => identified(reach.features ?? []);

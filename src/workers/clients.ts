@@ -1,5 +1,5 @@
 import { proxy } from "comlink";
-import type { Calibration } from "../core/flow/calibrate";
+import type { ReachFit } from "../core/flow/fit-reach";
 import type { Field } from "../core/flow/grid";
 import type { Reach } from "../core/flow/reach-schema";
 import type { Progress } from "../core/flow/steady";
@@ -58,13 +58,13 @@ export const followInWorker = (request: FieldRequest, before: Field): Promise<Ou
   untilAborted(looking, NEVER, () => looking.ask(async (api) => api.follow(request, before)));
 
 /** Fits a reach to its readings, in a worker of its own. Never rejects. */
-export const calibrateInWorker = (
+export const fitInWorker = (
   reach: Reach,
   cell: number,
   onProgress: (done: number) => void,
   signal: AbortSignal,
-): Promise<Outcome<Calibration>> =>
-  untilAborted(fitting, signal, () => fitting.ask(async (api) => api.calibrate(reach, cell, proxy(onProgress))));
+): Promise<Outcome<ReachFit>> =>
+  untilAborted(fitting, signal, () => fitting.ask(async (api) => api.fit(reach, cell, proxy(onProgress))));
 
 /** How often what a field shows is there when all that is not known is moved. Never rejects. */
 export const robustnessInWorker = (

@@ -1,4 +1,4 @@
-import { calibrate, type Calibration } from "../core/flow/calibrate";
+import { fitReach, type ReachFit } from "../core/flow/fit-reach";
 import type { Field } from "../core/flow/grid";
 import { checkReach } from "../core/flow/reach";
 import type { Reach } from "../core/flow/reach-schema";
@@ -39,10 +39,10 @@ const api = {
     }
   },
   /** Fits a reach to its readings; `onProgress` hears 0..1. */
-  calibrate: (reach: Reach, cell: number, onProgress: (done: number) => void): Promise<Outcome<Calibration>> => {
-    function* work(): Generator<number, Calibration> {
+  fit: (reach: Reach, cell: number, onProgress: (done: number) => void): Promise<Outcome<ReachFit>> => {
+    function* work(): Generator<number, ReachFit> {
       const checked = checkReach(reach);
-      return yield* calibrate(checked, checked.readings ?? [], cell);
+      return yield* fitReach(checked, checked.readings ?? [], cell);
     }
     return drive(work(), (done, ends) => ends && onProgress(done));
   },

@@ -79,13 +79,20 @@ function changed(reach: Reach, { roughness, outlet }: Change): Reach {
 }
 
 /** What a field has where a reading was taken: depth, or speed at the surface; null on dry ground. */
-function modelled(field: Field, { x, y, kind }: WaterReading): number | null {
+export function modelled(field: Field, { x, y, kind }: WaterReading): number | null {
   const probe = probeAt(field, x, y);
   return probe.depth === 0 ? null : kind === "depth" ? probe.depth : probe.surface;
 }
 
 const errorOf = ({ kind, value }: WaterReading): number =>
   kind === "depth" ? ERRORS.depth : Math.max(ERRORS.speed, ERRORS.speedShare * value);
+
+/** Root mean square of what the model is off, in the readings' own errors; a dry place is off by the whole reading. */
+export const misfitOf = (readings: readonly WaterReading[], predicted: readonly (number | null)[]): number =>
+  Math.sqrt(
+    readings.reduce((sum, one, k) => sum + ((one.value - (predicted[k] ?? 0)) / errorOf(one)) ** 2, 0) /
+      Math.max(1, readings.length),
+  );
 
 /**
  * Fits Manning's n (one factor for the whole reach) and the outlet to depths and timed floats at marked places, by
@@ -108,10 +115,11 @@ export function* calibrate(
   const start: Change = { roughness: 0, outlet: 0 };
   const before = yield* predict(start);
   const usable = readings.map((_, k) => k).filter((k) => before[k] !== null);
-  const misfitOf = (predicted: readonly (number | null)[]) =>
-    Math.sqrt(
-      usable.reduce((sum, k) => sum + ((readings[k]!.value - (predicted[k] ?? 0)) / errorOf(readings[k]!)) ** 2, 0) /
-        Math.max(1, usable.length),
+  const within = usable.map((k) => readings[k]!);
+  const misfit = (predicted: readonly (number | null)[]) =>
+    misfitOf(
+      within,
+      usable.map((k) => predicted[k]!),
     );
   const told = (predicted: readonly (number | null)[]): Residual[] =>
     readings.map(({ value }, k) => ({ reading: k, measured: value, before: before[k]!, after: predicted[k]! }));
@@ -122,7 +130,7 @@ export function* calibrate(
     roughness: null,
     outlet: null,
     residuals: told(before),
-    misfit: { before: misfitOf(before), after: misfitOf(before) },
+    misfit: { before: misfit(before), after: misfit(before) },
   });
   if (usable.length < 2) return refused(usable.length === 0 ? message("readings-dry") : message("one-reading"));
 
@@ -149,20 +157,20 @@ export function* calibrate(
       outlet: now.outlet + Math.max(-4 * step.outlet, Math.min(4 * step.outlet, move.outlet)),
     };
     const tried = yield* predict(next);
-    if (misfitOf(tried) >= misfitOf(predicted)) break;
-    const gain = 1 - misfitOf(tried) / misfitOf(predicted);
+    if (misfit(tried) >= misfit(predicted)) break;
+    const gain = 1 - misfit(tried) / misfit(predicted);
     [now, predicted] = [next, tried];
     if (gain < 0.02) break;
   }
-  const misfit = { before: misfitOf(before), after: misfitOf(predicted) };
-  if (misfit.after > WORST_MISFIT) {
+  const fit = { before: misfit(before), after: misfit(predicted) };
+  if (fit.after > WORST_MISFIT) {
     return {
-      ...refused(message("readings-contradict", { after: misfit.after })),
+      ...refused(message("readings-contradict", { after: fit.after })),
       residuals: told(predicted),
-      misfit,
+      misfit: fit,
     };
   }
-  return { why, residuals: told(predicted), misfit, ...asFitted(reach, wanted ?? [], now, errors, misfit.after) };
+  return { why, residuals: told(predicted), misfit: fit, ...asFitted(reach, wanted ?? [], now, errors, fit.after) };
 }
 
 /** What the model says of each reading on a changed bed; null where it is dry. Tells how far it has come, 0 to 1. */

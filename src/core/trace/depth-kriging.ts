@@ -1,3 +1,4 @@
+import { cholesky, forward } from "../quantity/cholesky";
 import type { Channel } from "./channel";
 
 /** A depth that was taken, by its place in the channel. */
@@ -133,26 +134,3 @@ export function bestReadings(
 }
 
 const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, one, k) => sum + one * b[k]!, 0);
-
-/** Lower triangle L with L L' = A, for a symmetric, positive definite A. */
-function cholesky(a: readonly (readonly number[])[]): number[][] {
-  const l = a.map(() => new Array<number>(a.length).fill(0));
-  for (let i = 0; i < a.length; i++)
-    for (let j = 0; j <= i; j++) {
-      let sum = a[i]![j]!;
-      for (let k = 0; k < j; k++) sum -= l[i]![k]! * l[j]![k]!;
-      l[i]![j] = i === j ? Math.sqrt(Math.max(sum, 1e-12)) : sum / l[j]![j]!;
-    }
-  return l;
-}
-
-/** x of L x = b. */
-function forward(l: readonly (readonly number[])[], b: readonly number[]): number[] {
-  const x: number[] = [];
-  for (let i = 0; i < b.length; i++) {
-    let sum = b[i]!;
-    for (let k = 0; k < i; k++) sum -= l[i]![k]! * x[k]!;
-    x.push(sum / l[i]![i]!);
-  }
-  return x;
-}

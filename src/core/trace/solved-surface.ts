@@ -21,7 +21,7 @@ const EVENED = 0.5;
 const OUTLET = 1.5;
 /** Shallower cells say nothing of the level, m. */
 const LEAST = 0.05;
-/** Solved on cells so many times as wide as the bed's own, and no more of them than this. Own choice: levels need few. */
+/** Solved on cells so many times as wide as the bed's own, and on no more than this. Own choice: levels need few. */
 const COARSER = 2;
 const MOST_CELLS = 8000;
 

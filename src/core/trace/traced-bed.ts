@@ -216,8 +216,8 @@ function deepSidesOf(channel: Channel, { deepSides = [] }: Outline, plain: (s: n
 }
 
 /**
- * An outlet in a pool needs less slope than the reach, one on a riffle more: with the reach's own, the pool would drain.
- * Over the last width; believed within so many times the reach's. Own choice.
+ * An outlet in a pool needs less slope than the reach, one on a riffle more: with the reach's own, the pool would
+ * drain. Over the last width; believed within so many times the reach's. Own choice.
  */
 const OUTLET_SLOPES: readonly [number, number] = [0.1, 4];
 function outletSlope({ step, meanWidth }: Channel, fall: Float64Array, slope: number): number {

@@ -3,14 +3,14 @@ import type { UnitSystem } from "../../words/quantity";
 import type { WaterReading } from "../../core/flow/reach-schema";
 import { Trash2 } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import type { Calibration } from "../../core/flow/calibrate";
+import type { ReachFit } from "../../core/flow/fit-reach";
 import { figureText, showText } from "../../words/quantity";
 import { bedKey, cellOf } from "../../scenario/field";
 import { act } from "../../state/act";
 import { messageText } from "../../words/messages";
 import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
-import { calibrateInWorker } from "../../workers/clients";
+import { fitInWorker } from "../../workers/clients";
 import type { BedEditor } from "./use-bed-editor";
 
 /** Cells that a fit is solved on, m at the finest: depth is near grid-converged there. */
@@ -21,7 +21,7 @@ const quantity = (kind: WaterReading["kind"]) => (kind === "depth" ? "depth" : "
 /** Readings taken in the water, and the fit of the bed's roughness and of the level at its foot to them. */
 export function Readings({ editor, system }: { editor: BedEditor; system: UnitSystem }) {
   const [progress, setProgress] = useState<number | undefined>();
-  const [found, setFound] = useState<{ of: string; result: Calibration } | undefined>();
+  const [found, setFound] = useState<{ of: string; result: ReachFit } | undefined>();
   const [fault, setFault] = useState<string | undefined>();
   const abort = useRef<AbortController | undefined>(undefined);
   const { readings } = editor;
@@ -35,7 +35,7 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
     abort.current = control;
     setFault(undefined);
     setProgress(0);
-    const answer = await calibrateInWorker(
+    const answer = await fitInWorker(
       editor.reach,
       Math.max(FIT_CELL, cellOf(editor.reach)),
       setProgress,
@@ -135,7 +135,7 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
           result={result}
           system={system}
           onTake={() => {
-            editor.take(result.reach);
+            editor.take(result);
             setFound(undefined);
           }}
         />
@@ -145,7 +145,7 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
 }
 
 /** What a fit found, and whether to take it. */
-function FitResult({ result, system, onTake }: { result: Calibration; system: UnitSystem; onTake: () => void }) {
+function FitResult({ result, system, onTake }: { result: ReachFit; system: UnitSystem; onTake: () => void }) {
   return (
     <div role="status" className="mt-3 grid gap-1">
       {result.roughness && (
@@ -162,6 +162,7 @@ function FitResult({ result, system, onTake }: { result: Calibration; system: Un
             : `Water slope below the reach × ${figureText(Math.exp(result.outlet.change), 2)}, within about ± ${Math.round((Math.exp(result.outlet.error) - 1) * 100)} %.`}
         </p>
       )}
+      {result.fitted.includes("bed") && <p>The guessed bed is moved near the readings, as the water there asks for.</p>}
       {result.why && <p>{messageText(result.why, system)}</p>}
       <p className="text-soft">
         The readings were {figureText(result.misfit.before, 1)} times their own error out before

@@ -106,7 +106,12 @@ test("a template is reshaped, its readings kept and taken, and each is undone", 
   await waitFor(() => expect(editor.current!.readings).toEqual([]));
   act(() => editor.current!.undo!());
   await waitFor(() => expect(editor.current!.readings).toEqual([reading]));
-  act(() => editor.current!.take({ roughness: 0.041, downstream: { kind: "normal", slope: 0.002 } }));
+  act(() =>
+    editor.current!.take({
+      fitted: ["roughness"],
+      reach: { ...editor.current!.reach, roughness: 0.041, downstream: { kind: "normal", slope: 0.002 } },
+    }),
+  );
   await waitFor(() => expect(editor.current!.reach.roughness).toBe(0.041));
 });
 

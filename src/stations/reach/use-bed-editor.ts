@@ -12,6 +12,7 @@ import { say } from "../../state/notices";
 import { dropDraft, setDraft } from "../../state/scenario/shaping";
 import { useDraftOf } from "../../state/scenario/use-live";
 import { takeReading } from "../../state/take-reading";
+import type { ReachFit } from "../../core/flow/fit-reach";
 import type { Undo } from "../../store/change";
 import { database } from "../../store/database";
 import { count } from "../../words/text";
@@ -24,6 +25,7 @@ import {
   removeFeature,
   removeWaterReading,
   reshapeReach,
+  takeFittedBed,
 } from "../../store/reaches";
 
 /**
@@ -61,7 +63,7 @@ export interface BedEditor {
   addOwn: (place: readonly [number, number], reading: OwnReading) => void;
   removeReading: (reading: WaterReading) => void;
   /** Keeps roughness and outlet as fitted. */
-  take: (fitted: Pick<Reach, "roughness" | "downstream">) => void;
+  take: (fit: Pick<ReachFit, "fitted" | "reach">) => void;
   undo: (() => void) | undefined;
   fault: Unkept | undefined;
 }
@@ -207,8 +209,14 @@ export function useBedEditor(record: ReachRecord | undefined): BedEditor | undef
         "Reading saved. It counts for this reach.",
       ),
     removeReading: (reading) => keep(() => removeWaterReading(database(), id, reading), "Reading deleted."),
-    take: ({ roughness, downstream }) =>
-      keep(() => patchReach(database(), id, { roughness, downstream }), "Bed updated with the fit."),
+    take: ({ fitted, reach: fit }) =>
+      keep(
+        () =>
+          fitted.includes("bed")
+            ? takeFittedBed(database(), id, reach.bed, fit)
+            : patchReach(database(), id, { roughness: fit.roughness, downstream: fit.downstream }),
+        "Bed updated with the fit.",
+      ),
     undo,
     fault,
   };

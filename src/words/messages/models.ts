@@ -10,6 +10,7 @@ export const MODELS: Words = {
   "readings-dry": () => "Every reading is on dry ground in the model. Correct the bed or the positions first.",
   "one-reading": () =>
     "One reading can’t separate roughness from an error in the bed. Take at least two, ideally a depth and a timed float.",
+  "bed-changed": () => "The bed has changed since. Fit it again.",
   "readings-contradict": (p) =>
     `After the best fit the readings are still ${fixed(p.after, 1)} times their own error out. They disagree with each other or with the bed. Check positions and depths first.`,
   "readings-insensitive": () =>
