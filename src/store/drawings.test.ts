@@ -7,6 +7,7 @@ import { readArchive, writeArchive } from "../core/formats/archive";
 import { readBook } from "./book";
 import { Database } from "./database";
 import { addTraced, deepenTraced, draftOf, keepDraft, keepPicture, pictureOf, retrace } from "./drawings";
+import { takeFittedBed } from "./reaches";
 import { addFeature, addWaterReadings } from "./reaches";
 
 const line = (id: "left-bank" | "right-bank", y: number) => ({
@@ -118,5 +119,20 @@ test("a depth for a drawing that has changed since is refused, and nothing is wr
   const both = await db.reaches.get("r");
   await expect(undo()).rejects.toThrow("drawing-changed");
   expect(await db.reaches.get("r")).toEqual(both);
+  await db.delete();
+});
+
+test("a fit that moved the bed is taken for that bed alone, and undone only while it stands", async () => {
+  const db = open();
+  await addTraced(db, "new", drawing, traced(drawing, "r"), null);
+  const { reach } = (await db.reaches.get("r"))!;
+  if (reach.bed.kind !== "grid") throw new Error("a traced bed is a grid");
+  const fit = { ...reach, roughness: 0.03, bed: { ...reach.bed, z: reach.bed.z.map((one) => one + 0.01) } };
+  const undo = await takeFittedBed(db, "r", reach.bed, fit);
+  expect((await db.reaches.get("r"))!.reach).toMatchObject({ roughness: 0.03, bed: fit.bed });
+  await expect(takeFittedBed(db, "r", reach.bed, fit)).rejects.toThrow("bed-changed");
+  await undo();
+  expect((await db.reaches.get("r"))!.reach).toEqual(reach);
+  await expect(undo()).rejects.toThrow("bed-changed");
   await db.delete();
 });

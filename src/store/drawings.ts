@@ -79,7 +79,7 @@ export async function deepenTraced(
   db: Database,
   id: string,
   { before, mark }: { before: Drawing; mark: Mark },
-  { reach: { bed, roughness } }: TracedReach,
+  { reach: { bed, roughness, downstream } }: TracedReach,
 ): Promise<Undo> {
   const draftBy = (by: (marks: readonly Mark[]) => Mark[]) =>
     db.drawings.where({ id }).modify((draft) => {
@@ -94,15 +94,19 @@ export async function deepenTraced(
       (record) => {
         if (!record.traced || !same(record.traced.drawing, before)) throw new InputError("drawing-changed");
         const drawing = { ...before, marks: [...before.marks, mark] };
-        return { ...record, reach: { ...record.reach, bed, roughness }, traced: { ...record.traced, drawing } };
+        return {
+          ...record,
+          reach: { ...record.reach, bed, roughness, downstream },
+          traced: { ...record.traced, drawing },
+        };
       },
       (record, old) => {
         if (!record.traced || !same(record.reach.bed, bed)) throw new InputError("drawing-changed");
         const drawing = { ...record.traced.drawing, marks: without(record.traced.drawing.marks) };
-        const { bed: earlier, roughness: rough } = old.reach;
+        const { bed: earlier, roughness: rough, downstream: outlet } = old.reach;
         return {
           ...record,
-          reach: { ...record.reach, bed: earlier, roughness: rough },
+          reach: { ...record.reach, bed: earlier, roughness: rough, downstream: outlet },
           traced: { ...record.traced, drawing },
         };
       },

@@ -46,6 +46,8 @@ export interface FittedBed {
   reach: Reach;
   before: (number | null)[];
   after: (number | null)[];
+  /** Furthest that it was moved, m, up or down. */
+  moved: number;
   /** Mean width of the water, m. */
   width: number;
 }
@@ -92,7 +94,13 @@ export function* fitBed(asked: Reach, all: readonly WaterReading[]): Generator<n
   }
   const bed = { ...now.bed, z: now.bed.z.map((one) => Number(one.toFixed(3))) };
   const last = field;
-  return { reach: { ...asked, bed }, before, after: all.map((one) => modelled(last, one)), width: widthOf(start.bed) };
+  return {
+    reach: { ...asked, bed },
+    before,
+    after: all.map((one) => modelled(last, one)),
+    moved: bed.z.reduce((most, one, k) => Math.max(most, Math.abs(one - start.bed.z[k]!)), 0),
+    width: widthOf(start.bed),
+  };
 }
 
 /** Readings of the flow at which most were taken. */

@@ -51,6 +51,7 @@ test("a bar that nobody measured is found in the bed from the speeds over it; ro
   expect([fit.reach.roughness, fit.reach.downstream]).toEqual([start.roughness, start.downstream]);
   expect(fit.misfit.after).toBeLessThan(0.85 * fit.misfit.before);
   expect(fit.residuals).toHaveLength(readings.length);
+  expect(fit.bedMoved).toBeGreaterThan(0.06);
   // The bed over the bar rises, by a fifth of it at least, and far from the readings nothing moves.
   const movedAt = (i: number, j: number) => {
     const [was, is] = [start.bed, fit.reach.bed].map((bed) => (bed.kind === "grid" ? bed.z[j * NX + i]! : NaN));

@@ -7,7 +7,11 @@ import { telling } from "./steps";
 /** A calibration that may have moved the bed too. */
 export interface ReachFit extends Omit<Calibration, "fitted"> {
   fitted: (Calibration["fitted"][number] | "bed")[];
+  /** Furthest that the bed was moved, m, up or down; null where it was not. */
+  bedMoved: number | null;
 }
+
+const bedKept = (fit: Calibration): ReachFit => ({ ...fit, bedMoved: null });
 
 /** Share of the work that the bed is, where it is fitted too. */
 const FIRST = 0.6;
@@ -24,11 +28,11 @@ const SPREAD = 3;
  * 1.
  */
 export function* fitReach(reach: Reach, readings: readonly WaterReading[], cell: number): Generator<number, ReachFit> {
-  if (!isGuessed(reach)) return yield* calibrate(reach, readings, cell);
+  if (!isGuessed(reach)) return bedKept(yield* calibrate(reach, readings, cell));
   const bed = yield* telling(fitBed(reach, readings), (done) => FIRST * done);
   const misfit = bed && { before: misfitOf(readings, bed.before), after: misfitOf(readings, bed.after) };
   if (!bed || !misfit || misfit.after > NEARER * misfit.before)
-    return yield* telling(calibrate(reach, readings, cell), (done) => FIRST + (1 - FIRST) * done);
+    return bedKept(yield* telling(calibrate(reach, readings, cell), (done) => FIRST + (1 - FIRST) * done));
   const told = (after: readonly (number | null)[]) =>
     readings.map(({ value }, k) => ({ reading: k, measured: value, before: bed.before[k]!, after: after[k]! }));
   const along = readings.map(({ x }) => x);
@@ -37,6 +41,7 @@ export function* fitReach(reach: Reach, readings: readonly WaterReading[], cell:
       fitted: ["bed"],
       why: null,
       reach: bed.reach,
+      bedMoved: bed.moved,
       roughness: null,
       outlet: null,
       residuals: told(bed.after),
@@ -45,6 +50,7 @@ export function* fitReach(reach: Reach, readings: readonly WaterReading[], cell:
   const rest = yield* telling(calibrate(bed.reach, readings, cell), (done) => FIRST + (1 - FIRST) * done);
   return {
     ...rest,
+    bedMoved: bed.moved,
     fitted: ["bed", ...rest.fitted],
     why: rest.fitted.length > 0 ? rest.why : null,
     residuals: told(rest.residuals.map(({ after }) => after)),

@@ -162,7 +162,9 @@ function FitResult({ result, system, onTake }: { result: ReachFit; system: UnitS
             : `Water slope below the reach × ${figureText(Math.exp(result.outlet.change), 2)}, within about ± ${Math.round((Math.exp(result.outlet.error) - 1) * 100)} %.`}
         </p>
       )}
-      {result.fitted.includes("bed") && <p>The guessed bed is moved near the readings, as the water there asks for.</p>}
+      {result.bedMoved !== null && (
+        <p>The guessed bed moves by up to {showText(result.bedMoved, "smallLength", system)} near the readings.</p>
+      )}
       {result.why && <p>{messageText(result.why, system)}</p>}
       <p className="text-soft">
         The readings were {figureText(result.misfit.before, 1)} times their own error out before
