@@ -8,7 +8,7 @@ import { reachSize } from "../core/flow/rasterise";
 import { centreline } from "../core/flow/template";
 import { isRisingFast } from "../core/gauge/cautions";
 import { outlookOf } from "../core/gauge/outlook";
-import { type GaugeNow, gaugeNow, type GaugeRecord, lastInstant } from "../core/gauge/summary";
+import { type GaugeNow, gaugeNow, type GaugeRecord, lastInstant, ownWaterAt } from "../core/gauge/summary";
 import { DAY } from "../core/gauge/series";
 import { tideTurns } from "../core/gauge/tide";
 import type { Weather } from "../core/gauge/weather";
@@ -131,6 +131,7 @@ export function reachOutlook(
     name: reach.name,
     place: latitude == null || longitude == null ? undefined : { latitude, longitude },
     outlook,
+    own: gauge ? ownWaterAt(gauge, at) : null,
     now,
     // A gauge's bands are of its spots; those that name another reach are not this one's.
     bands: (known?.bands ?? []).filter(({ spot }) => spot.toLowerCase().startsWith(reach.name.toLowerCase())),

@@ -3,7 +3,7 @@ import type { Light } from "../core/gauge/light";
 import { useLiveAnswer } from "./live-answer";
 import { useMemo } from "react";
 import type { ReachRecord, StationRecord } from "../core/book/records";
-import { gaugeNow, type GaugeNow, type GaugeRecord, isStale, lastInstant } from "../core/gauge/summary";
+import { gaugeNow, type GaugeNow, gaugeNowOrLast, type GaugeRecord } from "../core/gauge/summary";
 import { lightAt } from "../core/gauge/light";
 import { database } from "../store/database";
 import { gaugeAtReach, gaugeOf, ownAtReach } from "../store/river";
@@ -55,13 +55,7 @@ function chosenOf(
 export const gaugedFlow = ({ now, stale }: Pick<River, "now" | "stale">): number | null =>
   stale || now?.dischargeFrom ? null : (now?.discharge ?? null);
 
-/** What a gauge says at a minute; where its record has ended, at its last reading. */
-function stateOf(gauge: GaugeRecord | undefined, minute: number): { now: GaugeNow | undefined; stale: boolean } {
-  const last = gauge ? lastInstant(gauge) : null;
-  if (!gauge || last === null) return { now: undefined, stale: false };
-  const stale = isStale(gauge, minute);
-  return { now: gaugeNow(gauge, stale ? last : minute), stale };
-}
+const NOT_KNOWN = { now: undefined, stale: false };
 
 /** Without a gauge: what the angler read not long ago, and nothing else. */
 function ownState(own: GaugeRecord, minute: number): { now: GaugeNow | undefined; stale: boolean } {
@@ -94,7 +88,10 @@ export function useRiver(otherStation: string | null = null): River {
     async () => (ungauged ? await ownAtReach(database(), ungauged) : undefined),
     [ungauged?.id],
   );
-  const state = useMemo(() => (own ? ownState(own, minute) : stateOf(gauge, minute)), [own, gauge, minute]);
+  const state = useMemo(
+    () => (own ? ownState(own, minute) : ((gauge && gaugeNowOrLast(gauge, minute)) ?? NOT_KNOWN)),
+    [own, gauge, minute],
+  );
   const place = placeOf(reach?.reach) ?? placeOf(station);
   const light = place ? lightAt(minute, place.latitude, place.longitude) : "day";
   return {

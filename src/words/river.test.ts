@@ -1,6 +1,16 @@
 import type { GaugeNow } from "../core/gauge/summary";
 import { rgb } from "../widgets/colours";
-import { clarityWords, seasonMissing, seasonWords, seenTo, clock, moment, trendWords } from "./river";
+import {
+  clarityWords,
+  clock,
+  moment,
+  nowWords,
+  seasonMissing,
+  seasonWords,
+  seenTo,
+  stripWords,
+  trendWords,
+} from "./river";
 
 const now: GaugeNow = {
   at: "2026-05-01T00:00:00Z",
@@ -26,6 +36,18 @@ test("trend and clarity in plain words, and what is not known says so", () => {
   expect(trendWords({ ...now, trend: null })).toBe("trend unknown");
   expect(clarityWords(now)).toEqual({ word: "Clear", seen: "visible to the waist" });
   expect(clarityWords({ ...now, clarity: null, visibleDepth: null }).word).toBe("Unknown");
+});
+
+test("what was read since a record ended is not told as of its last reading", () => {
+  const told = { stale: true, system: "metric", height: 1.75 } as const;
+  expect(nowWords(now, told)).toMatch(/^At the last reading, .*: 5\.0 m³\/s .*; clear, .*; water 10\.0 °C\.$/);
+  const own = { ...now, visibleDepthFrom: "reading", waterTemperatureFrom: "reading" } as const;
+  expect(nowWords(own, told)).toMatch(
+    /^At the last reading, [^.]*: 5\.0 m³\/s [^.]*\. Read by you since: clear, visible to the waist; water 10\.0 °C\.$/,
+  );
+  expect(nowWords(own, { ...told, stale: false })).not.toMatch(/since/);
+  expect(stripWords(own, true, "metric")).toMatch(/; read by you since: clear, /);
+  expect(stripWords(own, false, "metric")).not.toMatch(/since/);
 });
 
 test("colours long and short", () => {

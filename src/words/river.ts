@@ -135,8 +135,9 @@ export function stripWords(now: GaugeNow, stale: boolean, system: UnitSystem): s
   const clarity = clarityWords(now);
   const flow =
     now.discharge === null ? showText(now.stage, "stage", system) : showText(now.discharge, "discharge", system);
+  const since = stale && now.visibleDepthFrom === "reading" ? "read by you since: " : "";
   return `${stale ? `as last read ${dayOnly(now.at)}, ` : ""}${flow}, ${trendWords(now)}; ${
-    now.clarity === null ? "clarity unknown" : `${clarity.word.toLowerCase()}, ${clarity.seen}`
+    now.clarity === null ? "clarity unknown" : `${since}${clarity.word.toLowerCase()}, ${clarity.seen}`
   }`;
 }
 
@@ -154,10 +155,21 @@ export function nowWords(
   ];
   const season = seasonWords(now);
   if (season) parts.push(season);
+  // What the angler read since the record ended is not of its last reading.
+  const since: string[] = [];
   const clarity = clarityWords(now, height);
-  if (now.clarity) parts.push(`${clarity.word.toLowerCase()}, ${clarity.seen}`);
-  if (now.waterTemperature !== null) parts.push(`water ${showText(now.waterTemperature, "temperature", system)}`);
-  return `${stale ? `At the last reading, ${dayAndTime(now.at)}: ` : ""}${parts.join("; ")}.`;
+  if (now.clarity)
+    (stale && now.visibleDepthFrom === "reading" ? since : parts).push(
+      `${clarity.word.toLowerCase()}, ${clarity.seen}`,
+    );
+  if (now.waterTemperature !== null)
+    (stale && now.waterTemperatureFrom === "reading" ? since : parts).push(
+      `water ${showText(now.waterTemperature, "temperature", system)}`,
+    );
+  return [
+    `${stale ? `At the last reading, ${dayAndTime(now.at)}: ` : ""}${parts.join("; ")}.`,
+    ...(since.length > 0 ? [`Read by you since: ${since.join("; ")}.`] : []),
+  ].join(" ");
 }
 
 /** "1 h 20", "12 min". */

@@ -1,7 +1,9 @@
+import { clarityClass } from "./clarity";
 import { seasonBand, seasonLevels, seasonTable } from "./exceedance";
 import { DAY, HOUR, type Parameter, seriesFrom } from "./series";
 import {
   gaugeNow,
+  gaugeNowOrLast,
   type GaugeRecord,
   joinRecords,
   lastInstant,
@@ -161,6 +163,28 @@ test("the angler's own look at the water tells of twelve hours, where the gauge 
   expect(gaugeNow({ ...record, seen: several }, end).visibleDepthFrom).toBe("turbidity");
   const fitted = { ...record, clarityFit: { a: 5, b: -1, pairs: 4, scatter: 0 } };
   expect(gaugeNow(fitted, end).visibleDepth).toBeCloseTo(5 / 8, 12);
+});
+
+test("a record that has ended is told as it ended, but for what the angler read since", () => {
+  const later = end + 30 * HOUR;
+  const ended = gaugeNowOrLast(record, later)!;
+  expect(ended.stale).toBe(true);
+  expect(ended.now).toEqual(gaugeNow(record, lastInstant(record)!));
+  const read = {
+    ...record,
+    felt: [{ at: later - HOUR, temperature: 7.5 }],
+    seen: [{ at: later - 20 * HOUR, visibleDepth: 0.2 }],
+  };
+  const own = gaugeNowOrLast(read, later)!;
+  // The look of twenty hours ago tells no more; the flow is that of the record's end.
+  expect(own).toEqual({
+    stale: true,
+    now: { ...ended.now, waterTemperature: 7.5, waterTemperatureFrom: "reading" },
+  });
+  const seen = gaugeNowOrLast({ ...read, seen: [{ at: later, visibleDepth: 0.2 }] }, later)!;
+  expect(seen.now).toMatchObject({ visibleDepth: 0.2, visibleDepthFrom: "reading", clarity: clarityClass(0.2) });
+  expect(gaugeNowOrLast(record, end)).toEqual({ stale: false, now: gaugeNow(record, end) });
+  expect(gaugeNowOrLast({ ...record, series: [] }, end)).toBeUndefined();
 });
 
 test("the last instant is that of the last true reading of any, gaps at the end passed over", () => {

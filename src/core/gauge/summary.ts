@@ -173,6 +173,27 @@ function temperatureAt(record: GaugeRecord, at: number): Pick<GaugeNow, "waterTe
     : { waterTemperature: read };
 }
 
+/** What the angler read, and how long it stands in for a gauge that does not tell, ms. */
+export interface OwnValue {
+  value: number;
+  until: number;
+}
+/** Visible depth, m, and water temperature, degC, that the angler read; null without one that still tells. */
+export interface OwnWater {
+  visibleDepth: OwnValue | null;
+  temperature: OwnValue | null;
+}
+
+/** The angler's own readings that still tell of the water at an instant, ms. */
+export function ownWaterAt({ seen, felt }: Pick<GaugeRecord, "seen" | "felt">, at: number): OwnWater {
+  const clear = seen?.findLast((one) => stillTells(one.at, at, SEEN_LASTS));
+  const warm = felt?.findLast((one) => stillTells(one.at, at, FELT_LASTS));
+  return {
+    visibleDepth: clear ? { value: clear.visibleDepth, until: clear.at + SEEN_LASTS } : null,
+    temperature: warm ? { value: warm.temperature, until: warm.at + FELT_LASTS } : null,
+  };
+}
+
 /** The state of the river at `at` (ms). A parameter whose last reading is stale is null. */
 export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
   const discharge = seriesOf(record, "discharge");
@@ -213,6 +234,29 @@ function gapsOf({ times, values }: Series): SeriesSummary["gaps"] {
   const ends = read.length > 0 ? [read[0]! - times[0]!, times.at(-1)! - read.at(-1)!] : [];
   const long = [...steps, ...ends].filter((step) => step > GAP * usual);
   return { count: long.length, longest: long.reduce((a, b) => Math.max(a, b), 0) / HOUR };
+}
+
+/**
+ * The state of the river at `at` (ms); where the record ended before, as it was at its last reading, but for what the
+ * angler has read since. Undefined for an empty record.
+ */
+export function gaugeNowOrLast(record: GaugeRecord, at: number): { now: GaugeNow; stale: boolean } | undefined {
+  const last = lastInstant(record);
+  if (last === null) return undefined;
+  if (!isStale(record, at)) return { now: gaugeNow(record, at), stale: false };
+  const { visibleDepth, temperature } = ownWaterAt(record, at);
+  return {
+    now: {
+      ...gaugeNow(record, last),
+      ...(temperature && { waterTemperature: temperature.value, waterTemperatureFrom: "reading" }),
+      ...(visibleDepth && {
+        visibleDepth: visibleDepth.value,
+        visibleDepthFrom: "reading",
+        clarity: clarityClass(visibleDepth.value),
+      }),
+    },
+    stale: true,
+  };
 }
 
 /** Exceedance where the record has seen enough of this season to say what is usual; null otherwise. */

@@ -2,6 +2,7 @@ import { type ForecastLevel, levelAt, withStart } from "../gauge/forecast";
 import { type Light, lightUnder, sunAltitude } from "../gauge/light";
 import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR, MINUTE } from "../gauge/series";
+import type { OwnValue, OwnWater } from "../gauge/summary";
 import type { WarmthPoint } from "../gauge/temperature";
 import type { WeatherHour } from "../gauge/weather";
 import { type ExpectedSky, type Exposure, weatherThen } from "./weather-factors";
@@ -31,6 +32,8 @@ export interface PlanHour {
 export interface PlanPlace extends Pick<Exposure, "weather"> {
   place: { latitude: number; longitude: number } | undefined;
   sky?: ExpectedSky;
+  /** What the angler read there stands in where the forecast is silent. */
+  own?: OwnWater | null;
 }
 
 /** Which of the forecast's paths is taken: the middle one, or one that was higher or lower nine times in ten. */
@@ -48,6 +51,10 @@ function temperatureAt(points: readonly WarmthPoint[], at: number): number | nul
   return levelAt(points, Math.max(at - days * DAY, points[0]!.time), "median");
 }
 
+/** What the angler read, as long as it tells of the water. */
+const ownAt = (read: OwnValue | null | undefined, at: number): number | null =>
+  read && at <= read.until ? read.value : null;
+
 /** The sun's height over a place by instant, degrees, each worked out once; null where nobody said where it lies. */
 export function sunOf(place: { latitude: number; longitude: number } | undefined): (at: number) => number | null {
   const known = new Map<number, number>();
@@ -62,7 +69,7 @@ export function sunOf(place: { latitude: number; longitude: number } | undefined
 /** The half hours from one instant to another as the forecast has them; none before it starts or past its end. */
 export function planHours(
   { flow, visibleDepth, temperature }: Pick<Outlook, "flow" | "visibleDepth" | "temperature">,
-  { place, weather, sky }: PlanPlace,
+  { place, weather, sky, own }: PlanPlace,
   from: number,
   to: number,
   path: Path = "median",
@@ -86,8 +93,9 @@ export function planHours(
       ratePerHour: q0 && q1 ? (Math.log(q1 / q0) / RATE_OVER) * HOUR : 0,
       // A higher river is a dirtier one.
       visibleDepth:
-        visibleDepth && levelAt(visibleDepth, at, path === "median" ? path : path === "high" ? "low" : "high"),
-      temperature: temperature && temperatureAt(temperature, at),
+        (visibleDepth && levelAt(visibleDepth, at, path === "median" ? path : path === "high" ? "low" : "high")) ??
+        ownAt(own?.visibleDepth, at),
+      temperature: (temperature && temperatureAt(temperature, at)) ?? ownAt(own?.temperature, at),
       light: sun === null ? null : lightUnder(sun),
       sun,
       weather: weatherThen(weather, sky, at),

@@ -2,6 +2,7 @@ import type { Band } from "../book/bands";
 import type { RuleRecord } from "../book/bank-records";
 import type { FishesWell } from "../gauge/band";
 import type { Outlook } from "../gauge/outlook";
+import type { OwnWater } from "../gauge/summary";
 import type { TideTurn } from "../gauge/tide-state";
 import type { Exposure } from "./weather-factors";
 
@@ -29,6 +30,8 @@ export interface PlanReach extends Exposure {
   name: string;
   place: { latitude: number; longitude: number } | undefined;
   outlook: Outlook | null;
+  /** Stands in for what its gauge does not tell; null where nothing was read. */
+  own: OwnWater | null;
   rules: readonly RuleRecord[];
   bands: readonly FishesWell[];
   /** High and low waters of the days ahead; none: no tide. */

@@ -3,6 +3,7 @@ import { sampleRule } from "../../testing/book-samples";
 import { speciesById } from "../fish/species";
 import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR } from "../gauge/series";
+import { ownWaterAt } from "../gauge/summary";
 import { warmthIn } from "../gauge/warmth";
 import { NO_WEATHER, type Weather, type WeatherHour } from "../gauge/weather";
 import { isPrime, limbOf, WATER_CONDITIONS, warmthRange } from "./factors";
@@ -49,6 +50,7 @@ const reach = (id: string, change: Partial<PlanReach> = {}): PlanReach => ({
   name: id,
   place: PLACE,
   outlook: outlook(),
+  own: null,
   rules: [],
   bands: [],
   turns: [],
@@ -113,6 +115,34 @@ test("hours follow the forecast: straight between its points, the band with it, 
   expect(hours.at(-1)!.at).toBe(T0 + 20 * STEP);
   // The three hours before: from 5.7 to 5.4.
   expect(hours.find(({ at }) => at === T0 + STEP)!.ratePerHour).toBeCloseTo(Math.log(5.4 / 5.7) / 3, 9);
+});
+
+test("what the angler read stands in while it tells, and only where the forecast is silent", () => {
+  const silent = { ...outlook(), visibleDepth: null, temperature: null };
+  const own = ownWaterAt(
+    {
+      seen: [{ at: T0 - 2 * HOUR, visibleDepth: 0.4 }],
+      felt: [
+        { at: T0 - 20 * HOUR, temperature: 6 },
+        { at: T0 - HOUR, temperature: 14 },
+      ],
+    },
+    T0,
+  );
+  const there = { place: PLACE, weather: null, own };
+  const hours = planHours(silent, there, T0, T0 + DAY);
+  const at = (h: number) => hours.find((hour) => hour.at === T0 + h * HOUR)!;
+  // Visible depth tells for twelve hours, a temperature for six.
+  expect([at(0).temperature, at(5).temperature, at(5.5).temperature]).toEqual([14, 14, null]);
+  expect([at(0).visibleDepth, at(10).visibleDepth, at(10.5).visibleDepth]).toEqual([0.4, 0.4, null]);
+  expect(planHours(outlook(), there, T0, T0 + HOUR)[0]).toMatchObject({ temperature: 11, visibleDepth: 0.9 });
+  // And it counts: water too warm to fish for trout bars the hours that it speaks for.
+  const warm = reach("a", {
+    outlook: silent,
+    own: { visibleDepth: null, temperature: { value: 23, until: T0 + 3 * HOUR } },
+  });
+  const bars = planOf([warm], ask()).days[0]!.hours.filter(({ bar }) => bar === "too-warm");
+  expect(bars.map(({ at: then }) => then).at(-1)).toBe(T0 + 3 * HOUR);
 });
 
 test("past the end of its forecast the water is as warm as at the same hour of the last day", () => {

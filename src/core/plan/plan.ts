@@ -160,7 +160,7 @@ function ratedHours(
   const { outlook, turns } = reach;
   const size = sizeFactor(reach, all);
   const isClosed = closedDays(reach, ask);
-  const where = { place: reach.place, weather: reach.weather, sky: ask.sky };
+  const where = { place: reach.place, weather: reach.weather, sky: ask.sky, own: reach.own };
   return planHours(outlook!, where, ask.from, ask.to, path, sunAt).map((hour): RatedHour => {
     const bar = isClosed(hour.at) ? "closed" : isStillRising(reach, hour) ? "rising-fast" : barOf(hour, ask.species);
     const rated = {

@@ -102,7 +102,7 @@ export function NowFigures({
         figure={temperature.figure}
         unit={temperature.unit}
         note={read("waterTemperature")}
-        source={when}
+        source={now.waterTemperatureFrom ? "Your own reading; the gauge gives no temperature now." : when}
       />
     </section>
   );
