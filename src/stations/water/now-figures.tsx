@@ -8,6 +8,9 @@ import { useSettings } from "../../state/settings";
 import { ARROW, clarityWords, dayAndTime, seasonMissing } from "../../words/river";
 import { derivedWords } from "../../words/water";
 
+const temperatureSource = ({ waterTemperatureFrom }: GaugeNow, when: string): string =>
+  waterTemperatureFrom ? "Your own reading; the gauge gives no temperature now." : when;
+
 /** The river now, in figures; each tells where it comes from. */
 export function NowFigures({
   now,
@@ -102,7 +105,7 @@ export function NowFigures({
         figure={temperature.figure}
         unit={temperature.unit}
         note={read("waterTemperature")}
-        source={now.waterTemperatureFrom ? "Your own reading; the gauge gives no temperature now." : when}
+        source={temperatureSource(now, when)}
       />
     </section>
   );
