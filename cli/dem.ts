@@ -1,11 +1,12 @@
 import { type Box, layHeights } from "../src/core/formats/heights";
 import { readHeights } from "../src/core/formats/heights-file";
+import { finish } from "../src/core/flow/steps";
 import { InputError } from "../src/core/quantity/fault";
 import { drawnOf } from "../src/core/trace/drawing";
 import { flatWater } from "../src/core/trace/flat-water";
 import type { Place } from "../src/core/trace/channel";
 import { georeferenceOf } from "../src/core/trace/georeference";
-import { traceReach } from "../src/core/trace/traced-reach";
+import { traceReachSolved } from "../src/core/trace/traced-reach";
 import { drawingOfWater } from "../src/core/trace/water-drawing";
 import { readBytes } from "./arguments";
 import type { Command } from "./command";
@@ -38,8 +39,8 @@ heights: tiles, cell, share (of water), slope (null where the surface was laid l
       const height = i < 0 || j < 0 || i >= grid.nx || j >= grid.ny ? NaN : grid.z[j * grid.nx + i]!;
       return Number.isNaN(height) ? undefined : height - water.level;
     };
-    const options = { id: "dem", name: first, ...waterAsked(args, drawing.slope), solved: true };
-    const traced = traceReach({ ...drawn, depths, land }, options);
+    const options = { id: "dem", name: first, ...waterAsked(args, drawing.slope) };
+    const traced = finish(traceReachSolved({ ...drawn, depths, land }, options));
     const { slope, level, share, islands } = water;
     return {
       ...reachWithTrace(traced, rejected),

@@ -1,7 +1,8 @@
 import { drawnOf } from "../src/core/trace/drawing";
 import { SLOPES, USUAL_ROUGHNESS } from "../src/core/trace/drawing-schema";
 import { planeAbout, type Position } from "../src/core/trace/georeference";
-import { type TracedReach, type TraceOptions, traceReach } from "../src/core/trace/traced-reach";
+import { type TracedReach, type TraceOptions, traceReachSolved } from "../src/core/trace/traced-reach";
+import { finish } from "../src/core/flow/steps";
 import { readOutline } from "../src/core/formats/outline-geojson";
 import { readSoundings } from "../src/core/formats/soundings-file";
 import { InputError } from "../src/core/quantity/fault";
@@ -22,9 +23,11 @@ Points are of kind riffle, pool, pool-head, pool-tail, deep-side, inflow or boul
     const { drawing, name, rejected } = readOutline(readText(file), file);
     const drawn = drawnOf(drawing);
     const more = depthsAsked(args, drawn.origin);
-    const traced = traceReach(
-      { ...drawn, depths: [...drawn.depths, ...more.depths] },
-      { id: "traced", name: name ?? file, ...waterAsked(args, drawing.slope), solved: true },
+    const traced = finish(
+      traceReachSolved(
+        { ...drawn, depths: [...drawn.depths, ...more.depths] },
+        { id: "traced", name: name ?? file, ...waterAsked(args, drawing.slope) },
+      ),
     );
     return reachWithTrace(traced, [
       ...rejected.map(({ line, reason }) => ({ feature: line, reason: messageText(reason) })),

@@ -27,7 +27,7 @@ export interface FilmedBed {
 
 /** A traced reach with surface speeds at places spread over one width of it, and fitted to them. */
 export function filmedBed(river: MadeRiver, day: Field, outline: Outline): FilmedBed {
-  const bed = tracedBedSolved(outline, CELL);
+  const bed = finish(tracedBedSolved(outline, CELL));
   const middle = ((bed.channel.axis.length - 1) * bed.channel.step) / 2;
   const isFilmed = (at: Place) => Math.abs(placeIn(bed.channel, at).s - middle) <= (FILMED / 2) * bed.channel.meanWidth;
   const traced: Reach = {

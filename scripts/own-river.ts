@@ -5,6 +5,7 @@
 import { isBetween, type Place, placeIn as placeOf } from "../src/core/trace/channel";
 import { type Field, type Grid, speedAt } from "../src/core/flow/grid";
 import { rasteriseReach } from "../src/core/flow/rasterise";
+import { finish } from "../src/core/flow/steps";
 import { solveSteady } from "../src/core/flow/steady";
 import { tracedBedSolved } from "../src/core/trace/solved-surface";
 import { type Outline, tracedBed } from "../src/core/trace/traced-bed";
@@ -100,7 +101,7 @@ for (let seed = 1; seed <= RIVERS; seed++) {
   const outline = drawn(river, day, DEPTHS);
   // A river of its own: what is drawn of it takes from its stream of random numbers.
   if (seed <= CHOSEN_ON) askedErrors.push(askedError(madeRiver(seed), day));
-  const traced = tracedBedSolved(outline, CELL);
+  const traced = finish(tracedBedSolved(outline, CELL));
   const plain = plainBed(outline, CELL);
   const film = seed <= CHOSEN_ON ? filmedBed(river, day, outline) : undefined;
   const filmedRow: (typeof filmed)[number] | undefined = film && {

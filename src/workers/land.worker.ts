@@ -16,9 +16,16 @@ import { flatWater } from "../core/trace/flat-water";
 import { hillshade } from "../core/trace/hillshade";
 import { drawingOfWater } from "../core/trace/water-drawing";
 import type { Scale } from "../core/trace/georeference";
-import { outlineOf, traceReach, type TracedReach, type TraceOptions } from "../core/trace/traced-reach";
+import {
+  outlineOf,
+  type TracedReach,
+  type TraceOptions,
+  traceReach,
+  traceReachSolved,
+} from "../core/trace/traced-reach";
 import { type DepthsAsked, type WantedDepths, wantedDepths } from "../core/trace/wanted-depths";
 import { offer } from "./alive";
+import { drive, type Outcome } from "./drive";
 
 /** A picture made small enough to be drawn on. */
 export interface SheetPicture {
@@ -161,6 +168,17 @@ const api = {
     }),
   trace: (drawing: Drawing, options: TraceOptions): Answer<TracedReach> =>
     answer(() => traceReach(drawnOf(drawing), options)),
+  /** The same under the surface that the solver gives, in slices; `onProgress` hears 0..1. A newer call ends this. */
+  traceSolved: (
+    drawing: Drawing,
+    options: TraceOptions,
+    onProgress: (done: number) => void,
+  ): Promise<Outcome<TracedReach>> => {
+    function* work(): Generator<number, TracedReach> {
+      return yield* traceReachSolved(drawnOf(drawing), options);
+    }
+    return drive(work(), (done, ends) => ends && onProgress(done));
+  },
   /** Where depths would make lies surer; on foot only where wading is easy or needs care. */
   wanted: (
     drawing: Drawing,

@@ -1,4 +1,5 @@
 import { solveSteady } from "../flow/steady";
+import { finish } from "../flow/steps";
 import { tracedBedSolved } from "./solved-surface";
 import { type Outline, type TracedBed, tracedBed } from "./traced-bed";
 
@@ -33,7 +34,7 @@ function deeper(bed: TracedBed, from: number, to: number): number {
 
 test("where nothing but friction holds the water, it stands as it was drawn, and nothing is moved", () => {
   // Manning's formula in a uniform channel (closed form): both surfaces are the same.
-  const [plain, solved] = [tracedBed(straight(), 1), tracedBedSolved(straight(), 1)];
+  const [plain, solved] = [tracedBed(straight(), 1), finish(tracedBedSolved(straight(), 1))];
   expect(Math.abs(deeper(plain, 20, 100))).toBeLessThan(0.03);
   expect(Math.abs(deeper(solved, 20, 100))).toBeLessThan(0.03);
   const moved = solved.z.map((z, k) => Math.abs(z - plain.z[k]!));
@@ -46,7 +47,7 @@ test("above a riffle that holds it up, the solved water comes nearer to the dept
   const marks = straight({ pools: [[40, 5]], riffles: [[85, 5]], depths: [...taken(40, 0.7), ...taken(85, 0.17)] });
   const before = deeper(tracedBed(marks, 1), 20, 60);
   expect(Math.abs(before)).toBeGreaterThan(0.04);
-  expect(Math.abs(deeper(tracedBedSolved(marks, 1), 20, 60))).toBeLessThan(0.75 * Math.abs(before));
+  expect(Math.abs(deeper(finish(tracedBedSolved(marks, 1)), 20, 60))).toBeLessThan(0.75 * Math.abs(before));
 });
 
 test("a reach that ends in a pool does not drain it, and one that ends on a riffle is not backed up", () => {
@@ -55,4 +56,17 @@ test("a reach that ends in a pool does not drain it, and one that ends on a riff
   expect(pool.outletSlope).toBeLessThan(0.6 * flow.slope);
   expect(riffle.outletSlope).toBeGreaterThan(1.5 * flow.slope);
   for (const bed of [pool, riffle]) expect(Math.abs(deeper(bed, LONG - 8, LONG))).toBeLessThan(0.06);
+});
+
+test("how far it has come grows from 0 to 1; a long thin reach, too large for that, is laid at once", () => {
+  const shares: number[] = [];
+  finish(tracedBedSolved(straight(), 1), (done) => shares.push(done));
+  expect(shares.length).toBeGreaterThan(2);
+  expect(shares.every((one, k) => one >= 0 && one < 1 && (k === 0 || one >= shares[k - 1]!))).toBe(true);
+  const long = [0, 1500, 3000].map((x) => [x, 0] as const);
+  const thin = straight({ left: long, right: long.map(([x]) => [x, 6] as const) });
+  const none: number[] = [];
+  const bed = finish(tracedBedSolved(thin, 1), (done) => none.push(done));
+  expect(none).toEqual([]);
+  expect(bed.z).toEqual(tracedBed(thin, 1).z);
 });

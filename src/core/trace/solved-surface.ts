@@ -1,6 +1,7 @@
 import { InputError } from "../quantity/fault";
 import type { Field } from "../flow/grid";
-import { solveSteady } from "../flow/steady";
+import { steadyFlow } from "../flow/steady";
+import { telling } from "../flow/steps";
 import { alongAxis, placeIn } from "./channel";
 import { type Outline, type TracedBed, tracedBed } from "./traced-bed";
 
@@ -21,18 +22,32 @@ const EVENED = 0.5;
 const OUTLET = 1.5;
 /** Shallower cells say nothing of the level, m. */
 const LEAST = 0.05;
-/** Solved on cells so many times as wide as the bed's own, and on no more than this. Own choice: levels need few. */
+/**
+ * Solved on cells so many times as wide as the bed's own, or wider: not more of them than this while the water has so
+ * many across, and else as it was laid. Own choice: levels need few.
+ */
 const COARSER = 2;
-const MOST_CELLS = 8000;
+const MOST_CELLS = 3000;
+const FEWEST_ACROSS = 5;
+const MOST_OF_ALL = 12_000;
 
-/** The traced bed under the surface that the solver gives at the flow of its day; the solved part takes seconds. */
-export function tracedBedSolved(outline: Outline, cell?: number): TracedBed {
+/**
+ * The traced bed under the surface that the solver gives at the flow of its day. A generator, since it takes seconds:
+ * each value is how far it has come, 0 to 1.
+ */
+export function* tracedBedSolved(outline: Outline, cell?: number): Generator<number, TracedBed> {
   const plain = tracedBed(outline, cell);
-  const coarse = Math.max(COARSER, Math.sqrt((plain.nx * plain.ny) / MOST_CELLS)) * plain.cell;
+  const size = plain.nx * plain.ny * plain.cell ** 2;
+  const coarse = Math.min(
+    Math.max(COARSER * plain.cell, Math.sqrt(size / MOST_CELLS)),
+    plain.channel.meanWidth / FEWEST_ACROSS,
+  );
+  if (size / coarse ** 2 > MOST_OF_ALL) return plain;
   const laid = tracedBed(outline, coarse);
   const raised = new Float64Array(laid.channel.axis.length);
   for (let round = 0; round < ROUNDS; round++) {
-    const field = solved(bedRaised(laid, raised), outline.flow.discharge);
+    const work = solved(bedRaised(laid, raised), outline.flow.discharge);
+    const field = yield* telling(work, (done) => (round + done) / ROUNDS);
     if (!field) break;
     const deeper = deeperBySection(laid, field);
     for (let k = 0; k < raised.length; k++) raised[k]! += deeper[k]!;
@@ -51,9 +66,10 @@ const alongOf = ({ channel, nx, cell, origin }: TracedBed, k: number): number =>
   placeIn(channel, [origin[0] + ((k % nx) + 0.5) * cell, origin[1] + (Math.floor(k / nx) + 0.5) * cell]).s;
 
 /** Nothing where so coarse a bed carries no water: it is then left as it was laid. */
-function solved(bed: TracedBed, discharge: number): Field | undefined {
+function* solved(bed: TracedBed, discharge: number): Generator<number, Field | undefined> {
   try {
-    return solveSteady(bed, { discharge, downstream: { kind: "normal", slope: bed.outletSlope } });
+    const work = steadyFlow(bed, { discharge, downstream: { kind: "normal", slope: bed.outletSlope } });
+    return yield* telling(work, ({ done }) => Math.min(0.99, done));
   } catch (error) {
     if (error instanceof InputError) return undefined;
     throw error;

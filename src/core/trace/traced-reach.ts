@@ -6,7 +6,7 @@ import { SLOPES } from "./drawing-schema";
 import { planeAbout, type Position } from "./georeference";
 import { inReach, onPlane } from "./place-in-reach";
 import { tracedBedSolved } from "./solved-surface";
-import { type Outline, tracedBed } from "./traced-bed";
+import { type Outline, type TracedBed, tracedBed } from "./traced-bed";
 
 /** A line with a width: what it is, is told by its kind. */
 interface Strip {
@@ -51,8 +51,6 @@ export interface TraceOptions {
   roughness: number;
   /** m; without it as fine as the channel is narrow. */
   cell?: number;
-  /** Its bed is brought under the surface that the solver gives (solved-surface.ts): takes seconds. */
-  solved?: boolean;
 }
 
 export interface TracedReach {
@@ -80,8 +78,21 @@ export interface TracedReach {
  */
 export function traceReach(drawn: DrawnReach, options: TraceOptions): TracedReach {
   const { outline, frame } = outlineOf(drawn, options);
+  return laid(drawn, options, frame, tracedBed(outline, options.cell));
+}
+
+/**
+ * The same, its bed brought under the surface that the solver gives (solved-surface.ts). A generator, since it takes
+ * seconds: each value is how far it has come, 0 to 1.
+ * @throws InputError as traceReach
+ */
+export function* traceReachSolved(drawn: DrawnReach, options: TraceOptions): Generator<number, TracedReach> {
+  const { outline, frame } = outlineOf(drawn, options);
+  return laid(drawn, options, frame, yield* tracedBedSolved(outline, options.cell));
+}
+
+function laid(drawn: DrawnReach, options: TraceOptions, frame: ReturnType<typeof framed>, bed: TracedBed): TracedReach {
   const { heading } = frame;
-  const bed = (options.solved ? tracedBedSolved : tracedBed)(outline, options.cell);
   const { nx, ny, cell, origin, channel, manning } = bed;
   const local = (at: Place): Place => {
     const [x, y] = inReach(frame, at);

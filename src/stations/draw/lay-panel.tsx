@@ -113,6 +113,7 @@ function Keep({ traced, station }: { traced: Stage<TracedReach>; station: string
   const { drawing, name, id } = useDrawing();
   const { set } = useSettings();
   const router = useRouter();
+  const [done, setDone] = useState(0);
   // It takes seconds: who has gone on to another page meanwhile stays there.
   const here = useRef(true);
   useEffect(() => {
@@ -127,9 +128,10 @@ function Keep({ traced, station }: { traced: Stage<TracedReach>; station: string
   const keep = async () => {
     if (!traced.value || traced.earlier || id === undefined) return;
     const called = name || "My reach";
+    setDone(0);
     await save(
       async () => {
-        const { drawing, laid } = await laySolvedLast({ id: id === NEW ? newId() : id, name: called });
+        const { drawing, laid } = await laySolvedLast({ id: id === NEW ? newId() : id, name: called }, setDone);
         await draftWritten();
         if (id === NEW) {
           const record = await addTraced(database(), id, drawing, laid, station);
@@ -159,8 +161,9 @@ function Keep({ traced, station }: { traced: Stage<TracedReach>; station: string
         </Button>
       </div>
       {busy && (
-        <p role="status" className="mt-1 text-sm text-soft">
-          Fitting the bed to the water of that day …
+        <p className="mt-1 flex flex-wrap items-center gap-3 text-sm text-soft">
+          <span role="status">Fitting the bed to the water of that day …</span>
+          <progress value={done} max={1} aria-label="Fitting the bed" className="h-2 w-32 accent-(--ochre)" />
         </p>
       )}
       {!placed && drawing.marks.length > 0 && (
