@@ -2,7 +2,7 @@ import { solvePositive } from "../quantity/cholesky";
 import { InputError } from "../quantity/fault";
 import { modelled } from "./calibrate";
 import type { Field } from "./grid";
-import { type GuessedBed, guessedErrors, widthOf } from "./guessed-bed";
+import { type GuessedBed, guessedErrors, LEAST_READINGS, widthOf } from "./guessed-bed";
 import { rasteriseReach } from "./rasterise";
 import type { Reach, WaterReading } from "./reach-schema";
 import { steadyFlow } from "./steady";
@@ -19,8 +19,6 @@ import { telling } from "./steps";
 /** Turns and members. Own choice, held by docs/own-river.md: more are no better and slower. */
 const TURNS = 2;
 const MEMBERS = 16;
-/** Fewer readings at one flow say nothing of a bed. Own choice. */
-const LEAST_READINGS = 6;
 /** Flows within such a share of each other are one. */
 const SAME_FLOW = 0.02;
 /**

@@ -5,6 +5,9 @@ import type { Reach } from "./reach-schema";
 export const isGuessed = (reach: Reach | undefined): boolean =>
   reach?.bed.kind === "grid" && reach.bed.deviation !== undefined;
 
+/** Fewer readings at one flow say nothing of a guessed bed (fit-bed.ts). Own choice. */
+export const LEAST_READINGS = 6;
+
 /** Waves that a bed's error is made of. */
 const WAVES = 24;
 /** No place is further off than so many standard deviations. */

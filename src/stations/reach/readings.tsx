@@ -4,6 +4,7 @@ import type { WaterReading } from "../../core/flow/reach-schema";
 import { Trash2 } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { ReachFit } from "../../core/flow/fit-reach";
+import { isGuessed, LEAST_READINGS } from "../../core/flow/guessed-bed";
 import { figureText, showText } from "../../words/quantity";
 import { bedKey, cellOf } from "../../scenario/field";
 import { act } from "../../state/act";
@@ -109,6 +110,11 @@ export function Readings({ editor, system }: { editor: BedEditor; system: UnitSy
             })}
           </tbody>
         </table>
+      )}
+      {isGuessed(editor.reach) && (
+        <p className="mt-2 text-soft">
+          This bed is partly guessed: {LEAST_READINGS} or more readings at one flow move it too.
+        </p>
       )}
       {fault && (
         <div className="mt-2">
