@@ -26,6 +26,9 @@ import { laterDialog } from "../widgets/later";
 
 const BookDialog = laterDialog(() => import("./book-dialog").then((one) => one.BookDialog));
 
+/** The date of a record's end is long: on a phone the clarity gives way to it (NowCells), not the name of the place. */
+const placeClass = ({ stale }: River): string => (stale ? "max-w-20 shrink-0 sm:max-w-none" : "shrink sm:shrink-0");
+
 /** The thin strip on top of every station; opens Water. */
 export function RiverStrip({ river }: { river: River }) {
   const [bookOpen, setBookOpen] = useState(false);
@@ -47,7 +50,7 @@ export function RiverStrip({ river }: { river: River }) {
       >
         <span className="flex items-center gap-x-2 sm:gap-x-7 lg:gap-x-8">
           <Cell
-            className="shrink sm:shrink-0"
+            className={placeClass(river)}
             main={name}
             sub={
               <>
@@ -131,7 +134,11 @@ function NowCells({ now, stale, narrow }: { now: GaugeNow; stale: boolean; narro
         sub={stale ? `last read ${dayOnly(now.at)}` : trendWords(now)}
         title={seasonWords(now)}
       />
-      <Cell className={narrow ? "hidden shrink-0 sm:block" : "shrink-0"} main={clarity.word} sub={clarity.seen} />
+      <Cell
+        className={narrow ? "hidden shrink-0 sm:block" : stale ? "shrink sm:shrink-0" : "shrink-0"}
+        main={clarity.word}
+        sub={clarity.seen}
+      />
       <Cell
         className="hidden shrink-0 md:block"
         main={show(now.waterTemperature, "temperature", system).text}

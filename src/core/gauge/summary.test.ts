@@ -183,6 +183,13 @@ test("a record that has ended is told as it ended, but for what the angler read 
   });
   const seen = gaugeNowOrLast({ ...read, seen: [{ at: later, visibleDepth: 0.2 }] }, later)!;
   expect(seen.now).toMatchObject({ visibleDepth: 0.2, visibleDepthFrom: "reading", clarity: clarityClass(0.2) });
+  // A look before the record's end says nothing that it does not.
+  const before = {
+    ...record,
+    seen: [{ at: end - HOUR, visibleDepth: 0.2 }],
+    felt: [{ at: end - HOUR, temperature: 3 }],
+  };
+  expect(gaugeNowOrLast(before, end + 7 * HOUR)!.now).toEqual(gaugeNow(record, end));
   expect(gaugeNowOrLast(record, end)).toEqual({ stale: false, now: gaugeNow(record, end) });
   expect(gaugeNowOrLast({ ...record, series: [] }, end)).toBeUndefined();
 });

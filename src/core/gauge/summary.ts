@@ -142,36 +142,11 @@ function flowAt(record: GaugeRecord, read: number | null, at: number): Pick<Gaug
 
 /** A depth read by the angler tells of the water for so long. Common practice, no source. */
 export const SEEN_LASTS = 12 * HOUR;
-
-function visibleDepthAt(
-  record: GaugeRecord,
-  turbidity: number | null,
-  at: number,
-): Pick<GaugeNow, "visibleDepth" | "visibleDepthFrom"> {
-  if (turbidity !== null)
-    return {
-      visibleDepth: visibleDepthFromTurbidity(turbidity, record.clarityFit ?? DEFAULT_CLARITY_FIT),
-      visibleDepthFrom: "turbidity",
-    };
-  const seen = record.seen?.findLast((one) => stillTells(one.at, at, SEEN_LASTS));
-  return seen
-    ? { visibleDepth: seen.visibleDepth, visibleDepthFrom: "reading" }
-    : { visibleDepth: null, visibleDepthFrom: null };
-}
-
 /**
  * A temperature read by the angler tells of the water for so long. Common practice, no source: streams swing by two to
  * five degrees between morning and afternoon.
  */
 export const FELT_LASTS = 6 * HOUR;
-
-function temperatureAt(record: GaugeRecord, at: number): Pick<GaugeNow, "waterTemperature" | "waterTemperatureFrom"> {
-  const read = readingAt(seriesOf(record, "waterTemperature"), at);
-  const felt = record.felt?.findLast((one) => stillTells(one.at, at, FELT_LASTS));
-  return read === null && felt
-    ? { waterTemperature: felt.temperature, waterTemperatureFrom: "reading" }
-    : { waterTemperature: read };
-}
 
 /** What the angler read, and how long it stands in for a gauge that does not tell, ms. */
 export interface OwnValue {
@@ -194,12 +169,34 @@ export function ownWaterAt({ seen, felt }: Pick<GaugeRecord, "seen" | "felt">, a
   };
 }
 
+function clarityBy(
+  { clarityFit = DEFAULT_CLARITY_FIT }: GaugeRecord,
+  turbidity: number | null,
+): Pick<GaugeNow, "visibleDepth" | "visibleDepthFrom" | "clarity"> {
+  if (turbidity === null) return { visibleDepth: null, visibleDepthFrom: null, clarity: null };
+  const visibleDepth = visibleDepthFromTurbidity(turbidity, clarityFit);
+  return { visibleDepth, visibleDepthFrom: "turbidity", clarity: clarityClass(visibleDepth) };
+}
+
+/** The angler's own readings as the state of the river; nothing where they tell no more. */
+function ownNow({ visibleDepth, temperature }: OwnWater): Partial<GaugeNow> {
+  return {
+    ...(temperature && { waterTemperature: temperature.value, waterTemperatureFrom: "reading" }),
+    ...(visibleDepth && {
+      visibleDepth: visibleDepth.value,
+      visibleDepthFrom: "reading",
+      clarity: clarityClass(visibleDepth.value),
+    }),
+  };
+}
+
 /** The state of the river at `at` (ms). A parameter whose last reading is stale is null. */
 export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
   const discharge = seriesOf(record, "discharge");
   const q = readingAt(discharge, at);
   const turbidity = readingAt(seriesOf(record, "turbidity"), at);
-  const { visibleDepth, visibleDepthFrom } = visibleDepthAt(record, turbidity, at);
+  const waterTemperature = readingAt(seriesOf(record, "waterTemperature"), at);
+  const own = ownWaterAt(record, at);
   const stage = seriesOf(record, "stage");
   const level = readingAt(stage, at);
   const byStage = q === null && stage && level !== null ? stageTrendAt(stage, at) : null;
@@ -209,11 +206,14 @@ export function gaugeNow(record: GaugeRecord, at: number): GaugeNow {
     at: new Date(at).toISOString(),
     ...flowAt(record, q, at),
     stage: level,
-    ...temperatureAt(record, at),
+    waterTemperature,
     turbidity,
-    visibleDepth,
-    visibleDepthFrom,
-    clarity: visibleDepth === null ? null : clarityClass(visibleDepth),
+    ...clarityBy(record, turbidity),
+    // What the gauge reads goes first.
+    ...ownNow({
+      visibleDepth: turbidity === null ? own.visibleDepth : null,
+      temperature: waterTemperature === null ? own.temperature : null,
+    }),
     exceedance: season && q !== null ? exceedance(season.values, q) : null,
     seasonYears: season?.years ?? 0,
     trend: trend?.limb ?? null,
@@ -237,26 +237,19 @@ function gapsOf({ times, values }: Series): SeriesSummary["gaps"] {
 }
 
 /**
- * The state of the river at `at` (ms); where the record ended before, as it was at its last reading, but for what the
- * angler has read since. Undefined for an empty record.
+ * The state of the river at `at` (ms); where the record ended before, as the gauge had it at its last reading, but for
+ * what the angler has read since. Undefined for an empty record.
  */
 export function gaugeNowOrLast(record: GaugeRecord, at: number): { now: GaugeNow; stale: boolean } | undefined {
   const last = lastInstant(record);
   if (last === null) return undefined;
   if (!isStale(record, at)) return { now: gaugeNow(record, at), stale: false };
-  const { visibleDepth, temperature } = ownWaterAt(record, at);
-  return {
-    now: {
-      ...gaugeNow(record, last),
-      ...(temperature && { waterTemperature: temperature.value, waterTemperatureFrom: "reading" }),
-      ...(visibleDepth && {
-        visibleDepth: visibleDepth.value,
-        visibleDepthFrom: "reading",
-        clarity: clarityClass(visibleDepth.value),
-      }),
-    },
-    stale: true,
+  const since = {
+    seen: record.seen?.filter((one) => one.at > last),
+    felt: record.felt?.filter((one) => one.at > last),
   };
+  const ended = gaugeNow({ ...record, seen: [], felt: [] }, last);
+  return { now: { ...ended, ...ownNow(ownWaterAt(since, at)) }, stale: true };
 }
 
 /** Exceedance where the record has seen enough of this season to say what is usual; null otherwise. */
