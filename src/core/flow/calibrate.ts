@@ -27,7 +27,7 @@ const PRIOR = { roughness: 0.5, slope: 1, level: 0.3 };
 const ROUGHNESS = { least: 0.01, most: 0.25 };
 const MOST_TURNS = 4;
 /** A best fit that leaves the readings this many of their own errors off explains nothing. */
-const WORST_MISFIT = 3;
+export const WORST_MISFIT = 3;
 
 interface Residual {
   reading: number;

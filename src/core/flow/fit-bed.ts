@@ -70,13 +70,13 @@ export function* fitBed(asked: Reach, all: readonly WaterReading[]): Generator<n
     done++;
     return field;
   };
+  const errorsOf = Array.from({ length: MEMBERS }, (_, k) => guessedErrors(start.bed, k));
   let now = start;
   let field = yield* solve(now);
   const before = all.map((one) => modelled(field, one));
   for (let turn = 0; turn < TURNS; turn++) {
     const members: Member[] = [];
-    for (let k = 0; k < MEMBERS; k++) {
-      const errors = guessedErrors(now.bed, k);
+    for (const errors of errorsOf) {
       try {
         const off = yield* solve(moved(now, errors), field);
         members.push({ errors, water: readings.map((one) => modelled(off, one) ?? 0) });

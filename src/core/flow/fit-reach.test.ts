@@ -86,3 +86,11 @@ test("a bed that the speeds agree with is left as it is", () => {
   const fit = finish(fitReach(same, filmed(same), 1));
   expect(fit.reach.bed).toEqual(same.bed);
 });
+
+test("readings that disagree beyond their errors are told with the fit", () => {
+  const start = channel(0);
+  const wild = filmed(channel(0.3)).map((one, k) => ({ ...one, value: one.value * (k % 2 ? 1.6 : 0.5) }));
+  const fit = finish(fitReach(start, wild, 1));
+  expect(fit.misfit.after).toBeGreaterThan(3);
+  expect(fit.why).toMatchObject({ code: "readings-contradict" });
+});

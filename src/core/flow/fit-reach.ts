@@ -1,7 +1,7 @@
-import { calibrate, type Calibration, misfitOf } from "./calibrate";
+import { calibrate, type Calibration, misfitOf, WORST_MISFIT } from "./calibrate";
 import { fitBed } from "./fit-bed";
-import { isGuessed } from "./guessed-bed";
 import type { Reach, WaterReading } from "./reach-schema";
+import { message } from "../quantity/message";
 import { telling } from "./steps";
 
 /** A calibration that may have moved the bed too. */
@@ -11,13 +11,10 @@ export interface ReachFit extends Omit<Calibration, "fitted"> {
   bedMoved: number | null;
 }
 
-const bedKept = (fit: Calibration): ReachFit => ({ ...fit, bedMoved: null });
-
 /** Share of the work that the bed is, where it is fitted too. */
 const FIRST = 0.6;
 /** The bed is moved where the readings are then so much nearer, share of the misfit. Own choice. */
 const NEARER = 0.9;
-
 /** Readings say something of the roughness of a whole guessed reach where they lie over so many widths. Own choice. */
 const SPREAD = 3;
 
@@ -28,32 +25,31 @@ const SPREAD = 3;
  * 1.
  */
 export function* fitReach(reach: Reach, readings: readonly WaterReading[], cell: number): Generator<number, ReachFit> {
-  if (!isGuessed(reach)) return bedKept(yield* calibrate(reach, readings, cell));
-  const bed = yield* telling(fitBed(reach, readings), (done) => FIRST * done);
-  const misfit = bed && { before: misfitOf(readings, bed.before), after: misfitOf(readings, bed.after) };
-  if (!bed || !misfit || misfit.after > NEARER * misfit.before)
-    return bedKept(yield* telling(calibrate(reach, readings, cell), (done) => FIRST + (1 - FIRST) * done));
-  const told = (after: readonly (number | null)[]) =>
-    readings.map(({ value }, k) => ({ reading: k, measured: value, before: bed.before[k]!, after: after[k]! }));
+  let sofar = 0;
+  const bed = yield* telling(fitBed(reach, readings), (done) => (sofar = FIRST * done));
+  const calibrated = (from: Reach) => telling(calibrate(from, readings, cell), (done) => sofar + (1 - sofar) * done);
+  const before = bed && misfitOf(readings, bed.before);
+  if (!bed || !before || misfitOf(readings, bed.after) > NEARER * before)
+    return { ...(yield* calibrated(reach)), bedMoved: null };
   const along = readings.map(({ x }) => x);
-  if (Math.max(...along) - Math.min(...along) < SPREAD * bed.width)
-    return {
-      fitted: ["bed"],
-      why: null,
-      reach: bed.reach,
-      bedMoved: bed.moved,
-      roughness: null,
-      outlet: null,
-      residuals: told(bed.after),
-      misfit,
-    };
-  const rest = yield* telling(calibrate(bed.reach, readings, cell), (done) => FIRST + (1 - FIRST) * done);
+  const isOnePlace = Math.max(...along) - Math.min(...along) < SPREAD * bed.width;
+  const tried = isOnePlace ? null : yield* calibrated(bed.reach);
+  const rest = tried && tried.fitted.length > 0 ? tried : null;
+  const after = rest ? rest.residuals.map((one) => one.after) : bed.after;
+  const misfit = { before, after: misfitOf(readings, after) };
   return {
-    ...rest,
+    fitted: ["bed", ...(rest?.fitted ?? [])],
     bedMoved: bed.moved,
-    fitted: ["bed", ...rest.fitted],
-    why: rest.fitted.length > 0 ? rest.why : null,
-    residuals: told(rest.residuals.map(({ after }) => after)),
-    misfit: { before: misfit.before, after: rest.misfit.after },
+    why: misfit.after > WORST_MISFIT ? message("readings-contradict", { after: misfit.after }) : (rest?.why ?? null),
+    reach: rest?.reach ?? bed.reach,
+    roughness: rest?.roughness ?? null,
+    outlet: rest?.outlet ?? null,
+    residuals: readings.map(({ value }, k) => ({
+      reading: k,
+      measured: value,
+      before: bed.before[k]!,
+      after: after[k]!,
+    })),
+    misfit,
   };
 }
