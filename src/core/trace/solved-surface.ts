@@ -2,8 +2,8 @@ import { InputError } from "../quantity/fault";
 import type { Field } from "../flow/grid";
 import { steadyFlow } from "../flow/steady";
 import { telling } from "../flow/steps";
-import { alongAxis, placeIn } from "./channel";
-import { type Outline, type TracedBed, tracedBed } from "./traced-bed";
+import { alongAxis, channelBetween, placeIn } from "./channel";
+import { boundsOf, cellFor, type Outline, type TracedBed, tracedBed } from "./traced-bed";
 
 /**
  * A traced bed lies its depths below a water surface that falls as its sections need by Manning's formula. The solver
@@ -36,34 +36,34 @@ const MOST_OF_ALL = 12_000;
  * each value is how far it has come, 0 to 1.
  */
 export function* tracedBedSolved(outline: Outline, cell?: number): Generator<number, TracedBed> {
-  const plain = tracedBed(outline, cell);
-  const size = plain.nx * plain.ny * plain.cell ** 2;
-  const coarse = Math.min(
-    Math.max(COARSER * plain.cell, Math.sqrt(size / MOST_CELLS)),
-    plain.channel.meanWidth / FEWEST_ACROSS,
-  );
-  if (size / coarse ** 2 > MOST_OF_ALL) return plain;
+  const channel = channelBetween(outline.left, outline.right);
+  const fine = cell ?? cellFor(channel);
+  const { low, high } = boundsOf(channel);
+  const size = (high[0] - low[0]) * (high[1] - low[1]);
+  const coarse = Math.min(Math.max(COARSER * fine, Math.sqrt(size / MOST_CELLS)), channel.meanWidth / FEWEST_ACROSS);
+  if (size / coarse ** 2 > MOST_OF_ALL) return tracedBed(outline, fine);
   const laid = tracedBed(outline, coarse);
+  const along = alongOf(laid);
   const raised = new Float64Array(laid.channel.axis.length);
   for (let round = 0; round < ROUNDS; round++) {
-    const work = solved(bedRaised(laid, raised), outline.flow.discharge);
+    const work = solved(bedRaised(laid, along, raised), outline.flow.discharge);
     const field = yield* telling(work, (done) => (round + done) / ROUNDS);
     if (!field) break;
-    const deeper = deeperBySection(laid, field);
+    const deeper = deeperBySection(laid, along, field);
     for (let k = 0; k < raised.length; k++) raised[k]! += deeper[k]!;
   }
-  return tracedBed(outline, plain.cell, raised);
+  return tracedBed(outline, fine, raised);
 }
 
-/** With its depths, under a surface so much higher, m, at each point of the axis. */
-const bedRaised = (bed: TracedBed, raised: Float64Array): TracedBed => ({
-  ...bed,
-  z: bed.z.map((z, k) => z + alongAxis(bed.channel, raised, alongOf(bed, k))),
-});
+/** Distance along the channel of each cell, m. */
+const alongOf = ({ channel, z, nx, cell, origin: [x, y] }: TracedBed): Float64Array =>
+  z.map((_, k) => placeIn(channel, [x + ((k % nx) + 0.5) * cell, y + (Math.floor(k / nx) + 0.5) * cell]).s);
 
-/** Distance along the channel of a cell, m. */
-const alongOf = ({ channel, nx, cell, origin }: TracedBed, k: number): number =>
-  placeIn(channel, [origin[0] + ((k % nx) + 0.5) * cell, origin[1] + (Math.floor(k / nx) + 0.5) * cell]).s;
+/** With its depths, under a surface so much higher, m, at each point of the axis. */
+const bedRaised = (bed: TracedBed, along: Float64Array, raised: Float64Array): TracedBed => ({
+  ...bed,
+  z: bed.z.map((z, k) => z + alongAxis(bed.channel, raised, along[k]!)),
+});
 
 /** Nothing where so coarse a bed carries no water: it is then left as it was laid. */
 function* solved(bed: TracedBed, discharge: number): Generator<number, Field | undefined> {
@@ -77,14 +77,14 @@ function* solved(bed: TracedBed, discharge: number): Generator<number, Field | u
 }
 
 /** How much deeper than drawn the solved water is, m, at each point of the axis. */
-function deeperBySection(bed: TracedBed, field: Field): Float64Array {
+function deeperBySection(bed: TracedBed, along: Float64Array, field: Field): Float64Array {
   const { channel, depth } = bed;
   const points = channel.axis.length;
   const sum = new Float64Array(points);
   const count = new Float64Array(points);
   for (let k = 0; k < depth.length; k++) {
     if (depth[k]! < LEAST || field.depth[k]! < LEAST) continue;
-    const point = Math.min(points - 1, Math.max(0, Math.round(alongOf(bed, k) / channel.step)));
+    const point = Math.min(points - 1, Math.max(0, Math.round(along[k]! / channel.step)));
     sum[point]! += field.depth[k]! - depth[k]!;
     count[point]!++;
   }

@@ -80,7 +80,7 @@ const LEAST = 0.02;
 /** Cells across a channel, and their bounds, m, where none are asked for. Own choice: eddies need about twenty. */
 const ACROSS = 24;
 const CELLS: readonly [number, number] = [0.5, 2];
-const cellFor = ({ meanWidth }: Channel): number =>
+export const cellFor = ({ meanWidth }: Channel): number =>
   Math.min(CELLS[1], Math.max(CELLS[0], Math.round((2 * meanWidth) / ACROSS) / 2));
 
 /** Depths that kriging takes: it weighs each against each. A sounder's track is a survey of its own (survey.ts). */
