@@ -7,7 +7,7 @@ import { readArchive, writeArchive } from "../core/formats/archive";
 import { readBook } from "./book";
 import { Database } from "./database";
 import { addTraced, deepenTraced, draftOf, keepDraft, keepPicture, pictureOf, retrace } from "./drawings";
-import { takeFittedBed } from "./reaches";
+import { patchReach, takeFittedBed } from "./reaches";
 import { addFeature, addWaterReadings } from "./reaches";
 
 const line = (id: "left-bank" | "right-bank", y: number) => ({
@@ -131,8 +131,11 @@ test("a fit that moved the bed is taken for that bed alone, and undone only whil
   const undo = await takeFittedBed(db, "r", reach.bed, fit);
   expect((await db.reaches.get("r"))!.reach).toMatchObject({ roughness: 0.03, bed: fit.bed });
   await expect(takeFittedBed(db, "r", reach.bed, fit)).rejects.toThrow("bed-changed");
+  // Roughness that was set since stays when the fit is taken back.
+  const since = await patchReach(db, "r", { roughness: 0.05 });
   await undo();
-  expect((await db.reaches.get("r"))!.reach).toEqual(reach);
+  expect((await db.reaches.get("r"))!.reach).toEqual({ ...reach, roughness: 0.05 });
   await expect(undo()).rejects.toThrow("bed-changed");
+  await since();
   await db.delete();
 });

@@ -78,19 +78,24 @@ export const takeFittedBed = (
   id: string,
   from: Reach["bed"],
   { bed, roughness, downstream }: Reach,
-): Promise<Undo> =>
-  changeReach(
+): Promise<Undo> => {
+  const fields = { bed, roughness, downstream };
+  const demandBed = (reach: Reach, known: Reach["bed"]) => {
+    if (!same(reach.bed, known)) throw new InputError("bed-changed");
+  };
+  return changeReach(
     db,
     id,
     (reach) => {
-      if (!same(reach.bed, from)) throw new InputError("bed-changed");
-      return { ...reach, bed, roughness, downstream };
+      demandBed(reach, from);
+      return { ...reach, ...fields };
     },
     (reach, before) => {
-      if (!same(reach.bed, bed)) throw new InputError("bed-changed");
-      return { ...reach, bed: from, roughness: before.roughness, downstream: before.downstream };
+      demandBed(reach, bed);
+      return unpatched<Reach>(reach, before, fields);
     },
   );
+};
 
 const featuresOf = (reach: Reach) => identified(reach.features ?? []);
 
