@@ -12,7 +12,7 @@ import type { Command } from "./command";
 
 export const trace: Command = {
   usage: "FILE.geojson --discharge Q [--depths CSV] [--slope M_PER_M] [--roughness N] [--cell M]",
-  about: `Lays the bed of a reach under an outline; Q is the flow in m3/s on the day it was seen. Output: a reach (low-heron/reach@1, its bed of kind grid) with traced.
+  about: `Lays the bed of a reach under an outline; Q is the flow in m3/s on the day it was seen. The bed is brought under the surface that the solver gives at Q; the outlet's slope is what its own depths need. Output: a reach (low-heron/reach@1, its bed of kind grid) with traced.
 traced: heading (degrees from north, where the river runs to), length, width, manning, depths, outside, uncertainty, rejected[]. Of the depths, outside lie beyond the banks and are not used. uncertainty is the median standard deviation of the bed, m. rejected[] goes by feature of the outline or line of the depths.
 FILE.geojson (RFC 7946) has lines of kind left-bank and right-bank, each from its upstream end. Without them, lines of kind width lie across a line of kind middle.
 Points are of kind riffle, pool, pool-head, pool-tail, deep-side, inflow or boulder (diameter, height). Those of kind depth have depth in m, or ankle, shin, knee, thigh, waist, chest; discharge, m3/s, where it was taken at another flow. Lines are of kind log, log-jam and wall (width, height), weed, overhang and undercut (width); a Polygon is an island. Inflows are read and not used.

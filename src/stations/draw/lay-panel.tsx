@@ -118,7 +118,9 @@ function Keep({ traced, station }: { traced: Stage<TracedReach>; station: string
   const here = useRef(true);
   useEffect(() => {
     here.current = true;
-    return () => void (here.current = false);
+    return () => {
+      here.current = false;
+    };
   }, []);
   const { save, fault, busy } = useSave(() => {
     if (useDrawing.getState().id === id) closeDraft();
