@@ -111,8 +111,15 @@ test("gauge: --backtest tells the forecast's track record; WaterML 2.0 by name o
   const path = file("long.csv", gaugeCsv(now - 500 * 24 * 3_600_000, now));
   const out = run("gauge", path, "--backtest") as unknown as {
     backtest: { hours: number; medianError: number; persistenceError: number; coverage80: number; cases: number }[];
+    regime: string;
+    forecast: { at: string; p10: number; p50: number; p90: number }[];
   };
-  expect(out.backtest.map((one) => one.hours)).toEqual([12, 24, 48]);
+  expect(out.regime).toBe("rain-fed");
+  expect(out.forecast.map(({ at }) => Date.parse(at) - now)).toEqual(
+    Array.from({ length: 72 }, (_, h) => (h + 1) * 3_600_000),
+  );
+  for (const { p10, p50, p90 } of out.forecast) expect(p10 <= p50 && p50 <= p90).toBe(true);
+  expect(out.backtest.map((one) => one.hours)).toEqual([3, 6, 12, 24, 48, 72, 120]);
   for (const one of out.backtest) expect(one.medianError).toBeLessThan(one.persistenceError);
   const xml = file(
     "a.xml",

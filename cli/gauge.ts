@@ -5,24 +5,30 @@ import { DATE_ORDERS } from "../src/core/formats/date-order";
 import { readGaugeFile, STATED_FORMATS } from "../src/core/formats/gauge-file";
 import { backtest } from "../src/core/gauge/backtest";
 import { loneJumps } from "../src/core/gauge/lone-jumps";
+import { forecastFlow } from "../src/core/gauge/forecast/flow-forecast";
+import { HORIZON } from "../src/core/gauge/forecast";
+import { regimeOf } from "../src/core/gauge/regime";
+import { HOUR, type Series } from "../src/core/gauge/series";
 import { joinRecords, seriesOf, summariseGauge } from "../src/core/gauge/summary";
 import { messageText } from "../src/words/messages";
-import { choiceOption, instantOption, readText } from "./arguments";
+import { boundedOption, choiceOption, instantOption, readText } from "./arguments";
 import type { Command } from "./command";
 
 export const gauge: Command = {
-  usage: `FILE… [--format ${STATED_FORMATS.join("|")}] [--at ISO] [--zone IANA] [--dates dmy|mdy] [--backtest]`,
-  about: `Reads a gauge file and says what the river is doing. Output: station, series[], rejected[], lines, codes, notes, suspect[], now, recession.
+  usage: `FILE… [--format ${STATED_FORMATS.join("|")}] [--at ISO] [--zone IANA] [--dates dmy|mdy] [--hours N] [--backtest]`,
+  about: `Reads a gauge file and says what the river is doing. Output: station, series[], rejected[], lines, codes, notes, suspect[], now, recession, regime, forecast[].
 exceedance is the fraction (0..1) of the season's record at or above the discharge; ratePerHour is d(ln Q)/dt, 1/h.
---backtest adds backtest[]: the five-day forecast tried on the held-out last year (errors are medians of |forecast - truth|/truth).
+regime is what makes the river rise and fall, null for a record under 60 days. forecast[] is the flow ahead, m3/s, for --hours N (72; 120 at most), empty where the record bears none.
+--backtest adds backtest[]: the forecast tried on the held-out last year (errors are medians of |forecast - truth|/truth), against no change, yesterday and last week at the same hour.
 series[].gaps counts the stretches without a reading, longer than half as long again as the usual step; suspect[] the lone leaps of discharge or stage while the other stands still (they are kept).
 Times without an offset are read in --zone, or as UTC; dates that could have the day or month first need --dates. Several files are joined into one record; of two readings at one instant the later file wins. Each data line is read, a gap or rejected: lines counts them; rejected lists the bad ones with their reasons (5000 at most); agency codes such as Ice count as missing.`,
-  options: { format: true, at: true, zone: true, dates: true, backtest: false },
+  options: { format: true, at: true, zone: true, dates: true, hours: true, backtest: false },
   run: (args) => {
     if (args.positional.length === 0)
       throw new InputError("missing-argument", { what: "a gauge file, or several of one station" });
     const format = choiceOption(args, "format", STATED_FORMATS, "auto");
     const at = instantOption(args, "at");
+    const hours = boundedOption(args, "hours", 1, HORIZON / HOUR, 72);
     const dates = args.values.dates === undefined ? undefined : choiceOption(args, "dates", DATE_ORDERS, "dmy");
     const files = args.positional.map((file) => ({
       file,
@@ -53,7 +59,14 @@ Times without an offset are read in --zone, or as UTC; dates that could have the
       })),
       now,
       recession,
+      regime: discharge ? regimeOf(discharge) : null,
+      forecast: discharge && now ? forecastOf(discharge, Date.parse(now.at), hours) : [],
       ...(args.flags.has("backtest") ? { backtest: discharge ? backtest(discharge) : [] } : {}),
     };
   },
 };
+
+const forecastOf = (discharge: Series, at: number, hours: number) =>
+  (forecastFlow(discharge, at)?.points ?? [])
+    .filter(({ time }) => time > at && time <= at + hours * HOUR)
+    .map(({ time, low, median, high }) => ({ at: new Date(time).toISOString(), p10: low, p50: median, p90: high }));

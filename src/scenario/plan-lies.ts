@@ -45,9 +45,13 @@ const SAME = 1.15;
 export function planFlows(outlook: Pick<Outlook, "flow"> | null, to: number): number[] {
   if (!outlook?.flow) return [];
   const { discharge, points } = outlook.flow;
-  const path = [discharge, ...points.filter((point) => point.time <= to).map((point) => point.median)];
+  // A dry bed, and one that the tide runs up, have no water that could be read.
+  const path = [discharge, ...points.filter((point) => point.time <= to).map((point) => point.median)].filter(
+    (flow) => flow > 0,
+  );
+  if (path.length === 0) return [];
   const flows = [Math.min(...path), Math.max(...path)].map(roundFlow);
-  return flows[1]! / flows[0]! < SAME ? [roundFlow(discharge)] : flows;
+  return flows[1]! / flows[0]! < SAME ? [roundFlow(path[0]!)] : flows;
 }
 
 /** The water of a reach that a plan wants read: at each flow, how. */

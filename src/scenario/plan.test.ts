@@ -91,7 +91,9 @@ test("flows that are looked at: from the least to the most that the middle of th
     flow: {
       from: NOW,
       discharge: 8,
-      method: "neighbours" as const,
+      method: "combined" as const,
+      ways: [],
+      step: 6 * 3_600_000,
       points: medians.map((median, k) => ({ time: NOW + (k + 1) * DAY, low: median, median, high: median })),
       paths: [],
     },

@@ -52,9 +52,10 @@ export const MODELS: readonly {
 }[] = [
   {
     name: "River forecast",
-    knows: "What this river did from states like today’s over its record, and how often such forecasts were right.",
+    knows:
+      "What this river did from states like today’s, at this hour and on this weekday, and how often such forecasts were right.",
     unknown:
-      "Tomorrow’s rain, dam gates, ice, or moving wood. With under half a year of record it only forecasts the fall.",
+      "Tomorrow’s rain, a dam off its usual hours, ice, or moving wood. With two weeks of record it only forecasts the fall.",
   },
   {
     name: "The flow of a reach",

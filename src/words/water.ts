@@ -1,4 +1,7 @@
 import type { Barometer } from "../core/gauge/barometer";
+import type { Forecast } from "../core/gauge/forecast";
+import type { FlowWay } from "../core/gauge/forecast/way-names";
+import type { Regime } from "../core/gauge/regime";
 import type { MoonPhase } from "../core/gauge/sky";
 import type { Derived } from "../core/gauge/summary";
 import type { WarmthClass, WarmthKind } from "../core/gauge/warmth";
@@ -31,6 +34,37 @@ export const MOON_NAMES: Record<MoonPhase, string> = {
   "last-quarter": "last quarter",
   "waning-crescent": "waning crescent",
 };
+
+const REGIME_NAMES: Record<Regime, string> = {
+  "rain-fed": "fed by rain",
+  "groundwater-fed": "fed by springs",
+  "snow-fed": "fed by snow melt",
+  released: "released from a dam",
+  tidal: "tidal",
+  lowland: "slow to rise, as in lowland or below a lake",
+  intermittent: "dry at times",
+};
+
+const FLOW_WAY_NAMES: Record<FlowWay, string> = {
+  persistence: "no change",
+  yesterday: "yesterday at the same hour",
+  daily: "the daily rise and fall of the last days",
+  lastWeek: "last week at the same hour",
+  weekly: "the last weeks at that hour of that weekday",
+  recent: "the middle of the last two weeks",
+  neighbours: "what followed past states most like today",
+  sameHour: "what followed past states like today at this hour",
+  recession: "its fall without rain",
+};
+
+/** Where a forecast of flow comes from, and what kind of river it is for. */
+export function forecastSource({ method, ways, paths }: Forecast, regime: Regime | null): string {
+  if (method === "recession")
+    return "The fall without rain, from this river’s recessions (Brutsaert & Nieber 1977). The record is too short to test other ways. The band is 10 to 90 %.";
+  const named = ways.map(({ way }) => FLOW_WAY_NAMES[way]).join(", and ");
+  const river = regime ? `By its record this river is ${REGIME_NAMES[regime]}. ` : "";
+  return `${river}A day ahead the forecast goes by ${named}: that was nearest on this record. The band holds 80 % of its errors at the ${paths.length} times most like now. Future rain counts only as in the past.`;
+}
 
 const PACE = { slow: " slowly", plain: "", quick: " quickly", "very-rapid": " very rapidly" } as const;
 

@@ -1,7 +1,7 @@
 import { linearRegression, quantileSorted, standardDeviation } from "simple-statistics";
 import normalQuantile from "@stdlib/stats-base-dists-normal-quantile";
-import { BAND, type Forecast, type ForecastPoint, STEP, type Steps, stepsOf } from "./forecast";
-import { readingAt, type Series } from "./series";
+import { BAND, type Forecast, type ForecastPoint } from "./forecast";
+import { HOUR, readingAt, type Series } from "./series";
 
 /**
  * Turbidity against flow by limb: ln T = a + b ln Q on the rise and on the fall apart, since a rising river is dirtier
@@ -15,6 +15,28 @@ export interface TurbidityRating {
   /** How much of a departure from it is left after six hours. */
   memory: number;
   count: number;
+}
+
+/** Turbidity is looked at every six hours. Common practice, no source. */
+const STEP = 6 * HOUR;
+
+/** ln Q every six hours of a record, from the last true reading of the six hours before: NaN where there is none. */
+interface Steps {
+  start: number;
+  lnQ: Float64Array;
+}
+
+function stepsOf(discharge: Series): Steps {
+  const first = discharge.times[0];
+  if (first === undefined) return { start: 0, lnQ: new Float64Array(0) };
+  const start = Math.ceil(first / STEP) * STEP;
+  const count = Math.max(0, Math.floor((discharge.times.at(-1)! - start) / STEP) + 1);
+  const lnQ = new Float64Array(count);
+  for (let k = 0; k < count; k++) {
+    const q = readingAt(discharge, start + k * STEP, STEP / 2);
+    lnQ[k] = q !== null && q > 0 ? Math.log(q) : NaN;
+  }
+  return { start, lnQ };
 }
 
 /** A six-hour rise in ln Q over this counts as rising. Common practice, no source. */
@@ -88,19 +110,26 @@ export function forecastTurbidity(
 ): ForecastPoint[] {
   const known = now !== null && now > 0;
   const start = known ? Math.log(now) - expected(rating, Math.log(forecast.discharge), risingNow) : 0;
-  return forecast.points.map(({ time }, h): ForecastPoint => {
-    const left = rating.memory ** (h + 1);
-    const fresh = rating.scatter * Math.sqrt(1 - (known ? left ** 2 : 0));
-    const values = forecast.paths
-      .flatMap((path) => {
-        const [lnQ, before] = [Math.log(path[h]!), Math.log(h === 0 ? forecast.discharge : path[h - 1]!)];
-        const middle = expected(rating, lnQ, isRise(before, lnQ)) + start * left;
-        return SPREAD.map((z) => Math.exp(middle + z * fresh));
-      })
-      .sort((a, b) => a - b);
-    const [low, median, high] = BAND.map((q) => quantileSorted(values, q)) as [number, number, number];
-    return { time, low, median, high };
-  });
+  const each = Math.max(1, Math.round(STEP / forecast.step));
+  return forecast.points
+    .filter((_, h) => (h + 1) % each === 0)
+    .map(({ time }, n): ForecastPoint => {
+      const h = (n + 1) * each - 1;
+      const left = rating.memory ** (((h + 1) * forecast.step) / STEP);
+      const fresh = rating.scatter * Math.sqrt(1 - (known ? left ** 2 : 0));
+      const values = forecast.paths
+        .flatMap((path) => {
+          const [q, before] = [path[h]!, n === 0 ? forecast.discharge : path[h - each]!];
+          // Of a bed without water nothing is seen.
+          if (!(q > 0) || !(before > 0)) return [];
+          const middle = expected(rating, Math.log(q), isRise(Math.log(before), Math.log(q))) + start * left;
+          return SPREAD.map((z) => Math.exp(middle + z * fresh));
+        })
+        .sort((a, b) => a - b);
+      if (values.length === 0) return { time, low: NaN, median: NaN, high: NaN };
+      const [low, median, high] = BAND.map((q) => quantileSorted(values, q)) as [number, number, number];
+      return { time, low, median, high };
+    });
 }
 
 /** Five even slices of a normal spread, by their middles. */

@@ -5,8 +5,10 @@ import { forecastTurbidity, isRisingAt, type TurbidityRating, turbidityRating } 
 import { DEFAULT_CLARITY_FIT } from "./clarity-fit";
 import { visibleDepthFromTurbidity } from "./clarity";
 import { type SeasonTable, seasonTable } from "./exceedance";
-import { type Forecast, forecastFlow, type ForecastPoint } from "./forecast";
+import type { Forecast, ForecastPoint } from "./forecast";
+import { forecastFlow } from "./forecast/flow-forecast";
 import { type Recession, recession } from "./recession";
+import { type Regime, regimeOf } from "./regime";
 import { readingAt, knownBy } from "./series";
 import { type GaugeRecord, seriesOf } from "./summary";
 import { forecastTemperature, type Swing, swingAt, type WarmthPoint } from "./temperature";
@@ -21,6 +23,8 @@ export interface Outlook {
   recession: Recession | null;
   parts: FlowParts | null;
   flow: Forecast | null;
+  /** What makes the river rise and fall. */
+  regime: Regime | null;
   /** Lowest discharge on record, m3/s. */
   lowest: number | null;
   /** NTU. */
@@ -45,7 +49,7 @@ export function outlookOf(record: GaugeRecord, at: number): Outlook {
   const flow = discharge ? forecastFlow(discharge, at) : null;
   const rating = discharge && turbidity ? turbidityRating(discharge, turbidity) : null;
   const clearing =
-    flow && rating
+    flow && flow.discharge > 0 && rating
       ? forecastTurbidity(rating, flow, readingAt(turbidity, at), isRisingAt(discharge!, flow.from))
       : null;
   const depth = (reading: number) => visibleDepthFromTurbidity(reading, record.clarityFit ?? DEFAULT_CLARITY_FIT);
@@ -55,6 +59,7 @@ export function outlookOf(record: GaugeRecord, at: number): Outlook {
     recession: discharge ? recession(discharge) : null,
     parts: discharge ? flowParts(discharge, at) : null,
     flow,
+    regime: whole ? regimeOf(whole) : null,
     lowest: whole ? lowestOf(whole.values) : null,
     turbidity: clearing,
     turbidityFit: rating && { scatter: rating.scatter, count: rating.count },

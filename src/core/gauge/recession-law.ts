@@ -17,9 +17,9 @@ export interface RecessionLaw {
 const EXPONENT = { least: 1, most: 3 };
 const LEAST_SPAN = 1.5;
 
-/** Fitted on logs over all falls of six-hourly points, a then for each fall by itself; null with fewer than three. */
-export function recessionLaw(points: readonly FlowPoint[]): RecessionLaw | null {
-  const falls = recessionSegments(points).map(ratesOf);
+/** Fitted on logs over all falls of points a step apart, a then for each fall by itself; null with fewer than three. */
+export function recessionLaw(points: readonly FlowPoint[], step?: number): RecessionLaw | null {
+  const falls = recessionSegments(points, step).map(ratesOf);
   if (falls.length < LEAST_SEGMENTS) return null;
   const all = falls.flat();
   const xs = all.map(([x]) => x);

@@ -42,13 +42,13 @@ export function boxed(discharge: Series): FlowPoint[] {
     .map(([index, box]) => ({ time: (index + 0.5) * STEP, lnQ: box.sum / box.count }));
 }
 
-/** The unbroken falls of six-hourly points, from when the runoff of the peak is through, that last long enough. */
-export function recessionSegments(points: readonly FlowPoint[]): FlowPoint[][] {
+/** The unbroken falls of points a step (ms) apart, from when the peak's runoff is through, that last long enough. */
+export function recessionSegments(points: readonly FlowPoint[], step = STEP): FlowPoint[][] {
   const falls: FlowPoint[][] = [];
   let start = 0;
   for (let k = 1; k <= points.length; k++) {
     const goesOn =
-      k < points.length && points[k]!.lnQ < points[k - 1]!.lnQ && points[k]!.time - points[k - 1]!.time < 1.5 * STEP;
+      k < points.length && points[k]!.lnQ < points[k - 1]!.lnQ && points[k]!.time - points[k - 1]!.time < 1.5 * step;
     if (goesOn) continue;
     const fall = points.slice(start, k).filter((point) => point.time - points[start]!.time >= AFTER_PEAK);
     if (fall.length >= 4 && fall.at(-1)!.time - fall[0]!.time >= SHORTEST_FALL) falls.push(fall);

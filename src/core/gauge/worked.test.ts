@@ -6,7 +6,7 @@ import { DEFAULT_CLARITY_FIT, fitClarity } from "./clarity-fit";
 import { envelope } from "./envelope";
 import { dayOfYear, seasonRecord, seasonTable } from "./exceedance";
 import { gaugeByFloats } from "./float-gauging";
-import { type Forecast, analoguesOf, nearestNeighbours, stateAt, STEP, stepsOf, timeUnder } from "./forecast";
+import { type Forecast, timeUnder } from "./forecast";
 import { drawDown } from "./impounded";
 import { lightAt, sunAltitude } from "./light";
 import { outlookOf, forecastSkill } from "./outlook";
@@ -23,6 +23,7 @@ import { trendAt } from "./trend";
 /**
  * Worked figures: each is put together by hand from the formula named beside it, on records made for it.
  */
+const STEP = 6 * 3_600_000;
 const start = Date.UTC(2025, 0, 1);
 const hourly = (values: readonly number[], parameter: Parameter = "discharge") =>
   seriesFrom(
@@ -156,7 +157,9 @@ describe("turbidity", () => {
   const path = (values: readonly number[]): Forecast => ({
     from: start,
     discharge: 10,
-    method: "neighbours",
+    method: "combined",
+    ways: [],
+    step: STEP,
     points: values.map((q, h) => ({ time: start + (h + 1) * STEP, low: q, median: q, high: q })),
     paths: [Float64Array.from(values)],
   });
@@ -429,63 +432,14 @@ describe("the year's record", () => {
 });
 
 describe("forecast", () => {
-  test("steps take the last true reading of three hours; gaps, dry readings and an empty record are none", () => {
-    const steps = stepsOf(hours(31, (k) => (k === 12 ? 0 : k >= 16 && k <= 24 ? NaN : 1 + k)));
-    expect(steps.start).toBe(start);
-    expect(Array.from(steps.lnQ, (x) => (Number.isNaN(x) ? null : Math.round(Math.exp(x))))).toEqual([
-      1,
-      7,
-      null,
-      16,
-      null,
-      31,
-    ]);
-    expect(stepsOf(seriesFrom("discharge", [])).lnQ).toHaveLength(0);
-    const state = stateAt(steps, 1);
-    expect(state[0]).toBeCloseTo(Math.log(7), 12);
-    expect(state[1]).toBeCloseTo(Math.log(7), 12);
-  });
-
-  test("the library holds the states whose day before and five days after are whole, scaled by their spread", () => {
-    const lnQ = Float64Array.from({ length: 60 }, (_, k) => Math.sin(k));
-    lnQ[50] = NaN;
-    const library = analoguesOf({ start, lnQ });
-    // From step 4; each needs k - 4, k - 1, k and the twenty after it.
-    expect(library.indices).toEqual(Array.from({ length: 26 }, (_, k) => k + 4));
-    const levels = library.indices.map((k) => lnQ[k]!);
-    const mean = levels.reduce((a, b) => a + b, 0) / levels.length;
-    const deviation = Math.sqrt(levels.reduce((a, b) => a + (b - mean) ** 2, 0) / levels.length);
-    expect(library.scale[0]).toBeCloseTo(deviation, 9);
-    expect(library.states[3 * 5]! * library.scale[0]).toBeCloseTo(lnQ[9]!, 9);
-    const early = analoguesOf({ start, lnQ }, start + 35 * STEP);
-    expect(early.indices).toHaveLength(26);
-    const known = levels.slice(0, 12);
-    const knownMean = known.reduce((a, b) => a + b, 0) / 12;
-    expect(early.scale[0]).toBeCloseTo(Math.sqrt(known.reduce((a, b) => a + (b - knownMean) ** 2, 0) / 12), 9);
-  });
-
-  test("neighbours: the nearest sixty, two of a day at most, none whose outcome came later; none from half a year or less", () => {
-    const lnQ = Float64Array.from({ length: 1200 }, (_, k) => Math.sin(k / 9) + 0.3 * Math.sin(k / 4.3));
-    const library = analoguesOf({ start, lnQ });
-    const state = stateAt(library.steps, 600);
-    const paths = nearestNeighbours(library, state);
-    expect(paths).toHaveLength(60);
-    // The state itself is its own nearest: its path is what came.
-    expect(paths[0]!.length).toBe(20);
-    expect(paths[0]![3]).toBeCloseTo(lnQ[604]! - lnQ[600]!, 12);
-    const until = start + 900 * STEP;
-    const before = nearestNeighbours(library, state, until);
-    expect(before.length).toBeGreaterThanOrEqual(40);
-    expect(before[0]![0]).toBeCloseTo(lnQ[601]! - lnQ[600]!, 12);
-    expect(nearestNeighbours(library, state, start + 700 * STEP)).toEqual([]);
-  });
-
   test("first passage: exact between two steps of an exponential fall; of a recession the three paths are the band", () => {
     const fall = (k: number) => Float64Array.from({ length: 20 }, (_, h) => 16 * Math.exp(-k * (h + 1)));
     const forecast: Forecast = {
       from: start,
       discharge: 16,
       method: "recession",
+      ways: [],
+      step: STEP,
       points: [],
       paths: [fall(0.3), fall(0.2), fall(0.1)],
     };
@@ -500,7 +454,7 @@ describe("forecast", () => {
     expect(never.share).toBeCloseTo(2 / 3, 12);
     const ten: Forecast = {
       ...forecast,
-      method: "neighbours",
+      method: "combined",
       paths: Array.from({ length: 10 }, (_, n) => fall(0.1 + 0.05 * n)),
     };
     const band = timeUnder(ten, 5);

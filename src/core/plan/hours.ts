@@ -90,7 +90,7 @@ export function planHours(
       discharge,
       low: levelAt(points, at, "low")!,
       high: levelAt(points, at, "high")!,
-      ratePerHour: q0 && q1 ? (Math.log(q1 / q0) / RATE_OVER) * HOUR : 0,
+      ratePerHour: q0 && q1 && q0 > 0 && q1 > 0 ? (Math.log(q1 / q0) / RATE_OVER) * HOUR : 0,
       // A higher river is a dirtier one.
       visibleDepth:
         (visibleDepth && levelAt(visibleDepth, at, path === "median" ? path : path === "high" ? "low" : "high")) ??

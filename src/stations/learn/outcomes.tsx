@@ -86,53 +86,58 @@ function Past({ past, system }: { past: Hindcast[]; system: UnitSystem }) {
   );
 }
 
+/** Leads that are drawn: Water has all of them as a table. */
+const SHOWN_HOURS = [6, 24, 72];
+
 /** Shares of the truths by tenths of what was said possible: level bars are an honest band. */
 function Calibration({ skill }: { skill: readonly ForecastSkill[] }) {
   if (skill.length === 0) return <p className="text-soft">The record is too short to test the forecast.</p>;
   return (
     <div className="grid grid-cols-1 gap-6 sm:grid-cols-3">
-      {skill.map(({ hours, tenths, cases, coverage80, medianError }) => {
-        const most = Math.max(...tenths.map((one) => one / cases), 0.2);
-        return (
-          <figure key={hours}>
-            <svg
-              viewBox="0 0 100 50"
-              role="img"
-              aria-label={`${hours} h ahead, by tenths of the forecast range: ${tenths.map((one) => `${figureText((100 * one) / cases, 0)} %`).join(", ")}`}
-              className="w-full"
-            >
-              {tenths.map((one, k) => {
-                const height = (44 * one) / cases / most;
-                return (
-                  // The tenths have no name but their place.
-                  <rect
-                    key={`tenth-${k + 1}`}
-                    x={k * 10 + 1}
-                    y={46 - height}
-                    width={8}
-                    height={height}
-                    fill="var(--reed)"
-                  />
-                );
-              })}
-              <line
-                x1={0}
-                x2={100}
-                y1={46 - 4.4 / most}
-                y2={46 - 4.4 / most}
-                stroke="var(--ink)"
-                strokeDasharray="2 2"
-                strokeWidth={0.6}
-              />
-              <line x1={0} x2={100} y1={46} y2={46} stroke="var(--edge)" strokeWidth={0.6} />
-            </svg>
-            <figcaption className="text-sm text-soft">
-              {hours} h ahead: {figureText(100 * coverage80, 0)} % of {figureText(cases, 0)} times in the band; error{" "}
-              {figureText(100 * medianError, 1)} % (median). Dashed: an honest forecast.
-            </figcaption>
-          </figure>
-        );
-      })}
+      {skill
+        .filter(({ hours }) => SHOWN_HOURS.includes(hours))
+        .map(({ hours, tenths, cases, coverage80, medianError }) => {
+          const most = Math.max(...tenths.map((one) => one / cases), 0.2);
+          return (
+            <figure key={hours}>
+              <svg
+                viewBox="0 0 100 50"
+                role="img"
+                aria-label={`${hours} h ahead, by tenths of the forecast range: ${tenths.map((one) => `${figureText((100 * one) / cases, 0)} %`).join(", ")}`}
+                className="w-full"
+              >
+                {tenths.map((one, k) => {
+                  const height = (44 * one) / cases / most;
+                  return (
+                    // The tenths have no name but their place.
+                    <rect
+                      key={`tenth-${k + 1}`}
+                      x={k * 10 + 1}
+                      y={46 - height}
+                      width={8}
+                      height={height}
+                      fill="var(--reed)"
+                    />
+                  );
+                })}
+                <line
+                  x1={0}
+                  x2={100}
+                  y1={46 - 4.4 / most}
+                  y2={46 - 4.4 / most}
+                  stroke="var(--ink)"
+                  strokeDasharray="2 2"
+                  strokeWidth={0.6}
+                />
+                <line x1={0} x2={100} y1={46} y2={46} stroke="var(--edge)" strokeWidth={0.6} />
+              </svg>
+              <figcaption className="text-sm text-soft">
+                {hours} h ahead: {figureText(100 * coverage80, 0)} % of {figureText(cases, 0)} times in the band; error{" "}
+                {figureText(100 * medianError, 1)} % (median). Dashed: an honest forecast.
+              </figcaption>
+            </figure>
+          );
+        })}
     </div>
   );
 }

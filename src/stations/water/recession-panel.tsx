@@ -3,7 +3,7 @@ import type { UnitSystem } from "../../words/quantity";
 import { useState } from "react";
 import { clarityClass } from "../../core/gauge/clarity";
 import type { ForecastSkill } from "../../core/gauge/backtest";
-import { timeUnder } from "../../core/gauge/forecast";
+import { type Forecast, timeUnder } from "../../core/gauge/forecast";
 import type { Outlook } from "../../core/gauge/outlook";
 import { DAY } from "../../core/gauge/series";
 import { entryText, entryUnit, showText } from "../../words/quantity";
@@ -12,6 +12,7 @@ import { messageText } from "../../words/messages";
 import { Panel } from "../../widgets/panel";
 import { TextField } from "../../widgets/field";
 import { moment } from "../../words/river";
+import { forecastSource } from "../../words/water";
 
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
@@ -47,12 +48,8 @@ export function RecessionPanel({
       ? { ok: true as const, value: suggested(outlook) }
       : parseQuantity(entry, "discharge", entryUnit("discharge", system));
   const level = wanted.ok && wanted.value > 0 ? wanted.value : undefined;
-  const source =
-    flow.method === "neighbours"
-      ? `Based on ${flow.paths.length} past states most like today (level, last six hours, last day). The band covers 80 % of them. Future rain counts only as in the past.`
-      : "The fall without rain, from this river’s recessions (Brutsaert & Nieber 1977). The record is too short to compare past states. The band is 10 to 90 %.";
   return (
-    <Panel title="The days ahead" source={source}>
+    <Panel title="The days ahead" source={forecastSource(flow, outlook.regime)}>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <TextField
           label="Flow at or below"
@@ -100,8 +97,8 @@ function passing(outlook: Outlook, level: number, now: number): string {
   const { early, median, late, share } = timeUnder(flow, level);
   if (median === null)
     return early === null
-      ? `Not expected within five days (${percent(share)} of similar past states reached it).`
-      : `Perhaps not within five days. At the earliest about ${moment(early, now)} (${percent(share)} of similar past states reached it).`;
+      ? `Not expected within five days (${percent(share)} of its paths get there).`
+      : `Perhaps not within five days. At the earliest about ${moment(early, now)} (${percent(share)} of its paths get there).`;
   const between = early !== null && early > now ? `between ${moment(early, now)} and` : "between now and";
   return `About ${moment(median, now)}, ${between} ${late === null ? "later than five days" : moment(late, now)}.`;
 }
@@ -117,10 +114,21 @@ function clearing(outlook: Outlook, now: number, system: UnitSystem): string {
   return `Clarity: ${today}, and ${clarityClass(change.median)} by about ${moment(change.time, now)} (visible to ${showText(change.median, "depth", system)}, ${showText(change.low, "depth", system)} to ${showText(change.high, "depth", system)}).`;
 }
 
+/** The least error of what needs no forecast. */
+function simpleRule({ persistenceError, yesterdayError, lastWeekError }: ForecastSkill): string {
+  const rules = [
+    [persistenceError, "no change"],
+    [yesterdayError, "yesterday"],
+    [lastWeekError, "last week"],
+  ] as const;
+  const [error, name] = rules.reduce((best, one) => (one[0] < best[0] ? one : best));
+  return `${percent(error)}, ${name}`;
+}
+
 /** How far such forecasts are to be believed: tried on the held-out end of the record. */
-function TrackRecord({ skill, method }: { skill: ForecastSkill[] | undefined; method: "neighbours" | "recession" }) {
+function TrackRecord({ skill, method }: { skill: ForecastSkill[] | undefined; method: Forecast["method"] }) {
   if (method === "recession")
-    return <p className="mt-2 text-sm text-soft">No track record: testing needs more than half a year of data.</p>;
+    return <p className="mt-2 text-sm text-soft">No track record: testing needs more data.</p>;
   if (!skill)
     return (
       <p role="status" className="mt-2 text-sm text-soft">
@@ -132,14 +140,15 @@ function TrackRecord({ skill, method }: { skill: ForecastSkill[] | undefined; me
   return (
     <table className="mt-3 w-full text-left max-sm:text-[max(14px,min(1rem,4vw))]">
       <caption className="pb-1 text-left text-sm text-soft">
-        Tested {skill[0]!.cases} times on the last year of data, using only what was known then:
+        Tested {skill[0]!.cases} times on the last year, or the last third of a shorter record, using only what was
+        known then. Errors are medians. The simple rule is the best of no change, yesterday and last week at that hour.
       </caption>
       <thead>
         <tr className="text-sm text-soft">
-          <th className="font-normal">Horizon</th>
-          <th className="font-normal">Median error</th>
-          <th className="font-normal">No-change error</th>
-          <th className="font-normal">In the 80 % band</th>
+          <th className="font-normal">Ahead</th>
+          <th className="font-normal">Error</th>
+          <th className="font-normal">Simple rule</th>
+          <th className="font-normal">In the band</th>
         </tr>
       </thead>
       <tbody>
@@ -149,7 +158,7 @@ function TrackRecord({ skill, method }: { skill: ForecastSkill[] | undefined; me
               {one.hours} h
             </th>
             <td className="font-semibold">{percent(one.medianError)}</td>
-            <td>{percent(one.persistenceError)}</td>
+            <td className="max-sm:text-sm">{simpleRule(one)}</td>
             <td>{percent(one.coverage80)}</td>
           </tr>
         ))}

@@ -70,13 +70,15 @@ test("the days ahead: when it is down to a flow, and how far such forecasts are 
       hours: 24,
       medianError: 0.08,
       persistenceError: 0.2,
+      yesterdayError: 0.15,
+      lastWeekError: NaN,
       coverage80: 0.79,
       cases: 300,
       tenths: [1, 1, 1, 1, 1, 1, 1, 1, 1, 1],
     },
   ];
   rerender(<RecessionPanel outlook={outlook} skill={skill} now={at} system="metric" />);
-  expect(screen.getByRole("row", { name: "24 h 8 % 20 % 79 %" })).toBeInTheDocument();
+  expect(screen.getByRole("row", { name: "24 h 8 % 15 %, yesterday 79 %" })).toBeInTheDocument();
   rerender(<RecessionPanel outlook={outlook} skill={[]} now={at} system="metric" />);
   expect(screen.getByText(/too short to test/)).toBeInTheDocument();
   rerender(<RecessionPanel outlook={{ ...outlook, flow: null }} skill={[]} now={at} system="metric" />);

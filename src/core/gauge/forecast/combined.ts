@@ -1,0 +1,112 @@
+import { HOUR } from "../series";
+import type { FlowGrid } from "./flow-grid";
+import { middleOf } from "./middle";
+import type { Trials } from "./trials";
+
+/**
+ * Ways combined (Bates & Granger 1969, Oper. Res. Q. 20, 451): at each lead the one, or the two by halves, that erred
+ * least in the trials, by the mean and by the middle of the errors alike; between leads their weights run straight.
+ */
+const LEAD_HOURS = [1, 3, 6, 12, 24, 36, 48, 72, 96, 120] as const;
+
+export interface Weights {
+  /** Steps ahead of each lead that the grid has, in order. */
+  leads: number[];
+  /** For each lead, a weight for each way; they sum to 1. */
+  of: number[][];
+}
+
+export const leadsOf = ({ step }: Pick<FlowGrid, "step">): number[] =>
+  LEAD_HOURS.map((hours) => (hours * HOUR) / step).filter((steps) => Number.isInteger(steps));
+
+/** Fewest trials that weights are told from. Common practice, no source. */
+export const LEAST_TRIALS = 60;
+/** How much better than one way two must be, and others than those of the lead before. Own choice. */
+const FOR_TWO = 0.02;
+const FOR_OTHERS = 0.06;
+
+/** Null with too few trials. `known`: only trials before this one count. */
+export function weightsOf(trials: Trials, leads: readonly number[], known: number): Weights | null {
+  const of: number[][] = [];
+  for (const lead of leads) {
+    const weights = weightsAt(trials, lead - 1, known, of.at(-1));
+    if (!weights) return null;
+    of.push(weights);
+  }
+  return { leads: [...leads], of: of.map((own, l) => smoothed(own, of[l - 1] ?? own, of[l + 1] ?? own)) };
+}
+
+/** With a quarter of the weights of the leads beside it: a forecast has no kink where another way takes over. */
+const smoothed = (own: readonly number[], before: readonly number[], after: readonly number[]): number[] =>
+  own.map((share, way) => share / 2 + (before[way]! + after[way]!) / 4);
+
+/** A way with itself, or two by halves, and how they erred. */
+interface Option {
+  a: number;
+  b: number;
+  mean: number;
+  middle: number;
+}
+
+function weightsAt(
+  { names, said, came, ahead }: Trials,
+  h: number,
+  known: number,
+  before?: readonly number[],
+): number[] | null {
+  const all = Array.from({ length: known }, (_, n) => n * ahead + h).filter((at) => !Number.isNaN(came[at]!));
+  // A way that mostly cannot tell does not keep the others from being weighed.
+  const able = [...names.keys()].filter(
+    (way) => all.filter((at) => !Number.isNaN(said[way]![at]!)).length > all.length / 2,
+  );
+  const common = all.filter((at) => able.every((way) => !Number.isNaN(said[way]![at]!)));
+  if (common.length < LEAST_TRIALS) return null;
+  const errors = able.map((way) => Float64Array.from(common, (at) => said[way]![at]! - came[at]!));
+  const off = new Float64Array(common.length);
+  /** One way, or two by halves. */
+  const tried = (a: number, b: number): Option => {
+    const [one, other] = [errors[a]!, errors[b]!];
+    let sum = 0;
+    for (let n = 0; n < off.length; n++) {
+      off[n] = Math.abs((one[n]! + other[n]!) / 2);
+      sum += off[n]!;
+    }
+    return { a, b, mean: sum / off.length, middle: middleOf(off, off.length, 1) };
+  };
+  const options = able.flatMap((_, a) => able.slice(a).map((_, more) => tried(a, a + more)));
+  const [mean, middle] = [Math.min(...options.map((one) => one.mean)), Math.min(...options.map((one) => one.middle))];
+  const weightsBy = ({ a, b }: Option) =>
+    names.map((_, way) => (able[a] === way ? 0.5 : 0) + (able[b] === way ? 0.5 : 0));
+  const cost = (one: Option) =>
+    one.mean / (mean || 1) +
+    one.middle / (middle || 1) +
+    (one.a === one.b ? 0 : FOR_TWO) +
+    (before && weightsBy(one).some((share, way) => share !== before[way]) ? FOR_OTHERS : 0);
+  const best = options.reduce((one, other) => (cost(other) < cost(one) ? other : one));
+  return weightsBy(best);
+}
+
+/** The weights at a number of steps ahead, into `out`. */
+export function weightsAhead({ leads, of }: Weights, steps: number, out: number[]): void {
+  let next = leads.findIndex((lead) => lead >= steps);
+  if (next < 0) next = leads.length - 1;
+  const before = Math.max(0, next - 1);
+  const [a, b] = [leads[before]!, leads[next]!];
+  const share = a === b ? 1 : Math.min(1, Math.max(0, (steps - a) / (b - a)));
+  for (let way = 0; way < of[0]!.length; way++) out[way] = (1 - share) * of[before]![way]! + share * of[next]![way]!;
+}
+
+/**
+ * What ways that say `said` make together; those that say nothing leave their weight to the others. NaN where none can.
+ */
+export function mixedBy(weights: readonly number[], said: (way: number) => number): number {
+  let [sum, whole] = [0, 0];
+  for (let way = 0; way < weights.length; way++) {
+    if (!weights[way]) continue;
+    const value = said(way);
+    if (Number.isNaN(value)) continue;
+    sum += weights[way]! * value;
+    whole += weights[way]!;
+  }
+  return whole > 0 ? sum / whole : NaN;
+}
