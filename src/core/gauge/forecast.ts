@@ -45,7 +45,12 @@ export const withStart = ({ from, discharge, points }: Forecast): ForecastPoint[
  * A level of a forecast at an instant, straight between its points; before them as at the first, null past their end.
  */
 export function levelAt(points: readonly ForecastPoint[], at: number, level: ForecastLevel): number | null {
-  const after = points.findIndex((point) => point.time >= at);
+  let [after, end] = [0, points.length];
+  while (after < end) {
+    const middle = (after + end) >>> 1;
+    if (points[middle]!.time < at) after = middle + 1;
+    else end = middle;
+  }
   const next = points[after];
   if (!next) return null;
   const before = points[after - 1];

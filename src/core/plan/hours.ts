@@ -66,14 +66,20 @@ export function sunOf(place: { latitude: number; longitude: number } | undefined
   };
 }
 
+/** By which lines of a forecast hours are told, and the sun over the place. */
+export interface HoursBy {
+  path?: Path;
+  /** That of the flow, to which how far one sees belongs: a higher river is a dirtier one. */
+  seen?: Path;
+  sunAt?: (at: number) => number | null;
+}
+
 /** The half hours from one instant to another as the forecast has them; none before it starts or past its end. */
 export function planHours(
   { flow, visibleDepth, temperature }: Pick<Outlook, "flow" | "visibleDepth" | "temperature">,
   { place, weather, sky, own }: PlanPlace,
-  from: number,
-  to: number,
-  path: Path = "median",
-  sunAt = sunOf(place),
+  { from, to }: { from: number; to: number },
+  { path = "median", seen = path, sunAt = sunOf(place) }: HoursBy = {},
 ): PlanHour[] {
   if (!flow) return [];
   const points = withStart(flow);
@@ -91,9 +97,8 @@ export function planHours(
       low: levelAt(points, at, "low")!,
       high: levelAt(points, at, "high")!,
       ratePerHour: q0 && q1 && q0 > 0 && q1 > 0 ? (Math.log(q1 / q0) / RATE_OVER) * HOUR : 0,
-      // A higher river is a dirtier one.
       visibleDepth:
-        (visibleDepth && levelAt(visibleDepth, at, path === "median" ? path : path === "high" ? "low" : "high")) ??
+        (visibleDepth && levelAt(visibleDepth, at, seen === "median" ? seen : seen === "high" ? "low" : "high")) ??
         ownAt(own?.visibleDepth, at),
       temperature: (temperature && temperatureAt(temperature, at)) ?? ownAt(own?.temperature, at),
       light: sun === null ? null : lightUnder(sun),

@@ -108,7 +108,11 @@ test("a window's figures are of one of its own hours, even where half an hour is
 });
 
 test("hours follow the forecast: straight between its points, the band with it, none past its end", () => {
-  const hours = planHours(outlook({ factor: 0.9, width: 1.1 }), { place: PLACE, weather: null }, T0, T0 + 10 * DAY);
+  const hours = planHours(
+    outlook({ factor: 0.9, width: 1.1 }),
+    { place: PLACE, weather: null },
+    { from: T0, to: T0 + 10 * DAY },
+  );
   expect(hours[0]).toMatchObject({ at: T0, discharge: 6, low: 6, high: 6 });
   const middle = hours.find(({ at }) => at === T0 + 3 * HOUR)!;
   expect(middle.discharge).toBeCloseTo((6 + 5.4) / 2, 12);
@@ -131,12 +135,15 @@ test("what the angler read stands in while it tells, and only where the forecast
     T0,
   );
   const there = { place: PLACE, weather: null, own };
-  const hours = planHours(silent, there, T0, T0 + DAY);
+  const hours = planHours(silent, there, { from: T0, to: T0 + DAY });
   const at = (h: number) => hours.find((hour) => hour.at === T0 + h * HOUR)!;
   // Visible depth tells for twelve hours, a temperature for six.
   expect([at(0).temperature, at(5).temperature, at(5.5).temperature]).toEqual([14, 14, null]);
   expect([at(0).visibleDepth, at(10).visibleDepth, at(10.5).visibleDepth]).toEqual([0.4, 0.4, null]);
-  expect(planHours(outlook(), there, T0, T0 + HOUR)[0]).toMatchObject({ temperature: 11, visibleDepth: 0.9 });
+  expect(planHours(outlook(), there, { from: T0, to: T0 + HOUR })[0]).toMatchObject({
+    temperature: 11,
+    visibleDepth: 0.9,
+  });
   // And it counts: water too warm to fish for trout bars the hours that it speaks for.
   const warm = reach("a", {
     outlook: silent,
@@ -152,7 +159,7 @@ test("past the end of its forecast the water is as warm as at the same hour of t
     const value = 10 + Math.sin((2 * Math.PI * k * 6) / 24);
     return { time: T0 + k * STEP, low: value, median: value, high: value };
   });
-  const hours = planHours(one, { place: PLACE, weather: null }, T0, T0 + 4 * DAY);
+  const hours = planHours(one, { place: PLACE, weather: null }, { from: T0, to: T0 + 4 * DAY });
   const at = (h: number) => hours.find((hour) => hour.at === T0 + h * HOUR)!.temperature!;
   expect(at(78)).toBeCloseTo(at(30), 9);
   expect(at(72)).toBeCloseTo(at(24), 9);
@@ -370,7 +377,7 @@ test("what is not known is no factor: without place, clarity or warmth the river
   const bare = { ...outlook(), visibleDepth: null, temperature: null };
   const { factors } = first(reach("a", { outlook: bare, place: undefined }));
   expect(factors.map(({ what }) => what)).toEqual(["river"]);
-  const [hour] = planHours(bare, { place: undefined, weather: null }, T0, T0 + HOUR);
+  const [hour] = planHours(bare, { place: undefined, weather: null }, { from: T0, to: T0 + HOUR });
   expect(WATER_CONDITIONS.tide({ hour: hour!, species: TROUT, tide: "slack", veryHigh: false })).toContainEqual({
     what: "tide",
     is: "slack",
@@ -439,4 +446,32 @@ test("rain before a window is summed from when the forecast was made to the wind
   const window = first(reach("a", { weather: air({ rain: 1 }) }));
   expect(window.rain).toBe(Math.ceil(((window.from + window.to) / 2 - T0) / HOUR));
   expect(first(reach("a")).rain).toBeNull();
+});
+
+describe("what is expected over the paths of a forecast", () => {
+  /** Twelve paths, step by step: all fall, but so many of them that rise on and on. */
+  const forked = (leaping: number): Outlook => {
+    const one = outlook({ factor: 0.97, width: 1 });
+    const fall = one.flow!.points.map(({ median }) => median);
+    const paths = Array.from({ length: 12 }, (_, n) =>
+      Float64Array.from(fall, (q, h) => (n < leaping ? q * 2 ** (h + 1) : q)),
+    );
+    const points = one.flow!.points.map((point, h) => ({ ...point, high: leaping > 0 ? paths[0]![h]! : point.median }));
+    return { ...one, flow: { ...one.flow!, points, paths } };
+  };
+  const worth = (of: Outlook) => first(reach("a", { outlook: of })).score;
+
+  test("where all of them fall it is the same as that of the one line", () => {
+    expect(worth(forked(0))).toBeCloseTo(worth({ ...forked(0), flow: { ...forked(0).flow!, paths: [] } }), 12);
+  });
+
+  test("the fewer rise, the more it is worth; a rise that few take costs no more than their share", () => {
+    const [none, two, six] = [forked(0), forked(2), forked(6)].map(worth) as [number, number, number];
+    expect(two).toBeLessThan(none);
+    expect(six).toBeLessThan(two);
+    // Two of twelve are one of six parts.
+    expect(two).toBeGreaterThanOrEqual((5 / 6) * none - 1e-9);
+    // By the line that is high at every hour three tenths would be gone.
+    expect(worth({ ...forked(2), flow: { ...forked(2).flow!, paths: [] } })).toBeLessThan(two);
+  });
 });

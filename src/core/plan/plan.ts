@@ -14,7 +14,8 @@ import type { Factor } from "./factor";
 import { type Bar, barOf, type ForecastLimb, isPrime, limbOf } from "./factors";
 import { clarityClass } from "../gauge/clarity";
 import { rainBetween, type WeatherHour } from "../gauge/weather";
-import { type Path, PLAN_STEP, type PlanHour, planHours, sunOf } from "./hours";
+import { coursesOf } from "./courses";
+import { type HoursBy, type Path, PLAN_STEP, type PlanHour, planHours, sunOf } from "./hours";
 import type { LogRate, PlanReach } from "./plan-reach";
 import type { ExpectedSky } from "./weather-factors";
 
@@ -92,16 +93,6 @@ export interface Plan {
  */
 const WINDOW = sourced({ share: 0.85, least: HOUR, most: 5 * HOUR }, "share, ms", COMMON_PRACTICE);
 /**
- * Weights of the 10, 50 and 90 % paths in what is expected of an hour: extended Swanson-Megill (Keefer & Bodily 1983,
- * Manage. Sci. 29; from memory).
- */
-const SWANSON: readonly (readonly [Path, number])[] = [
-  ["low", 0.3],
-  ["median", 0.4],
-  ["high", 0.3],
-];
-
-/**
  * Ranks reaches and windows over a span of time.
  * @param path one path of the forecast alone; undefined: what is expected over all of it, so that a river which may yet
  *   come up is worth less than one that is sure to come down
@@ -116,7 +107,7 @@ export function planOf(reaches: readonly PlanReach[], ask: PlanAsk, path?: Path)
     else if (!reach.outlook) out("no-gauge");
     else if (!reach.outlook.flow) out("no-forecast");
     else {
-      const hours = path ? ratedHours(reach, reaches, ask, path, best) : expectedHours(reach, reaches, ask, best);
+      const hours = path ? ratedHours(reach, reaches, ask, { path, best }) : expectedHours(reach, reaches, ask, best);
       if (hours.length === 0) out(ask.to < reach.outlook.flow.from ? "past" : "no-forecast");
       else {
         days.push({ reach: reach.id, hours });
@@ -139,29 +130,32 @@ export function planOf(reaches: readonly PlanReach[], ask: PlanAsk, path?: Path)
   return { windows, removed, days: days.sort((a, b) => rank(a) - rank(b)) };
 }
 
-/** The hours of the forecast's middle, with the score that is expected over its paths. */
+/** The hours of the forecast's middle, with the score that is expected over its courses. */
 function expectedHours(reach: PlanReach, all: readonly PlanReach[], ask: PlanAsk, best: number): RatedHour[] {
   const sunAt = sunOf(reach.place);
-  const paths = SWANSON.map(([path, weight]) => ({ weight, hours: ratedHours(reach, all, ask, path, best, sunAt) }));
-  return paths[1]!.hours.map((hour, k) => ({
+  const rated = (outlook: Outlook, path: Path, seen: Path) =>
+    ratedHours({ ...reach, outlook }, all, ask, { path, seen, best, sunAt });
+  const courses = coursesOf(reach.outlook!, ask.to).map(({ weight, outlook, path, seen }) => ({
+    weight,
+    hours: rated(outlook, path, seen),
+  }));
+  return rated(reach.outlook!, "median", "median").map((hour, k) => ({
     ...hour,
-    score: hour.bar ? 0 : paths.reduce((sum, { weight, hours }) => sum + weight * (hours[k]?.score ?? 0), 0),
+    score: hour.bar ? 0 : courses.reduce((sum, { weight, hours }) => sum + weight * (hours[k]?.score ?? 0), 0),
   }));
 }
 
-function ratedHours(
-  reach: PlanReach,
-  all: readonly PlanReach[],
-  ask: PlanAsk,
-  path: Path,
-  best: number,
-  sunAt = sunOf(reach.place),
-): RatedHour[] {
+/** By which course of the river hours are rated: its flow, how far one sees, and the best lies of all reaches. */
+interface Course extends HoursBy {
+  best: number;
+}
+
+function ratedHours(reach: PlanReach, all: readonly PlanReach[], ask: PlanAsk, { best, ...by }: Course): RatedHour[] {
   const { outlook, turns } = reach;
   const size = sizeFactor(reach, all);
   const isClosed = closedDays(reach, ask);
   const where = { place: reach.place, weather: reach.weather, sky: ask.sky, own: reach.own };
-  return planHours(outlook!, where, ask.from, ask.to, path, sunAt).map((hour): RatedHour => {
+  return planHours(outlook!, where, ask, by).map((hour): RatedHour => {
     const bar = isClosed(hour.at) ? "closed" : isStillRising(reach, hour) ? "rising-fast" : barOf(hour, ask.species);
     const rated = {
       hour,
