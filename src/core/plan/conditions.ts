@@ -66,7 +66,8 @@ function logFactor({ log, usualRate }: PlanReach, discharge: number): FactorOf<"
 
 /** Between the flows that are solved; beyond them as at the nearest. */
 function liesFactor(lies: readonly LieQuality[], discharge: number, best: number): FactorOf<"lies">[] {
-  if (lies.length === 0 || best <= 0) return [];
+  // Of a dry bed, and one that the tide runs up, no lies are known.
+  if (lies.length === 0 || best <= 0 || discharge <= 0) return [];
   const after = lies.findIndex((one) => one.discharge >= discharge);
   const [upper, lower] = [lies[after] ?? lies.at(-1)!, lies[Math.max(0, after < 0 ? lies.length - 1 : after - 1)]!];
   const span = Math.log(upper.discharge / lower.discharge);

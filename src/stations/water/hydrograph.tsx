@@ -70,7 +70,7 @@ export function Hydrograph({
             start={starts.flow}
             season={season}
             marks={marks}
-            log
+            log={isAlwaysRunning(discharge, outlook)}
             showTime={!turbidity && !temperature}
           />
         </Row>
@@ -177,3 +177,7 @@ function useMarks(reaches: ReadonlySet<string>, line: Series | undefined, now: n
     };
   }, [sessions, catches, reaches, line, now]);
 }
+
+/** A river that dries up, or runs back with the tide, has no place on a scale of ratios. */
+const isAlwaysRunning = (discharge: Series, outlook: Outlook | null | undefined): boolean =>
+  discharge.values.every((q) => !(q <= 0)) && (outlook?.flow?.points ?? []).every(({ low }) => low > 0);

@@ -56,7 +56,13 @@ export function RecessionPanel({
           className="w-36"
           value={entry ?? entryText(suggested(outlook), "discharge", system)}
           onChange={(event) => setEntry(event.target.value)}
-          error={wanted.ok ? (wanted.value > 0 ? undefined : "Enter a flow above 0.") : messageText(wanted.message)}
+          error={
+            wanted.ok
+              ? wanted.value > 0 || entry === undefined
+                ? undefined
+                : "Enter a flow above 0."
+              : messageText(wanted.message)
+          }
         />
         {level !== undefined && (
           <p className="min-w-[min(14rem,100%)] flex-1 pb-2 text-lg" aria-live="polite">

@@ -104,7 +104,8 @@ test("no flow is a state: a dry river stays dry unless rain has come; one that d
   const forecast = forecastFlow(discharge, discharge.times[dry]!)!;
   expect(forecast.discharge).toBe(0);
   expect(forecast.points[23]!.median).toBeCloseTo(0, 4);
-  expect(forecast.points.every(({ low }) => low > -1e-3)).toBe(true);
+  expect(forecast.points.every(({ low }) => low >= 0)).toBe(true);
+  expect(forecast.paths.every((path) => path.every((q) => q >= 0))).toBe(true);
 });
 
 const NAMED: Record<(typeof REGIMES_MADE)[number], Regime> = {

@@ -16,6 +16,9 @@ const STEPS = [HOUR, 3 * HOUR, 6 * HOUR, DAY] as const;
 /** Readings from which the step of a record is told. */
 const LOOKED_AT = 2000;
 
+/** The newest fifteen years of hours: bounds what a wrong first date costs. */
+const MOST_STEPS = 131_072;
+
 function stepOf({ times }: Series): number {
   const first = Math.max(1, times.length - LOOKED_AT);
   const between = Array.from({ length: times.length - first }, (_, k) => times[first + k]! - times[first + k - 1]!);
@@ -26,7 +29,7 @@ function stepOf({ times }: Series): number {
 /** The steps end at `end`: the last is the state that is forecast from. */
 export function flowGrid(discharge: Series, end: number): FlowGrid {
   const step = stepOf(discharge);
-  const count = Math.max(0, Math.floor((end - (discharge.times[0] ?? end)) / step) + 1);
+  const count = Math.min(MOST_STEPS, Math.max(0, Math.floor((end - (discharge.times[0] ?? end)) / step) + 1));
   const start = end - (count - 1) * step;
   const scale = flowScale(discharge.values);
   const y = new Float64Array(count);

@@ -24,7 +24,8 @@ export function flowScale(values: Float64Array): FlowScale {
   const running = known.filter((q) => q > 0);
   if (running.length === 0) return scaleOf(1, 1);
   const usual = quantile(Array.from(known, Math.abs), 0.5);
-  if (known.filter((q) => q < 0).length > EBB * known.length) return scaleOf(OF_TIDAL * usual, OF_TIDAL * usual);
+  if (known.filter((q) => q < 0).length > EBB * known.length)
+    return scaleOf(OF_TIDAL * usual, OF_TIDAL * usual, -Infinity);
   if (running.length < known.length) {
     const middle = quantile(Array.from(running), 0.5);
     return scaleOf(OF_DRYING * middle, 2 * OF_DRYING * middle);
@@ -32,8 +33,9 @@ export function flowScale(values: Float64Array): FlowScale {
   return scaleOf(OF_LEAST * running.reduce((low, q) => Math.min(low, q)), 0);
 }
 
-const scaleOf = (s: number, least: number): FlowScale => ({
+const scaleOf = (s: number, least: number, lowest = 0): FlowScale => ({
   of: (discharge) => Math.asinh(discharge / (2 * s)),
-  back: (y) => 2 * s * Math.sinh(y),
+  // Only a river that has run back does.
+  back: (y) => Math.max(lowest, 2 * s * Math.sinh(y)),
   least,
 });

@@ -83,6 +83,13 @@ test("steps run back from the reading that is forecast from: hourly of quarter h
   expect(daily.y[2]).toBeNaN();
 });
 
+test("one wrong date far back costs no more than fifteen years of hours", () => {
+  const wrong = seriesFromColumns("discharge", [-60 * 1e12, ...Array.from({ length: 50 }, (_, k) => start + k * HOUR)], new Array<number>(51).fill(3)); // prettier-ignore
+  const grid = flowGrid(wrong, start + 49 * HOUR);
+  expect([grid.step, grid.y.length]).toEqual([HOUR, 131_072]);
+  expect(grid.y.filter((y) => !Number.isNaN(y))).toHaveLength(50);
+});
+
 describe("plain ways", () => {
   const values = wandering(24 * 80, 3).map((q, k) => q * (1 + 0.2 * Math.sin((2 * Math.PI * k) / 24)));
   const grid = gridOf(values);
