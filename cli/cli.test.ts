@@ -120,7 +120,7 @@ test("gauge: --backtest tells the forecast's track record; WaterML 2.0 by name o
   );
   for (const { p10, p50, p90 } of out.forecast) expect(p10 <= p50 && p50 <= p90).toBe(true);
   expect(out.backtest.map((one) => one.hours)).toEqual([3, 6, 12, 24, 48, 72, 120]);
-  // Five days ahead sixteen months of record are too few to be nearer than no change (docs/forecast.md: three years are).
+  // Five days ahead sixteen months of record are too few to be nearer than no change; three years are not.
   for (const one of out.backtest.filter(({ hours }) => hours <= 72))
     expect(one.medianError).toBeLessThan(one.persistenceError);
   const xml = file(
