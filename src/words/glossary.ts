@@ -55,7 +55,7 @@ export const MODELS: readonly {
     knows:
       "What this river did from states like today’s, at this hour and on this weekday, and how often such forecasts were right.",
     unknown:
-      "Tomorrow’s rain, a dam off its usual hours, ice, or moving wood. With two weeks of record it only forecasts the fall.",
+      "Tomorrow’s rain, a dam off its usual hours, ice, or moving wood. With a record of a few weeks it only forecasts the fall.",
   },
   {
     name: "The flow of a reach",

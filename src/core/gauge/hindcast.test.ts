@@ -3,7 +3,7 @@ import { readGaugeCsv } from "../formats/gauge-csv";
 import { backtest } from "./backtest";
 import { forecastFlow } from "./forecast/flow-forecast";
 import { hindcasts, LEAD } from "./hindcast";
-import { DAY, HOUR, knownBy, readingAt } from "./series";
+import { DAY, HOUR, knownBy, readingAt, seriesFrom } from "./series";
 
 const END = Date.UTC(2026, 4, 14, 14);
 const { series } = readGaugeCsv(gaugeCsv(END - 3 * 365 * DAY, END));
@@ -32,4 +32,27 @@ test("over many days about four in five came within the band; tenths count every
     expect(tenths).toHaveLength(10);
     expect(tenths.reduce((a, b) => a + b)).toBe(cases);
   }
+});
+
+test("of a short record the fall alone was said; what was not read a day before, or did not come, is left out", () => {
+  // Four rises of half a day, each falling for two and a half.
+  const first = seriesFrom(
+    "discharge",
+    Array.from({ length: 72 * 4 }, (_, k) => {
+      const since = k % 72;
+      return [END + k * HOUR, since < 12 ? 4 + since : 16 * 0.8 ** ((since - 12) / 24)] as const;
+    }),
+  );
+  const at = first.times.at(-1)!;
+  const found = hindcasts(first, [at]);
+  expect(found).toHaveLength(1);
+  // Within a tenth, of a day in which a fifth runs off.
+  expect(Math.abs(found[0]!.median / found[0]!.came - 1)).toBeLessThan(0.1);
+  const gap = (from: number, to: number) => ({
+    ...discharge,
+    values: discharge.values.map((q, k) => (discharge.times[k]! >= from && discharge.times[k]! <= to ? NaN : q)),
+  });
+  const last = discharge.times.at(-1)!;
+  expect(hindcasts(gap(last - LEAD - 8 * HOUR, last - LEAD + HOUR), [last])).toEqual([]);
+  expect(hindcasts(gap(last - 8 * HOUR, last), [last])).toEqual([]);
 });

@@ -1,5 +1,5 @@
 import { type ForecastPoint, levelAt, withStart } from "./forecast";
-import { flowModel, forecastFrom, stepAt } from "./forecast/flow-forecast";
+import { flowModel, forecastFrom, recedingFrom, stepAt } from "./forecast/flow-forecast";
 import { DAY, interpolated, type Series } from "./series";
 
 /** What was said of an hour a day before, by what was known then, and what came. */
@@ -20,7 +20,9 @@ export function hindcasts(discharge: Series, instants: readonly number[]): Hindc
   return instants.flatMap((at): Hindcast[] => {
     const came = interpolated(discharge, at);
     const then = stepAt(model, at - LEAD);
-    const forecast = then && forecastFrom(model, then.k, then.discharge, [LEAD / model.grid.step]);
+    const forecast =
+      (then && forecastFrom(model, then.k, then.discharge, [LEAD / model.grid.step])) ??
+      recedingFrom(discharge, at - LEAD);
     if (Number.isNaN(came) || !forecast) return [];
     const points = withStart(forecast);
     const [low, median, high] = (["low", "median", "high"] as const).map((level) => levelAt(points, at, level));

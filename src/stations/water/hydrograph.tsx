@@ -55,6 +55,7 @@ export function Hydrograph({
     () => ({ flow: startOf(discharge, now), depth: startOf(turbidity, now), warm: startOf(temperature, now) }),
     [discharge, turbidity, temperature, now],
   );
+  const ratios = useMemo(() => isAlwaysRunning(discharge, outlook), [discharge, outlook]);
   const common = { from, to, now };
   return (
     <div className="grid grid-cols-1 gap-1">
@@ -70,7 +71,7 @@ export function Hydrograph({
             start={starts.flow}
             season={season}
             marks={marks}
-            log={isAlwaysRunning(discharge, outlook)}
+            log={ratios}
             showTime={!turbidity && !temperature}
           />
         </Row>
@@ -179,5 +180,5 @@ function useMarks(reaches: ReadonlySet<string>, line: Series | undefined, now: n
 }
 
 /** A river that dries up, or runs back with the tide, has no place on a scale of ratios. */
-const isAlwaysRunning = (discharge: Series, outlook: Outlook | null | undefined): boolean =>
-  discharge.values.every((q) => !(q <= 0)) && (outlook?.flow?.points ?? []).every(({ low }) => low > 0);
+const isAlwaysRunning = (discharge: Series | undefined, outlook: Outlook | null | undefined): boolean =>
+  !discharge?.values.some((q) => q <= 0) && !outlook?.flow?.points.some(({ low }) => low <= 0);

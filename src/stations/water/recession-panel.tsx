@@ -103,8 +103,8 @@ function passing(outlook: Outlook, level: number, now: number): string {
   const { early, median, late, share } = timeUnder(flow, level);
   if (median === null)
     return early === null
-      ? `Not expected within five days (${percent(share)} of its paths get there).`
-      : `Perhaps not within five days. At the earliest about ${moment(early, now)} (${percent(share)} of its paths get there).`;
+      ? `Not expected within five days (${percent(share)} of the forecast paths get there).`
+      : `Perhaps not within five days. At the earliest about ${moment(early, now)} (${percent(share)} of the forecast paths get there).`;
   const between = early !== null && early > now ? `between ${moment(early, now)} and` : "between now and";
   return `About ${moment(median, now)}, ${between} ${late === null ? "later than five days" : moment(late, now)}.`;
 }

@@ -1,5 +1,5 @@
 import { stream } from "../../quantity/seeded";
-import { leadsOf, LEAST_TRIALS, mixedBy, weightsAhead, weightsOf } from "./combined";
+import { leadsOf, LEAST_TRIALS, mixed, weightsAhead, weightsOf } from "./combined";
 import { scoreOf, stretchOf } from "./dressed";
 import type { Trials } from "./trials";
 
@@ -46,7 +46,6 @@ describe("weights", () => {
   test("leads are those that the record's own steps have; between them weights run straight", () => {
     expect(leadsOf({ step: 86_400_000 })).toEqual([1, 2, 3, 4, 5]);
     expect(leadsOf({ step: 3_600_000 }).slice(0, 3)).toEqual([1, 3, 6]);
-    const out: number[] = [];
     const weights = { leads: [1, 3, 6], of: [[1, 0], [0, 1], [0.5, 0.5]] }; // prettier-ignore
     for (const [steps, first] of [
       [1, 1],
@@ -56,16 +55,17 @@ describe("weights", () => {
       [9, 0.5],
     ] as const) {
       // prettier-ignore
-      weightsAhead(weights, steps, out);
-      expect(out[0]).toBeCloseTo(first, 12);
-      expect(out[0]! + out[1]!).toBeCloseTo(1, 12);
+      const [one, other] = weightsAhead(weights, steps) as [number, number];
+      expect(one).toBeCloseTo(first, 12);
+      expect(one + other).toBeCloseTo(1, 12);
     }
   });
 
-  test("a way that is silent leaves its weight to the others", () => {
-    expect(mixedBy([0.25, 0.75], (way) => [8, 4][way]!)).toBe(5);
-    expect(mixedBy([0.25, 0.75], (way) => [8, NaN][way]!)).toBe(8);
-    expect(mixedBy([0.25, 0.75], () => NaN)).toBeNaN();
+  test("a way that is silent leaves its weight to the others, step by step", () => {
+    const weights = { leads: [1], of: [[0.25, 0.75]] };
+    // Two forecasts of three steps, one behind the other.
+    const said = [[8, 8, NaN, 8, 0, NaN], [4, NaN, 4, 0, 8, NaN]]; // prettier-ignore
+    expect(Array.from(mixed(said, weights, 3))).toEqual([5, 8, 4, 2, 6, NaN]);
   });
 });
 

@@ -86,27 +86,38 @@ function weightsAt(
   return weightsBy(best);
 }
 
-/** The weights at a number of steps ahead, into `out`. */
-export function weightsAhead({ leads, of }: Weights, steps: number, out: number[]): void {
-  let next = leads.findIndex((lead) => lead >= steps);
-  if (next < 0) next = leads.length - 1;
-  const before = Math.max(0, next - 1);
-  const [a, b] = [leads[before]!, leads[next]!];
-  const share = a === b ? 1 : Math.min(1, Math.max(0, (steps - a) / (b - a)));
-  for (let way = 0; way < of[0]!.length; way++) out[way] = (1 - share) * of[before]![way]! + share * of[next]![way]!;
+/**
+ * The value at a number of steps ahead of one that is told at leads: straight between them, beyond them as at the last.
+ */
+export function betweenLeads(leads: readonly number[], steps: number, at: (lead: number) => number): number {
+  const next = leads.findIndex((lead) => lead >= steps);
+  if (next <= 0) return at(next < 0 ? leads.length - 1 : 0);
+  const share = (steps - leads[next - 1]!) / (leads[next]! - leads[next - 1]!);
+  return (1 - share) * at(next - 1) + share * at(next);
 }
 
+/** The weight of each way at a number of steps ahead. */
+export const weightsAhead = ({ leads, of }: Weights, steps: number): number[] =>
+  of[0]!.map((_, way) => betweenLeads(leads, steps, (lead) => of[lead]![way]!));
+
 /**
- * What ways that say `said` make together; those that say nothing leave their weight to the others. NaN where none can.
+ * What the ways make together by weights, from what each says: forecasts of `ahead` steps behind one another. A way
+ * that says nothing leaves its weight to the others; NaN where none can.
  */
-export function mixedBy(weights: readonly number[], said: (way: number) => number): number {
-  let [sum, whole] = [0, 0];
-  for (let way = 0; way < weights.length; way++) {
-    if (!weights[way]) continue;
-    const value = said(way);
-    if (Number.isNaN(value)) continue;
-    sum += weights[way]! * value;
-    whole += weights[way]!;
+export function mixed(said: readonly ArrayLike<number>[], weights: Weights, ahead: number): Float32Array {
+  const out = new Float32Array(said[0]!.length);
+  for (let h = 0; h < ahead; h++) {
+    const shares = weightsAhead(weights, h + 1);
+    const used = said.flatMap((own, way) => (shares[way]! > 0 ? [{ own, share: shares[way]! }] : []));
+    for (let k = h; k < out.length; k += ahead) {
+      let [sum, whole] = [0, 0];
+      for (const { own, share } of used) {
+        if (Number.isNaN(own[k]!)) continue;
+        sum += share * own[k]!;
+        whole += share;
+      }
+      out[k] = whole > 0 ? sum / whole : NaN;
+    }
   }
-  return whole > 0 ? sum / whole : NaN;
+  return out;
 }

@@ -1,6 +1,6 @@
 import { quantileSorted } from "simple-statistics";
 import { BAND } from "../forecast";
-import { type Weights, weightsAhead } from "./combined";
+import { betweenLeads, mixed, type Weights } from "./combined";
 import { nearestApart } from "./nearest";
 import type { Trials } from "./trials";
 
@@ -16,7 +16,7 @@ const TOGETHER = 2;
 const HOUR_WEIGHT = 0.5;
 const WEEK_WEIGHT = 0.1;
 /** Errors from which a band is told. */
-const LEAST_ERRORS = PATHS / 4;
+export const LEAST_ERRORS = PATHS / 4;
 /** The band holds so much. */
 const HELD = 0.8;
 /** The newest trials that bands are tried on, fewest that they are stretched from, and how far. Own choice. */
@@ -35,22 +35,8 @@ export function knownAt({ at, ahead }: Trials, k: number): number {
 
 /** What the forecasts of the first `count` trials by weights erred by, on the grid's scale. */
 export function errorsOf({ ahead, said, came }: Trials, weights: Weights, count: number): Float32Array {
-  const errors = new Float32Array(count * ahead);
-  const mix: number[] = [];
-  for (let h = 0; h < ahead; h++) {
-    weightsAhead(weights, h + 1, mix);
-    const used = said.flatMap((own, way) => (mix[way]! > 0 ? [{ own, share: mix[way]! }] : []));
-    for (let k = h; k < errors.length; k += ahead) {
-      let [sum, whole] = [0, 0];
-      for (const { own, share } of used) {
-        if (Number.isNaN(own[k]!)) continue;
-        sum += share * own[k]!;
-        whole += share;
-      }
-      errors[k] = came[k]! - (whole > 0 ? sum / whole : NaN);
-    }
-  }
-  return errors;
+  const known = said.map((own) => own.subarray(0, count * ahead));
+  return mixed(known, weights, ahead).map((forecast, k) => came[k]! - forecast);
 }
 
 /** A state that is forecast from: its step and its figures. */
@@ -83,6 +69,8 @@ export interface ErrorBand {
   high: number;
 }
 
+export const NO_BAND: ErrorBand = { low: NaN, middle: NaN, high: NaN };
+
 /** Errors of leads so near, as a share of the lead, tell of this one too: a band does not jump. Own choice. */
 const NEAR_LEADS = 1 / 8;
 
@@ -99,7 +87,7 @@ export function bandAt(errors: Float32Array, like: readonly number[], ahead: num
       const error = errors[n * ahead + lead]!;
       if (!Number.isNaN(error)) own[count++] = error;
     }
-  if (count < LEAST_ERRORS) return { low: NaN, middle: NaN, high: NaN };
+  if (count < LEAST_ERRORS) return NO_BAND;
   const sorted = own.subarray(0, count).sort() as unknown as number[];
   const [low, middle, high] = BAND.map((q) => quantileSorted(sorted, q)) as [number, number, number];
   return { low, middle, high };
@@ -184,10 +172,5 @@ export function stretchesOf(
     });
   }
   const at = scores.map((own, l) => stretchOf(own, spansOf(trials, known, leads[l]!)));
-  return (steps) => {
-    const next = leads.findIndex((lead) => lead >= steps);
-    if (next <= 0) return at[next < 0 ? at.length - 1 : 0]!;
-    const share = (steps - leads[next - 1]!) / (leads[next]! - leads[next - 1]!);
-    return at[next - 1]! + share * (at[next]! - at[next - 1]!);
-  };
+  return (steps) => betweenLeads(leads, steps, (lead) => at[lead]!);
 }

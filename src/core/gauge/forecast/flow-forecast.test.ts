@@ -75,6 +75,16 @@ test("a short record falls by its recession alone, and says so; a record without
   expect(forecastFlow(hourly(floods, 100), start - HOUR)).toBeNull();
 });
 
+test("no band is claimed without errors to tell it from: by the fall alone until there are, then with a width at once", () => {
+  const { discharge } = madeRiver("rain", 9, 0.2);
+  const widths = [17, 19, 21, 26, 33].flatMap((days) => {
+    const forecast = forecastFlow(discharge, discharge.times[24 * days]!);
+    return forecast?.method === "combined" ? [{ days, points: forecast.points }] : [];
+  });
+  expect(widths.map(({ days }) => days)).toEqual([21, 26, 33]);
+  for (const { points } of widths) for (const { low, high } of points) expect(high / low).toBeGreaterThan(1.002);
+});
+
 test("from the last true reading's own time, not from the codes that came after it; never from a stale one", () => {
   const whole = hourly(floods, 192 * 60);
   const end = whole.times.at(-1)!;

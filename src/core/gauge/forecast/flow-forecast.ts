@@ -2,8 +2,8 @@ import { type Forecast, type ForecastPoint, HORIZON } from "../forecast";
 import { boxed } from "../recession";
 import { recededFlow, recessionLaw } from "../recession-law";
 import { DAY, HOUR, knownBy, lastReading, type Series } from "../series";
-import { leadsOf, mixedBy, weightsAhead, type Weights, weightsOf } from "./combined";
-import { bandAt, errorsOf, knownAt, likeTrials, stretchesOf } from "./dressed";
+import { leadsOf, mixed, weightsAhead, type Weights, weightsOf } from "./combined";
+import { bandAt, errorsOf, knownAt, LEAST_ERRORS, likeTrials, NO_BAND, stretchesOf } from "./dressed";
 import { type Fill, type FlowGrid, flowGrid } from "./flow-grid";
 import { type States, statesOf } from "./neighbours";
 import { type Trials, trialsOf } from "./trials";
@@ -21,8 +21,8 @@ export interface FlowModel {
 /** The model of a record that ends with a reading at `end`. */
 export function flowModel(discharge: Series, end: number): FlowModel {
   const grid = flowGrid(discharge, end);
-  const ways = flowWays(grid);
   const states = statesOf(grid);
+  const ways = flowWays(grid, states);
   return { grid, ways, states, trials: trialsOf(grid, ways, states) };
 }
 
@@ -37,7 +37,7 @@ export function forecastFlow(record: Series, at: number): Forecast | null {
   const last = lastReading(discharge, at);
   if (!last) return null;
   const model = flowModel(discharge, last.time);
-  return forecastFrom(model, model.grid.y.length - 1, last.value) ?? receding(discharge, last);
+  return forecastFrom(model, model.grid.y.length - 1, last.value) ?? recedingFrom(discharge, at);
 }
 
 /**
@@ -56,10 +56,21 @@ export function forecastFrom(
   const errors = errorsOf(trials, weights, known);
   const state = { k, figures: states.figures.subarray(k * states.size, (k + 1) * states.size) };
   const like = likeTrials(trials, state, known, DAY / grid.step);
-  if (like.length === 0) return null;
+  // Of so few errors no band is told, and no forecast without one.
+  if (like.length < LEAST_ERRORS) return null;
   const stretches = stretchesOf(trials, errors, leads, known, DAY / grid.step);
-  const middle = mixedPath(ways, trials.names, weights, k, trials.ahead);
-  const bands = Array.from(middle, (_, h) => bandAt(errors, like, trials.ahead, h));
+  const said = trials.names.map((name) => {
+    const out = new Float64Array(trials.ahead);
+    ways[name]!(k, out);
+    return out;
+  });
+  // Where none of those that hold can tell, it stays as it was; likewise its band.
+  const middle = carried(Array.from(mixed(said, weights, trials.ahead)), grid.of(discharge), Number.isNaN);
+  const bands = carried(
+    middle.map((_, h) => bandAt(errors, like, trials.ahead, h)),
+    NO_BAND,
+    (band) => Number.isNaN(band.middle),
+  );
   const at = (h: number, off: number) => grid.back(middle[h]! + (Number.isNaN(off) ? 0 : stretches(h + 1) * off));
   const from = grid.start + k * grid.step;
   return {
@@ -78,40 +89,27 @@ export function forecastFrom(
   };
 }
 
-function mixedPath(
-  ways: FlowModel["ways"],
-  names: readonly FlowWay[],
-  weights: Weights,
-  k: number,
-  ahead: number,
-): Float64Array {
-  const said = names.map((name) => {
-    const out = new Float64Array(ahead);
-    ways[name]!(k, out);
-    return out;
-  });
-  const mix: number[] = [];
-  let before = said[names.indexOf("persistence")]![0]!;
-  return Float64Array.from({ length: ahead }, (_, h) => {
-    weightsAhead(weights, h + 1, mix);
-    const value = mixedBy(mix, (way) => said[way]![h]!);
-    // Where none of those that hold can tell, it stays as it was.
-    if (!Number.isNaN(value)) before = value;
-    return before;
-  });
+/** Each value, or the last one before it that was told. */
+function carried<T>(values: readonly T[], first: T, isSilent: (value: T) => boolean): T[] {
+  let last = first;
+  return values.map((value) => (last = isSilent(value) ? last : value));
 }
 
 function sharesOf(names: readonly FlowWay[], weights: Weights, steps: number): Forecast["ways"] {
-  const mix: number[] = [];
-  weightsAhead(weights, steps, mix);
+  const shares = weightsAhead(weights, steps);
   return names
-    .map((way, n) => ({ way, share: mix[n]! }))
+    .map((way, n) => ({ way, share: shares[n]! }))
     .filter(({ share }) => share > 0)
     .sort((a, b) => b.share - a.share || FLOW_WAYS.indexOf(a.way) - FLOW_WAYS.indexOf(b.way));
 }
 
-/** The fall alone, hour by hour; its three paths are its quantiles. Null where the record holds too few falls. */
-function receding(discharge: Series, { time: from, value: now }: { time: number; value: number }): Forecast | null {
+/**
+ * The fall alone from the last reading at or before `at`, hour by hour; its three paths are its quantiles. Null without
+ * a reading, or where the record holds too few falls.
+ */
+export function recedingFrom(record: Series, at: number): Forecast | null {
+  const discharge = knownBy(record, at);
+  const { time: from, value: now } = lastReading(discharge, at) ?? { time: at, value: 0 };
   if (!(now > 0)) return null;
   const law = recessionLaw(boxed(discharge));
   if (!law) return null;

@@ -52,11 +52,14 @@ export function statesOf({ y, step }: FlowGrid): States {
  * Resour. Res. 23, 1300): `stride` steps between those looked at, or only those at this hour of the day, one step
  * before it and after it (`around` 1).
  */
-export function neighboursOf(grid: FlowGrid, lawAt: LawAt): (stride: number, around: number) => Fill {
+export function neighboursOf(
+  grid: FlowGrid,
+  { figures, size }: States,
+  lawAt: LawAt,
+): (stride: number, around: number) => Fill {
   const { y, step } = grid;
   const ahead = Math.round(HORIZON / step);
   const day = Math.round(DAY / step);
-  const { figures, size } = statesOf(grid);
   const apart = (k: number, n: number) => {
     let sum = 0;
     for (let f = 0; f < size; f++) sum += (figures[k * size + f]! - figures[n * size + f]!) ** 2;

@@ -34,7 +34,7 @@ function wandering(count: number, seed: number): number[] {
 
 function said(grid: FlowGrid, way: FlowWay, k: number): number[] {
   const out = new Float64Array(stepsIn(grid, HORIZON));
-  flowWays(grid)[way]!(k, out);
+  flowWays(grid, statesOf(grid))[way]!(k, out);
   return Array.from(out, grid.back);
 }
 

@@ -1,7 +1,7 @@
 import { DAY, HOUR } from "../series";
 import { lawsOf, recessions } from "./falls";
 import type { Fill, FlowGrid } from "./flow-grid";
-import { neighboursOf } from "./neighbours";
+import { neighboursOf, type States } from "./neighbours";
 import { dailyPattern, recentMiddle, weeklyPattern } from "./patterns";
 import type { FlowWay } from "./way-names";
 
@@ -9,11 +9,11 @@ import type { FlowWay } from "./way-names";
 const LIBRARY_STEP = 6 * HOUR;
 
 /** The ways over one grid. Nothing that comes after its `k`th step is used for it. */
-export function flowWays(grid: FlowGrid): Partial<Record<FlowWay, Fill>> {
+export function flowWays(grid: FlowGrid, states: States): Partial<Record<FlowWay, Fill>> {
   const { y, step } = grid;
   const day = Math.round(DAY / step);
   const lawAt = lawsOf(grid);
-  const near = neighboursOf(grid, lawAt);
+  const near = neighboursOf(grid, states, lawAt);
   return {
     persistence: (k, out) => out.fill(y[k]!),
     ...(day > 1 && {
