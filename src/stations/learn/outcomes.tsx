@@ -43,18 +43,28 @@ export function Outcomes({ river }: { river: River }) {
       <p className="text-soft">{reach ? `On ${reach.reach.name}.` : "No reach chosen."}</p>
       {fault && <FaultNote message={faultText(fault, system)} onRetry={past.retry} />}
       <Panel title="Forecast a day before your sessions" className="mt-5">
+        <Pending of={past} words="Working out what was forecast …" />
         {past.value && <Past past={past.value} system={system} />}
       </Panel>
       <Panel title="Forecast tested on the last year" className="mt-6">
-        {skill.pending && !skill.value && <p className="text-soft">Testing …</p>}
+        <Pending of={skill} words="Testing the forecast …" />
         {skill.value && <Calibration skill={skill.value} />}
       </Panel>
       <Panel title="The model’s first lies" className="mt-6">
+        <Pending of={ranks} words="Counting …" />
         {ranks.value && <Ranks classes={ranks.value.classes} system={system} />}
       </Panel>
     </>
   );
 }
+
+/** What is being worked out for the first time. */
+const Pending = ({ of, words }: { of: { pending: boolean; value: unknown }; words: string }) =>
+  of.pending && of.value === undefined ? (
+    <p role="status" className="text-soft">
+      {words}
+    </p>
+  ) : null;
 
 const pastColumns = (system: UnitSystem): ColumnDef<Hindcast>[] => {
   const flow = (value: number) => showText(value, "discharge", system);
