@@ -16,7 +16,7 @@ import { type ColumnDef, DataTable } from "../../widgets/data-table";
 import { FaultNote } from "../../widgets/fault-note";
 import { Panel } from "../../widgets/panel";
 import { faultText } from "../../words/messages";
-import { figureText, showText, type UnitSystem } from "../../words/quantity";
+import { figureText, show, type UnitSystem } from "../../words/quantity";
 import { rateLabel } from "../../words/rates";
 import { countedText } from "../../words/learn";
 import { dayAndTime } from "../../words/river";
@@ -67,16 +67,16 @@ const Pending = ({ of, words }: { of: { pending: boolean; value: unknown }; word
   ) : null;
 
 const pastColumns = (system: UnitSystem): ColumnDef<Hindcast>[] => {
-  const flow = (value: number) => showText(value, "discharge", system);
+  const flow = (value: number) => show(value, "discharge", system).figure;
   return [
     { id: "at", header: "Session", cell: ({ row }) => dayAndTime(row.original.at) },
-    { id: "said", header: "Forecast", cell: ({ row }) => flow(row.original.median) },
+    { id: "said", header: "Middle", cell: ({ row }) => flow(row.original.median) },
     {
       id: "band",
       header: "80 % range",
-      cell: ({ row: { original } }) => `${flow(original.low)} and ${flow(original.high)}`,
+      cell: ({ row: { original } }) => `${flow(original.low)} to ${flow(original.high)}`,
     },
-    { id: "came", header: "Observed", cell: ({ row }) => flow(row.original.came) },
+    { id: "came", header: "Actual", cell: ({ row }) => flow(row.original.came) },
   ];
 };
 
@@ -89,7 +89,7 @@ function Past({ past, system }: { past: Hindcast[]; system: UnitSystem }) {
     <>
       <p className="mb-2">
         {count(past.filter(within).length, "time")} of {past.length} the river was in the 80 % range. An honest forecast
-        hits four in five.
+        hits four in five. Flow in {show(past[0]!.came, "discharge", system).unit}.
       </p>
       <DataTable columns={columns} rows={past} testId="outcomes" label="Show sessions" />
     </>
