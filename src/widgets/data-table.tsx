@@ -82,7 +82,7 @@ export function DataTable<T>({
                 <th
                   key={header.id}
                   scope="col"
-                  className="py-1.5 pr-3 font-normal"
+                  className="py-1.5 pr-3 font-normal wrap-break-word"
                   aria-sort={
                     header.column.getIsSorted() === false
                       ? undefined
