@@ -23,7 +23,7 @@ const SIZE = sourced(
 );
 
 /** An hour on a reach: how good its best lies and those of all reaches are, and its size among them. */
-interface ReachHourRated extends HourRated {
+export interface ReachHourRated extends HourRated {
   reach: PlanReach;
   best: number;
   size: readonly FactorOf<"size">[];
@@ -42,6 +42,17 @@ export const CONDITIONS: { readonly [K in ConditionKind]: (at: ReachHourRated) =
   bait: ({ reach, hour, species }) => baitFactor(hour.at, reach, species),
   known: ({ reach }) => (reach.known === null ? [] : [{ what: "known", is: "known", factor: KNOWN.value }]),
 };
+
+/** Those that no flow moves: the same on every course that the river may take. */
+export const STEADY_CONDITIONS = [
+  "warmth",
+  "tide",
+  "size",
+  "relief",
+  "wind",
+  "bait",
+  "known",
+] as const satisfies readonly ConditionKind[];
 
 function bandFactor(bands: readonly FishesWell[], discharge: number): FactorOf<"band">[] {
   const own = bands.filter((one) => one.measure === "discharge");

@@ -1,12 +1,12 @@
-import type { Outlook } from "../gauge/outlook";
+import type { Forecast } from "../gauge/forecast";
 import type { Path } from "./hours";
 
 /** A course that the river may take, and how much it counts in what is expected. */
 export interface RiverCourse {
   weight: number;
-  outlook: Outlook;
-  /** The line of its flow, and that of how far one sees. */
-  path: Path;
+  /** m3/s at each step of the forecast. */
+  flows: ArrayLike<number>;
+  /** How far one sees on it. */
   seen: Path;
 }
 
@@ -19,30 +19,25 @@ const SWANSON: readonly (readonly [Path, number])[] = [
   ["median", 0.4],
   ["high", 0.3],
 ];
-/** So many of its paths stand for all: each the middle one of a sixth of them, from low to high. Own choice. */
-const STRATA = 6;
+/** Fewer paths than this do not stand for what may come. Own choice. */
+const LEAST_PATHS = 12;
 
 /**
- * What an hour is expected to be worth is the mean over paths that the river could really take (stratified sampling):
- * the line that is high at every hour rises faster than nearly any of them.
+ * What an hour is expected to be worth is the mean over the paths that the river could really take: the line that is
+ * high at every hour rises faster than nearly any of them. All of them: one in six that rises early or late would move
+ * the mean by a fifth.
  */
-export function coursesOf(outlook: Outlook, to: number): RiverCourse[] {
-  const flow = outlook.flow!;
-  if (flow.method === "recession" || flow.paths.length < 2 * STRATA)
-    return SWANSON.map(([path, weight]) => ({ weight, outlook, path, seen: path }));
-  const steps = Math.max(1, Math.min(flow.points.length, Math.ceil((to - flow.from) / flow.step)));
+export function coursesOf({ method, from, step, points, paths }: Forecast, to: number): RiverCourse[] {
+  const count = paths.length;
+  if (method === "recession" || count < LEAST_PATHS)
+    return SWANSON.map(([path, weight]) => ({ weight, flows: points.map((point) => point[path]), seen: path }));
+  const steps = Math.max(1, Math.min(points.length, Math.ceil((to - from) / step)));
   const size = (path: Float64Array) => path.subarray(0, steps).reduce((sum, q) => sum + q, 0);
-  const ordered = flow.paths.map((path) => ({ path, size: size(path) })).sort((a, b) => a.size - b.size);
-  return Array.from({ length: STRATA }, (_, k): RiverCourse => {
-    const share = (k + 0.5) / STRATA;
-    const { path } = ordered[Math.floor(share * ordered.length)]!;
-    const points = flow.points.map((point, h) => ({ ...point, median: path[h]! }));
-    return {
-      weight: 1 / STRATA,
-      outlook: { ...outlook, flow: { ...flow, points } },
-      path: "median",
-      // A higher river is a dirtier one.
-      seen: share < SWANSON[0]![1] ? "low" : share > 1 - SWANSON[2]![1] ? "high" : "median",
-    };
+  const ordered = paths.map((flows) => ({ flows, size: size(flows) })).sort((a, b) => a.size - b.size);
+  return ordered.map(({ flows }, k): RiverCourse => {
+    const share = (k + 0.5) / count;
+    // A higher river is a dirtier one.
+    const seen = share < SWANSON[0]![1] ? "low" : share > 1 - SWANSON[2]![1] ? "high" : "median";
+    return { weight: 1 / count, flows, seen };
   });
 }

@@ -1,4 +1,4 @@
-import { type ForecastLevel, levelAt, withStart } from "../gauge/forecast";
+import { type Forecast, type ForecastLevel, levelAt, withStart } from "../gauge/forecast";
 import { type Light, lightUnder, sunAltitude } from "../gauge/light";
 import type { Outlook } from "../gauge/outlook";
 import { DAY, HOUR, MINUTE } from "../gauge/series";
@@ -66,6 +66,13 @@ export function sunOf(place: { latitude: number; longitude: number } | undefined
   };
 }
 
+/** d ln Q / dt up to an instant, 1/h; at the start of a forecast over the first hours after it. */
+function rateAt(flowAt: (at: number) => number | null, from: number, at: number): number {
+  const start = Math.max(from, at - RATE_OVER);
+  const [q0, q1] = [flowAt(start), flowAt(start + RATE_OVER)];
+  return q0 && q1 && q0 > 0 && q1 > 0 ? (Math.log(q1 / q0) / RATE_OVER) * HOUR : 0;
+}
+
 /** By which lines of a forecast hours are told, and the sun over the place. */
 export interface HoursBy {
   path?: Path;
@@ -87,16 +94,13 @@ export function planHours(
   for (let at = Math.max(from, Math.ceil(flow.from / PLAN_STEP) * PLAN_STEP); at < to; at += PLAN_STEP) {
     const discharge = levelAt(points, at, path);
     if (discharge === null) break;
-    const start = Math.max(flow.from, at - RATE_OVER);
-    const end = start + RATE_OVER;
     const sun = sunAt(at);
-    const [q0, q1] = [levelAt(points, start, path), levelAt(points, end, path)];
     hours.push({
       at,
       discharge,
       low: levelAt(points, at, "low")!,
       high: levelAt(points, at, "high")!,
-      ratePerHour: q0 && q1 && q0 > 0 && q1 > 0 ? (Math.log(q1 / q0) / RATE_OVER) * HOUR : 0,
+      ratePerHour: rateAt((then) => levelAt(points, then, path), flow.from, at),
       visibleDepth:
         (visibleDepth && levelAt(visibleDepth, at, seen === "median" ? seen : seen === "high" ? "low" : "high")) ??
         ownAt(own?.visibleDepth, at),
@@ -107,4 +111,23 @@ export function planHours(
     });
   }
   return hours;
+}
+
+/**
+ * The same hours on another course of the river.
+ * @param hours those of a line of the forecast, with how far one sees on this course
+ * @param flows m3/s at each step of the forecast
+ */
+export function hoursAlong(hours: readonly PlanHour[], flow: Forecast, flows: ArrayLike<number>): PlanHour[] {
+  const flowAt = (at: number): number | null => {
+    const step = (at - flow.from) / flow.step;
+    const before = Math.min(flows.length - 1, Math.floor(step));
+    const [q0, q1] = [before < 1 ? flow.discharge : flows[before - 1]!, flows[before]!];
+    return step > flows.length ? null : q0 + (step - before) * (q1 - q0);
+  };
+  return hours.map((hour) => ({
+    ...hour,
+    discharge: flowAt(hour.at)!,
+    ratePerHour: rateAt(flowAt, flow.from, hour.at),
+  }));
 }

@@ -9,13 +9,13 @@ import { HOUR } from "../gauge/series";
 import { tideBetween } from "../gauge/tide-state";
 import { localDay } from "../quantity/local-time";
 import { COMMON_PRACTICE, sourced } from "../quantity/provenance";
-import { CONDITIONS, logAt, sizeFactor } from "./conditions";
-import type { Factor } from "./factor";
+import { CONDITIONS, logAt, type ReachHourRated, sizeFactor, STEADY_CONDITIONS } from "./conditions";
+import type { ConditionKind, Factor } from "./factor";
 import { type Bar, barOf, type ForecastLimb, isPrime, limbOf } from "./factors";
 import { clarityClass } from "../gauge/clarity";
 import { rainBetween, type WeatherHour } from "../gauge/weather";
 import { coursesOf } from "./courses";
-import { type HoursBy, type Path, PLAN_STEP, type PlanHour, planHours, sunOf } from "./hours";
+import { hoursAlong, type HoursBy, type Path, PLAN_STEP, type PlanHour, planHours, sunOf } from "./hours";
 import type { LogRate, PlanReach } from "./plan-reach";
 import type { ExpectedSky } from "./weather-factors";
 
@@ -107,7 +107,9 @@ export function planOf(reaches: readonly PlanReach[], ask: PlanAsk, path?: Path)
     else if (!reach.outlook) out("no-gauge");
     else if (!reach.outlook.flow) out("no-forecast");
     else {
-      const hours = path ? ratedHours(reach, reaches, ask, { path, best }) : expectedHours(reach, reaches, ask, best);
+      const hours = path
+        ? ratedHours(reach, ask, frameOf(reach, reaches, ask, best), { path })
+        : expectedHours(reach, reaches, ask, best);
       if (hours.length === 0) out(ask.to < reach.outlook.flow.from ? "past" : "no-forecast");
       else {
         days.push({ reach: reach.id, hours });
@@ -133,44 +135,83 @@ export function planOf(reaches: readonly PlanReach[], ask: PlanAsk, path?: Path)
 /** The hours of the forecast's middle, with the score that is expected over its courses. */
 function expectedHours(reach: PlanReach, all: readonly PlanReach[], ask: PlanAsk, best: number): RatedHour[] {
   const sunAt = sunOf(reach.place);
-  const rated = (outlook: Outlook, path: Path, seen: Path) =>
-    ratedHours({ ...reach, outlook }, all, ask, { path, seen, best, sunAt });
-  const courses = coursesOf(reach.outlook!, ask.to).map(({ weight, outlook, path, seen }) => ({
-    weight,
-    hours: rated(outlook, path, seen),
-  }));
-  return rated(reach.outlook!, "median", "median").map((hour, k) => ({
-    ...hour,
-    score: hour.bar ? 0 : courses.reduce((sum, { weight, hours }) => sum + weight * (hours[k]?.score ?? 0), 0),
-  }));
+  const frame = frameOf(reach, all, ask, best);
+  const { outlook } = reach;
+  const middle = ratedHours(reach, ask, frame, { sunAt });
+  const hoursSeen = onceEach((seen: Path) => planHours(outlook!, placeOf(reach, ask), ask, { seen, sunAt }));
+  // What no flow moves is rated once.
+  const steady = middle.map(({ factors }) => productOf(factors.filter(({ what }) => STEADY.has(what))));
+  const expected = new Float64Array(middle.length);
+  for (const { weight, flows, seen } of coursesOf(outlook!.flow!, ask.to))
+    hoursAlong(hoursSeen(seen), outlook!.flow!, flows).forEach((hour, k) => {
+      if (!middle[k]!.bar && !barAt(frame, hour)) expected[k]! += weight * steady[k]! * movedBy(frame.rated(hour));
+    });
+  return middle.map((hour, k) => ({ ...hour, score: expected[k]! }));
 }
 
-/** By which course of the river hours are rated: its flow, how far one sees, and the best lies of all reaches. */
-interface Course extends HoursBy {
-  best: number;
+const STEADY: ReadonlySet<ConditionKind> = new Set(STEADY_CONDITIONS);
+const ALL = Object.keys(CONDITIONS) as ConditionKind[];
+const MOVED = ALL.filter((what) => !STEADY.has(what));
+
+/** Product of the factors that a flow moves; asked for each path of each hour, so nothing is gathered. */
+function movedBy(rated: ReachHourRated): number {
+  let product = 1;
+  for (const kind of MOVED) for (const { factor } of CONDITIONS[kind](rated)) product *= factor;
+  return product;
 }
 
-function ratedHours(reach: PlanReach, all: readonly PlanReach[], ask: PlanAsk, { best, ...by }: Course): RatedHour[] {
-  const { outlook, turns } = reach;
+const factorsOf = (kinds: readonly ConditionKind[], rated: ReachHourRated): Factor[] =>
+  kinds.flatMap((kind): readonly Factor[] => CONDITIONS[kind](rated));
+const productOf = (factors: readonly Factor[]): number => factors.reduce((product, { factor }) => product * factor, 1);
+
+/** What of a reach's hours is the same on every course of its river; each hour's is worked out once. */
+interface Frame {
+  reach: PlanReach;
+  species: Species;
+  isClosed: (at: number) => boolean;
+  rated: (hour: PlanHour) => ReachHourRated;
+}
+
+function frameOf(reach: PlanReach, all: readonly PlanReach[], { species, ...ask }: PlanAsk, best: number): Frame {
   const size = sizeFactor(reach, all);
-  const isClosed = closedDays(reach, ask);
-  const where = { place: reach.place, weather: reach.weather, sky: ask.sky, own: reach.own };
-  return planHours(outlook!, where, ask, by).map((hour): RatedHour => {
-    const bar = isClosed(hour.at) ? "closed" : isStillRising(reach, hour) ? "rising-fast" : barOf(hour, ask.species);
-    const rated = {
+  const seasonHigh = onceEach((at: number) => veryHighFlow(reach.outlook!, at));
+  const tideAt = onceEach((at: number) => tideBetween(reach.turns, at)?.flow ?? null);
+  return {
+    reach,
+    species,
+    isClosed: onceEach(closedDays(reach, { species, ...ask })),
+    rated: (hour) => ({
       hour,
-      species: ask.species,
-      tide: tideBetween(turns, hour.at)?.flow ?? null,
-      veryHigh: isVeryHigh(outlook!, hour),
+      species,
+      tide: tideAt(hour.at),
+      veryHigh: hour.discharge >= seasonHigh(hour.at),
       reach,
       best,
       size,
-    };
-    const factors = Object.values(CONDITIONS).flatMap((of): readonly Factor[] => of(rated));
-    const score = bar ? 0 : factors.reduce((product, { factor }) => product * factor, 1);
-    return { ...hour, bar, factors, score };
+    }),
+  };
+}
+
+function onceEach<K, T>(of: (key: K) => T): (key: K) => T {
+  const known = new Map<K, T>();
+  return (key) => {
+    if (!known.has(key)) known.set(key, of(key));
+    return known.get(key)!;
+  };
+}
+
+const placeOf = ({ place, weather, own }: PlanReach, { sky }: PlanAsk) => ({ place, weather, sky, own });
+
+function ratedHours(reach: PlanReach, ask: PlanAsk, frame: Frame, by: HoursBy): RatedHour[] {
+  return planHours(reach.outlook!, placeOf(reach, ask), ask, by).map((hour): RatedHour => {
+    const bar = barAt(frame, hour);
+    const factors = factorsOf(ALL, frame.rated(hour));
+    return { ...hour, bar, factors, score: bar ? 0 : productOf(factors) };
   });
 }
+
+const barAt = ({ reach, isClosed, species }: Frame, hour: PlanHour): Bar | undefined =>
+  isClosed(hour.at) ? "closed" : isStillRising(reach, hour) ? "rising-fast" : barOf(hour, species);
 
 /**
  * Closed by any rule that was entered for the fish: a closed season removes a water, it does not merely lower it. Each
@@ -195,10 +236,10 @@ const STILL_RISING = sourced(3 * HOUR, "ms", COMMON_PRACTICE);
 const isStillRising = ({ risingFast, outlook }: PlanReach, { at }: PlanHour): boolean =>
   risingFast && at < outlook!.flow!.from + STILL_RISING.value;
 
-function isVeryHigh({ season }: Outlook, { at, discharge }: PlanHour): boolean {
+/** Flow that the season hardly ever passes, m3/s; Infinity where none is known. */
+function veryHighFlow({ season }: Outlook, at: number): number {
   const top = BAND_QUANTILES.findIndex((share) => share >= 1 - VERY_HIGH.value);
-  const level = season?.[dayOfYear(at)]?.[top];
-  return level !== undefined && discharge >= level;
+  return season?.[dayOfYear(at)]?.[top] ?? Infinity;
 }
 
 /** The best window of each of the angler's days. */
