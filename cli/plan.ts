@@ -58,7 +58,9 @@ removed[]{reach, name, reason}. Scores compare windows of one plan; they are not
     const weather = weatherOf(args, from);
     const looked = book.reaches
       .filter((one) => !one.deleted)
-      .map((one) => lookAt(one, book, gauges.get(one.station ?? ""), { species, from, to, weather }, args));
+      .map((one) =>
+        lookAt(one, book, withWeather(gauges.get(one.station ?? ""), weather), { species, from, to }, args),
+      );
     const reaches = looked.map(({ reach }) => reach);
     const { windows, removed } = planOf(reaches, { species, from, to, farthest: null, zone: "UTC" });
     return {
@@ -77,6 +79,9 @@ removed[]{reach, name, reason}. Scores compare windows of one plan; they are not
     };
   },
 };
+
+const withWeather = (gauge: GaugeRecord | undefined, weather: Weather | null): GaugeRecord | undefined =>
+  gauge && { ...gauge, weather };
 
 /** The weather that was given; null without. */
 function weatherOf(args: Arguments, issued: number): Weather | null {
@@ -127,7 +132,7 @@ function lookAt(
   record: ReachRecord,
   book: Book,
   gauge: GaugeRecord | undefined,
-  { species, from, to, weather }: { species: Species; from: number; to: number; weather: Weather | null },
+  { species, from, to }: { species: Species; from: number; to: number },
   args: Arguments,
 ): Looked {
   const river = reachOutlook(
@@ -136,7 +141,6 @@ function lookAt(
       gauge: gauge && recordAtReach(gauge, record, book.readings),
       station: book.stations.find((one) => one.id === record.station),
       water: book.waters.find((one) => one.id === record.station),
-      weather,
     },
     from,
   );

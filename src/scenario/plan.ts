@@ -11,7 +11,6 @@ import { outlookOf } from "../core/gauge/outlook";
 import { type GaugeNow, gaugeNow, type GaugeRecord, lastInstant, ownWaterAt } from "../core/gauge/summary";
 import { DAY } from "../core/gauge/series";
 import { tideTurns } from "../core/gauge/tide";
-import type { Weather } from "../core/gauge/weather";
 import { isZone } from "../core/quantity/local-time";
 import type { PlanReach, Relief } from "../core/plan/plan-reach";
 import { type Side, SIDES } from "../core/plan/weather-factors";
@@ -104,9 +103,15 @@ export type ReachOutlook = Omit<PlanReach, "rules" | "log" | "usualRate" | "know
   now: GaugeNow | null;
 };
 
+/** Where a reach lies, degrees; its gauge's place where nobody said, undefined where that has none either. */
+function placeOfReach(reach: ReachRecord["reach"], station: StationRecord | undefined): PlanReach["place"] {
+  const [latitude, longitude] = [reach.latitude ?? station?.latitude, reach.longitude ?? station?.longitude];
+  return latitude == null || longitude == null ? undefined : { latitude, longitude };
+}
+
 /**
- * A reach at an instant, ms, by its gauge's record at the reach: nothing that was read later is known. `water` and
- * `weather` are those of its gauge.
+ * A reach at an instant, ms, by its gauge's record at the reach: nothing that was read later is known. `water` is that
+ * of its gauge.
  */
 export function reachOutlook(
   { id, reach }: ReachRecord,
@@ -114,22 +119,19 @@ export function reachOutlook(
     gauge,
     station,
     water,
-    weather,
   }: {
     gauge: GaugeRecord | undefined;
     station: StationRecord | undefined;
     water: WaterRecord | undefined;
-    weather: Weather | null;
   },
   at: number,
 ): ReachOutlook {
-  const [latitude, longitude] = [reach.latitude ?? station?.latitude, reach.longitude ?? station?.longitude];
   const { now, outlook } = lastWord(gauge, at);
   const known = water?.deleted ? undefined : water;
   return {
     id,
     name: reach.name,
-    place: latitude == null || longitude == null ? undefined : { latitude, longitude },
+    place: placeOfReach(reach, station),
     outlook,
     own: gauge ? ownWaterAt(gauge, at) : null,
     now,
@@ -139,7 +141,7 @@ export function reachOutlook(
     relief: reliefOf(reach),
     risingFast: now !== null && isRisingFast(now),
     zone: station && isZone(station.zone) ? station.zone : null,
-    weather,
+    weather: gauge?.weather ?? null,
     bearing: reach.bearing ?? null,
     trees: treesOf(reach),
     damNote: known?.damNote.trim() ?? "",

@@ -15,7 +15,6 @@ import { seriesOf } from "../core/gauge/summary";
 import { logOf, type ReachLog, type ReachOutlook, reachOutlook } from "../scenario/plan";
 import { database } from "./database";
 import { gaugeAtReach } from "./river";
-import { forecastFor } from "./weather";
 
 /** What is asked of the log: one reach or all, one kind of fish or all. */
 export interface LearnScope {
@@ -84,10 +83,8 @@ async function planned(minute: number): Promise<ReachOutlook[]> {
   for (const reach of reaches) {
     const gauge = await gaugeAtReach(db, reach);
     const of = reach.station;
-    const [station, water, weather] = of
-      ? [await db.stations.get(of), await db.waters.get(of), await forecastFor(db, of)]
-      : [];
-    found.push(reachOutlook(reach, { gauge, station, water, weather: weather ?? null }, minute));
+    const [station, water] = of ? [await db.stations.get(of), await db.waters.get(of)] : [];
+    found.push(reachOutlook(reach, { gauge, station, water }, minute));
   }
   return found;
 }

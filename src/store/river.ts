@@ -14,11 +14,14 @@ export async function gaugeOf(db: Database, station: string | null): Promise<Gau
   const { series, version } = await seriesOfStation(db, station);
   const water = await db.waters.get(station);
   const readings = await db.readings.where("station").equals(station).toArray();
+  const weather = await db.weather.get(station);
+  const around = [...(water ? [water] : []), ...(weather ? [weather] : [])];
   return riverRecord(
     {
       station: { id: record.id, name: record.name },
       series,
-      version: versionWith(version, [record, ...(water ? [water] : []), ...readings]),
+      weather: weather?.deleted ? null : weather,
+      version: versionWith(version, [record, ...around, ...readings]),
     },
     water?.deleted ? undefined : water,
     readings,

@@ -55,6 +55,7 @@ const FLOW_WAY_NAMES: Record<FlowWay, string> = {
   neighbours: "what followed past states most like today",
   sameHour: "what followed past states like today at this hour",
   recession: "its fall without rain",
+  rain: "the rain that fell and is forecast, by a model of the catchment (GR4, Perrin 2003)",
 };
 
 /** Where a forecast of flow comes from, and what kind of river it is for. */
@@ -62,8 +63,11 @@ export function forecastSource({ method, ways, paths }: Forecast, regime: Regime
   if (method === "recession")
     return "The fall without rain, from this river’s recessions (Brutsaert & Nieber 1977). The record is too short to test other ways. The band is 10 to 90 %.";
   const named = ways.map(({ way }) => FLOW_WAY_NAMES[way]).join(", and ");
+  const rainWords = ways.some(({ way }) => way === "rain")
+    ? "A rain forecast is tried as if it were off by a third on the first day."
+    : "Future rain counts only as in the past.";
   const river = regime ? `By its record this river is ${REGIME_NAMES[regime]}. ` : "";
-  return `${river}A day ahead the forecast goes by ${named}: that was nearest on this record. The band holds 80 % of its errors at the ${paths.length} times most like now. Future rain counts only as in the past.`;
+  return `${river}A day ahead the forecast goes by ${named}: that was nearest on this record. The band holds 80 % of its errors at the ${paths.length} times most like now. ${rainWords}`;
 }
 
 const PACE = { slow: " slowly", plain: "", quick: " quickly", "very-rapid": " very rapidly" } as const;

@@ -22,6 +22,7 @@ const NAMES: readonly (readonly [RegExp, Parameter | "time"])[] = [
   ],
   [/^(turbidity|turb)$/, "turbidity"],
   [/^(air pressure|air_pressure|airpressure|pressure|barometer)$/, "airPressure"],
+  [/^(rain|rainfall|rain fall|precipitation|precip)$/, "rain"],
 ];
 
 interface Header {

@@ -64,6 +64,50 @@ test("RDB: units, zones across the autumn change, codes as gaps, bad lines with 
   expect(summary.series[0]).toMatchObject({ parameter: "discharge", unit: "m3/s", count: 2, missing: 3 });
 });
 
+test("rain is what fell since the row before, in mm, of any unit and format", () => {
+  const csv = readGaugeFile("time,rain (in),flow (m3/s)\n2026-05-01T06:00Z,0.5,2\n2026-05-01T07:00Z,-1,2\n");
+  const rain = csv.series.find((one) => one.parameter === "rain")!;
+  expect(rain.unit).toBe("mm");
+  expect(rain.values[0]).toBeCloseTo(12.7, 10);
+  expect(told(csv.rejected)).toEqual([{ line: 3, reason: "rain -1 is not an amount of rain" }]);
+  const plain = readGaugeFile("time,precipitation\n2026-05-01T06:00Z,3.5\n");
+  expect(plain.series[0]).toMatchObject({ parameter: "rain", unit: "mm" });
+  expect(plain.series[0]!.values[0]).toBe(3.5);
+  // 00045 is precipitation in inches (USGS parameter code dictionary).
+  const rdb = readGaugeFile(RDB.replaceAll("00065", "00045"));
+  expect(rdb.series[1]).toMatchObject({ parameter: "rain", unit: "mm" });
+  expect(rdb.series[1]!.values[0]).toBeCloseTo(4.1 * 25.4, 8);
+});
+
+describe("flow that is none, or runs back", () => {
+  const csv = (cells: readonly (string | number)[]) =>
+    `time,flow (m3/s)\n${cells.map((cell, k) => `${new Date(Date.UTC(2026, 4, 1, k)).toISOString()},${cell}`).join("\n")}\n`;
+
+  test("Zfl and dry are no flow (USGS NWIS help), and no gap", () => {
+    const file = readGaugeFile(csv([2, "Zfl", "dry", "Ice", 1]));
+    expect(Array.from(file.series[0]!.values)).toEqual([2, 0, 0, NaN, 1]);
+    expect(file.codes).toEqual({ Ice: 1 });
+    expect(file.lines).toEqual({ read: 4, gaps: 1, rejected: 0 });
+  });
+
+  test("the ebb and flood of a tide are read", () => {
+    const tide = Array.from({ length: 60 }, (_, k) => Number((20 * Math.cos(k / 2) + 5).toFixed(2)));
+    const file = readGaugeFile(csv(tide));
+    expect(Array.from(file.series[0]!.values)).toEqual(tide);
+    expect(file.rejected).toEqual([]);
+  });
+
+  test("a stray negative flow, and one that repeats as a code does, are refused with their lines", () => {
+    const stray = readGaugeFile(csv([2, -3, 2, 2]));
+    expect(told(stray.rejected)).toEqual([{ line: 3, reason: "discharge -3 is negative" }]);
+    expect(stray.lines).toEqual({ read: 3, gaps: 0, rejected: 1 });
+    const code = readGaugeFile(csv(Array.from({ length: 60 }, (_, k) => (k % 3 === 0 ? -1 : 4))));
+    expect(code.rejected).toHaveLength(20);
+    expect(code.lines).toEqual({ read: 40, gaps: 0, rejected: 20 });
+    expect(code.series[0]!.values[0]).toBeNaN();
+  });
+});
+
 test("CSV: columns by name and unit, in any order, semicolons, offsets, bad cells kept as gaps", () => {
   const file = readGaugeFile(
     "Turbidity (FNU);Flow (cfs);when;water temp [F]\n4.5;100;2026-05-01T06:00+01:00;50\nabc;110;2026-05-01T07:00+01:00;52\n5;120;yesterday;54\n6;130;2026-05-01T09:00+01:00\n7;NaN;2026-05-01T10:00+01:00;55\n",
@@ -107,7 +151,7 @@ test.each([
   ["  \n\n", "empty-file"],
   ["PK\u0003\u0004\u0000\u0000", "binary-file"],
   ["a,b,c\n1,2,3\n", "no-time-column"],
-  ["time,wind,rain\n2026-01-01T00:00Z,1,2\n", "no-known-column"],
+  ["time,wind,cloud\n2026-01-01T00:00Z,1,2\n", "no-known-column"],
   ["time,discharge (furlongs)\n2026-01-01T00:00Z,1\n", "unknown-unit"],
   ["time,discharge (C)\n2026-01-01T00:00Z,1\n", "wrong-unit"],
   ["time,discharge (m3/s)\n2026-01-01T00:00Z,-4\n2026-01-01T01:00Z,NaN\n", "no-readings"],

@@ -35,9 +35,7 @@ const CODES = new Set([
   "bkw",
   "ssn",
   "***",
-  "zfl",
   "pr",
-  "dry",
   "fld",
   "tst",
   "pmp",
@@ -53,12 +51,18 @@ const CODES = new Set([
   "-999",
 ]);
 
+/** Codes of no flow (the same help): a reading of zero, not a missing one. */
+const NO_FLOW = new Set(["zfl", "dry"]);
+/** Negative flows from which a river runs back with the tide, and so many different ones: a code repeats itself. */
+const EBB = { least: 12, different: 6, share: 0.005 };
+
 const DIMENSION_OF: Partial<Record<Parameter, Dimension>> = {
   discharge: "discharge",
   stage: "length",
   waterTemperature: "temperature",
   turbidity: "turbidity",
   airPressure: "pressure",
+  rain: "length",
 };
 
 /** Refuses what is not text: empty, or holding bytes that no text file holds. */
@@ -94,6 +98,8 @@ export class Gathering {
   private readonly lines: number[] = [];
   private readonly became: ("read" | "gaps" | "rejected")[] = [];
   private readonly readings: number[][];
+  /** Negative flows: of a river that runs back, or wrong; the whole file tells. */
+  private readonly ebb: { row: number; column: number; cell: string }[] = [];
   private readonly units;
 
   /** `marks`: the decimal mark of each column, where its own cells tell it. */
@@ -163,8 +169,29 @@ export class Gathering {
     });
   }
 
+  /** Negative flows are kept where a tide could have made them, and refused where they are stray or a code. */
+  private judgeEbb(): void {
+    const different = new Set(this.ebb.map(({ row, column }) => this.readings[column]![row]));
+    const { least, different: enough, share } = EBB;
+    if (this.ebb.length >= Math.max(least, share * this.times.length) && different.size >= enough) return;
+    for (const { row, column, cell } of this.ebb.splice(0)) {
+      this.readings[column]![row] = NaN;
+      const reason = message("is-negative", { parameter: this.columns[column]!.parameter, cell });
+      const was = this.became[row]!;
+      if (was === "rejected") this.tally.add(this.lines[row]!, reason);
+      else this.tally.withdraw(this.lines[row]!, was, reason);
+      this.became[row] = "rejected";
+    }
+  }
+
   private valueOf(line: number, column: Column, cell: string, k: number): number {
     if (cell === "") return NaN;
+    const isFlow = column.parameter === "discharge";
+    if (NO_FLOW.has(cell.toLowerCase())) {
+      if (isFlow) return 0;
+      this.count(cell);
+      return NaN;
+    }
     const mark = this.marks[k];
     const parsed: ParsedNumber =
       mark !== "," && PLAIN.test(cell) ? { ok: true, value: Number(cell) } : parseNumber(cell, mark);
@@ -184,7 +211,12 @@ export class Gathering {
       return NaN;
     }
     const unit = this.units[k];
-    const value = unit ? toSI(number, unit) : number;
+    // Rain is kept in millimetres, as everybody says it.
+    const value = unit ? toSI(number, unit) * (column.parameter === "rain" ? 1000 : 1) : number;
+    if (isFlow && value < 0 && -value <= MOST_DISCHARGE) {
+      this.ebb.push({ row: this.times.length - 1, column: k, cell: cell.slice(0, 40) });
+      return value;
+    }
     const fault = impossible(column.parameter, value);
     if (fault) {
       this.reject(line, message(fault, { parameter: column.parameter, cell: cell.slice(0, 40) }));
@@ -205,6 +237,7 @@ export class Gathering {
 
   /** The series with at least one true reading. */
   series(): Series[] {
+    this.judgeEbb();
     this.tellRepeated();
     return this.columns
       .map((column, k) => ({
@@ -215,13 +248,17 @@ export class Gathering {
   }
 }
 
+/** More than this in one reading, even of a day, has hardly ever fallen, mm (WMO archive of extremes, from memory). */
+const MOST_RAIN = 2000;
+
 /** Why a reading cannot be, or undefined. Bounds are wide: they catch wrong units and broken sensors, not floods. */
 function impossible(parameter: Parameter, value: number): string | undefined {
-  if (parameter === "discharge" && value < 0) return "is-negative";
+  if (parameter === "discharge" && value < -MOST_DISCHARGE) return "is-negative";
   if (parameter === "discharge" && value > MOST_DISCHARGE) return "is-too-much";
   if (parameter === "stage" && Math.abs(value) > HIGHEST) return "is-no-stage";
   if (parameter === "turbidity" && (value < 0 || value > 100_000)) return "is-no-turbidity";
   if (parameter === "waterTemperature" && (value < -3 || value > 50)) return "is-no-temperature";
+  if (parameter === "rain" && (value < 0 || value > MOST_RAIN)) return "is-no-rain";
   if (parameter === "airPressure" && (value < 500 || value > 1100)) return "is-no-pressure";
   return undefined;
 }

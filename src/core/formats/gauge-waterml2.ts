@@ -22,6 +22,7 @@ const parser = xmlParser(["observationMember", "point", "OM_Observation", "Named
 const PROPERTIES: readonly (readonly [RegExp, Parameter])[] = [
   [/turbid/i, "turbidity"],
   [/water.?temp|temperature.*water|^temperature$/i, "waterTemperature"],
+  [/precipitation|rain.?fall|^rain$/i, "rain"],
   [/(air|atmospheric|barometric).?pressure/i, "airPressure"],
   [/discharge|stream.?flow|river.?flow|^flow$/i, "discharge"],
   [/gage.?height|gauge.?height|water.?(course)?.?level|river.?level|\bstage\b|^level$/i, "stage"],

@@ -11,4 +11,6 @@ export const PARAMETER_CODES: Record<string, { parameter: Parameter; unitName: s
   "63680": { parameter: "turbidity", unitName: "FNU" },
   "00076": { parameter: "turbidity", unitName: "NTU" },
   "00025": { parameter: "airPressure", unitName: "mmHg" },
+  "00045": { parameter: "rain", unitName: "in" },
+  "46529": { parameter: "rain", unitName: "in" },
 };

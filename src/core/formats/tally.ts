@@ -46,6 +46,11 @@ export class Tally {
     this.reject(line, reason);
   }
 
+  /** One more reason for a line that was refused before. */
+  add(line: number, reason: Message): void {
+    if (this.rejected.length < MOST_TOLD) this.rejected.push({ line, reason });
+  }
+
   /** Refusals in the order of their lines. */
   ordered(): Rejection[] {
     return this.rejected.sort((a, b) => a.line - b.line);

@@ -1,8 +1,11 @@
 import { median } from "simple-statistics";
 import { DAY, HOUR, lastReading, type Series } from "./series";
-import { leadsOf, weightsOf } from "./forecast/combined";
+import { leadsOf, weighingOf } from "./forecast/combined";
 import { type Dressing, dressingOf, errorsOf, knownAt, scoreOf, spansOf, stretchOf } from "./forecast/dressed";
 import { type FlowModel, flowModel } from "./forecast/flow-forecast";
+import type { FlowGrid } from "./forecast/flow-grid";
+import { type Trials, trialsWithoutRain } from "./forecast/trials";
+import type { Rain } from "./rain/rain";
 
 export interface ForecastSkill {
   hours: number;
@@ -17,12 +20,25 @@ export interface ForecastSkill {
   cases: number;
   /** How many truths lay in each tenth of the paths, lowest first: level where the band is honest throughout. */
   tenths: number[];
+  /** What rain known ahead does; only where the record has rain. */
+  rain?: RainSkill;
+}
+
+export interface RainSkill {
+  /** Median error of the forecast that knows no rain, on the same cases. */
+  withoutError: number;
+  /** Both on the cases where the river rose by a quarter or more; null with too few. */
+  rising: { error: number; withoutError: number; cases: number } | null;
 }
 
 /** Leads that a track record is told at, h; those that the record's own steps have. */
 const BACKTEST_HOURS = [3, 6, 12, 24, 48, 72, 120] as const;
 /** The last year is held out; of a shorter record, its last third. */
 const HELD_OUT = 365 * DAY;
+/** Fewest cases of a rise. */
+const LEAST_RISES = 12;
+/** A case is one of a rise from so much of ln Q. Common practice, no source. */
+const ROSE = 0.25;
 /** Fewest cases that make a track record. */
 const LEAST_CASES = 30;
 
@@ -38,6 +54,9 @@ interface Line {
   tenths: number[];
   /** Of the trials so far, how far each truth lay off, in half bands. */
   scores: number[];
+  /** Relative errors without rain, and which of the cases rose. */
+  dry: number[];
+  rose: boolean[];
 }
 
 /** What a forecast must beat: how many steps before the hour that is forecast is the one that it repeats. */
@@ -53,20 +72,27 @@ const PLAIN_NAMES = Object.keys(PLAIN) as Plain[];
  * The forecast tried on the held-out end of the record, at every hour of the day, with only what was known at each
  * time: its weights are those of before. Empty where the record is too short.
  */
-export function backtest(discharge: Series): ForecastSkill[] {
+export function backtest(discharge: Series, rain: Rain | null = null): ForecastSkill[] {
   const last = discharge.times.at(-1);
   const end = last === undefined ? null : lastReading(discharge, last, Infinity);
-  return end ? tried(flowModel(discharge, end.time)).flatMap(skillOf) : [];
+  if (!end) return [];
+  const begins = end.time - Math.min(HELD_OUT, (end.time - discharge.times[0]!) / 3);
+  return tried(flowModel(discharge, end.time, rain, begins), begins).flatMap(skillOf);
 }
 
-function tried({ grid, trials }: FlowModel): Line[] {
+/** What the trials' forecasts err by, by weights from before the `first`; null with too few. */
+function errorsBy(trials: Trials, grid: FlowGrid, first: number): Float32Array | null {
+  const weighing = first < 0 ? null : weighingOf(trials, leadsOf(grid), knownAt(trials, trials.at[first]!));
+  return weighing && errorsOf(trials, weighing, trials.at.length);
+}
+
+function tried({ grid, trials }: FlowModel, begins: number): Line[] {
   const { at, ahead } = trials;
   const day = DAY / grid.step;
-  const heldOut = Math.min(HELD_OUT / grid.step, grid.y.length / 3);
-  const first = at.findIndex((k) => k >= grid.y.length - heldOut);
-  const weights = first < 0 ? null : weightsOf(trials, leadsOf(grid), knownAt(trials, at[first]!));
-  if (!weights) return [];
-  const errors = errorsOf(trials, weights, at.length);
+  const first = at.findIndex((k) => grid.start + k * grid.step > begins);
+  const errors = errorsBy(trials, grid, first);
+  if (!errors) return [];
+  const dry = trials.rain ? errorsBy(trialsWithoutRain(trials), grid, first) : null;
   const lines = BACKTEST_HOURS.map((hours) => lineOf(hours, (hours * HOUR) / grid.step)).filter(({ lead }) =>
     Number.isInteger(lead),
   );
@@ -82,7 +108,8 @@ function tried({ grid, trials }: FlowModel): Line[] {
         const score = band ? scoreOf(errors[scored * ahead + lead - 1]!, band) : NaN;
         if (!Number.isNaN(score)) scores.push(score);
       });
-    if (n >= first && dressing) lines.forEach((line, l) => judge({ grid, trials }, errors, n, line, dressing, l));
+    if (n >= first && dressing)
+      lines.forEach((line, l) => judge({ grid, trials }, { errors, dry }, n, line, dressing, l));
   }
   return lines;
 }
@@ -95,12 +122,14 @@ const lineOf = (hours: number, lead: number): Line => ({
   held: 0,
   tenths: new Array<number>(10).fill(0),
   scores: [],
+  dry: [],
+  rose: [],
 });
 
 /** Holds one trial's forecast of one lead against what came. */
 function judge(
   { grid, trials }: Pick<FlowModel, "grid" | "trials">,
-  errors: Float32Array,
+  { errors, dry }: { errors: Float32Array; dry: Float32Array | null },
   n: number,
   line: Line,
   { like, bands }: Dressing,
@@ -113,6 +142,8 @@ function judge(
   const truth = grid.back(came[k]!);
   const relative = (y: number) => Math.abs(grid.back(y) - truth) / Math.max(Math.abs(truth), grid.least);
   line.errors.push(relative(came[k]! - error));
+  if (dry) line.dry.push(relative(came[k]! - dry[k]!));
+  line.rose.push(came[k]! - grid.y[at[n]!]! > ROSE);
   const day = DAY / grid.step;
   for (const name of PLAIN_NAMES) {
     const off = relative(grid.y[at[n]! + line.lead - PLAIN[name](line.lead, day)] ?? NaN);
@@ -133,7 +164,15 @@ function judge(
 
 const middleOf = (values: readonly number[]): number => (values.length > 0 ? median([...values]) : NaN);
 
-const skillOf = ({ hours, errors, plain, held, tenths }: Line): ForecastSkill[] =>
+function withRain({ errors, dry, rose }: Pick<Line, "errors" | "dry" | "rose">): { rain?: RainSkill } {
+  if (dry.length === 0) return {};
+  const [known, without] = [errors, dry].map((all) => all.filter((off, n) => rose[n] && !Number.isNaN(off)));
+  const cases = known!.length;
+  const rising = cases < LEAST_RISES ? null : { error: median(known!), withoutError: middleOf(without!), cases };
+  return { rain: { withoutError: middleOf(dry.filter((off) => !Number.isNaN(off))), rising } };
+}
+
+const skillOf = ({ hours, errors, plain, held, tenths, ...line }: Line): ForecastSkill[] =>
   errors.length < LEAST_CASES
     ? []
     : [
@@ -146,5 +185,6 @@ const skillOf = ({ hours, errors, plain, held, tenths }: Line): ForecastSkill[] 
           coverage80: held / errors.length,
           cases: errors.length,
           tenths,
+          ...withRain({ errors, ...line }),
         },
       ];

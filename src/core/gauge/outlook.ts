@@ -10,7 +10,8 @@ import { forecastFlow } from "./forecast/flow-forecast";
 import { type Recession, recession } from "./recession";
 import { type Regime, regimeOf } from "./regime";
 import { readingAt, knownBy } from "./series";
-import { type GaugeRecord, seriesOf } from "./summary";
+import { rainOf } from "./rain/rain";
+import { type GaugeRecord, lastInstant, seriesOf } from "./summary";
 import { forecastTemperature, type Swing, swingAt, type WarmthPoint } from "./temperature";
 
 /**
@@ -46,7 +47,8 @@ export function outlookOf(record: GaugeRecord, at: number): Outlook {
   });
   // The season is that of the whole record, in any year of it.
   const whole = seriesOf(record, "discharge");
-  const flow = discharge ? forecastFlow(discharge, at) : null;
+  const rain = rainOf(seriesOf(record, "rain"), record.weather ?? null, at);
+  const flow = discharge ? forecastFlow(discharge, at, rain) : null;
   const rating = discharge && turbidity ? turbidityRating(discharge, turbidity) : null;
   const clearing =
     flow && flow.discharge > 0 && rating
@@ -88,5 +90,8 @@ function lowestOf(values: Float64Array): number | null {
  */
 export function forecastSkill(record: GaugeRecord): ForecastSkill[] {
   const discharge = seriesOf(record, "discharge");
-  return discharge ? backtest(discharge) : [];
+  const last = lastInstant(record);
+  if (!discharge || last === null) return [];
+  // Past rain is tried as far ahead as rain is forecast now.
+  return backtest(discharge, rainOf(seriesOf(record, "rain"), record.weather ?? null, last));
 }

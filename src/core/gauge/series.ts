@@ -1,11 +1,20 @@
 import { InputError } from "../quantity/fault";
 
-export const PARAMETERS = ["discharge", "stage", "waterTemperature", "turbidity", "airPressure", "other"] as const;
+export const PARAMETERS = [
+  "discharge",
+  "stage",
+  "waterTemperature",
+  "turbidity",
+  "airPressure",
+  "rain",
+  "other",
+] as const;
 export type Parameter = (typeof PARAMETERS)[number];
 
 /**
  * One parameter of one station. `times` are milliseconds since 1970 UTC, strictly ascending;
- * `values` are SI (m3/s, m, degC, NTU, hPa) and NaN where the gauge gave none: a gap is a gap.
+ * `values` are SI (m3/s, m, degC, NTU, hPa) and NaN where the gauge gave none: a gap is a gap. Rain is what fell since
+ * the reading before, mm.
  */
 export interface Series {
   parameter: Parameter;
@@ -20,6 +29,7 @@ export const UNIT_OF: Record<Parameter, string> = {
   waterTemperature: "degC",
   turbidity: "NTU",
   airPressure: "hPa",
+  rain: "mm",
   other: "",
 };
 

@@ -1,3 +1,4 @@
+import type { Weather } from "./weather";
 import { type ClarityFit, DEFAULT_CLARITY_FIT } from "./clarity-fit";
 import { type ClarityClass, clarityClass, visibleDepthFromTurbidity } from "./clarity";
 import { exceedance, LEAST_YEARS, seasonRecord } from "./exceedance";
@@ -25,6 +26,8 @@ export interface GaugeRecord {
   seen?: readonly { at: number; visibleDepth: number }[];
   /** Flows by the angler's own level marks, in order of time; used where the gauge has none. */
   byMark?: readonly FlowByMark[];
+  /** The weather over it, as it was and as it is forecast. */
+  weather?: Weather | null;
   /** Temperatures that the angler read, in order of time; used where the gauge has none. */
   felt?: readonly { at: number; temperature: number }[];
 }

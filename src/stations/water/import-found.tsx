@@ -16,6 +16,7 @@ const NAMES: Record<Parameter, string> = {
   waterTemperature: "water temperature",
   turbidity: "turbidity",
   airPressure: "air pressure",
+  rain: "rain",
   other: "other",
 };
 const SHOWN: Partial<Record<Parameter, Shown>> = {

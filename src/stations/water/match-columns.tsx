@@ -13,6 +13,7 @@ const MEANINGS: readonly { value: ColumnMatch["as"]; label: string }[] = [
   { value: "waterTemperature", label: "Water temperature" },
   { value: "turbidity", label: "Turbidity" },
   { value: "airPressure", label: "Air pressure" },
+  { value: "rain", label: "Rain since the reading before" },
 ];
 const UNITS: Partial<Record<Parameter, readonly string[]>> = {
   discharge: ["m3/s", "l/s", "cfs"],
@@ -20,6 +21,7 @@ const UNITS: Partial<Record<Parameter, readonly string[]>> = {
   waterTemperature: ["C", "F"],
   turbidity: ["NTU", "FNU"],
   airPressure: ["hPa", "inHg", "mmHg"],
+  rain: ["mm", "in"],
 };
 /** The unit that the header names, where it fits; otherwise it is asked for. */
 const unitOf = (parameter: Parameter, named: string | undefined): string | undefined =>

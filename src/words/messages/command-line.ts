@@ -12,6 +12,7 @@ export const COMMAND_LINE: Words = {
   "bad-time-option": (p) => `--${p.name} must be an ISO 8601 time, not “${p.text}”.`,
   "span-upside-down": () => "--to must be later than --from.",
   "span-too-long": (p) => `A plan covers ${p.days} days at most.`,
+  "no-rain": () => "This file has no column of rain. Name it rain or precipitation, in mm or in.",
   "gauge-of-no-station": () => "This file is from a gauge that isn’t in the backup.",
   "a-folder": (p) => `${p.path} is a folder.`,
   unreadable: (p) => `${p.path} couldn’t be read: ${p.code}.`,

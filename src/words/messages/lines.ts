@@ -25,6 +25,7 @@ export const LINES: Words = {
   "is-too-much": (p) => `${p.parameter} ${p.cell} is more than any river carries`,
   "is-no-turbidity": (p) => `${p.parameter} ${p.cell} is not a turbidity`,
   "is-no-temperature": (p) => `${p.parameter} ${p.cell} is not a river's temperature`,
+  "is-no-rain": (p) => `${p.parameter} ${p.cell} is not an amount of rain`,
   "is-no-pressure": (p) => `${p.parameter} ${p.cell} is not an air pressure`,
   "column-left-out": (p) => `Column “${p.name}” was skipped: another column already gives ${p.parameter}.`,
   "series-left-out": (p) =>

@@ -14,6 +14,7 @@ function trialsOf(errors: readonly (readonly number[])[], ahead = 1): Trials {
     came: new Float32Array(count),
     states: new Float64Array(count),
     size: 1,
+    rain: null,
   };
 }
 const normal = (count: number, seed: number) => {

@@ -21,15 +21,50 @@ export const leadsOf = ({ step }: Pick<FlowGrid, "step">): number[] =>
 
 /** Fewest trials that weights are told from. Common practice, no source. */
 export const LEAST_TRIALS = 60;
+/** Fewest that are alike, as with rain to come. Own choice: those are rare, and of different events. */
+const LEAST_ALIKE = 24;
 /** How much better than one way two must be, and others than those of the lead before. Own choice. */
 const FOR_TWO = 0.02;
 const FOR_OTHERS = 0.06;
 
+/** The weights without rain to come, and with it; alike where too little is known of it. */
+export interface Weighing {
+  dry: Weights;
+  wet: Weights;
+}
+
 /** Null with too few trials. `known`: only trials before this one count. */
-export function weightsOf(trials: Trials, leads: readonly number[], known: number): Weights | null {
+export function weighingOf(trials: Trials, leads: readonly number[], known: number): Weighing | null {
+  const { rain } = trials;
+  const dry = weightsOf(trials, leads, known, rain && ((n, h) => h < rain.from[n]!));
+  const wet = rain ? weightsOf(trials, leads, known, (n, h) => h >= rain.from[n]!) : dry;
+  return dry && wet && { dry, wet };
+}
+
+/**
+ * Null with too few trials.
+ * @param counts which trials count at a step ahead, where enough of them do; null: all of the first `known`
+ */
+export function weightsOf(
+  trials: Trials,
+  leads: readonly number[],
+  known: number,
+  counts: ((n: number, h: number) => boolean) | null = null,
+): Weights | null {
+  const all = Array.from({ length: known }, (_, n) => n);
   const of: number[][] = [];
   for (const lead of leads) {
-    const weights = weightsAt(trials, lead - 1, known, of.at(-1));
+    const h = lead - 1;
+    const some =
+      counts &&
+      weightsAt(
+        trials,
+        h,
+        all.filter((n) => counts(n, h)),
+        LEAST_ALIKE,
+        of.at(-1),
+      );
+    const weights = some ?? weightsAt(trials, h, all, LEAST_TRIALS, of.at(-1));
     if (!weights) return null;
     of.push(weights);
   }
@@ -51,16 +86,17 @@ interface Option {
 function weightsAt(
   { names, said, came, ahead }: Trials,
   h: number,
-  known: number,
+  among: readonly number[],
+  least: number,
   before?: readonly number[],
 ): number[] | null {
-  const all = Array.from({ length: known }, (_, n) => n * ahead + h).filter((at) => !Number.isNaN(came[at]!));
+  const all = among.map((n) => n * ahead + h).filter((at) => !Number.isNaN(came[at]!));
   // A way that mostly cannot tell does not keep the others from being weighed.
   const able = [...names.keys()].filter(
     (way) => all.filter((at) => !Number.isNaN(said[way]![at]!)).length > all.length / 2,
   );
   const common = all.filter((at) => able.every((way) => !Number.isNaN(said[way]![at]!)));
-  if (common.length < LEAST_TRIALS) return null;
+  if (common.length < least) return null;
   const errors = able.map((way) => Float64Array.from(common, (at) => said[way]![at]! - came[at]!));
   const off = new Float64Array(common.length);
   /** One way, or two by halves. */

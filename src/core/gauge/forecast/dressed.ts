@@ -1,6 +1,7 @@
 import { quantileSorted } from "simple-statistics";
 import { BAND } from "../forecast";
-import { betweenLeads, mixed, type Weights } from "./combined";
+import { betweenLeads, mixed, type Weighing } from "./combined";
+import type { State } from "./neighbours";
 import { nearestApart } from "./nearest";
 import type { Trials } from "./trials";
 
@@ -34,15 +35,12 @@ export function knownAt({ at, ahead }: Trials, k: number): number {
 }
 
 /** What the forecasts of the first `count` trials by weights erred by, on the grid's scale. */
-export function errorsOf({ ahead, said, came }: Trials, weights: Weights, count: number): Float32Array {
+export function errorsOf({ ahead, said, came, rain }: Trials, weighing: Weighing, count: number): Float32Array {
   const known = said.map((own) => own.subarray(0, count * ahead));
-  return mixed(known, weights, ahead).map((forecast, k) => came[k]! - forecast);
-}
-
-/** A state that is forecast from: its step and its figures. */
-export interface State {
-  k: number;
-  figures: ArrayLike<number>;
+  const dry = mixed(known, weighing.dry, ahead);
+  if (!rain) return dry.map((forecast, k) => came[k]! - forecast);
+  const wet = mixed(known, weighing.wet, ahead);
+  return dry.map((forecast, k) => came[k]! - (k % ahead >= rain.from[Math.floor(k / ahead)]! ? wet[k]! : forecast));
 }
 
 const stateOf = ({ at, states, size }: Trials, n: number): State => ({

@@ -2,11 +2,13 @@ import { type Forecast, type ForecastPoint, HORIZON } from "../forecast";
 import { boxed } from "../recession";
 import { recededFlow, recessionLaw } from "../recession-law";
 import { DAY, HOUR, knownBy, lastReading, type Series } from "../series";
-import { leadsOf, mixed, weightsAhead, type Weights, weightsOf } from "./combined";
+import { leadsOf, mixed, weightsAhead, type Weights, weighingOf } from "./combined";
 import { bandAt, errorsOf, knownAt, LEAST_ERRORS, likeTrials, NO_BAND, stretchesOf } from "./dressed";
 import { type Fill, type FlowGrid, flowGrid } from "./flow-grid";
 import { type States, statesOf } from "./neighbours";
-import { type Trials, trialsOf } from "./trials";
+import { stateAt, type Trials, trialsOf } from "./trials";
+import { isSameRain, type Rain } from "../rain/rain";
+import { rainWay } from "./rain-way";
 import { FLOW_WAYS, type FlowWay } from "./way-names";
 import { flowWays } from "./ways";
 
@@ -18,25 +20,53 @@ export interface FlowModel {
   states: States;
 }
 
-/** The model of a record that ends with a reading at `end`. */
-export function flowModel(discharge: Series, end: number): FlowModel {
+/**
+ * The model of a record that ends with a reading at `end`.
+ * @param rain what fell, and is forecast, over its catchment
+ * @param learnt ms: the catchment's model is fitted by what was read until then
+ */
+export function flowModel(discharge: Series, end: number, rain: Rain | null = null, learnt = end): FlowModel {
+  const { buffer, length } = discharge.values;
+  const asked = { buffer, length, end, learnt };
+  const isSame =
+    lastModel?.asked.buffer === buffer &&
+    lastModel.asked.length === length &&
+    lastModel.asked.end === end &&
+    lastModel.asked.learnt === learnt &&
+    isSameRain(lastModel.rain, rain);
+  if (!isSame) lastModel = { asked, rain, model: learnModel(discharge, end, rain, learnt) };
+  return lastModel!.model;
+}
+
+/** The model learnt last: several reaches have one gauge. */
+let lastModel: { asked: object & ModelAsked; rain: Rain | null; model: FlowModel } | undefined;
+interface ModelAsked {
+  buffer: ArrayBufferLike;
+  length: number;
+  end: number;
+  learnt: number;
+}
+
+function learnModel(discharge: Series, end: number, rain: Rain | null, learnt: number): FlowModel {
   const grid = flowGrid(discharge, end);
   const states = statesOf(grid);
-  const ways = flowWays(grid, states);
-  return { grid, ways, states, trials: trialsOf(grid, ways, states) };
+  const byRain = rain && rainWay(grid, rain, learnt);
+  const ways = { ...flowWays(grid, states), ...(byRain && { rain: byRain.fill }) };
+  return { grid, ways, states, trials: trialsOf(grid, ways, states, byRain) };
 }
 
 /**
  * Forecast from the last reading at or before `at`. Null without a reading, or where the record holds neither enough
  * trials nor falls.
  */
-export function forecastFlow(record: Series, at: number): Forecast | null {
+export function forecastFlow(record: Series, at: number, rain: Rain | null = null): Forecast | null {
   // What came after is not known then, to none of the ways.
   const discharge = knownBy(record, at);
   // From the reading's own time: behind it the gauge may have sent hours of codes.
   const last = lastReading(discharge, at);
   if (!last) return null;
-  const model = flowModel(discharge, last.time);
+  // Behind the last reading rain is known too.
+  const model = flowModel(discharge, last.time, rain && { ...rain, ahead: rain.ahead + (at - last.time) });
   return forecastFrom(model, model.grid.y.length - 1, last.value) ?? recedingFrom(discharge, at);
 }
 
@@ -51,21 +81,26 @@ export function forecastFrom(
   leads = leadsOf(grid),
 ): Forecast | null {
   const known = knownAt(trials, k);
-  const weights = weightsOf(trials, leads, known);
-  if (!weights) return null;
-  const errors = errorsOf(trials, weights, known);
-  const state = { k, figures: states.figures.subarray(k * states.size, (k + 1) * states.size) };
-  const like = likeTrials(trials, state, known, DAY / grid.step);
-  // Of so few errors no band is told, and no forecast without one.
-  if (like.length < LEAST_ERRORS) return null;
-  const stretches = stretchesOf(trials, errors, leads, known, DAY / grid.step);
+  const weighing = weighingOf(trials, leads, known);
+  if (!weighing) return null;
+  const errors = errorsOf(trials, weighing, known);
   const said = trials.names.map((name) => {
     const out = new Float64Array(trials.ahead);
     ways[name]!(k, out);
     return out;
   });
+  const state = stateAt(trials, states, k, said);
+  const like = likeTrials(trials, state, known, DAY / grid.step);
+  // Of so few errors no band is told, and no forecast without one.
+  if (like.length < LEAST_ERRORS) return null;
+  const stretches = stretchesOf(trials, errors, leads, known, DAY / grid.step);
   // Where none of those that hold can tell, it stays as it was; likewise its band.
-  const middle = carried(Array.from(mixed(said, weights, trials.ahead)), grid.of(discharge), Number.isNaN);
+  const [dry, wet] = [weighing.dry, weighing.wet].map((weights) => mixed(said, weights, trials.ahead));
+  const middle = carried(
+    Array.from(dry!, (own, h) => (h >= state.rainFrom ? wet![h]! : own)),
+    grid.of(discharge),
+    Number.isNaN,
+  );
   const bands = carried(
     middle.map((_, h) => bandAt(errors, like, trials.ahead, h)),
     NO_BAND,
@@ -77,7 +112,7 @@ export function forecastFrom(
     from,
     discharge,
     method: "combined",
-    ways: sharesOf(trials.names, weights, DAY / grid.step),
+    ways: sharesOf(trials.names, DAY / grid.step > state.rainFrom ? weighing.wet : weighing.dry, DAY / grid.step),
     step: grid.step,
     points: bands.map((band, h) => ({
       time: from + (h + 1) * grid.step,

@@ -26,6 +26,12 @@ export interface States {
   size: number;
 }
 
+/** A state: its step and its figures. */
+export interface State {
+  k: number;
+  figures: ArrayLike<number>;
+}
+
 /** Level and changes, scaled by their spread over the record's first half; NaN where one is missing. */
 export function statesOf({ y, step }: FlowGrid): States {
   const lags = [...new Set(LAGS.map((lag) => Math.max(1, Math.round(lag / step))))];

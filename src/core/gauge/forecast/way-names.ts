@@ -13,5 +13,6 @@ export const FLOW_WAYS = [
   "neighbours",
   "sameHour",
   "recession",
+  "rain",
 ] as const;
 export type FlowWay = (typeof FLOW_WAYS)[number];
