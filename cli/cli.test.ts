@@ -8,6 +8,7 @@ import { readArchive, writeArchive } from "../src/core/formats/archive";
 import { demoBook } from "../src/demo/book";
 import { DEMO_REACHES } from "../src/demo/river";
 import { gaugeCsv } from "../src/standins/gauge";
+import { madeRiver } from "../src/testing/rivers";
 import { recordSince } from "../src/testing/book-samples";
 import { madeHeights } from "../src/testing/made-heights";
 
@@ -77,6 +78,7 @@ test("gauge: the contract's fields, SI", () => {
     ["waterTemperature", "degC"],
     ["turbidity", "NTU"],
     ["airPressure", "hPa"],
+    ["rain", "mm"],
   ]);
   expect(Object.keys(out.now)).toEqual(
     expect.arrayContaining([
@@ -92,6 +94,44 @@ test("gauge: the contract's fields, SI", () => {
     ]),
   );
   expect(out.recession.lambdaPerDay).toBeGreaterThan(0);
+});
+
+test("gauge: rain that is forecast moves the flow and closes the window; a file without rain is refused", () => {
+  const { discharge, rain } = madeRiver("flashy", 501, 1);
+  const iso = (time: number) => new Date(time).toISOString();
+  const rows = (name: string, values: ArrayLike<number>, times: ArrayLike<number>) =>
+    `time,${name}\n${Array.from(times, (time, k) => `${iso(time)},${Number.isNaN(values[k]!) ? "" : values[k]}`).join("\n")}\n`;
+  const flow = file("made-flow.csv", rows("discharge (m3/s)", discharge.values, discharge.times));
+  const end = discharge.times.at(-1)!;
+  const rainFile = (name: string, mm: number) =>
+    file(
+      name,
+      rows(
+        "rain (mm)",
+        [...rain, ...Array.from({ length: 48 }, (_, h) => (h >= 6 && h < 12 ? mm / 6 : 0))],
+        [...discharge.times, ...Array.from({ length: 48 }, (_, h) => end + (h + 1) * 3_600_000)],
+      ),
+    );
+  type Out = {
+    verdict: string;
+    regime: string;
+    window: { from: string; to: string; probability: number } | null;
+    forecast: { at: string; p10: number; p50: number; p90: number }[];
+  };
+  const [dry, wet] = [0, 60].map(
+    (mm) => run("gauge", flow, "--hours", "48", "--rain", rainFile(`rain-${mm}.csv`, mm)) as unknown as Out,
+  ) as [Out, Out];
+  expect(wet.forecast).toHaveLength(48);
+  for (const { p10, p50, p90 } of wet.forecast) expect(p10 <= p50 && p50 <= p90).toBe(true);
+  expect(wet.forecast[11]!.p50).toBeGreaterThan(3 * dry.forecast[11]!.p50);
+  expect(dry.verdict).toBe(wet.verdict);
+  expect(dry.window!.probability).toBeGreaterThan(0.5);
+  expect(Date.parse(dry.window!.to)).toBeGreaterThan(Date.parse(dry.window!.from));
+  // Nobody is sent there while the spate comes up.
+  const rise = end + 9 * 3_600_000;
+  const holds = ({ window }: Out) => Date.parse(window!.from) <= rise && Date.parse(window!.to) > rise;
+  expect([holds(dry), holds(wet)]).toEqual([true, false]);
+  expect(refuse("gauge", flow, "--rain", flow)).toMatchObject({ code: "no-rain", file: flow });
 });
 
 test("gauge: several files are one record", () => {

@@ -58,7 +58,7 @@ test("the served file has its outages as codes, and every line is read", () => {
   expect(file.rejected).toEqual([]);
   expect(file.codes.Eqp).toBeGreaterThan(10);
   expect(file.series.map((one) => one.times.length)).toEqual(
-    new Array(5).fill((Date.UTC(2026, 0, 1) - Date.UTC(2024, 0, 1)) / HOUR + 1),
+    new Array(6).fill((Date.UTC(2026, 0, 1) - Date.UTC(2024, 0, 1)) / HOUR + 1),
   );
   expect(simulateGauge(RECORD_START, RECORD_START)).toHaveLength(1);
 });

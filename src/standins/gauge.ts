@@ -26,6 +26,8 @@ export interface GaugeHour {
   turbidity: number;
   /** hPa */
   airPressure: number;
+  /** mm since the hour before. */
+  rain: number;
 }
 
 export const yearFraction = (time: number): number => {
@@ -114,6 +116,7 @@ function* simulated(): Generator<GaugeHour, never> {
       waterTemperature: round(Math.max(0.1, warmth + swing), 1),
       turbidity: round(colour, 1),
       airPressure: round(glass, 1),
+      rain: round(fallen, 1),
     };
   }
 }
@@ -132,7 +135,7 @@ const OUTAGES: readonly (readonly [number, number])[] = [
 
 /** The hours as the CSV that the stand-in serves. */
 export function gaugeCsv(from: number, to: number): string {
-  const lines = ["time,discharge (m3/s),stage (m),water temperature (C),turbidity (NTU),air pressure (hPa)"];
+  const lines = ["time,discharge (m3/s),stage (m),water temperature (C),turbidity (NTU),air pressure (hPa),rain (mm)"];
   for (const hour of simulateGauge(from, to)) {
     const out = OUTAGES.some(([from, hours]) => hour.time >= from && hour.time < from + hours * HOUR);
     lines.push(
@@ -143,6 +146,7 @@ export function gaugeCsv(from: number, to: number): string {
         hour.waterTemperature,
         hour.turbidity,
         hour.airPressure,
+        hour.rain,
       ].join(","),
     );
   }

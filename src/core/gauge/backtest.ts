@@ -1,9 +1,10 @@
 import { median } from "simple-statistics";
 import { DAY, HOUR, lastReading, type Series } from "./series";
-import { leadsOf, weighingOf } from "./forecast/combined";
+import { weighingOf } from "./forecast/combined";
 import { type Dressing, dressingOf, errorsOf, knownAt, scoreOf, spansOf, stretchOf } from "./forecast/dressed";
 import { type FlowModel, flowModel } from "./forecast/flow-forecast";
 import type { FlowGrid } from "./forecast/flow-grid";
+import { leadsOf } from "./forecast/leads";
 import { type Trials, trialsWithoutRain } from "./forecast/trials";
 import type { Rain } from "./rain/rain";
 

@@ -10,7 +10,7 @@ import { forecastFlow } from "./forecast/flow-forecast";
 import { type Recession, recession } from "./recession";
 import { type Regime, regimeOf } from "./regime";
 import { readingAt, knownBy } from "./series";
-import { rainOf } from "./rain/rain";
+import { type Rain, rainOf } from "./rain/rain";
 import { type GaugeRecord, lastInstant, seriesOf } from "./summary";
 import { forecastTemperature, type Swing, swingAt, type WarmthPoint } from "./temperature";
 
@@ -38,7 +38,12 @@ export interface Outlook {
   barometer: Barometer | null;
 }
 
-export function outlookOf(record: GaugeRecord, at: number): Outlook {
+/** `rain`: over the catchment; that of the record and of its weather where nothing else is said. */
+export function outlookOf(
+  record: GaugeRecord,
+  at: number,
+  rain: Rain | null = rainOf(seriesOf(record, "rain"), record.weather ?? null, at),
+): Outlook {
   const [discharge, turbidity, temperature, pressure] = (
     ["discharge", "turbidity", "waterTemperature", "airPressure"] as const
   ).map((one) => {
@@ -47,7 +52,6 @@ export function outlookOf(record: GaugeRecord, at: number): Outlook {
   });
   // The season is that of the whole record, in any year of it.
   const whole = seriesOf(record, "discharge");
-  const rain = rainOf(seriesOf(record, "rain"), record.weather ?? null, at);
   const flow = discharge ? forecastFlow(discharge, at, rain) : null;
   const rating = discharge && turbidity ? turbidityRating(discharge, turbidity) : null;
   const clearing =

@@ -1,6 +1,7 @@
 import type { Species } from "../fish/species-schema";
 import { isFastRise } from "../gauge/cautions";
 import { type ClarityClass, clarityClass } from "../gauge/clarity";
+import { isPrime, limbOf } from "../gauge/limb";
 import type { TideState } from "../gauge/tide-state";
 import { isTooWarm, WARMTH, type WarmthClass, warmthIn, type WarmthRange } from "../gauge/warmth";
 import { cloudClass } from "../gauge/weather";
@@ -11,17 +12,6 @@ import type { PlanHour } from "./hours";
 
 /** Why nobody is sent there then. */
 export type Bar = "rising-fast" | "too-warm" | "closed" | "thunder" | "white-caps";
-
-export type ForecastLimb = "rising" | "falling" | "steady";
-
-/** A forecast that moves by less than this, 1/h, stands: about 5 % a day down, 25 % a day up. */
-const MOVES = sourced({ falling: -0.002, rising: 0.01 }, "1/h", COMMON_PRACTICE);
-export const limbOf = ({ ratePerHour }: Pick<PlanHour, "ratePerHour">): ForecastLimb =>
-  ratePerHour < MOVES.value.falling ? "falling" : ratePerHour > MOVES.value.rising ? "rising" : "steady";
-
-/** The level coming down and some colour still in: neither alone is it. */
-export const isPrime = (limb: ForecastLimb, clarity: ClarityClass | null): boolean =>
-  limb === "falling" && (clarity === "coloured" || clarity === "green");
 
 const RIVER = sourced({ prime: 1.5, falling: 1.1, steady: 1, rising: 0.7 }, "share", COMMON_PRACTICE);
 const CLARITY = sourced<Record<ClarityClass, number>>(

@@ -1,6 +1,7 @@
 "use client";
 import { useMemo, useState } from "react";
 import type { Outlook } from "../../core/gauge/outlook";
+import type { RightWindow } from "../../core/gauge/right-window";
 import { DAY } from "../../core/gauge/series";
 import { seriesOf } from "../../core/gauge/summary";
 import type { River } from "../../state/use-river";
@@ -23,11 +24,13 @@ const AHEAD = 5 * DAY;
 export function Chart({
   river,
   outlook,
+  window,
   at,
   system,
 }: {
   river: River;
   outlook: Outlook | null | undefined;
+  window: RightWindow | null | undefined;
   at: number;
   system: UnitSystem;
 }) {
@@ -54,7 +57,7 @@ export function Chart({
     <Panel
       title="The river’s record"
       className="mt-6"
-      source="Lines: readings. Shading: usual range for the date (dark: middle half; pale: 10 to 90 %; dotted: median). Dashed with a band: forecast, 10 to 90 %. Rings: fish. Bars: sessions, hollow when blank."
+      source="Lines: readings. Shading: usual range for the date (dark: middle half; pale: 10 to 90 %; dotted: median). Dashed with a band: forecast, 10 to 90 %. Rings: fish. Bars: sessions, hollow when blank. Bracket: when the river is likely to be right."
       aside={
         <div role="group" aria-label="Time range" className="flex flex-wrap gap-1">
           {SPANS.map(({ days: length, label }) => (
@@ -71,7 +74,15 @@ export function Chart({
         </div>
       }
     >
-      <Hydrograph gauge={gauge} reaches={reaches} outlook={outlook} span={span} now={at} system={system} />
+      <Hydrograph
+        gauge={gauge}
+        reaches={reaches}
+        outlook={outlook}
+        window={window}
+        span={span}
+        now={at}
+        system={system}
+      />
       <div className="mt-2">
         <SpanBrush
           series={main}

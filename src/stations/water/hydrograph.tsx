@@ -6,6 +6,7 @@ import { seasonBand } from "../../core/gauge/exceedance";
 import { type ClarityFit, DEFAULT_CLARITY_FIT } from "../../core/gauge/clarity-fit";
 import { visibleDepthFromTurbidity } from "../../core/gauge/clarity";
 import type { Outlook } from "../../core/gauge/outlook";
+import type { RightWindow } from "../../core/gauge/right-window";
 import { DAY, lastReading, readingAt, type Series } from "../../core/gauge/series";
 import { findUnit, fromSI } from "../../core/quantity/units";
 import { type Entered, entryUnit, figureText, show as showQuantity, type UnitSystem } from "../../words/quantity";
@@ -25,6 +26,7 @@ export function Hydrograph({
   gauge,
   reaches,
   outlook,
+  window,
   span,
   now,
   system,
@@ -32,6 +34,7 @@ export function Hydrograph({
   gauge: GaugeRecord;
   reaches: ReadonlySet<string>;
   outlook: Outlook | null | undefined;
+  window: RightWindow | null | undefined;
   span: Span;
   now: number;
   system: UnitSystem;
@@ -71,6 +74,7 @@ export function Hydrograph({
             start={starts.flow}
             season={season}
             marks={marks}
+            window={window}
             log={ratios}
             showTime={!turbidity && !temperature}
           />

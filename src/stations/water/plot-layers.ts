@@ -87,6 +87,22 @@ export function aheadLayers(
   ];
 }
 
+/** A bracket along the top over the hours when the river is likely to be right. */
+export const windowLayer = ({ from, to }: { from: number; to: number }, colours: Colours): Layer => ({
+  label: "window",
+  yAxisID: "marks",
+  data: [
+    { x: from, y: 0.88 },
+    { x: from, y: 0.95 },
+    { x: to, y: 0.95 },
+    { x: to, y: 0.88 },
+  ],
+  pointRadius: 0,
+  borderWidth: 2.5,
+  borderColor: colours.ink,
+  order: 0,
+});
+
 /**
  * Sessions as bars on the floor of the plot (full with fish, hollow when blank), fish as rings on the line, now as a
  * thin upright.

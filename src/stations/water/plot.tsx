@@ -26,6 +26,7 @@ import {
   aheadLayers,
   type Marks,
   markLayers,
+  windowLayer,
   type Points,
   type Season,
   seasonLayers,
@@ -70,6 +71,8 @@ export interface PlotProps {
   /** Drawn behind: the usual range, levels of `exceedance.ts` by time. */
   season?: Season;
   marks?: Marks;
+  /** When the river is likely to be right, ms. */
+  window?: { from: number; to: number } | null;
 }
 
 /**
@@ -91,6 +94,7 @@ export function Plot(props: PlotProps) {
     showTime = false,
     season,
     marks,
+    window,
   } = props;
   const colours = useColours();
   const overview = useMemo(() => overviewOf(series), [series]);
@@ -114,9 +118,10 @@ export function Plot(props: PlotProps) {
           spanGaps: false,
         },
         ...markLayers(marks, now, shown, colours),
+        ...(window ? [windowLayer(window, colours)] : []),
       ],
     }),
-    [name, drawn, from, to, shown, forecast, start, now, season, marks, colours],
+    [name, drawn, from, to, shown, forecast, start, now, season, marks, window, colours],
   );
   const options = useMemo(
     (): ChartOptions<"line"> => ({

@@ -2,7 +2,11 @@
 import { choicesOf } from "../../words/text";
 import { useLiveAnswer } from "../../state/live-answer";
 import { useMemo, useState } from "react";
+import { HORIZON } from "../../core/gauge/forecast";
+import { type RightWindow, rightWindow } from "../../core/gauge/right-window";
+import { HOUR } from "../../core/gauge/series";
 import { lastInstant } from "../../core/gauge/summary";
+import { type FlowLimits, flowLimits, stateNow, verdictOf } from "../../core/gauge/verdict";
 import type { Outlook } from "../../core/gauge/outlook";
 import { database } from "../../store/database";
 import { blankWater } from "../../store/gauges";
@@ -14,7 +18,9 @@ import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
 import { Select } from "../../widgets/select";
 import { faultText } from "../../words/messages";
+import type { UnitSystem } from "../../words/quantity";
 import { nowWords } from "../../words/river";
+import { verdictWords, windowWords } from "../../words/verdict";
 import { RecessionPanel } from "./recession-panel";
 import { NowFigures } from "./now-figures";
 import { ReadingsPanel } from "./readings-panel";
@@ -39,15 +45,18 @@ export function WaterStation() {
   // The outlook is worked out anew when a reading comes, not each minute.
   const last = gauge ? (lastInstant(gauge) ?? undefined) : undefined;
   const outlook = useOutlook(gauge, last, river.atReach);
+  const window = useRightWindow(outlook.value, water);
   const skill = useSkill(gauge, river.atReach, Boolean(outlook.value));
   return (
     <div className="mx-auto max-w-6xl">
-      <Heading river={river} onDialog={setDialog} />
+      <Heading river={river} onDialog={setDialog}>
+        {water && <Verdict river={river} limits={flowLimits(water.bands)} window={window} system={system} />}
+      </Heading>
       {now && gauge && (
         <NowFigures now={now} gauge={gauge} outlook={outlook.value} stale={river.stale} system={system} />
       )}
       {gauge && at !== undefined ? (
-        <Chart river={river} outlook={outlook.value} at={at} system={system} />
+        <Chart river={river} outlook={outlook.value} window={window} at={at} system={system} />
       ) : (
         <p className="mt-6 rounded-md border border-line p-4">
           {station
@@ -129,8 +138,48 @@ function useWater(station: string | undefined) {
   );
 }
 
+/** Hours ahead that a window is looked for in. */
+const WINDOW_HOURS = HORIZON / HOUR;
+
+/** When the river is likely to be right, within the angler's own limits; undefined until the forecast is there. */
+const useRightWindow = (outlook: Outlook | null | undefined, water: ReturnType<typeof useWater>) =>
+  useMemo(
+    () => (outlook?.flow && water ? rightWindow(outlook, flowLimits(water.bands), WINDOW_HOURS) : undefined),
+    [outlook, water],
+  );
+
+/** Is the river right, and when will it be, in two sentences. */
+function Verdict({
+  river: { now, stale },
+  limits,
+  window,
+  system,
+}: {
+  river: River;
+  limits: FlowLimits;
+  window: RightWindow | null | undefined;
+  system: UnitSystem;
+}) {
+  if (!now || stale) return null;
+  const judged = verdictOf(stateNow(now), limits);
+  return (
+    <p className="mt-1" aria-live="polite">
+      {judged && <strong>{verdictWords(judged, system)} </strong>}
+      {window !== undefined && windowWords(window, Date.parse(now.at))}
+    </p>
+  );
+}
+
 /** The gauge by name, the river in a sentence, and what can be opened. */
-function Heading({ river, onDialog }: { river: River; onDialog: (dialog: "import" | "water") => void }) {
+function Heading({
+  river,
+  onDialog,
+  children,
+}: {
+  river: River;
+  onDialog: (dialog: "import" | "water") => void;
+  children: React.ReactNode;
+}) {
   const { system, height, set } = useSettings();
   const { station, now } = river;
   return (
@@ -138,6 +187,7 @@ function Heading({ river, onDialog }: { river: River; onDialog: (dialog: "import
       <div className="max-w-2xl">
         <h1 className="text-2xl">{station?.name ?? "No gauge for this reach"}</h1>
         {now && <p className="mt-1 text-lg">{nowWords(now, { stale: river.stale, system, height })}</p>}
+        {children}
       </div>
       <div className="flex flex-wrap items-end gap-2">
         {river.stations.length > 1 && station && (

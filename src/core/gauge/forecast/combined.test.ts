@@ -1,5 +1,6 @@
 import { stream } from "../../quantity/seeded";
-import { leadsOf, LEAST_TRIALS, mixed, weightsAhead, weightsOf } from "./combined";
+import { leadsOf } from "./leads";
+import { LEAST_TRIALS, mixed, weightsAhead, weightsOf } from "./combined";
 import { scoreOf, stretchOf } from "./dressed";
 import type { Trials } from "./trials";
 

@@ -1,5 +1,4 @@
-import { HOUR } from "../series";
-import type { FlowGrid } from "./flow-grid";
+import { betweenLeads } from "./leads";
 import { middleOf } from "./middle";
 import type { Trials } from "./trials";
 
@@ -7,7 +6,6 @@ import type { Trials } from "./trials";
  * Ways combined (Bates & Granger 1969, Oper. Res. Q. 20, 451): at each lead the one, or the two by halves, that erred
  * least in the trials, by the mean and by the middle of the errors alike; between leads their weights run straight.
  */
-const LEAD_HOURS = [1, 3, 6, 12, 24, 36, 48, 72, 96, 120] as const;
 
 export interface Weights {
   /** Steps ahead of each lead that the grid has, in order. */
@@ -16,9 +14,6 @@ export interface Weights {
   of: number[][];
 }
 
-export const leadsOf = ({ step }: Pick<FlowGrid, "step">): number[] =>
-  LEAD_HOURS.map((hours) => (hours * HOUR) / step).filter((steps) => Number.isInteger(steps));
-
 /** Fewest trials that weights are told from. Common practice, no source. */
 export const LEAST_TRIALS = 60;
 /** Fewest that are alike, as with rain to come. Own choice: those are rare, and of different events. */
@@ -26,6 +21,8 @@ const LEAST_ALIKE = 24;
 /** How much better than one way two must be, and others than those of the lead before. Own choice. */
 const FOR_TWO = 0.02;
 const FOR_OTHERS = 0.06;
+/** And others than those of all trials, where some are weighed apart: those are few. */
+const FOR_APART = 0.2;
 
 /** The weights without rain to come, and with it; alike where too little is known of it. */
 export interface Weighing {
@@ -55,16 +52,9 @@ export function weightsOf(
   const of: number[][] = [];
   for (const lead of leads) {
     const h = lead - 1;
-    const some =
-      counts &&
-      weightsAt(
-        trials,
-        h,
-        all.filter((n) => counts(n, h)),
-        LEAST_ALIKE,
-        of.at(-1),
-      );
-    const weights = some ?? weightsAt(trials, h, all, LEAST_TRIALS, of.at(-1));
+    const whole = weightsAt(trials, h, all, LEAST_TRIALS, { before: of.at(-1) });
+    const some = counts && whole && all.filter((n) => counts(n, h));
+    const weights = (some && weightsAt(trials, h, some, LEAST_ALIKE, { before: of.at(-1), usual: whole })) ?? whole;
     if (!weights) return null;
     of.push(weights);
   }
@@ -88,7 +78,7 @@ function weightsAt(
   h: number,
   among: readonly number[],
   least: number,
-  before?: readonly number[],
+  { before, usual }: { before?: readonly number[]; usual?: readonly number[] },
 ): number[] | null {
   const all = among.map((n) => n * ahead + h).filter((at) => !Number.isNaN(came[at]!));
   // A way that mostly cannot tell does not keep the others from being weighed.
@@ -113,23 +103,16 @@ function weightsAt(
   const [mean, middle] = [Math.min(...options.map((one) => one.mean)), Math.min(...options.map((one) => one.middle))];
   const weightsBy = ({ a, b }: Option) =>
     names.map((_, way) => (able[a] === way ? 0.5 : 0) + (able[b] === way ? 0.5 : 0));
+  const isOther = (one: Option, than: readonly number[] | undefined) =>
+    than !== undefined && weightsBy(one).some((share, way) => share !== than[way]);
   const cost = (one: Option) =>
     one.mean / (mean || 1) +
     one.middle / (middle || 1) +
     (one.a === one.b ? 0 : FOR_TWO) +
-    (before && weightsBy(one).some((share, way) => share !== before[way]) ? FOR_OTHERS : 0);
+    (isOther(one, before) ? FOR_OTHERS : 0) +
+    (isOther(one, usual) ? FOR_APART : 0);
   const best = options.reduce((one, other) => (cost(other) < cost(one) ? other : one));
   return weightsBy(best);
-}
-
-/**
- * The value at a number of steps ahead of one that is told at leads: straight between them, beyond them as at the last.
- */
-export function betweenLeads(leads: readonly number[], steps: number, at: (lead: number) => number): number {
-  const next = leads.findIndex((lead) => lead >= steps);
-  if (next <= 0) return at(next < 0 ? leads.length - 1 : 0);
-  const share = (steps - leads[next - 1]!) / (leads[next]! - leads[next - 1]!);
-  return (1 - share) * at(next - 1) + share * at(next);
 }
 
 /** The weight of each way at a number of steps ahead. */

@@ -1,6 +1,7 @@
 import { quantileSorted } from "simple-statistics";
 import { BAND } from "../forecast";
-import { betweenLeads, mixed, type Weighing } from "./combined";
+import { mixed, type Weighing } from "./combined";
+import { betweenLeads } from "./leads";
 import type { State } from "./neighbours";
 import { nearestApart } from "./nearest";
 import type { Trials } from "./trials";

@@ -5,7 +5,7 @@ import { type Rain, rainIn } from "../rain/rain";
 import { copyState, firstState, runoffOf, runoffStep, type RunoffState } from "../rain/rainfall-runoff";
 import { type Catchment, errorsOfRunoff, fitRunoff, leftAfter, type RunoffFit } from "../rain/runoff-fit";
 import { DAY } from "../series";
-import { betweenLeads, leadsOf } from "./combined";
+import { betweenLeads, leadsOf } from "./leads";
 import type { Fill, FlowGrid } from "./flow-grid";
 
 /** The river by its rain: what fell runs off by a model of its catchment, and what it erred by now dies away. */
