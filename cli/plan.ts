@@ -15,7 +15,7 @@ import { planOf, type PlanWindow } from "../src/core/plan/plan";
 import type { PlanReach } from "../src/core/plan/plan-reach";
 import { InputError } from "../src/core/quantity/fault";
 import { logOf, reachOutlook } from "../src/scenario/plan";
-import { fishedLies, liesAsked, nearestFlow, reachInPlan } from "../src/scenario/plan-lies";
+import { fishedLies, liesAsked, nearestWater, type PlanWater, reachInPlan } from "../src/scenario/plan-lies";
 import { readReach } from "../src/scenario/read";
 import { cautionWords } from "../src/words/cautions";
 import { placeWords } from "../src/words/place";
@@ -124,8 +124,8 @@ function gaugeOf(book: Book, station: StationRecord, files: readonly Read[], onl
 
 interface Looked {
   reach: PlanReach;
-  /** The lies at each flow that was solved. */
-  lies: { discharge: number; lies: Lie[] }[];
+  /** The lies in each water that was read. */
+  lies: (PlanWater & { lies: Lie[] })[];
 }
 
 function lookAt(
@@ -145,16 +145,25 @@ function lookAt(
     from,
   );
   const cell = boundedOption(args, "cell", 0.1, 20, 1);
-  const lies = liesAsked(record.reach, river, species, { at: from, to }).map(({ discharge, request }) => ({
-    discharge,
-    lies: readReach(solveReach({ reach: record.reach, discharge, cell }, args), request).lies,
-  }));
+  const solved = new Map<number, ReturnType<typeof solveReach>>();
+  const solvedAt = (discharge: number) => {
+    const known = solved.get(discharge) ?? solveReach({ reach: record.reach, discharge, cell }, args);
+    solved.set(discharge, known);
+    return known;
+  };
+  const lies = liesAsked(record.reach, river, species, { at: from, to }).map(
+    ({ discharge, visibleDepth, request }) => ({
+      discharge,
+      visibleDepth,
+      lies: readReach(solvedAt(discharge), request).lies,
+    }),
+  );
   const log = logOf(record.id, species.id, book, from);
   return { lies, reach: reachInPlan(river, { rules: book.rules, log, lies, travel: null }) };
 }
 
 function told(window: PlanWindow, rank: number, { reach, lies }: Looked) {
-  const near = nearestFlow(lies, window.discharge);
+  const near = nearestWater(lies, window);
   const { from, to, factors, log: _, cautions, ...rest } = window;
   return {
     rank,

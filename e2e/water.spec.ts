@@ -7,7 +7,13 @@ const HOUR = 3_600_000;
 test("the days ahead: when it is down to a flow, how far to believe it, and the same in a table", async ({ page }) => {
   await loadDemo(page);
   await expect(page.getByRole("heading", { name: "The days ahead" })).toBeVisible();
-  await expect(page.getByRole("rowheader", { name: "24 h" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText("Prime. The level is falling, with colour still in.")).toBeVisible();
+  await expect(page.getByText(/Prime from now to .*, on \d+ % of the forecast paths\./)).toBeVisible();
+  const day = (table: RegExp) => page.getByRole("table", { name: table }).getByRole("row", { name: /^24 h/ });
+  await expect(day(/^Tested/)).toBeVisible({ timeout: 30_000 });
+  // Rain known ahead cuts the error on rises.
+  const [known, without] = (await day(/^Errors on rises/).getByRole("cell").allTextContents()).map(parseFloat);
+  expect(known!).toBeLessThan((2 / 3) * without!);
   const level = page.getByLabel("Flow at or below");
   await level.fill("9000 m3/s");
   await expect(page.getByText("It is there now.")).toBeVisible();

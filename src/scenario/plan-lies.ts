@@ -2,6 +2,8 @@ import { isShelter } from "../core/fish/judgement";
 import type { Lie } from "../core/fish/read";
 import type { Species } from "../core/fish/species-schema";
 import type { Reach } from "../core/flow/reach-schema";
+import { clarityClass } from "../core/gauge/clarity";
+import { type ForecastPoint, levelAt, withStart } from "../core/gauge/forecast";
 import type { Outlook } from "../core/gauge/outlook";
 import type { LieQuality, PlanReach } from "../core/plan/plan-reach";
 import { conditionsOf } from "./conditions";
@@ -21,46 +23,72 @@ export const fishedLies = <T extends Pick<Lie, "kind" | "drift">>(lies: readonly
  * How good a reach is at a flow: the mean score of its best lies, where it has fewer as if the rest were worth
  * nothing.
  */
-export const lieQuality = (discharge: number, lies: readonly Pick<Lie, "kind" | "drift" | "score">[]): LieQuality => ({
+export const lieQuality = (
+  { discharge, visibleDepth }: PlanWater,
+  lies: readonly Pick<Lie, "kind" | "drift" | "score">[],
+): LieQuality => ({
   discharge,
+  visibleDepth,
   score:
     fishedLies(lies)
       .slice(0, VISITED)
       .reduce((sum, { score }) => sum + score, 0) / VISITED,
 });
 
-/** Of lies looked at by flow, those at the flow nearest by ratio; undefined where none was. */
-export const nearestFlow = <T extends { discharge: number }>(looked: readonly T[], discharge: number): T | undefined =>
-  [...looked].sort(
-    (a, b) => Math.abs(Math.log(a.discharge / discharge)) - Math.abs(Math.log(b.discharge / discharge)),
-  )[0];
+/** Of lies looked at in some waters, those in the one nearest by ratio of flow and clarity; undefined without any. */
+export function nearestWater<T extends PlanWater>(looked: readonly T[], then: PlanWater): T | undefined {
+  const apart = (one: T) =>
+    Math.abs(Math.log(one.discharge / then.discharge)) +
+    (one.visibleDepth && then.visibleDepth ? Math.abs(Math.log(one.visibleDepth / then.visibleDepth)) : 0);
+  return [...looked].sort((a, b) => apart(a) - apart(b))[0];
+}
 
 /** Two flows nearer than this by ratio show the same lies. Own choice. */
 const SAME = 1.15;
 
+/** A water that a reach is looked at in: how much of it, m3/s, and how far one sees, m; null where nothing says. */
+export type PlanWater = Pick<LieQuality, "discharge" | "visibleDepth">;
+
 /**
- * The flows at which a reach is looked at: now, and how far the middle of the forecast goes either way until then,
- * m3/s.
+ * The waters in which a reach is looked at: now, and how far the middle of the forecast goes either way until then,
+ * each as clear as it is by that time.
+ * @param seenNow how far one sees now, m
  */
-export function planFlows(outlook: Pick<Outlook, "flow"> | null, to: number): number[] {
+export function planWaters(
+  outlook: Pick<Outlook, "flow" | "visibleDepth"> | null,
+  to: number,
+  seenNow: number | null = null,
+): PlanWater[] {
   if (!outlook?.flow) return [];
-  const { discharge, points } = outlook.flow;
+  const { visibleDepth } = outlook;
+  const { from } = outlook.flow;
+  const depthAt = (at: number) =>
+    (at === from ? seenNow : null) ?? (visibleDepth && levelAt(visibleDepth, at, "median")) ?? null;
   // A dry bed, and one that the tide runs up, have no water that could be read.
-  const path = [discharge, ...points.filter((point) => point.time <= to).map((point) => point.median)].filter(
-    (flow) => flow > 0,
-  );
-  if (path.length === 0) return [];
-  const flows = [Math.min(...path), Math.max(...path)].map(roundFlow);
-  return flows[1]! / flows[0]! < SAME ? [roundFlow(path[0]!)] : flows;
+  const path = withStart(outlook.flow).filter(({ time, median }) => time <= to && median > 0);
+  const waterAt = ({ time, median }: ForecastPoint): PlanWater => ({
+    discharge: roundFlow(median),
+    visibleDepth: depthAt(time),
+  });
+  const [first, last] = [path[0], path.at(-1)];
+  if (!first || !last) return [];
+  const least = path.reduce((low, one) => (one.median < low.median ? one : low));
+  const most = path.reduce((high, one) => (one.median > high.median ? one : high));
+  const [low, high] = [waterAt(least), waterAt(most)];
+  if (high.discharge / low.discharge >= SAME) return [low, high];
+  const [now, then] = [waterAt(first), { ...waterAt(last), discharge: roundFlow(first.median) }];
+  return isSameClarity(now, then) ? [now] : [now, then];
 }
 
-/** The water of a reach that a plan wants read: at each flow, how. */
-interface LiesAsked {
-  discharge: number;
+const isSameClarity = ({ visibleDepth: one }: PlanWater, { visibleDepth: other }: PlanWater): boolean =>
+  one === null || other === null || clarityClass(one) === clarityClass(other);
+
+/** The water of a reach that a plan wants read, and how. */
+interface LiesAsked extends PlanWater {
   request: ReadingRequest;
 }
 
-/** What a plan asks of a reach for a fish: its lies by day, as the fish lives at `at`, at each flow that may come. */
+/** What a plan asks of a reach for a fish: its lies by day, as the fish lives at `at`, in each water that may come. */
 export function liesAsked(
   reach: Reach,
   { now, outlook, place }: Pick<ReachOutlook, "now" | "outlook" | "place">,
@@ -69,8 +97,13 @@ export function liesAsked(
 ): LiesAsked[] {
   const conditions = conditionsOf(now ?? undefined, at, place, { discharge: null, light: "day" });
   const living = livingFish(species, "auto", conditions, place?.latitude).species;
-  const request = readingRequest(living, conditions, reach.features, likings);
-  return planFlows(outlook, to).map((discharge) => ({ discharge, request }));
+  const seenNow = now?.visibleDepth ?? null;
+  return planWaters(outlook, to, seenNow).map((water) => {
+    // Ahead to a decimetre: a finer one would have the water read anew with each reading of the gauge.
+    const seen = water.visibleDepth && Math.max(0.1, Math.round(10 * water.visibleDepth) / 10);
+    const then = seen && water.visibleDepth !== seenNow ? { ...conditions, visibleDepth: seen } : conditions;
+    return { ...water, request: readingRequest(living, then, reach.features, likings) };
+  });
 }
 
 /** What a plan takes up of a reach for one fish, besides its river. */
@@ -78,7 +111,7 @@ interface ForFish {
   rules: PlanReach["rules"];
   /** Undefined: not known yet, or nothing. */
   log: ReachLog | undefined;
-  lies: readonly { discharge: number; lies: readonly Pick<Lie, "kind" | "drift" | "score">[] }[];
+  lies: readonly (PlanWater & { lies: readonly Pick<Lie, "kind" | "drift" | "score">[] })[];
   travel: number | null;
 }
 
@@ -89,6 +122,6 @@ export const reachInPlan = ({ now: _, ...river }: ReachOutlook, { rules, log, li
   ...river,
   rules,
   ...(log ?? NO_LOG),
-  lies: lies.map((one) => lieQuality(one.discharge, one.lies)),
+  lies: lies.map((one) => lieQuality(one, one.lies)),
   travel,
 });

@@ -3,7 +3,7 @@ import type { ReachRecord } from "../core/book/records";
 import type { Feature } from "../core/flow/reach-schema";
 import { DAY } from "../core/gauge/series";
 import { logOf, reachOutlook } from "./plan";
-import { lieQuality, nearestFlow, planFlows } from "./plan-lies";
+import { lieQuality, nearestWater, planWaters } from "./plan-lies";
 
 const NOW = Date.UTC(2026, 4, 20);
 const roof = (x: number, y: number): Feature => ({ kind: "overhang", x, y, length: 6, width: 2, angle: 0 });
@@ -81,13 +81,16 @@ test("rates by flow of the reach, and the usual one of all that was fished for t
 
 test("a reach is as good as its best three lies that are fished; a shelter is none, and fewer count as if the rest were nothing", () => {
   const lie = (score: number, kind: "feeding" | "resting" = "feeding", drift = 1) => ({ score, kind, drift });
-  expect(lieQuality(6, [lie(0.9), lie(0.6), lie(0.3), lie(0.3)]).score).toBeCloseTo(0.6, 12);
-  expect(lieQuality(6, [lie(0.9)]).score).toBeCloseTo(0.3, 12);
-  expect(lieQuality(6, [])).toEqual({ discharge: 6, score: 0 });
+  const water = { discharge: 6, visibleDepth: 1.2 };
+  expect(lieQuality(water, [lie(0.9), lie(0.6), lie(0.3), lie(0.3)]).score).toBeCloseTo(0.6, 12);
+  expect(lieQuality(water, [lie(0.9)]).score).toBeCloseTo(0.3, 12);
+  expect(lieQuality(water, [])).toEqual({ ...water, score: 0 });
 });
 
-test("flows that are looked at: from the least to the most that the middle of the forecast comes by, one where that is little", () => {
-  const flow = (medians: number[]) => ({
+test("waters that are looked at: from the least to the most flow of the forecast's middle, each as clear as it is then", () => {
+  const flow = (medians: number[], depths?: number[]) => ({
+    visibleDepth:
+      depths?.map((median, k) => ({ time: NOW + (k + 1) * DAY, low: median, median, high: median })) ?? null,
     flow: {
       from: NOW,
       discharge: 8,
@@ -98,13 +101,23 @@ test("flows that are looked at: from the least to the most that the middle of th
       paths: [],
     },
   });
-  expect(planFlows(null, NOW)).toEqual([]);
-  expect(planFlows(flow([7.9, 7.8]), NOW + 5 * DAY)).toHaveLength(1);
-  const [least, most] = planFlows(flow([6, 12, 4]), NOW + 2 * DAY);
+  expect(planWaters(null, NOW)).toEqual([]);
+  expect(planWaters(flow([7.9, 7.8]), NOW + 5 * DAY)).toHaveLength(1);
+  const [least, most] = planWaters(flow([6, 12, 4], [0.4, 0.2, 2]), NOW + 2 * DAY);
   // The third day is not asked about.
-  expect(least).toBeCloseTo(6, 0);
-  expect(most).toBeCloseTo(12, 0);
-  expect(nearestFlow([{ discharge: 4 }, { discharge: 12 }], 8)!.discharge).toBe(12);
-  expect(nearestFlow([{ discharge: 4 }, { discharge: 12 }], 6.8)!.discharge).toBe(4);
-  expect(nearestFlow([], 6)).toBeUndefined();
+  expect([least!.visibleDepth, most!.visibleDepth]).toEqual([0.4, 0.2]);
+  expect(least!.discharge).toBeCloseTo(6, 0);
+  expect(most!.discharge).toBeCloseTo(12, 0);
+  // A steady river that clears is read muddy and clear, at one flow.
+  const clearing = planWaters(flow([7.9, 7.8, 7.8], [0.5, 0.9, 1.6]), NOW + 3 * DAY, 0.2);
+  expect(clearing.map(({ visibleDepth }) => visibleDepth)).toEqual([0.2, 1.6]);
+  expect(clearing[0]!.discharge).toBe(clearing[1]!.discharge);
+  const looked = [
+    { discharge: 4, visibleDepth: 1 },
+    { discharge: 12, visibleDepth: 1 },
+  ];
+  expect(nearestWater(looked, { discharge: 8, visibleDepth: null })!.discharge).toBe(12);
+  expect(nearestWater(looked, { discharge: 6.8, visibleDepth: 3 })!.discharge).toBe(4);
+  expect(nearestWater(clearing, { discharge: 8, visibleDepth: 1.4 })!.visibleDepth).toBe(1.6);
+  expect(nearestWater([], { discharge: 6, visibleDepth: null })).toBeUndefined();
 });

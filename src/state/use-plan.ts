@@ -12,7 +12,7 @@ import { fetched } from "../core/quantity/fetched";
 import { bedKey, cellOf, contentOf } from "../scenario/field";
 import { keyOf } from "../scenario/key";
 import type { ReachOutlook } from "../scenario/plan";
-import { fishedLies, liesAsked, reachInPlan } from "../scenario/plan-lies";
+import { fishedLies, liesAsked, type PlanWater, reachInPlan } from "../scenario/plan-lies";
 import { clockZone } from "../words/clock-zone";
 import { dayKey } from "../words/river";
 import { database } from "../store/database";
@@ -29,9 +29,8 @@ import { useSettings } from "./settings";
 import type { River } from "./use-river";
 import { useExpectedSky } from "./use-weather";
 
-/** Lies of a reach at one flow that the forecast comes by. */
-export interface LiesThen {
-  discharge: number;
+/** Lies of a reach in one water that the forecast comes by. */
+export interface LiesThen extends PlanWater {
   lies: Lie[];
 }
 
@@ -128,14 +127,14 @@ function useLies(
       const found: Record<string, LiesThen[]> = {};
       for (const { record, flows } of asked) {
         found[record.id] = [];
-        for (const { discharge, request } of flows) {
+        for (const { discharge, visibleDepth, request } of flows) {
           const field = await fieldFor(record.reach, discharge, signal);
           signal.throwIfAborted();
           if (!field) continue;
           const lies = await answered("plan-lies", keyOf(bedKey(record.reach), contentOf(field), request), async () =>
             fishedLies(valueOf(await reader.ask(async (api) => api.read(field, request))).lies),
           );
-          found[record.id]!.push({ discharge, lies });
+          found[record.id]!.push({ discharge, visibleDepth, lies });
         }
       }
       return found;

@@ -25,7 +25,7 @@ export interface ForecastSkill {
   rain?: RainSkill;
 }
 
-export interface RainSkill {
+interface RainSkill {
   /** Median error of the forecast that knows no rain, on the same cases. */
   withoutError: number;
   /** Both on the cases where the river rose by a quarter or more; null with too few. */

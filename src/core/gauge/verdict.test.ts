@@ -15,7 +15,7 @@ const state = (change: Partial<WaterState> = {}): WaterState => ({
 });
 const verdict = (change: Partial<WaterState>, limits = NO_LIMITS) => verdictOf(state(change), limits)?.verdict ?? null;
 
-// Craft page, section 1: low and clear, coloured and dropping, high and dirty, rising fast (common practice, no source).
+// Low and clear, coloured and dropping, high and dirty, rising fast: common practice, no source.
 test("the four states of the trade: coloured and dropping is prime, rising fast is left, whatever its colour", () => {
   expect(verdict({ limb: "falling", clarity: "coloured" })).toBe("prime");
   expect(verdict({ limb: "falling", clarity: "green" })).toBe("prime");

@@ -7,8 +7,7 @@ import { type ForecastLimb, isPrime, limbOf } from "./limb";
 import { type GaugeNow, usualExceedance } from "./summary";
 
 /** Is the river right? One word for all that is read of it. */
-export const VERDICTS = ["prime", "fishable", "low-clear", "high-dirty", "leave"] as const;
-export type Verdict = (typeof VERDICTS)[number];
+export type Verdict = "prime" | "fishable" | "low-clear" | "high-dirty" | "leave";
 
 /** The rule that decided. */
 export type VerdictRule =

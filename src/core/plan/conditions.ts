@@ -33,7 +33,7 @@ export interface ReachHourRated extends HourRated {
 export const CONDITIONS: { readonly [K in ConditionKind]: (at: ReachHourRated) => readonly FactorOf<K>[] } = {
   ...WATER_CONDITIONS,
   log: ({ reach, hour }) => logFactor(reach, hour.discharge),
-  lies: ({ reach, hour, best }) => liesFactor(reach.lies, hour.discharge, best),
+  lies: ({ reach, hour, best }) => liesFactor(reach.lies, hour, best),
   band: ({ reach, hour }) => bandFactor(reach.bands, hour.discharge),
   // Of the reach and not of the hour: worked out once.
   size: ({ size }) => size,
@@ -75,17 +75,34 @@ function logFactor({ log, usualRate }: PlanReach, discharge: number): FactorOf<"
   return [{ what: "log", is: factor >= 1 ? "more" : "less", factor }];
 }
 
-/** Between the flows that are solved; beyond them as at the nearest. */
-function liesFactor(lies: readonly LieQuality[], discharge: number, best: number): FactorOf<"lies">[] {
+/** Between the waters that were read, by flow and by how far one sees; beyond them as at the nearest. */
+function liesFactor(
+  lies: readonly LieQuality[],
+  { discharge, visibleDepth }: PlanHour,
+  best: number,
+): FactorOf<"lies">[] {
   // Of a dry bed, and one that the tide runs up, no lies are known.
   if (lies.length === 0 || best <= 0 || discharge <= 0) return [];
   const after = lies.findIndex((one) => one.discharge >= discharge);
   const [upper, lower] = [lies[after] ?? lies.at(-1)!, lies[Math.max(0, after < 0 ? lies.length - 1 : after - 1)]!];
-  const span = Math.log(upper.discharge / lower.discharge);
-  const share = span > 0 ? Math.min(1, Math.max(0, Math.log(discharge / lower.discharge) / span)) : 0;
-  const quality = (lower.score + share * (upper.score - lower.score)) / best;
+  // Two readings of one flow, as the water clears, are told apart by clarity alone.
+  const [first, last] = upper === lower && lies.length > 1 ? [lies[0]!, lies.at(-1)!] : [lower, upper];
+  const quality =
+    (first.score + shareAlong(first, last, { discharge, visibleDepth }) * (last.score - first.score)) / best;
   const least = LIES_LEAST.value;
   return [{ what: "lies", is: quality >= 0.75 ? "good" : "poor", factor: least + (1 - least) * quality }];
+}
+
+type Seen = Pick<LieQuality, "discharge" | "visibleDepth">;
+
+/** How far a water lies on the way from one to another, 0..1, by the logarithms of flow and visible depth. */
+function shareAlong(from: Seen, to: Seen, at: Seen): number {
+  const logs = (one: Seen) => (one.visibleDepth ? Math.log(one.visibleDepth) : 0);
+  const isSeen = Boolean(from.visibleDepth && to.visibleDepth && at.visibleDepth);
+  const way = [Math.log(to.discharge / from.discharge), isSeen ? logs(to) - logs(from) : 0] as const;
+  const gone = [Math.log(at.discharge / from.discharge), isSeen ? logs(at) - logs(from) : 0] as const;
+  const length = way[0] ** 2 + way[1] ** 2;
+  return length > 0 ? Math.min(1, Math.max(0, (way[0] * gone[0] + way[1] * gone[1]) / length)) : 0;
 }
 
 /** In water warmer than they like fish go where it is cooler; to learn the bite one goes where fish are known to be. */

@@ -37,8 +37,8 @@ test("an hour is worth the mean of what it is worth on each path, worked out one
         const paths = flows.map((flow) => Float64Array.from(flow));
         const outlook = outlookOfPaths(paths);
         const lies = [
-          { discharge: 2, score: 0.9 },
-          { discharge: 9, score: 0.3 },
+          { discharge: 2, visibleDepth: 0.4, score: 0.9 },
+          { discharge: 9, visibleDepth: 1.5, score: 0.3 },
         ];
         const log = [{ low: 0, high: 4, hours: 12, events: 20, rate: 1.7, interval: [1, 2] as [number, number] }];
         const bands = [{ spot: "a", measure: "discharge" as const, low: 3, high: 9 }];

@@ -18,6 +18,8 @@ export interface LogRate extends Pick<Band, "low" | "high"> {
 /** How good a reach's lies are at a flow, by its solved water; comparable between reaches for one fish and one day. */
 export interface LieQuality {
   discharge: number;
+  /** How far one sees then, m; null where nothing says. */
+  visibleDepth: number | null;
   /** Mean score of its best three lies. */
   score: number;
 }

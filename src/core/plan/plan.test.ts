@@ -213,7 +213,12 @@ test("ranking: colour on the fall before clear, clear before mud, a band of one'
   expect(by({ outlook: outlook({ factor: 0.97 }) }, { outlook: outlook({ factor: 1.02 }) })).toBe("one");
   const band = (low: number, high: number) => [{ spot: "s", measure: "discharge" as const, low, high }];
   expect(by({ bands: band(4, 8) }, { bands: band(10, 20) })).toBe("one");
-  expect(by({ lies: [{ discharge: 6, score: 0.9 }] }, { lies: [{ discharge: 6, score: 0.3 }] })).toBe("one");
+  expect(
+    by(
+      { lies: [{ discharge: 6, visibleDepth: null, score: 0.9 }] },
+      { lies: [{ discharge: 6, visibleDepth: null, score: 0.3 }] },
+    ),
+  ).toBe("one");
   const log = (rate: number, hours: number) => ({
     usualRate: 0.5,
     log: [{ low: 3, high: 8, hours, events: 1, rate, interval: [0, 1] as [number, number] }],
@@ -229,8 +234,8 @@ test("ranking: colour on the fall before clear, clear before mud, a band of one'
 test("between the flows that are solved lies are as between them; the reach that loses them with the fall drops", () => {
   const losing = reach("losing", {
     lies: [
-      { discharge: 5, score: 0.2 },
-      { discharge: 6, score: 1 },
+      { discharge: 5, visibleDepth: null, score: 0.2 },
+      { discharge: 6, visibleDepth: null, score: 1 },
     ],
   });
   const hours = planOf([losing], ask({ to: T0 + 2 * DAY })).days[0]!.hours;
@@ -238,6 +243,24 @@ test("between the flows that are solved lies are as between them; the reach that
   expect(factor(0)).toBeCloseTo(1, 9);
   expect(factor(hours.length - 1)).toBeCloseTo(0.6, 2);
   expect(factor(12)).toBeGreaterThan(factor(30));
+});
+
+test("a muddy river that clears at the same flow is rated by the lies of clear water once it is clear", () => {
+  const seen = Array.from({ length: 20 }, (_, k) => {
+    const depth = k < 8 ? 0.2 : 2;
+    return { time: T0 + k * STEP, low: depth, median: depth, high: depth };
+  });
+  const lies = [
+    { discharge: 6, visibleDepth: 0.2, score: 0.1 },
+    { discharge: 6, visibleDepth: 2, score: 0.9 },
+  ];
+  const one = reach("one", { outlook: { ...outlook({ factor: 1 }), visibleDepth: seen }, lies });
+  const [muddy, , , clear] = [0, 1, 2, 3].map((day) => {
+    const { hours } = planOf([one], ask({ to: T0 + 4 * DAY })).days[0]!;
+    return hours[day * 48]!.factors.find(({ what }) => what === "lies")!;
+  });
+  expect(muddy).toMatchObject({ is: "poor" });
+  expect(clear).toMatchObject({ is: "good", factor: 1 });
 });
 
 test("a river that may yet come up is worth less than one that is sure to fall, though their middles are one", () => {
@@ -371,12 +394,12 @@ test("cloud over clear water brings fish up, takes the sun off cold water, and i
 
 test("what would change it: in a fresh wind the wooded water; not tried where one blows or nobody says", () => {
   const light = air({ wind: 2, windFrom: 270 });
-  const bare = reach("bare", { weather: light, bearing: 0, lies: [{ discharge: 6, score: 1 }] });
+  const bare = reach("bare", { weather: light, bearing: 0, lies: [{ discharge: 6, visibleDepth: null, score: 1 }] });
   const wooded = reach("wooded", {
     weather: light,
     bearing: 0,
     trees: ["left"],
-    lies: [{ discharge: 6, score: 0.8 }],
+    lies: [{ discharge: 6, visibleDepth: null, score: 0.8 }],
   });
   const of = (reaches: PlanReach[]) => changesOf(reaches, ask(), planOf(reaches, ask()));
   expect(first(bare, wooded).reach).toBe("bare");

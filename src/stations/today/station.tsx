@@ -5,7 +5,7 @@ import type { Lie } from "../../core/fish/read";
 import { changesOf } from "../../core/plan/changes";
 import type { Plan, PlanWindow } from "../../core/plan/plan";
 import { roundFlow } from "../../scenario/field";
-import { nearestFlow } from "../../scenario/plan-lies";
+import { nearestWater } from "../../scenario/plan-lies";
 import { saveFile } from "../../state/files";
 import { type Settings, useSettings } from "../../state/settings";
 import { act } from "../../state/act";
@@ -183,6 +183,6 @@ function useThen({ lies }: Planning, window: PlanWindow | undefined) {
   return useMemo(() => {
     const known = window && lies.value?.[window.reach];
     if (!known) return undefined;
-    return nearestFlow(known, window.discharge)?.lies[0];
+    return nearestWater(known, window)?.lies[0];
   }, [lies.value, window]);
 }

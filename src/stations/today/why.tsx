@@ -6,7 +6,7 @@ import { type Change, isWindTried } from "../../core/plan/changes";
 import type { Plan, PlanWindow } from "../../core/plan/plan";
 import { usePreferences } from "../../state/use-preferences";
 import { useSettings } from "../../state/settings";
-import { nearestFlow } from "../../scenario/plan-lies";
+import { nearestWater } from "../../scenario/plan-lies";
 import { useMinute } from "../../state/clock";
 import type { LiesThen } from "../../state/use-plan";
 import { cautionWords } from "../../words/cautions";
@@ -115,7 +115,7 @@ function AfterBlanks({
   lies: readonly LiesThen[] | undefined;
   nameOf: (reach: string) => string;
 }) {
-  const next = nearestFlow(lies ?? [], first.discharge)?.lies[1];
+  const next = nearestWater(lies ?? [], first)?.lies[1];
   const now = useMinute();
   const other = plan.windows.find((one) => one.reach !== first.reach);
   return (

@@ -79,6 +79,7 @@ export function RecessionPanel({
         </p>
       )}
       <TrackRecord skill={skill} method={flow.method} />
+      <RainRecord skill={skill} />
     </Panel>
   );
 }
@@ -144,28 +145,65 @@ function TrackRecord({ skill, method }: { skill: ForecastSkill[] | undefined; me
   if (skill.length === 0)
     return <p className="mt-2 text-sm text-soft">No track record: the record is too short to test.</p>;
   return (
+    <SkillTable
+      heads={["Ahead", "Error", "Simple rule", "In the band"]}
+      rows={skill.map((one) => [one.hours, percent(one.medianError), simpleRule(one), percent(one.coverage80)])}
+    >
+      Tested {skill[0]!.cases} times on the last year, or the last third of a shorter record, using only what was known
+      then. Errors are medians. The simple rule is the best of no change, yesterday and last week at that hour.
+    </SkillTable>
+  );
+}
+
+/** What the rain forecast adds on rises, by horizon; nothing where the record has no rain or too few rises. */
+function RainRecord({ skill }: { skill: ForecastSkill[] | undefined }) {
+  const rises = (skill ?? []).flatMap(({ hours, rain }) => (rain?.rising ? [{ hours, ...rain.rising }] : []));
+  if (rises.length === 0) return null;
+  return (
+    <SkillTable
+      heads={["Ahead", "With rain", "Without", "Rises"]}
+      rows={rises.map((one) => [one.hours, percent(one.error), percent(one.withoutError), String(one.cases)])}
+    >
+      Errors on rises of a quarter or more. “With rain” knows the rain as far ahead as your weather forecast does now,
+      with the errors of such forecasts.
+    </SkillTable>
+  );
+}
+
+/** Figures by lead; the first after the lead stands out. */
+function SkillTable({
+  heads,
+  rows,
+  children,
+}: {
+  heads: readonly string[];
+  rows: readonly (readonly [hours: number, first: string, ...others: string[]])[];
+  children: React.ReactNode;
+}) {
+  return (
     <table className="mt-3 w-full text-left max-sm:text-[max(14px,min(1rem,4vw))]">
-      <caption className="pb-1 text-left text-sm text-soft">
-        Tested {skill[0]!.cases} times on the last year, or the last third of a shorter record, using only what was
-        known then. Errors are medians. The simple rule is the best of no change, yesterday and last week at that hour.
-      </caption>
+      <caption className="pb-1 text-left text-sm text-soft">{children}</caption>
       <thead>
         <tr className="text-sm text-soft">
-          <th className="font-normal">Ahead</th>
-          <th className="font-normal">Error</th>
-          <th className="font-normal">Simple rule</th>
-          <th className="font-normal">In the band</th>
+          {heads.map((head) => (
+            <th key={head} className="font-normal">
+              {head}
+            </th>
+          ))}
         </tr>
       </thead>
       <tbody>
-        {skill.map((one) => (
-          <tr key={one.hours} className="border-t border-line">
+        {rows.map(([hours, first, ...others]) => (
+          <tr key={hours} className="border-t border-line">
             <th scope="row" className="py-1 font-normal">
-              {one.hours} h
+              {hours} h
             </th>
-            <td className="font-semibold">{percent(one.medianError)}</td>
-            <td className="max-sm:text-sm">{simpleRule(one)}</td>
-            <td>{percent(one.coverage80)}</td>
+            <td className="font-semibold">{first}</td>
+            {others.map((text, k) => (
+              <td key={heads[k + 2]} className="max-sm:text-sm">
+                {text}
+              </td>
+            ))}
           </tr>
         ))}
       </tbody>

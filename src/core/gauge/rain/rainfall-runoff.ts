@@ -22,7 +22,7 @@ interface RunoffStep {
   exponent: number;
 }
 
-export const stepOfModel = (step: number): RunoffStep =>
+const stepOfModel = (step: number): RunoffStep =>
   step >= DAY ? { percolation: 9 / 4, exponent: 2.5 } : { percolation: 21 / 4, exponent: 1.25 };
 /** Steps that the model is made for, ms. */
 export const runoffStep = (step: number): number => (step >= DAY ? DAY : HOUR);
