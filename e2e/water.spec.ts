@@ -12,7 +12,11 @@ test("the days ahead: when it is down to a flow, how far to believe it, and the 
   const day = (table: RegExp) => page.getByRole("table", { name: table }).getByRole("row", { name: /^24 h/ });
   await expect(day(/^Tested/)).toBeVisible({ timeout: 30_000 });
   // Rain known ahead cuts the error on rises.
-  const [known, without] = (await day(/^Errors on rises/).getByRole("cell").allTextContents()).map(parseFloat);
+  const [known, without] = (
+    await day(/^Errors on rises/)
+      .getByRole("cell")
+      .allTextContents()
+  ).map(parseFloat);
   expect(known!).toBeLessThan((2 / 3) * without!);
   const level = page.getByLabel("Flow at or below");
   await level.fill("9000 m3/s");

@@ -137,7 +137,7 @@ const views = [
     name: "water",
     path: "/water",
     sizes: ["desk"],
-    ready: (page) => page.getByRole("rowheader", { name: "24 h" }).waitFor({ timeout: 60_000 }),
+    ready: (page) => page.getByRole("table", { name: /^Tested/ }).waitFor({ timeout: 60_000 }),
   },
   { name: "reach", path: "/reach", sizes: ["desk", "bank"], ready: settled },
   {
