@@ -39,7 +39,8 @@ The forecast starts at the last reading before --from and uses nothing later. Ce
 thunder. Without it, weather is not a factor.
 windows[]{rank, reach, name, from, to, score, prime, discharge, low, high, visibleDepth, temperature, lies[], reasons[],
 cautions[]},
-removed[]{reach, name, reason}. Scores compare windows of one plan; they are not the chance of a fish.`,
+removed[]{reach, name, reason}, notes[]{reach, name, note, at or days}: where a forecast ends within the span, and days
+that are closed. Scores compare windows of one plan; they are not the chance of a fish.`,
   options: { from: true, to: true, species: true, weather: true, cell: true },
   run: async (args) => {
     const [archive, ...files] = args.positional;
@@ -62,7 +63,7 @@ removed[]{reach, name, reason}. Scores compare windows of one plan; they are not
         lookAt(one, book, withWeather(gauges.get(one.station ?? ""), weather), { species, from, to }, args),
       );
     const reaches = looked.map(({ reach }) => reach);
-    const { windows, removed } = planOf(reaches, { species, from, to, farthest: null, zone: "UTC" });
+    const { windows, removed, notes } = planOf(reaches, { species, from, to, farthest: null, zone: "UTC" });
     return {
       windows: windows.map((window, k) =>
         told(
@@ -75,6 +76,12 @@ removed[]{reach, name, reason}. Scores compare windows of one plan; they are not
         reach,
         name: reaches.find((one) => one.id === reach)!.name,
         reason: removedWords(reason),
+      })),
+      notes: notes.map((note) => ({
+        reach: note.reach,
+        name: reaches.find((one) => one.id === note.reach)!.name,
+        note: note.what,
+        ...(note.what === "closed" ? { days: note.days } : { at: new Date(note.at).toISOString() }),
       })),
     };
   },

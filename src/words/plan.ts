@@ -2,10 +2,10 @@ import { countedWords } from "./learn";
 import { clarityClass } from "../core/gauge/clarity";
 import type { ConditionCode, ConditionKind, FactorOf } from "../core/plan/factor";
 import type { Change } from "../core/plan/changes";
-import type { PlanWindow, RemovedReason } from "../core/plan/plan";
+import type { PlanNote, PlanWindow, RemovedReason } from "../core/plan/plan";
 import type { LogRate } from "../core/plan/plan-reach";
 import { figureText, showText, type UnitSystem } from "./quantity";
-import { moment, seenTo } from "./river";
+import { dayOnly, moment, seenTo } from "./river";
 import { windWords } from "./sky";
 import { capital } from "./text";
 
@@ -107,6 +107,12 @@ const REMOVED: Record<RemovedReason, string> = {
   past: "those hours have passed",
 };
 export const removedWords = (reason: RemovedReason): string => REMOVED[reason];
+
+/** "Its forecast ends Tue 14:40. Nothing is planned after that." */
+export const planNoteWords = (note: PlanNote, now: number): string =>
+  note.what === "forecast-ends"
+    ? `Its forecast ends ${moment(note.at, now)}. Nothing is planned after that.`
+    : `Closed by your rules on ${note.days.map((day) => dayOnly(`${day}T12:00:00Z`, "UTC")).join(", ")}.`;
 
 /** What would change the answer: "If it stays up at 9.1 m³/s: Alder Bend, from 09:00." */
 export function changeWords(

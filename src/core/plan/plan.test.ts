@@ -1,5 +1,6 @@
 import type { RuleRecord } from "../book/bank-records";
 import { sampleRule } from "../../testing/book-samples";
+import { planNoteWords } from "../../words/plan";
 import { PLACE, sampleOutlook as outlook, sampleReach as reach, STEP, T0 } from "../../testing/plan-samples";
 import { speciesById } from "../fish/species";
 import type { Outlook } from "../gauge/outlook";
@@ -165,6 +166,31 @@ test("a season opens and closes by the water's own days, wherever they are asked
   expect(hours.filter(({ bar }) => bar !== "closed").at(-1)!.at).toBe(Date.UTC(2026, 4, 15, 3, 30));
 });
 
+test("a plan says where a forecast ends within its span, and which days of the water's own are closed", () => {
+  const all = [
+    reach("a"),
+    reach("b", { rules: [sampleRule("r", { open: { from: "05-16", to: "09-30" } })], zone: "America/New_York" }),
+    reach("c", { rules: [sampleRule("s", { open: { from: "06-01", to: "09-30" } })] }),
+  ];
+  const { notes, removed } = planOf(all, ask({ to: T0 + 7 * DAY }));
+  const ends = { what: "forecast-ends", at: T0 + 5 * DAY };
+  expect(notes.filter(({ reach }) => reach === "a")).toEqual([
+    { reach: "a", at: expect.any(Number), what: "forecast-ends" },
+  ]);
+  expect(Math.abs((notes[0] as typeof ends).at - ends.at)).toBeLessThanOrEqual(HOUR);
+  expect(notes).toContainEqual({ reach: "b", what: "closed", days: ["2026-05-14", "2026-05-15"] });
+  // What is left out altogether is told so already.
+  expect(removed.map(({ reach }) => reach)).toEqual(["c"]);
+  expect(notes.some(({ reach }) => reach === "c")).toBe(false);
+  expect(planOf(all.slice(0, 1), ask()).notes).toEqual([]);
+  expect(planNoteWords({ reach: "a", what: "forecast-ends", at: T0 + 2 * HOUR }, T0)).toMatch(
+    /^Its forecast ends today/,
+  );
+  expect(planNoteWords({ reach: "b", what: "closed", days: ["2026-05-14"] }, T0)).toMatch(
+    /^Closed by your rules on .*14.*\.$/,
+  );
+});
+
 test("a window is told with what is to be heeded then, by the rules for now: a dam, cold water", () => {
   const [window] = planOf([reach("a", { damNote: "siren", outlook: outlook({ temperature: 8 }) })], ask()).windows;
   expect(window!.cautions).toEqual([
@@ -282,7 +308,7 @@ test("what would change the answer: another water on the high path is told with 
   const high = changes.find(({ path }) => path === "high")!;
   expect(high.then!.reach).toBe("steady");
   expect("discharge" in high && high.discharge).toBeGreaterThan(plan.windows[0]!.discharge);
-  expect(changesOf([], ask(), { windows: [], removed: [], days: [] })).toEqual([]);
+  expect(changesOf([], ask(), { windows: [], removed: [], notes: [], days: [] })).toEqual([]);
 });
 
 test("windows lie within their day and span, are one to five hours, and hold the best hour of it", () => {

@@ -76,6 +76,13 @@ interface Removed {
   reason: RemovedReason;
 }
 
+/** What of the span that was asked about a plan leaves open for a reach that is in it. */
+export type PlanNote = { reach: string } & (
+  | { what: "forecast-ends"; at: number }
+  /** Days of the water's own on which it is closed, "2026-10-01". */
+  | { what: "closed"; days: string[] }
+);
+
 /** A reach through the hours that are asked about. */
 interface ReachDay {
   reach: string;
@@ -86,6 +93,7 @@ export interface Plan {
   /** Best first; so are the reaches of the days. */
   windows: PlanWindow[];
   removed: Removed[];
+  notes: PlanNote[];
   days: ReachDay[];
 }
 
@@ -130,7 +138,27 @@ export function planOf(reaches: readonly PlanReach[], ask: PlanAsk, path?: Path)
     const first = windows.findIndex((one) => one.reach === reach);
     return first < 0 ? windows.length : first;
   };
-  return { windows, removed, days: days.sort((a, b) => rank(a) - rank(b)) };
+  const isIn = ({ reach }: ReachDay) => removed.every((one) => one.reach !== reach);
+  const notes = days.filter(isIn).flatMap((day) =>
+    notesOf(
+      reaches.find(({ id }) => id === day.reach)!,
+      day,
+      ask,
+    ),
+  );
+  return { windows, removed, notes, days: days.sort((a, b) => rank(a) - rank(b)) };
+}
+
+/** A forecast that ends so much before what was asked about is told. */
+const ENDS = HOUR;
+
+function notesOf(reach: PlanReach, { hours }: ReachDay, ask: PlanAsk): PlanNote[] {
+  const end = hours.at(-1)!.at + PLAN_STEP;
+  const closed = hours.filter(({ bar }) => bar === "closed").map(({ at }) => dayOfReach(reach, ask)(at));
+  return [
+    ...(closed.length > 0 ? [{ reach: reach.id, what: "closed" as const, days: [...new Set(closed)] }] : []),
+    ...(end < ask.to - ENDS ? [{ reach: reach.id, what: "forecast-ends" as const, at: end }] : []),
+  ];
 }
 
 /** The hours of the forecast's middle, with the score that is expected over its courses. */

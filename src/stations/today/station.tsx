@@ -17,7 +17,7 @@ import { Button } from "../../widgets/button";
 import { FaultNote } from "../../widgets/fault-note";
 import { faultText } from "../../words/messages";
 import { placeWords } from "../../words/place";
-import { factorWords, removedWords } from "../../words/plan";
+import { factorWords, planNoteWords, removedWords } from "../../words/plan";
 import { dayKey } from "../../words/river";
 import { Always } from "../cautions";
 import { Answer } from "./answer";
@@ -133,7 +133,7 @@ function Planned({
           }
         />
       )}
-      <LeftOut plan={plan} nameOf={nameOf} />
+      <LeftOut plan={plan} nameOf={nameOf} now={river.minute} />
       {plan.windows.length > 0 && <Hours plan={plan} nameOf={nameOf} />}
     </>
   );
@@ -147,11 +147,16 @@ function carried(first: PlanWindow, { place }: Lie, now: number): Pick<Settings,
   return { flow: discharge, planned: { reach, from, to, discharge, visibleDepth, temperature, place } };
 }
 
-const LeftOut = ({ plan, nameOf }: { plan: Plan; nameOf: (reach: string) => string }) => (
+const LeftOut = ({ plan, nameOf, now }: { plan: Plan; nameOf: (reach: string) => string; now: number }) => (
   <ul className="mt-4 text-sm text-soft">
     {plan.removed.map((one) => (
       <li key={one.reach}>
         {nameOf(one.reach)} is left out: {removedWords(one.reason)}.
+      </li>
+    ))}
+    {plan.notes.map((note) => (
+      <li key={`${note.reach} ${note.what}`}>
+        {nameOf(note.reach)}: {planNoteWords(note, now)}
       </li>
     ))}
   </ul>
