@@ -1,6 +1,5 @@
 import { linearRegression, quantileSorted, standardDeviation } from "simple-statistics";
 import normalQuantile from "@stdlib/stats-base-dists-normal-quantile";
-import { decayed, fitSupply, type Supply } from "./clearing-supply";
 import { BAND, type Forecast, type ForecastPoint } from "./forecast";
 import { HOUR, readingAt, type Series } from "./series";
 
@@ -16,8 +15,6 @@ export interface TurbidityRating {
   /** How much of a departure from it is left after six hours. */
   memory: number;
   count: number;
-  /** How it clears by itself, whatever its flow does; null, or not said, where that adds nothing. */
-  supply?: Supply | null;
 }
 
 /** Turbidity is looked at every six hours. Common practice, no source. */
@@ -91,8 +88,7 @@ export function turbidityRating(discharge: Series, turbidity: Series): Turbidity
     count++;
   }
   const memory = count && scatter > 0 ? Math.min(0.98, Math.max(0, product / count / scatter ** 2)) : 0;
-  const curve = points.map((point) => ({ ...point, curve: expected(rating, point.x, point.rising) }));
-  return { ...rating, scatter, memory, count: points.length, supply: fitSupply(curve, memory) };
+  return { ...rating, scatter, memory, count: points.length };
 }
 
 const expected = (rating: Pick<TurbidityRating, "rising" | "falling">, lnQ: number, rising: boolean): number => {
@@ -102,9 +98,9 @@ const expected = (rating: Pick<TurbidityRating, "rising" | "falling">, lnQ: numb
 
 /**
  * Turbidity, NTU, along the paths of a flow forecast. Today's departure from the rating fades as its memory says, and
- * the scatter grows back; each path is spread over five slices of the scatter, so that the band holds both. Where the
- * record shows that the river clears by itself, that counts too until a path rises. `now`: the last reading, NTU, or
- * null.
+ * the scatter
+ * grows back; each path is spread over five slices of the scatter, so that the band holds both. `now`: the last
+ * reading, NTU, or null.
  */
 export function forecastTurbidity(
   rating: TurbidityRating,
@@ -115,25 +111,18 @@ export function forecastTurbidity(
   const known = now !== null && now > 0;
   const start = known ? Math.log(now) - expected(rating, Math.log(forecast.discharge), risingNow) : 0;
   const each = Math.max(1, Math.round(STEP / forecast.step));
-  const supply = known ? (rating.supply ?? null) : null;
-  /** ln T of each path as it clears by itself. */
-  const cleared = forecast.paths.map(() => (known ? Math.log(now) : NaN));
   return forecast.points
     .filter((_, h) => (h + 1) % each === 0)
     .map(({ time }, n): ForecastPoint => {
       const h = (n + 1) * each - 1;
       const left = rating.memory ** (((h + 1) * forecast.step) / STEP);
-      const fresh = rating.scatter * Math.sqrt(1 - (known ? left ** 2 : 0)) * (supply?.scatter ?? 1);
+      const fresh = rating.scatter * Math.sqrt(1 - (known ? left ** 2 : 0));
       const values = forecast.paths
-        .flatMap((path, p) => {
+        .flatMap((path) => {
           const [q, before] = [path[h]!, n === 0 ? forecast.discharge : path[h - each]!];
           // Of a bed without water nothing is seen.
           if (!(q > 0) || !(before > 0)) return [];
-          const rises = isRise(Math.log(before), Math.log(q));
-          const curve = expected(rating, Math.log(q), rises) + start * left;
-          // A rise brings new sediment, by the curve.
-          cleared[p] = supply && !rises ? decayed(cleared[p]!, supply.clear, supply.left) : curve;
-          const middle = supply ? (1 - supply.share) * curve + supply.share * cleared[p]! : curve;
+          const middle = expected(rating, Math.log(q), isRise(Math.log(before), Math.log(q))) + start * left;
           return SPREAD.map((z) => Math.exp(middle + z * fresh));
         })
         .sort((a, b) => a - b);
